@@ -1,0 +1,2 @@
+export { colourDistance, okLab } from './distance.ts'
+export type { OkLab } from './distance.ts'

@@ -1,0 +1,211 @@
+import { describe, expect, it } from 'vitest'
+import materials from '../material/shipped/materials.json' with { type: 'json' }
+import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { checkFit, makeBead, partsOf, resolveDressing, wrapLengthMm } from './index.ts'
+import type { Fly } from './index.ts'
+
+function flyOf(made: ReturnType<typeof recipe>): Fly {
+  const resolved = resolveDressing(made.dressing, made.variant, made.materials)
+  if (resolved.kind !== 'fly') throw new Error(JSON.stringify(resolved.missing))
+  return resolved
+}
+
+describe('makeBead', () => {
+  it('agrees with the reference volumes of all sizes and borings within 2 %', () => {
+    const families = {
+      drilled: 'drilled',
+      slotted: 'slotted',
+      countersunk: 'countersunk',
+      offCentre: 'off-centre',
+    } as const
+    let compared = 0
+    for (const row of materials.beadSizes) {
+      for (const [boring, name] of Object.entries(families)) {
+        const bead = makeBead(shippedMaterial(`bead-tungsten-${name}`, row.sizeKey))
+        const reference = row.byConvention[boring as keyof typeof families].solidVolumeMm3
+        expect(Math.abs(bead.volumeMm3 / reference - 1), `${row.sizeKey} ${boring}`).toBeLessThan(0.02)
+        compared += 1
+      }
+    }
+    expect(compared).toBe(60)
+  })
+
+  it('leaves a drilled ball its closed form', () => {
+    const bead = makeBead(shippedMaterial('bead-brass-drilled', '3.0'))
+    expect(bead.volumeMm3).toBeCloseTo((Math.PI / 6) * (3 ** 2 - bead.boreMm ** 2) ** 1.5, 9)
+  })
+})
+
+describe('wrapLengthMm', () => {
+  it('takes the mean diameter of the turn, not the core', () => {
+    expect(wrapLengthMm(10, 0.5, 0.38, 0.38)).toBeCloseTo(10 * Math.hypot(Math.PI * 0.88, 0.38), 9)
+  })
+})
+
+describe('resolveDressing', () => {
+  it('turns proportions into millimetres on the hook at hand', () => {
+    const fly = flyOf(jigNymph())
+    const tail = fly.components.find(({ key }) => key === 'tail')
+    expect(tail?.lengthMm).toBeCloseTo((2 / 3) * fly.hook.shankMm, 9)
+    expect(tail?.fromMm).toBeCloseTo(fly.hook.shankMm, 9)
+  })
+
+  it('lays what comes later over what comes first', () => {
+    const fly = flyOf(jigNymph())
+    const outer = (key: string) => fly.components.find((component) => component.key === key)?.outerMm ?? 0
+    expect(outer('body')).toBeGreaterThan(outer('thread'))
+    expect(outer('thread')).toBeGreaterThan(fly.hook.wireMm)
+  })
+
+  it('applies swaps: another bead, more turns, none at all', () => {
+    const made = jigNymph()
+    const brass = shippedMaterial('bead-brass-slotted', '2.8', 'copper')
+    const withBrass = new Map(made.materials).set(brass.id, brass)
+    const swapped = resolveDressing(
+      made.dressing,
+      {
+        ...made.variant,
+        swaps: [
+          { componentKey: 'bead', materialId: brass.id },
+          { componentKey: 'rib', turns: 7 },
+        ],
+      },
+      withBrass,
+    )
+    expect(swapped.kind === 'fly' && swapped.components.find(({ key }) => key === 'bead')?.material.id).toBe(
+      brass.id,
+    )
+    expect(swapped.kind === 'fly' && swapped.components.find(({ key }) => key === 'rib')?.turns).toBe(7)
+    const bare = resolveDressing(
+      made.dressing,
+      { ...made.variant, swaps: [{ componentKey: 'bead', omit: true }] },
+      made.materials,
+    )
+    expect(bare.kind === 'fly' && bare.components.map(({ key }) => key)).not.toContain('bead')
+  })
+
+  it('says which material is unknown, and what is no hook', () => {
+    const made = jigNymph()
+    const without = new Map([...made.materials].filter(([id]) => !id.startsWith('dubbing')))
+    expect(resolveDressing(made.dressing, made.variant, without)).toMatchObject({
+      kind: 'incomplete',
+      missing: [{ code: 'unknownMaterial', componentKey: 'collar' }],
+    })
+    const bead = [...made.materials.keys()].find((id) => id.startsWith('bead')) ?? ''
+    expect(resolveDressing(made.dressing, { hookMaterialId: bead, swaps: [] }, made.materials)).toMatchObject({
+      missing: [{ code: 'notAHook' }],
+    })
+  })
+
+  it('finds lengths that refer to each other in a circle', () => {
+    const fibre = shippedMaterial('fibre-cock-stiff')
+    const made = recipe(shippedMaterial('hook-straight', '14'), [
+      {
+        key: 'tail',
+        kind: 'tail',
+        material: fibre,
+        at: [1, 1],
+        length: { factor: 1, of: 'component', componentKey: 'legs' },
+      },
+      {
+        key: 'legs',
+        kind: 'legs',
+        material: fibre,
+        at: [0.2, 0.3],
+        length: { factor: 1, of: 'component', componentKey: 'tail' },
+      },
+    ])
+    expect(resolveDressing(made.dressing, made.variant, made.materials)).toMatchObject({
+      kind: 'incomplete',
+      missing: [{ code: 'cyclicProportion' }, { code: 'cyclicProportion' }],
+    })
+  })
+})
+
+describe('partsOf', () => {
+  it('weighs a size 16 tungsten jig nymph at about 160 mg, most of it bead', () => {
+    const { parts } = partsOf(flyOf(jigNymph()))
+    const total = parts.reduce((sum, { massMg }) => sum + massMg, 0)
+    expect(total).toBeGreaterThan(145)
+    expect(total).toBeLessThan(178)
+    expect(parts.find(({ kind }) => kind === 'bead')?.massMg).toBeCloseTo(131, -0.5)
+  })
+
+  it('says what it cannot reckon with yet instead of guessing', () => {
+    const made = recipe(shippedMaterial('hook-streamer', '8'), [
+      { key: 'strip', kind: 'strip', material: shippedMaterial('strip-rabbit', '3'), at: [0, 1] },
+    ])
+    expect(partsOf(flyOf(made)).notReckoned).toEqual([{ key: 'strip', kind: 'strip' }])
+  })
+})
+
+describe('checkFit', () => {
+  const codes = (made: ReturnType<typeof recipe>) =>
+    checkFit(flyOf(made)).map(({ code, severity }) => [severity, code])
+
+  it('lets the usual pairs of hook and bead pass', () => {
+    const usual = [
+      ['20', '2.0'],
+      ['18', '2.4'],
+      ['16', '2.8'],
+      ['14', '3.3'],
+      ['12', '3.8'],
+      ['10', '4.0'],
+      ['8', '4.6'],
+    ] as const
+    for (const [hook, bead] of usual) {
+      expect(codes(jigNymph('bead-tungsten-slotted', bead, hook)), `${bead} on ${hook}`).toEqual([])
+    }
+  })
+
+  it('refuses a bead larger than the gape', () => {
+    expect(codes(jigNymph('bead-tungsten-slotted', '4.0', '18'))).toContainEqual([
+      'fault',
+      'beadLargerThanGape',
+    ])
+  })
+
+  it('refuses a small drilled bead that does not pass a large bend', () => {
+    expect(codes(jigNymph('bead-tungsten-drilled', '2.0', '6'))).toContainEqual([
+      'fault',
+      'beadDoesNotPassBend',
+    ])
+  })
+
+  it('wants a slotted bead on a jig hook', () => {
+    expect(codes(jigNymph('bead-tungsten-drilled', '2.8', '16'))).toContainEqual(['caution', 'jigNeedsSlot'])
+  })
+
+  it('agrees with the reference on which beads pass which standard hooks', () => {
+    let [compared, agreed] = [0, 0]
+    for (const row of materials.beadSizes) {
+      const [finest, stoutest] = row.byConvention.drilled.passesStandardWire.hooks
+      for (let size = 24; size >= 2; size -= 2) {
+        const made = recipe(shippedMaterial('hook-straight', String(size)), [
+          {
+            key: 'bead',
+            kind: 'bead',
+            material: shippedMaterial('bead-tungsten-drilled', row.sizeKey),
+            at: [0, 0.2],
+          },
+        ])
+        const passes = !checkFit(flyOf(made)).some(
+          ({ code }) => code === 'beadDoesNotPassBend' || code === 'beadLargerThanGape',
+        )
+        compared += 1
+        if (passes === (size <= (finest ?? 0) && size >= (stoutest ?? 99))) agreed += 1
+      }
+    }
+    expect(agreed / compared).toBeGreaterThan(0.93)
+  })
+
+  it('finds wire that is longer than the shank', () => {
+    const tin = shippedMaterial('wire-tin', '0.5')
+    const made = (turns: number) =>
+      recipe(shippedMaterial('hook-straight', '14'), [
+        { key: 'wire', kind: 'wire', material: tin, at: [0.2, 0.8], turns },
+      ])
+    expect(codes(made(8))).toEqual([])
+    expect(codes(made(40))).toEqual([['fault', 'wireLongerThanShank']])
+  })
+})

@@ -1,0 +1,65 @@
+/** What a component does on a fly. All kinds may be recorded; core says which of them it cannot reckon with yet. */
+export const COMPONENT_KINDS = [
+  'bead', 'cone', 'eyes', 'wire', 'sheet', 'thread', 'tail', 'shuck', 'body', 'rib', 'thorax', 'gills', 'legs', 'collar',
+  'hackle', 'wing', 'post', 'wingCase', 'back', 'strip', 'foam', 'coat', 'hotSpot', 'egg',
+] as const // prettier-ignore
+export type ComponentKind = (typeof COMPONENT_KINDS)[number]
+
+/** Where along the shank, 0 at the eye to 1 at the bend, and on which side of it. */
+export interface Place {
+  readonly from: number
+  readonly to: number
+  readonly side: 'around' | 'above' | 'below' | 'left' | 'right' | 'both'
+}
+
+/** A length said in the tier's way: so many shanks, gapes, hook lengths or beads, relative to a component, or in mm. */
+export type Proportion =
+  | { readonly factor: number; readonly of: 'shank' | 'gape' | 'hookLength' | 'bead' }
+  | { readonly factor: number; readonly of: 'component'; readonly componentKey: string }
+  | { readonly mm: number }
+
+/** One material on a fly. Amounts left out are derived and shown as derived. */
+export interface Component {
+  readonly key: string
+  readonly kind: ComponentKind
+  readonly materialId: string
+  readonly place: Place
+  readonly length?: Proportion | undefined
+  readonly turns?: number | undefined
+  readonly fibreCount?: number | undefined
+  readonly strands?: number | undefined
+  readonly layers?: number | undefined
+  /** thickness of a wound or dubbed body: 0 the thinnest that covers, 1 as thick as anyone ties it */
+  readonly bulk?: number | undefined
+  readonly treatment?: 'dry' | 'floatant' | 'resin' | 'varnish' | undefined
+}
+
+/** One step at the vise. Thread positions are along the shank, 0 at the eye to 1 at the bend. */
+export interface Step {
+  readonly key: string
+  readonly verb: 'bead' | 'start' | 'wrap' | 'tieIn' | 'dub' | 'wind' | 'rib' | 'coat' | 'finish'
+  readonly componentKey: string | null
+  readonly threadFrom: number
+  readonly threadTo: number
+  readonly note: string
+}
+
+/** A recipe: what and where, in tying order. Steps are derived until someone edits them. */
+export interface Dressing {
+  readonly components: readonly Component[]
+  readonly steps: readonly Step[] | null
+}
+
+/** What a variant does otherwise than its dressing. */
+export interface Swap {
+  readonly componentKey: string
+  readonly materialId?: string | undefined
+  readonly turns?: number | undefined
+  readonly omit?: boolean | undefined
+}
+
+/** A dressing on one hook. "Unweighted" is bead and wire omitted. */
+export interface Variant {
+  readonly hookMaterialId: string
+  readonly swaps: readonly Swap[]
+}

@@ -1,0 +1,38 @@
+import type { Hook } from '../hook/index.ts'
+import type { Material } from '../material/index.ts'
+import type { Component, Place } from './dressing.ts'
+
+/** A component on the hook at hand, in millimetres. */
+export interface FlyComponent extends Omit<Component, 'materialId' | 'length' | 'place'> {
+  readonly material: Material
+  readonly side: Place['side']
+  /** from the rear of the eye towards the bend, mm */
+  readonly fromMm: number
+  readonly toMm: number
+  /** free length, mm; null where the recipe says none and the kind needs none */
+  readonly lengthMm: number | null
+  /** diameter of what lies below it at the middle of its place, mm */
+  readonly coreMm: number
+  /** diameter over it, mm */
+  readonly outerMm: number
+}
+
+/** A dressing resolved on one hook: absolute, in mm; x = 0 at the rear of the eye, towards the bend. */
+export interface Fly {
+  readonly hook: Hook
+  readonly hookMaterial: Material
+  readonly components: readonly FlyComponent[]
+}
+
+/** What keeps a recipe from being a fly. */
+export type MissingPiece =
+  | { readonly code: 'unknownMaterial'; readonly componentKey: string | null; readonly materialId: string }
+  | { readonly code: 'notAHook'; readonly componentKey: null; readonly materialId: string }
+  | { readonly code: 'cyclicProportion'; readonly componentKey: string; readonly materialId: string }
+  | { readonly code: 'unknownComponent'; readonly componentKey: string; readonly materialId: string }
+
+/** A recipe that lacks something. */
+export interface Incomplete {
+  readonly kind: 'incomplete'
+  readonly missing: readonly MissingPiece[]
+}

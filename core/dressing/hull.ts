@@ -1,0 +1,49 @@
+import type { DragElement } from '../sink/index.ts'
+import type { Fly } from './fly.ts'
+
+/** A stretch of the body of one thickness, from the eye backwards. */
+export interface HullSection {
+  readonly fromMm: number
+  readonly toMm: number
+  readonly diameterMm: number
+}
+
+const SLICES = 16
+const BODY_KINDS: ReadonlySet<string> = new Set([
+  'wire',
+  'thread',
+  'body',
+  'thorax',
+  'collar',
+  'coat',
+  'foam',
+  'egg',
+])
+
+/** The outline of all that is wound on the shank, as sections of equal thickness. */
+export function hullOf(fly: Fly): readonly HullSection[] {
+  const wound = fly.components.filter(({ kind }) => BODY_KINDS.has(kind))
+  const sections: HullSection[] = []
+  for (let i = 0; i < SLICES; i += 1) {
+    const fromMm = (fly.hook.shankMm * i) / SLICES
+    const toMm = (fly.hook.shankMm * (i + 1)) / SLICES
+    const middle = (fromMm + toMm) / 2
+    const diameterMm = wound
+      .filter((component) => component.fromMm <= middle && middle <= component.toMm)
+      .reduce((widest, { outerMm }) => Math.max(widest, outerMm), fly.hook.wireMm)
+    const last = sections[sections.length - 1]
+    if (last && Math.abs(last.diameterMm - diameterMm) < 1e-9) sections[sections.length - 1] = { ...last, toMm }
+    else sections.push({ fromMm, toMm, diameterMm })
+  }
+  return sections
+}
+
+/** The hull as drag elements, each in the lee of the widest that goes before it when the fly falls eye first. */
+export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
+  let widestAhead = beadMm
+  return hullOf(fly).map(({ fromMm, toMm, diameterMm }) => {
+    const shelteredShare = Math.min((widestAhead / diameterMm) ** 2, 1)
+    widestAhead = Math.max(widestAhead, diameterMm)
+    return { kind: 'body', diameterMm, lengthMm: toMm - fromMm, shelteredShare }
+  })
+}

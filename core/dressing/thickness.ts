@@ -1,0 +1,58 @@
+import type { Hook } from '../hook/index.ts'
+import { sizeNumber, strandDiameterMm, valueOf } from '../material/index.ts'
+import type { Material } from '../material/index.ts'
+import type { Component } from './dressing.ts'
+
+/** Radial thickness of a dubbed body in gapes: the thinnest that covers, and what full bulk adds. */
+const DUBBED_OF_GAPE = { thinnest: 0.05, added: 0.38 }
+const DEFAULT_BULK = 0.3
+/** Filaments of a wound thread lie flat in a layer of this thickness, mm. */
+export const THREAD_LAYER_MM = 0.035
+
+/** Diameter that a component adds to what lies below it, mm; nought for what sits apart from the body. */
+export function addedDiameterMm(component: Component, material: Material, hook: Hook): number {
+  switch (component.kind) {
+    case 'bead':
+    case 'cone':
+      return Math.max((sizeNumber(material) ?? valueOf(material, 'diameterMm', 3)) - hook.wireMm, 0)
+    case 'wire':
+      return 2 * strandDiameterMm(material) * (component.layers ?? 1)
+    case 'thread':
+      return 2 * THREAD_LAYER_MM * (component.layers ?? 2)
+    case 'coat':
+      return 2 * valueOf(material, 'coatThicknessMm', 0.06) * (component.layers ?? 1)
+    case 'collar':
+      return material.family.kind === 'dubbing' ? bodyDiameterMm(component, material, hook) : 0
+    case 'body':
+    case 'thorax':
+    case 'egg':
+    case 'foam':
+      return bodyDiameterMm(component, material, hook)
+    default:
+      return 0
+  }
+}
+
+function bodyDiameterMm(component: Component, material: Material, hook: Hook): number {
+  const bulk = component.bulk ?? DEFAULT_BULK
+  switch (material.family.kind) {
+    case 'thread':
+      return 2 * THREAD_LAYER_MM * (component.layers ?? 3)
+    case 'floss':
+      return 2 * valueOf(material, 'thicknessMm', 0.08) * (component.layers ?? 2)
+    case 'quill':
+    case 'tinsel':
+    case 'sheet':
+      return 2 * Math.max(valueOf(material, 'thicknessMm', 0.12), 0.04)
+    case 'wire':
+      return 2 * strandDiameterMm(material)
+    case 'herl':
+    case 'chenille':
+    case 'yarn':
+      return 2 * valueOf(material, 'diameterMm', 1.5) * 0.8
+    case 'foam':
+      return 2 * (sizeNumber(material) ?? 2) * 0.6
+    default:
+      return 2 * hook.gapeMm * (DUBBED_OF_GAPE.thinnest + DUBBED_OF_GAPE.added * bulk)
+  }
+}

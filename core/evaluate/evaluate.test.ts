@@ -1,0 +1,145 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { resolveDressing } from '../dressing/index.ts'
+import type { Fly } from '../dressing/index.ts'
+import { hackledDry, jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { evaluateFly, LIST_CONDITIONS, sampleFall, USUAL_TIPPET } from './index.ts'
+
+function flyOf(made: ReturnType<typeof recipe>): Fly {
+  const resolved = resolveDressing(made.dressing, made.variant, made.materials)
+  if (resolved.kind !== 'fly') throw new Error(JSON.stringify(resolved.missing))
+  return resolved
+}
+
+const withTippet = { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }
+
+function sinking(fly: Fly, conditions = withTippet) {
+  const report = evaluateFly(fly, conditions)
+  if (report.kind !== 'sinks') throw new Error(`it ${report.kind}`)
+  return report
+}
+
+describe('evaluateFly', () => {
+  it('lets the size 16 tungsten nymph fall at 57 cm/s free and 41 with half a metre, within 15 %', () => {
+    const report = sinking(flyOf(jigNymph()))
+    expect(Math.abs(report.free.sinkSpeedMmPerS.value / 570 - 1)).toBeLessThan(0.15)
+    expect(Math.abs((report.trailing?.sinkSpeedMmPerS.value ?? 0) / 415 - 1)).toBeLessThan(0.15)
+    expect(report.attitude).toEqual({ kind: 'assumed', pose: 'eyeFirst' })
+  })
+
+  it('gives about ± 25 % until something is measured, most of it from the drag', () => {
+    const { free } = sinking(flyOf(jigNymph()))
+    expect(free.sinkSpeedMmPerS.high / free.sinkSpeedMmPerS.value - 1).toBeGreaterThan(0.18)
+    expect(free.sinkSpeedMmPerS.high / free.sinkSpeedMmPerS.value - 1).toBeLessThan(0.3)
+    expect(free.doubt[0]?.input).toBe('drag')
+    expect(free.doubt.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+  })
+
+  it('has an analytic band that agrees with sampling within 15 % of its width', () => {
+    for (const made of [
+      jigNymph(),
+      jigNymph('bead-brass-slotted'),
+      jigNymph('bead-tungsten-slotted', '2.0', '20'),
+    ]) {
+      const work = sampleFall({ fly: flyOf(made), conditions: withTippet, samples: 3000, seed: 5 })
+      let step = work.next()
+      while (!step.done) step = work.next()
+      if (step.value.kind !== 'sampled') throw new Error('it should sink')
+      const { speed, analytic } = step.value
+      const width = analytic.high - analytic.low
+      expect(Math.abs(speed.low - analytic.low) / width).toBeLessThan(0.15)
+      expect(Math.abs(speed.high - analytic.high) / width).toBeLessThan(0.15)
+    }
+  })
+
+  it('orders tungsten, brass and no bead', () => {
+    const speed = (made: ReturnType<typeof recipe>) => sinking(flyOf(made)).free.sinkSpeedMmPerS.value
+    const made = jigNymph()
+    const bare = { ...made, variant: { ...made.variant, swaps: [{ componentKey: 'bead', omit: true }] } }
+    expect(speed(made)).toBeGreaterThan(speed(jigNymph('bead-brass-slotted')))
+    expect(speed(jigNymph('bead-brass-slotted'))).toBeGreaterThan(speed(bare))
+  })
+
+  it('is slower in colder water, and behind thicker tippet of the weight of water', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 28 }),
+        fc.double({ min: 0.08, max: 0.3, noNaN: true }),
+        (tempC, diameterMm) => {
+          const fly = flyOf(jigNymph('bead-brass-slotted', '2.4', '18'))
+          const at = (t: number, d: number) =>
+            sinking(fly, {
+              ...withTippet,
+              waterTempC: t,
+              tippet: { diameterMm: d, densityMgPerMm3: 1, lengthMm: 500 },
+            }).trailing?.sinkSpeedMmPerS.value ?? 0
+          expect(at(tempC + 2, diameterMm)).toBeGreaterThan(at(tempC, diameterMm))
+          expect(at(tempC, diameterMm * 1.3)).toBeLessThan(at(tempC, diameterMm))
+        },
+      ),
+      { seed: 2, numRuns: 25 },
+    )
+  })
+
+  it('says that a hackled dry floats, and on the film', () => {
+    expect(evaluateFly(flyOf(hackledDry()), LIST_CONDITIONS)).toMatchObject({
+      kind: 'floats',
+      posture: 'onFilm',
+    })
+  })
+
+  it('lets the same dry sink once it is soaked', () => {
+    expect(evaluateFly(flyOf(hackledDry()), { ...LIST_CONDITIONS, wet: 'soaked' }).kind).toBe('sinks')
+  })
+
+  it('says that a bead does not fit, and still what it would weigh', () => {
+    const report = evaluateFly(flyOf(jigNymph('bead-tungsten-slotted', '4.6', '20')), LIST_CONDITIONS)
+    expect(report.kind).toBe('doesNotFit')
+    expect(report.massMg.value).toBeGreaterThan(0)
+  })
+
+  it('has a finite answer for any hook, bead, wire and bulk', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('8', '10', '12', '14', '16', '18', '20'),
+        fc.constantFrom('1.5', '2.0', '2.4', '2.8', '3.3', '4.0', '4.6'),
+        fc.integer({ min: 0, max: 60 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (hook, bead, turns, bulk) => {
+          const made = recipe(shippedMaterial('hook-straight', hook), [
+            { key: 'bead', kind: 'bead', material: shippedMaterial('bead-brass-drilled', bead), at: [0, 0.2] },
+            { key: 'wire', kind: 'wire', material: shippedMaterial('wire-tin', '0.38'), at: [0.2, 0.8], turns },
+            { key: 'body', kind: 'body', material: shippedMaterial('dubbing-hare'), at: [0.2, 1], bulk },
+          ])
+          const report = evaluateFly(flyOf(made), withTippet)
+          expect(Number.isFinite(report.massMg.value)).toBe(true)
+          if (report.kind === 'sinks') {
+            const { low, value, high } = report.free.sinkSpeedMmPerS
+            expect(low > 0 && low < value && value < high && high < 5000).toBe(true)
+          }
+        },
+      ),
+      { seed: 19, numRuns: 120 },
+    )
+  })
+})
+
+describe('golden figures', () => {
+  it('move only with a new CORE_VERSION', async () => {
+    const { CORE_VERSION } = await import('../version.ts')
+    const report = sinking(flyOf(jigNymph()))
+    expect({
+      version: CORE_VERSION,
+      massMg: report.massMg.value.toPrecision(6),
+      freeMmPerS: report.free.sinkSpeedMmPerS.value.toPrecision(6),
+      trailingMmPerS: report.trailing?.sinkSpeedMmPerS.value.toPrecision(6),
+    }).toMatchInlineSnapshot(`
+      {
+        "freeMmPerS": "566.299",
+        "massMg": "157.850",
+        "trailingMmPerS": "418.993",
+        "version": 1,
+      }
+    `)
+  })
+})

@@ -1,0 +1,6 @@
+export { LIST_CONDITIONS, UNCALIBRATED, USUAL_TIPPET } from './conditions.ts'
+export type { Calibration, Conditions } from './conditions.ts'
+export { evaluateFly } from './evaluateFly.ts'
+export type { Attitude, DoubtShare, Fall, FlyReport, PartMass } from './report.ts'
+export { sampleFall } from './sampleFall.ts'
+export type { Progress, SampledFall, SampleInput } from './sampleFall.ts'

@@ -1,0 +1,86 @@
+import { partsOf } from '../dressing/index.ts'
+import type { Fly } from '../dressing/index.ts'
+import { terminalSpeed } from '../sink/index.ts'
+import type { FallModel } from '../sink/index.ts'
+import { normal, randomFrom } from '../uncertainty/index.ts'
+import type { Estimate } from '../uncertainty/index.ts'
+import { UNCALIBRATED } from './conditions.ts'
+import type { Calibration, Conditions } from './conditions.ts'
+import { evaluateFly } from './evaluateFly.ts'
+
+/** How far a long piece of work has got, 0 to 1. */
+export interface Progress {
+  readonly done: number
+}
+
+/** The band of a fall by sampling, beside the analytic one. */
+export type SampledFall =
+  | {
+      readonly kind: 'sampled'
+      readonly speed: Estimate
+      readonly analytic: Estimate
+      readonly samples: number
+    }
+  | { readonly kind: 'doesNotSink' }
+
+/** What is sampled. */
+export interface SampleInput {
+  readonly fly: Fly
+  readonly conditions: Conditions
+  readonly samples: number
+  readonly seed: number
+}
+
+const BATCH = 50
+
+function quantile(sorted: readonly number[], share: number): number {
+  const position = share * (sorted.length - 1)
+  const below = Math.floor(position)
+  const low = sorted[below] ?? 0
+  return low + ((sorted[below + 1] ?? low) - low) * (position - below)
+}
+
+/**
+ * The band of a free or trailing fall by drawing every mass and the drag from their spreads, a generator that
+ * yields its progress. The same seed gives the same band.
+ */
+export function* sampleFall(
+  input: SampleInput,
+  calibration: Calibration = UNCALIBRATED,
+): Generator<Progress, SampledFall> {
+  const report = evaluateFly(input.fly, input.conditions, calibration)
+  if (report.kind !== 'sinks') return { kind: 'doesNotSink' }
+  const { parts } = partsOf(input.fly)
+  const density = report.model.water.densityMgPerMm3
+  const random = randomFrom(input.seed)
+  const speeds: number[] = []
+  while (speeds.length < input.samples) {
+    for (let i = 0; i < BATCH && speeds.length < input.samples; i += 1) {
+      const weightShift = parts.reduce(
+        (total, part) =>
+          total + (part.massMg - density * part.volumeMm3) * (Math.exp(part.massSdLog * normal(random)) - 1),
+        0,
+      )
+      const model: FallModel = {
+        ...report.model,
+        submergedMg: report.model.submergedMg + weightShift,
+        dragMultiplier: calibration.dragMultiplier * Math.exp(calibration.dragSdLog * normal(random)),
+      }
+      speeds.push(terminalSpeed(model))
+    }
+    yield { done: speeds.length / input.samples }
+  }
+  speeds.sort((a, b) => a - b)
+  const analytic = (report.trailing ?? report.free).sinkSpeedMmPerS
+  return {
+    kind: 'sampled',
+    samples: speeds.length,
+    analytic,
+    speed: {
+      value: quantile(speeds, 0.5),
+      low: quantile(speeds, 0.1),
+      high: quantile(speeds, 0.9),
+      basis: analytic.basis,
+    },
+  }
+}

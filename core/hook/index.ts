@@ -1,0 +1,5 @@
+export { HOOK_SIZE_MAX, HOOK_SIZE_MIN, makeHook } from './hook.ts'
+export type { Hook } from './hook.ts'
+export { eyeCentre, hookCurve, shankHeightMm } from './curve.ts'
+export type { CurvePoint } from './curve.ts'
+export type { HookStyle } from './style.ts'

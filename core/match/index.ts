@@ -1,0 +1,2 @@
+export { matchFly } from './matchFly.ts'
+export type { FlyMatch, MatchAspect, Matched, MatchPlace } from './matchFly.ts'

@@ -1,0 +1,13 @@
+export { MATERIAL_KINDS } from './material.ts'
+export type {
+  BeadBoring,
+  HookConvention,
+  Material,
+  MaterialFamily,
+  MaterialKind,
+  Physics,
+  Property,
+  StockUnit,
+} from './material.ts'
+export { propertyOf, sizeNumber, valueOf } from './property.ts'
+export { linearMassMgPerMm, strandDiameterMm } from './strand.ts'

@@ -1,0 +1,64 @@
+import type { Evidence } from '../uncertainty/index.ts'
+
+/** What a material is. A kind decides which properties it has and what its missing ones default to. */
+export const MATERIAL_KINDS = [
+  'hook', 'bead', 'cone', 'eyes', 'wire', 'sheet', 'thread', 'floss', 'quill', 'herl', 'fibre', 'dubbing', 'chenille',
+  'yarn', 'tinsel', 'hackle', 'cdc', 'marabou', 'feather', 'hair', 'strip', 'foam', 'rubber', 'resin', 'other', 'tippet',
+  'line',
+] as const // prettier-ignore
+export type MaterialKind = (typeof MATERIAL_KINDS)[number]
+
+/** What stock is counted in: pieces, mm of length, mg of mass, or cm² of skin or sheet. */
+export type StockUnit = 'count' | 'mm' | 'mg' | 'patch'
+
+/** One physical property with its 80 % limits and where it comes from. Units stand in the property's name. */
+export interface Property {
+  readonly value: number
+  readonly low: number
+  readonly high: number
+  readonly evidence: Evidence
+}
+
+/** Physical properties by name; a property that is not there does not apply to the kind. */
+export type Physics = Readonly<Partial<Record<string, Property>>>
+
+/** How a hook family is bent and counted. */
+export interface HookConvention {
+  readonly style: string
+  /** nX long: the shank of a standard hook n sizes larger */
+  readonly xLong: number
+  /** nX heavy: the wire of a standard hook n sizes larger; below nought for fine wire */
+  readonly xHeavy: number
+  /** what counts as one size in nX */
+  readonly steps: 'wholeSizes' | 'evenSizes'
+}
+
+/** How a bead is bored. */
+export type BeadBoring = 'drilled' | 'countersunk' | 'slotted' | 'offCentre'
+
+/** What it is: the properties that all sizes and colours of one kind of goods share. */
+export interface MaterialFamily {
+  readonly kind: MaterialKind
+  readonly name: string
+  readonly massModel: string
+  readonly physics: Physics
+  readonly hook: HookConvention | null
+  readonly boring: BeadBoring | null
+  readonly stockUnit: StockUnit
+  /** share of what is cut that is thrown away, 0 to 1 */
+  readonly wasteShare: number
+  /** what is cut at once, mm; 0 where it does not apply */
+  readonly cutLengthMm: number
+  readonly cautions: readonly string[]
+}
+
+/** One drawer of a family: a size and a colour. */
+export interface Material {
+  readonly id: string
+  readonly family: MaterialFamily
+  /** hook size, diameter in mm, denier, or '' where the family has no sizes */
+  readonly sizeKey: string
+  readonly colourName: string
+  readonly colourHex: string
+  readonly colourWetHex: string
+}

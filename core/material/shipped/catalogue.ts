@@ -1,0 +1,79 @@
+import materials from './materials.json' with { type: 'json' }
+import type { MaterialFamily, MaterialKind, Physics, Property, StockUnit } from '../material.ts'
+
+/** A family as it ships, with the sizes and colours that it comes in. */
+export interface ShippedFamily extends MaterialFamily {
+  readonly key: string
+  readonly sizes: readonly string[]
+  readonly colours: readonly { readonly name: string; readonly hexDry: string; readonly hexWet: string }[]
+  readonly note: string
+}
+
+interface RawProperty {
+  readonly value: number
+  readonly low: number
+  readonly high: number
+}
+type RawPhysics = Readonly<Record<string, RawProperty | Readonly<Record<string, RawProperty>>>>
+
+const isProperty = (raw: RawPhysics[string]): raw is RawProperty => typeof raw.value === 'number'
+
+/** `contactAngleDeg: { untreated, treated }` becomes `contactAngleUntreatedDeg`, `contactAngleTreatedDeg`. */
+function flatten(raw: RawPhysics, evidence: Property['evidence']): Physics {
+  const physics: Record<string, Property> = {}
+  for (const [name, property] of Object.entries(raw)) {
+    if (isProperty(property)) {
+      physics[name] = { value: property.value, low: property.low, high: property.high, evidence }
+      continue
+    }
+    for (const [state, { value, low, high }] of Object.entries(property)) {
+      const titled = state.charAt(0).toUpperCase() + state.slice(1)
+      physics[name.replace(/Deg$/, `${titled}Deg`)] = { value, low, high, evidence }
+    }
+  }
+  return physics
+}
+
+interface RawConvention {
+  readonly style?: string
+  readonly xLong?: number
+  readonly xHeavy?: number
+  readonly steps?: string
+  readonly bead?: string
+}
+
+const kindDefaults = materials.kindDefaults as unknown as Readonly<Record<string, RawPhysics>>
+
+function toFamily(raw: (typeof materials.families)[number]): ShippedFamily {
+  const convention: RawConvention = raw.convention
+  const physics = {
+    ...flatten(kindDefaults[raw.kind] ?? {}, 'kindDefault'),
+    ...flatten(raw.physics as unknown as RawPhysics, 'catalogue'),
+  }
+  return {
+    key: raw.key,
+    kind: raw.kind as MaterialKind,
+    name: raw.name,
+    massModel: raw.massModel,
+    physics,
+    hook: convention.style
+      ? {
+          style: convention.style,
+          xLong: convention.xLong ?? 0,
+          xHeavy: convention.xHeavy ?? 0,
+          steps: convention.steps === 'evenSizes' ? 'evenSizes' : 'wholeSizes',
+        }
+      : null,
+    boring: (convention.bead as MaterialFamily['boring']) ?? (raw.kind === 'bead' ? 'drilled' : null),
+    stockUnit: raw.stockUnit as StockUnit,
+    wasteShare: physics.wasteShare?.value ?? 0,
+    cutLengthMm: physics.cutLengthMm?.value ?? 0,
+    cautions: raw.cautions,
+    sizes: raw.sizes,
+    colours: raw.colours,
+    note: raw.note,
+  }
+}
+
+/** The generic families that ship: 192, without makers, each property with its limits. */
+export const shippedFamilies: readonly ShippedFamily[] = materials.families.map(toFamily)

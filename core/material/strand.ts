@@ -1,0 +1,25 @@
+import { propertyOf, sizeNumber, valueOf } from './property.ts'
+import type { Material } from './material.ts'
+
+/** Grams per 9000 m make a denier. */
+const MG_PER_MM_PER_DENIER = 1 / 9000
+
+/** Diameter of a round strand, mm: its size where it comes in diameters, else the family's own. */
+export function strandDiameterMm(material: Material): number {
+  const size = sizeNumber(material)
+  if (size !== null && material.family.kind !== 'thread' && material.family.kind !== 'hackle') return size
+  return valueOf(material, 'diameterMm', valueOf(material, 'fibreDiameterMm', 0.1))
+}
+
+/**
+ * Mass of one mm of strand, mg. Threads by denier (g per 9000 m), wires by their section,
+ * everything else by the family's figure.
+ */
+export function linearMassMgPerMm(material: Material): number {
+  const size = sizeNumber(material)
+  if (material.family.kind === 'thread' && size !== null) return size * MG_PER_MM_PER_DENIER
+  if (material.family.massModel === 'round' && size !== null) {
+    return valueOf(material, 'densityMgPerMm3') * (Math.PI / 4) * size ** 2
+  }
+  return propertyOf(material, 'linearMassMgPerMm', 0.01).value
+}

@@ -1,0 +1,7 @@
+export { parseDecimal } from './decimal.ts'
+export type { ParsedNumber, UnclearCode } from './decimal.ts'
+export { parseQuantity } from './parseQuantity.ts'
+export type { Bounds, ParsedQuantity } from './parseQuantity.ts'
+export { fromCore, toCore, UNITS } from './units.ts'
+export type { DisplayUnits, Quantity, Unit } from './units.ts'
+export { beadFraction, SAME_BEAD_MM } from './inchFraction.ts'

@@ -1,0 +1,174 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
+import { anchorNymph } from './anchors.ts'
+import {
+  axialCylinderForce,
+  cylinderDragCoefficient,
+  descend,
+  depthAtTime,
+  flyDrag,
+  sphereDragCoefficient,
+  terminalSpeed,
+  timeToDepth,
+} from './index.ts'
+import type { FallModel } from './index.ts'
+
+const water = waterAt(10)
+
+function ball(diameterMm: number, densityMgPerMm3: number, tempC = 10): FallModel {
+  const at = waterAt(tempC)
+  const volume = (Math.PI / 6) * diameterMm ** 3
+  return {
+    submergedMg: volume * (densityMgPerMm3 - at.densityMgPerMm3),
+    inertiaMg: volume * (densityMgPerMm3 + at.densityMgPerMm3 / 2),
+    elements: [{ kind: 'sphere', diameterMm, count: 1 }],
+    pose: 'eyeFirst',
+    dragMultiplier: 1,
+    tippet: null,
+    water: at,
+  }
+}
+
+describe('drag laws', () => {
+  it.each([
+    [1, 9.9, 0.1],
+    [10, 2.7, 0.05],
+    [100, 1.45, 0.05],
+    [1000, 0.96, 0.1],
+    [5, 3.6, 0.1],
+  ])('cylinder across the flow at Re %s', (re, cd, tolerance) => {
+    expect(Math.abs(cylinderDragCoefficient(re) - cd)).toBeLessThan(tolerance)
+  })
+
+  it('sphere creeps as Stokes and ends on the plateau', () => {
+    expect(sphereDragCoefficient(1e-4) / (24 / 1e-4)).toBeCloseTo(1, 2)
+    expect(sphereDragCoefficient(5e4)).toBeGreaterThan(0.4)
+    expect(sphereDragCoefficient(5e4)).toBeLessThan(0.5)
+  })
+
+  it('a thin line trailing drags an order less than one lying across', () => {
+    const trailing = axialCylinderForce(400, 500, 0.13, water.viscosityMgPerMmS, water.densityMgPerMm3)
+    const re = (400 * 0.13) / water.viscosityMgPerMmS
+    const across = 0.5 * water.densityMgPerMm3 * 400 ** 2 * 0.13 * 500 * cylinderDragCoefficient(re)
+    expect(across / trailing).toBeGreaterThan(10)
+    expect(across / trailing).toBeLessThan(18)
+  })
+})
+
+describe('terminal speed', () => {
+  it.each([
+    [17.5, 1240],
+    [8.5, 810],
+  ])('of a solid 2.8 mm ball of %s mg/mm³ is %s mm/s within 1 %', (density, speed) => {
+    expect(Math.abs(terminalSpeed(ball(2.8, density)) / speed - 1)).toBeLessThan(0.01)
+  })
+
+  it('of a tiny ball is that of Stokes', () => {
+    const model = ball(0.02, 2.5)
+    const stokes = (model.submergedMg * GRAVITY_MM_PER_S2) / (3 * Math.PI * water.viscosityMgPerMmS * 0.02)
+    expect(terminalSpeed(model) / stokes).toBeCloseTo(1, 1.5)
+  })
+
+  it('balances weight and drag for any ball', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 6, noNaN: true }),
+        fc.double({ min: 1.01, max: 19, noNaN: true }),
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        (diameter, density, tempC) => {
+          const model = ball(diameter, density, tempC)
+          const speed = terminalSpeed(model)
+          expect(flyDrag(model, speed) / (model.submergedMg * GRAVITY_MM_PER_S2)).toBeCloseTo(1, 5)
+        },
+      ),
+      { seed: 11 },
+    )
+  })
+
+  it('grows with mass at fixed outline', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1.05, max: 18, noNaN: true }),
+        fc.double({ min: 0.01, max: 2, noNaN: true }),
+        (density, more) => terminalSpeed(ball(2.8, density + more)) > terminalSpeed(ball(2.8, density)),
+      ),
+      { seed: 3 },
+    )
+  })
+
+  it('is nought for what floats', () => {
+    expect(terminalSpeed(ball(2.8, 0.9))).toBe(0)
+  })
+})
+
+describe('the written-out jig nymph', () => {
+  const speed = (choice: Parameters<typeof anchorNymph>[0]) => terminalSpeed(anchorNymph(choice).model)
+
+  it('weighs 162 mg, 144 in water, within 10 %', () => {
+    const { massMg, model } = anchorNymph({ bead: 'tungsten', bulk: 1, tippetMm: 0 })
+    expect(Math.abs(massMg / 162 - 1)).toBeLessThan(0.1)
+    expect(Math.abs(model.submergedMg / 144 - 1)).toBeLessThan(0.1)
+  })
+
+  it.each([
+    ['free', { bead: 'tungsten', bulk: 1, tippetMm: 0 }, 570],
+    ['with half a metre', { bead: 'tungsten', bulk: 1, tippetMm: 500 }, 420],
+    ['with a metre', { bead: 'tungsten', bulk: 1, tippetMm: 1000 }, 340],
+    ['with 1.5 m', { bead: 'tungsten', bulk: 1, tippetMm: 1500 }, 280],
+    ['with 3 m', { bead: 'tungsten', bulk: 1, tippetMm: 3000 }, 200],
+    ['in brass', { bead: 'brass', bulk: 1, tippetMm: 500 }, 270],
+    ['without bead', { bead: 'none', bulk: 1, tippetMm: 500 }, 110],
+    ['four times as bulky', { bead: 'tungsten', bulk: 4, tippetMm: 500 }, 250],
+  ] as const)('%s falls as measured within 15 %%', (_name, choice, mmPerS) => {
+    expect(Math.abs(speed(choice) / mmPerS - 1)).toBeLessThan(0.15)
+  })
+
+  it('keeps the order free, tippet, brass, bulky, bare', () => {
+    const speeds = [
+      speed({ bead: 'tungsten', bulk: 1, tippetMm: 0 }),
+      speed({ bead: 'tungsten', bulk: 1, tippetMm: 500 }),
+      speed({ bead: 'brass', bulk: 1, tippetMm: 500 }),
+      speed({ bead: 'tungsten', bulk: 4, tippetMm: 500 }),
+      speed({ bead: 'none', bulk: 1, tippetMm: 500 }),
+    ]
+    expect(speeds).toEqual([...speeds].sort((a, b) => b - a))
+  })
+})
+
+describe('descend', () => {
+  it('follows the closed form of quadratic drag while it starts from rest', () => {
+    const model = ball(4, 17.5)
+    const terminal = terminalSpeed(model)
+    const descent = descend(model, 1500, Infinity)
+    const rate = (model.submergedMg * GRAVITY_MM_PER_S2) / model.inertiaMg / terminal
+    const closed = (t: number) => (terminal / rate) * Math.log(Math.cosh(rate * t))
+    for (const timeS of [0.1, 0.2, 0.4, 0.8]) {
+      expect(depthAtTime(descent, timeS) / closed(timeS)).toBeCloseTo(1, 1.3)
+    }
+  })
+
+  it('is slower with line that trails, and ends where the leader is at full stretch', () => {
+    const { model } = anchorNymph({ bead: 'tungsten', bulk: 1, tippetMm: 500 })
+    const free = descend({ ...model, tippet: null }, 3000, Infinity)
+    const tied = descend(model, 3000, Infinity)
+    expect(timeToDepth(tied, 3000) ?? 0).toBeGreaterThan(timeToDepth(free, 3000) ?? Infinity)
+    const short = descend(model, 3000, 2000)
+    expect(short.stretchedAtMm).toBe(2000)
+    expect(timeToDepth(short, 3000)).toBeNull()
+  })
+
+  it('goes only down, and its two readings agree', () => {
+    const { model } = anchorNymph({ bead: 'brass', bulk: 2, tippetMm: 500 })
+    const descent = descend(model, 3000, Infinity)
+    descent.points
+      .slice(1)
+      .forEach((point, i) => expect(point.depthMm).toBeGreaterThan(descent.points[i]?.depthMm ?? 0))
+    const time = timeToDepth(descent, 1234)
+    expect(depthAtTime(descent, time ?? 0)).toBeCloseTo(1234, 6)
+  })
+
+  it('does not move what floats', () => {
+    expect(descend(ball(3, 0.5), 1000, Infinity).points).toHaveLength(1)
+  })
+})

@@ -1,0 +1,6 @@
+export { fliesAllowed } from './allowed.ts'
+export type { MaterialNeed } from './allowed.ts'
+export { balances, takeOldest } from './ledger.ts'
+export type { Entry, Lot, Taking } from './ledger.ts'
+export { holesOf, USUAL_PAR } from './par.ts'
+export type { Hole, ParLine } from './par.ts'

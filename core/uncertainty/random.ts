@@ -1,0 +1,19 @@
+/** A source of uniform numbers in [0, 1). Core has no other randomness than one of these, made from a seed. */
+export type Random = () => number
+
+/** Deterministic generator of 32 bits (mulberry32); the same seed gives the same row of numbers for ever. */
+export function randomFrom(seed: number): Random {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = state
+    t = Math.imul(t ^ (t >>> 15), t | 1)
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/** One standard normal deviate by the polar form of Box and Muller (1958). */
+export function normal(random: Random): number {
+  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+}

@@ -1,0 +1,22 @@
+export {
+  beadSize,
+  depth,
+  inTen,
+  mass,
+  provenance,
+  seconds,
+  smallLength,
+  speed,
+  speedBand,
+  temperature,
+} from './figures.ts'
+export { componentName, countInWords, depthBandName, LOSS_CAUSES, waterKindName } from './names.ts'
+export type { LossCause } from './names.ts'
+export {
+  aspectSentence,
+  fitSentence,
+  likelihoodReason,
+  missingSentence,
+  reportSummary,
+  unclearSentence,
+} from './reasons.ts'

@@ -1,0 +1,51 @@
+import type { ComponentKind } from '../dressing/index.ts'
+import type { DepthBand, WaterKind } from '../season/index.ts'
+
+/** Kinds of component as tiers say them. */
+export const componentName: Readonly<Record<ComponentKind | 'hook', string>> = {
+  hook: 'hook', bead: 'bead', cone: 'cone', eyes: 'eyes', wire: 'turns of wire', sheet: 'sheet', thread: 'thread',
+  tail: 'tail', shuck: 'trailing shuck', body: 'body', rib: 'rib', thorax: 'thorax', gills: 'gills', legs: 'legs',
+  collar: 'collar', hackle: 'hackle', wing: 'wing', post: 'post', wingCase: 'wing case', back: 'back', strip: 'strip',
+  foam: 'foam', coat: 'resin coat', hotSpot: 'hot spot', egg: 'egg',
+} // prettier-ignore
+
+export const depthBandName: Readonly<Record<DepthBand, string>> = {
+  bottom: 'near the bottom',
+  midWater: 'mid-water',
+  topHalfMetre: 'top half metre',
+  inFilm: 'in the film',
+  onFilm: 'on the film',
+}
+
+export const waterKindName: Readonly<Record<WaterKind, string>> = {
+  freestone: 'freestone river',
+  springFed: 'spring-fed river',
+  tailwater: 'tailwater',
+  smallStream: 'small stream',
+  lowlandStillwater: 'lowland stillwater',
+  uplandTarn: 'upland tarn',
+  reservoir: 'reservoir',
+}
+
+/** Ways a fly is lost, as tapped when the box is emptied. */
+export const LOSS_CAUSES = ['bottom', 'tree', 'fish', 'knot', 'chewed', 'rust', 'given', 'dropped'] as const
+export type LossCause = (typeof LOSS_CAUSES)[number]
+
+const ONES = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+]
+
+/** A small count in words, figures from thirteen: `three`. */
+export const countInWords = (count: number): string => ONES[count] ?? String(count)

@@ -1,0 +1,133 @@
+import type { FitFinding, MissingPiece } from '../dressing/index.ts'
+import type { FlyReport } from '../evaluate/index.ts'
+import type { MatchAspect } from '../match/index.ts'
+import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
+import type { LikelihoodReason } from '../season/index.ts'
+import { smallLength, speed } from './figures.ts'
+import { componentName } from './names.ts'
+
+/** What was found on the fit of a fly, with what would do. */
+export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
+  const found = smallLength(finding.found, units)
+  const limit = smallLength(finding.limit, units)
+  switch (finding.code) {
+    case 'beadLargerThanGape':
+      return `A ${found} bead is larger than this gape of ${limit}. Take a smaller bead or a larger hook.`
+    case 'beadDoesNotPassBend':
+      return `This bead does not pass the bend: its bore is ${found}, and it needs ${limit}. A slotted one or a larger one does.`
+    case 'gapeClosed':
+      return `The bead leaves ${percent(finding.found)} of the gape open: too little to hook a fish.`
+    case 'gapeNarrowed':
+      return `The bead leaves only ${percent(finding.found)} of the gape open.`
+    case 'jigNeedsSlot':
+      return 'On a jig hook only a slotted bead sits against the bent-up eye.'
+    case 'wireLongerThanShank':
+      return `The turns of wire need ${found}, and the shank has ${limit}.`
+    case 'beadAndWireCrowdShank':
+      return `Bead and wire crowd the shank: the wire needs ${found} of the ${limit} that are free.`
+    case 'tooManyTurns':
+      return `${Math.round(finding.found)} turns do not lie side by side here; ${Math.round(finding.limit)} fit.`
+  }
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+/** What a recipe lacks before it is a fly. */
+export function missingSentence(piece: MissingPiece): string {
+  switch (piece.code) {
+    case 'unknownMaterial':
+      return piece.componentKey ? `Choose a material for ${piece.componentKey}.` : 'Choose a hook.'
+    case 'notAHook':
+      return 'This is no hook. Choose a hook.'
+    case 'cyclicProportion':
+      return `The length of ${piece.componentKey} refers back to itself. Say it in shanks or gapes.`
+    case 'unknownComponent':
+      return `The length of ${piece.componentKey} refers to something that is not on the fly.`
+  }
+}
+
+/** Why a fly serves a stage, or does not. */
+export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string {
+  const length = `${smallLength(aspect.found, units)} long`
+  const wanted = `${smallLength(aspect.wantedLow, units)} to ${smallLength(aspect.wantedHigh, units)}`
+  switch (aspect.code) {
+    case 'sizeRight':
+      return `right size: ${length}, theirs ${wanted}`
+    case 'tooLarge':
+      return `too large: ${length}, theirs ${wanted}`
+    case 'tooSmall':
+      return `too small: ${length}, theirs ${wanted}`
+    case 'depthRight':
+      return aspect.found > 0
+        ? `gets to its depth: falls ${speed(aspect.found, units)}`
+        : 'stays where it is taken'
+    case 'tooSlow':
+      return `too slow: falls ${speed(aspect.found, units)}, at least ${speed(aspect.wantedLow, units)} is wanted here`
+    case 'tooFast':
+      return `too fast: falls ${speed(aspect.found, units)} through water where ${speed(aspect.wantedHigh, units)} is enough`
+    case 'floatsAboveIt':
+      return 'floats above it'
+    case 'sinksBelowIt':
+      return `sinks below it at ${speed(aspect.found, units)}`
+    case 'notKnown':
+      return `${aspect.aspect} not known`
+    case 'colourNear':
+      return 'colour near'
+    case 'colourFar':
+      return 'another colour'
+  }
+}
+
+/** Why a stage is likely at a moment, or not. */
+export function likelihoodReason(reason: LikelihoodReason): string {
+  switch (reason.code) {
+    case 'month':
+      return 'by the month'
+    case 'notThisMonth':
+      return 'not this month'
+    case 'wrongWater':
+      return 'not on this kind of water'
+    case 'hourGood':
+      return 'at its hours'
+    case 'hourPoor':
+      return 'outside its hours'
+  }
+}
+
+/** One line on what core says of a fly, for lists and headings. */
+export function reportSummary(report: FlyReport, units: DisplayUnits): string {
+  switch (report.kind) {
+    case 'sinks':
+      return `falls ${speed(report.free.sinkSpeedMmPerS.value, units)}`
+    case 'floats':
+      return report.posture === 'onFilm' ? 'floats on the film' : 'floats in the film'
+    case 'doesNotFit':
+      return 'does not fit the hook'
+    case 'notYetComputed':
+      return `not worked out: ${report.notReckoned.map(({ kind }) => componentName[kind]).join(', ')}`
+  }
+}
+
+/** What is wrong with an entry and what to do. */
+export function unclearSentence(code: UnclearCode, suggestions: readonly string[]): string {
+  switch (code) {
+    case 'empty':
+      return 'Enter a figure.'
+    case 'notANumber':
+      return 'This is no figure. Write 2.8, 2,8 or 7/64 in.'
+    case 'unknownUnit':
+      return 'This unit is not known here.'
+    case 'thousandsOrDecimal':
+      return `Did you mean ${suggestions.join(' or ')}?`
+    case 'negative':
+      return 'This cannot be below nought.'
+    case 'tooLarge':
+      return suggestions.length > 0 ? `Too large: at most ${suggestions[1]}.` : 'Too large.'
+    case 'tooSmall':
+      return suggestions.length > 0 ? `Too small: at least ${suggestions[0]}.` : 'Too small.'
+    case 'zeroDenominator':
+      return 'A fraction needs something other than nought below the line.'
+    case 'speedUnlikely':
+      return `Nothing on a hook falls so fast. Did you mean ${suggestions.join(' or ')}?`
+  }
+}

@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest'
+import * as wording from './index.ts'
+import type { DisplayUnits } from '../quantity/index.ts'
+
+const metric: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
+const inches: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
+
+describe('figures', () => {
+  it('speak in the units of the user', () => {
+    expect(wording.speed(231, metric)).toBe('23 cm/s')
+    expect(wording.speed(231, inches)).toBe('9.1 in/s')
+    expect(wording.temperature(12.7, inches)).toBe('54.9 °F')
+    expect(wording.depth(900, metric)).toBe('0.9 m')
+    expect(wording.depth(900, inches)).toBe('3.0 ft')
+    expect(wording.mass(143.9, metric)).toBe('144 mg')
+    expect(wording.mass(143.9, inches)).toBe('2.22 gr')
+  })
+
+  it('give a band without repeating the unit', () => {
+    expect(wording.speedBand({ value: 230, low: 190, high: 270, basis: ['catalogue'] }, metric)).toBe('19–27')
+  })
+
+  it('say where they come from by the best evidence', () => {
+    expect(wording.provenance(['catalogue', 'timed'])).toBe('timed')
+    expect(wording.provenance(['kindDefault'])).toBe('est.')
+  })
+
+  it('say chances in tens', () => {
+    expect(wording.inTen(0.62)).toBe('6 in 10')
+    expect(wording.inTen(0.01)).toBe('rarely')
+  })
+
+  it('show a bead both ways', () => {
+    expect(wording.beadSize(2.8)).toBe('2.8 mm · 7/64 in')
+    expect(wording.beadSize(3.3)).toBe('3.3 mm')
+  })
+})
+
+describe('reasons', () => {
+  it('say what is wrong and what would do', () => {
+    const sentence = wording.fitSentence(
+      { severity: 'fault', code: 'beadLargerThanGape', componentKey: 'bead', found: 4, limit: 3.1 },
+      metric,
+    )
+    expect(sentence).toContain('4.0 mm')
+    expect(sentence).toContain('3.1 mm')
+    expect(wording.unclearSentence('speedUnlikely', ['9 cm/s'])).toContain('Did you mean 9 cm/s?')
+  })
+})
