@@ -1,3 +1,4 @@
+export { behaviourOf } from './behaviour.ts'
 export { LIST_CONDITIONS, UNCALIBRATED, USUAL_TIPPET } from './conditions.ts'
 export type { Calibration, Conditions } from './conditions.ts'
 export { evaluateFly } from './evaluateFly.ts'

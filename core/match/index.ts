@@ -1,2 +1,2 @@
 export { matchFly } from './matchFly.ts'
-export type { FlyMatch, MatchAspect, Matched, MatchPlace } from './matchFly.ts'
+export type { Behaviour, FlyMatch, MatchAspect, Matched, MatchPlace } from './matchFly.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
-import { evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../evaluate/index.ts'
+import { behaviourOf, evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../evaluate/index.ts'
 import { shippedFoods } from '../season/shipped/larder.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
 import { matchFly } from './index.ts'
@@ -16,7 +16,7 @@ function matched(made: ReturnType<typeof jigNymph>): Matched {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('incomplete')
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
-  return { report, bodyLengthMm: fly.hook.hookLengthMm, bodyHexWet: '#463c24' }
+  return { behaviour: behaviourOf(report), bodyLengthMm: fly.hook.hookLengthMm, bodyHexWet: '#463c24' }
 }
 
 const run: MatchPlace = {

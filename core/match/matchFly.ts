@@ -1,8 +1,6 @@
-import type { FlyReport } from '../evaluate/index.ts'
 import { colourDistance } from '../colour/index.ts'
 import { bandIn, bandRange } from '../season/index.ts'
 import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
-import { descend, timeToDepth } from '../sink/index.ts'
 
 /** One thing in which a fly fits a stage or does not. Values stand by the code for wording. */
 export interface MatchAspect {
@@ -32,9 +30,15 @@ export interface FlyMatch {
   readonly aspects: readonly MatchAspect[]
 }
 
+/** How a fly behaves in the water, as far as matching needs it: falling with its line trailing, floating, or unknown. */
+export type Behaviour =
+  | { readonly kind: 'sinks'; readonly sinkSpeedMmPerS: number }
+  | { readonly kind: 'floats'; readonly posture: 'onFilm' | 'inFilm' }
+  | { readonly kind: 'unknown' }
+
 /** The fly as matching sees it. */
 export interface Matched {
-  readonly report: FlyReport
+  readonly behaviour: Behaviour
   /** what the eye takes for the body: hook length of the fly, mm */
   readonly bodyLengthMm: number
   readonly bodyHexWet: string | null
@@ -73,13 +77,8 @@ function sizeAspect(fly: Matched, place: MatchPlace): MatchAspect {
   return { ...base, code: 'sizeRight', score: 1 }
 }
 
-function sinkingAspect(
-  report: Extract<FlyReport, { kind: 'sinks' }>,
-  band: DepthBand,
-  place: MatchPlace,
-): MatchAspect {
+function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
   const range = bandRange(band, place.bedMm, place.waterKind)
-  const found = (report.trailing ?? report.free).sinkSpeedMmPerS.value
   const targetMm = Math.max((range.fromMm + range.toMm) / 2, 1)
   const availableS = Math.min(DRIFT_MM / Math.max(place.surfaceSpeedMmPerS, 1), PATIENCE_S)
   const wantedLow = targetMm / availableS
@@ -89,9 +88,8 @@ function sinkingAspect(
   if (band === 'onFilm' || band === 'inFilm') {
     return { ...base, wantedLow: 0, wantedHigh: 0, code: 'sinksBelowIt', score: found < 40 ? 0.4 : 0 }
   }
-  const reached = timeToDepth(descend(report.model, targetMm, Infinity), targetMm)
-  if (reached === null || reached > availableS) {
-    return { ...base, code: 'tooSlow', score: Math.max(0, 1 - Math.log((reached ?? 100) / availableS)) }
+  if (found < wantedLow) {
+    return { ...base, code: 'tooSlow', score: Math.max(0, 1 - Math.log(wantedLow / Math.max(found, 1))) }
   }
   if (found > wantedHigh) {
     return { ...base, code: 'tooFast', score: Math.max(0, 1 - Math.log(found / wantedHigh)) }
@@ -103,9 +101,10 @@ function depthAspect(fly: Matched, stage: FoodStage, place: MatchPlace): MatchAs
   const band = bandIn(stage, place.waterKind)
   const base = { aspect: 'depth' as const, found: 0, wantedLow: 0, wantedHigh: 0 }
   if (!band) return { ...base, code: 'notKnown', score: 0 }
-  if (fly.report.kind === 'sinks') return sinkingAspect(fly.report, band, place)
-  if (fly.report.kind !== 'floats') return { ...base, code: 'notKnown', score: 0.3 }
-  if (band === fly.report.posture) return { ...base, code: 'depthRight', score: 1 }
+  const { behaviour } = fly
+  if (behaviour.kind === 'sinks') return sinkingAspect(behaviour.sinkSpeedMmPerS, band, place)
+  if (behaviour.kind === 'unknown') return { ...base, code: 'notKnown', score: 0.3 }
+  if (band === behaviour.posture) return { ...base, code: 'depthRight', score: 1 }
   if (band === 'onFilm' || band === 'inFilm') return { ...base, code: 'depthRight', score: 0.7 }
   return { ...base, code: 'floatsAboveIt', score: 0 }
 }

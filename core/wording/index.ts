@@ -1,3 +1,6 @@
+export { actionSentence } from './actions.ts'
+export type { ActionCode, ActionLabel } from './actions.ts'
+export { caution, stepTitle } from './bench.ts'
 export {
   beadSize,
   depth,

@@ -1,0 +1,179 @@
+import { wording } from '../core/index.ts'
+import { z } from 'zod'
+import {
+  actionId, batchId, boxId, compartmentId, eventId, familyId, foodStageId, materialId, name, note, outingId, patternId,
+  reachId, share, variantId, version, waterId,
+} from './common.ts' // prettier-ignore
+import { dressingBody, swaps } from './records/dressing.ts'
+import { outingBody } from './records/outing.ts'
+import { settingsBody } from './records/settings.ts'
+import { reachBody, reachWithId, waterBody } from './records/water.ts'
+import { WATER_KINDS } from '../core/index.ts'
+
+/** Flies are counted in whole ones. */
+const flies = z.number().int('Whole flies only.').min(1, 'At least one.').max(999, 'At most 999 at once.')
+const lossCause = z.enum(wording.LOSS_CAUSES)
+const nextVersion = version.nullable()
+
+/** A drawer that is not there yet: minted with nothing in it by the command that first names it. */
+export const newMaterial = z
+  .object({
+    id: materialId,
+    familyId,
+    sizeKey: z.string().max(12),
+    colourName: z.string().min(1).max(40),
+  })
+  .strict()
+
+const patternSave = z
+  .object({
+    patternId,
+    /** null for a new pattern */
+    version: nextVersion,
+    name,
+    purpose: z.enum(['imitation', 'attractor', 'searching']),
+    ownMonths: z.array(z.number().int().min(1).max(12)).max(12),
+    fishedHow: z.array(z.string().max(40)).max(10),
+    waterKinds: z.array(z.enum(WATER_KINDS)).max(7),
+    dislike: share,
+    note,
+    serves: z.array(z.object({ foodStageId, weight: share }).strict()).max(40),
+    dressing: dressingBody,
+    newMaterials: z.array(newMaterial).max(40),
+    variants: z
+      .array(
+        z
+          .object({
+            id: variantId,
+            label: name,
+            hookMaterialId: materialId,
+            swaps,
+            parCount: z.number().int().min(0).max(99).nullable(),
+            homeCompartmentId: compartmentId.nullable(),
+          })
+          .strict(),
+      )
+      .min(1, 'A pattern has at least one variant.')
+      .max(60, 'At most 60 variants.'),
+  })
+  .strict()
+
+const batchPlan = z
+  .object({
+    batchId,
+    variantId,
+    plannedCount: flies,
+    compartmentId,
+    /** on the vise at once; else it waits in the queue */
+    onVise: z.boolean(),
+  })
+  .strict()
+
+const batchCount = z
+  .object({
+    eventId,
+    batchId,
+    kind: z.enum(['done', 'spoiled', 'step', 'pause', 'resume']),
+    stepKey: z.string().max(40).nullable(),
+    count: z.number().int().min(0).max(99),
+    spoiledCause: z.string().max(80).nullable(),
+  })
+  .strict()
+
+const loss = z.object({ compartmentId, variantId, count: flies, cause: lossCause }).strict()
+
+/** Every write, by kind. The body is what the kind's handler needs and nothing else. */
+export const commandBodies = {
+  patternSave,
+  patternArchive: z.object({ patternId, version }).strict(),
+  variantHome: z
+    .object({
+      variantId,
+      version,
+      parCount: z.number().int().min(0, 'Keep nought or more.').max(99, 'Keep at most 99.').nullable(),
+      homeCompartmentId: compartmentId.nullable(),
+    })
+    .strict(),
+  batchPlan,
+  batchOnVise: z.object({ batchId }).strict(),
+  batchCount,
+  batchFinish: z.object({ batchId, abandon: z.boolean() }).strict(),
+  fliesLose: z
+    .object({ outingId: outingId.nullable(), losses: z.array(loss).min(1, 'Say what was lost.').max(200) })
+    .strict(),
+  fliesCount: z
+    .object({ compartmentId, variantId, counted: z.number().int().min(0, 'Nought or more.').max(999) })
+    .strict(),
+  fliesMove: z
+    .object({ fromCompartmentId: compartmentId, toCompartmentId: compartmentId, variantId, count: flies })
+    .strict(),
+  materialEntry: z
+    .object({
+      materialId,
+      cause: z.enum(['bought', 'counted', 'wasted', 'found', 'given']),
+      /** in the material's smallest step; for `counted` what is there now */
+      amount: z.number().int().min(0, 'Nought or more.').max(1_000_000_000, 'That is more than a store holds.'),
+    })
+    .strict(),
+  materialSave: z
+    .object({
+      materialId,
+      version,
+      minimumAmount: z.number().int().min(0).max(1_000_000_000).nullable(),
+      packAmount: z.number().int().min(1).max(1_000_000_000).nullable(),
+      note,
+    })
+    .strict(),
+  boxCreate: z
+    .object({
+      boxId,
+      name,
+      note,
+      compartments: z
+        .array(
+          z
+            .object({
+              id: compartmentId,
+              row: z.number().int().min(1).max(40),
+              column: z.number().int().min(1).max(40),
+              label: z.string().max(60),
+              capacity: z.number().int().min(1, 'At least one.').max(500, 'At most 500.').nullable(),
+            })
+            .strict(),
+        )
+        .min(1, 'A box has at least one compartment.')
+        .max(200, 'At most 200 compartments.'),
+    })
+    .strict(),
+  waterCreate: z.object({ waterId, water: waterBody, reaches: z.array(reachWithId).min(1).max(12) }).strict(),
+  waterSave: z.object({ waterId, version, water: waterBody }).strict(),
+  reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
+  outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
+  settingsSave: z.object({ version, settings: settingsBody }).strict(),
+  undo: z.object({ actionId }).strict(),
+} as const
+
+export type CommandKind = keyof typeof commandBodies
+export type CommandBody<Kind extends CommandKind> = z.infer<(typeof commandBodies)[Kind]>
+/** A body as a page sends it: ids without brand, texts not yet trimmed. */
+export type CommandInput<Kind extends CommandKind> = z.input<(typeof commandBodies)[Kind]>
+
+/** A write on the wire: the id is the client's and makes a repeated one harmless. */
+export const command = z
+  .object({
+    id: actionId,
+    kind: z.enum(Object.keys(commandBodies) as [CommandKind, ...CommandKind[]]),
+    body: z.unknown(),
+  })
+  .strict()
+
+/** What a write answers: the action that was recorded. */
+export const commandResult = z
+  .object({
+    actionId,
+    label: z.string(),
+    /** false for a count at the vise, which is undone by counting back */
+    undoable: z.boolean(),
+  })
+  .meta({ id: 'CommandResult' })
+export type CommandResult = z.infer<typeof commandResult>

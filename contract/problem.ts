@@ -1,0 +1,39 @@
+import { z } from 'zod'
+
+/** Every error that the server answers with, and its HTTP status. One vocabulary, one table. */
+export const PROBLEM_STATUS = {
+  invalidInput: 400,
+  malformedJson: 400,
+  unknownId: 404,
+  notFound: 404,
+  staleVersion: 409,
+  commandReused: 409,
+  nameTaken: 409,
+  tooFewFlies: 409,
+  overCapacity: 409,
+  batchEnded: 409,
+  nothingCounted: 409,
+  viseTaken: 409,
+  cannotUndo: 409,
+  incompleteRecipe: 422,
+  bodyTooLarge: 413,
+  forbiddenOrigin: 403,
+  tooManyRequests: 429,
+  internal: 500,
+} as const
+export type ProblemCode = keyof typeof PROBLEM_STATUS
+
+/** A problem document (RFC 9457) with the fields that are at fault. */
+export const problem = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number().int(),
+    code: z.enum(Object.keys(PROBLEM_STATUS) as [ProblemCode, ...ProblemCode[]]),
+    detail: z.string(),
+    fields: z.array(z.object({ path: z.string(), message: z.string() })),
+    /** the row as it is now, where a save was stale */
+    current: z.unknown().optional(),
+  })
+  .meta({ id: 'Problem' })
+export type Problem = z.infer<typeof problem>

@@ -1,0 +1,90 @@
+import { COMPONENT_KINDS } from '../../core/index.ts'
+import { z } from 'zod'
+import { materialId, note } from '../common.ts'
+
+/** Key of a component within its dressing. */
+export const componentKey = z
+  .string()
+  .min(1)
+  .max(40)
+  .regex(/^[a-zA-Z][a-zA-Z0-9-]*$/, 'A key has letters, figures and dashes.')
+
+const factor = z.number().min(0, 'This cannot be below nought.').max(20, 'At most 20 times.')
+
+export const proportion = z.union([
+  z.object({ factor, of: z.enum(['shank', 'gape', 'hookLength', 'bead']) }).strict(),
+  z.object({ factor, of: z.literal('component'), componentKey }).strict(),
+  z.object({ mm: z.number().min(0, 'This cannot be below nought.').max(200, 'At most 200 mm.') }).strict(),
+])
+
+export const place = z
+  .object({
+    from: z.number().min(0).max(1),
+    to: z.number().min(0).max(1),
+    side: z.enum(['around', 'above', 'below', 'left', 'right', 'both']),
+  })
+  .refine(({ from, to }) => from <= to, {
+    message: 'From the eye backwards: from is at most to.',
+    path: ['to'],
+  })
+
+const turns = z.number().min(0, 'Turns cannot be below nought.').max(200, 'At most 200 turns.')
+const count = (most: number) =>
+  z.number().int().min(0, 'This cannot be below nought.').max(most, `At most ${most}.`)
+
+export const component = z
+  .object({
+    key: componentKey,
+    kind: z.enum(COMPONENT_KINDS),
+    materialId,
+    place,
+    length: proportion.optional(),
+    turns: turns.optional(),
+    fibreCount: count(500).optional(),
+    strands: count(200).optional(),
+    layers: z.number().int().min(1, 'At least one layer.').max(20, 'At most 20 layers.').optional(),
+    bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
+    treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
+  })
+  .strict()
+
+export const step = z
+  .object({
+    key: componentKey,
+    verb: z.enum(['bead', 'start', 'wrap', 'tieIn', 'dub', 'wind', 'rib', 'coat', 'finish']),
+    componentKey: componentKey.nullable(),
+    threadFrom: z.number().min(0).max(1),
+    threadTo: z.number().min(0).max(1),
+    note,
+  })
+  .strict()
+
+export const swap = z
+  .object({
+    componentKey,
+    materialId: materialId.optional(),
+    turns: turns.optional(),
+    omit: z.boolean().optional(),
+  })
+  .strict()
+
+const unique = (keys: readonly string[]) => new Set(keys).size === keys.length
+
+/** The body of a dressing: components in tying order, steps where someone has edited them. */
+export const dressingBody = z
+  .object({
+    components: z.array(component).max(40, 'At most 40 components.'),
+    steps: z.array(step).max(80, 'At most 80 steps.').nullable(),
+  })
+  .refine(({ components }) => unique(components.map(({ key }) => key)), {
+    message: 'Two components have the same key.',
+    path: ['components'],
+  })
+
+export const swaps = z
+  .array(swap)
+  .max(40)
+  .refine((list) => unique(list.map((entry) => entry.componentKey)), 'Two swaps name the same component.')
+
+export type DressingBody = z.infer<typeof dressingBody>
+export type Swaps = z.infer<typeof swaps>

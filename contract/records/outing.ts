@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { civilDate, localMinute, note, reachId, waterId } from '../common.ts'
+
+export const TECHNIQUES = [
+  'dry',
+  'dryWithDropper',
+  'tightLineNymph',
+  'indicatorNymph',
+  'swungWets',
+  'streamer',
+  'staticIndicator',
+  'slowRetrieve',
+  'driftTeam',
+  'buoyantOnSinkingLine',
+] as const
+
+/** A day at the water, planned or done. */
+export const outingBody = z
+  .object({
+    waterId,
+    reachId: reachId.nullable(),
+    on: civilDate,
+    fromLocalMin: localMinute,
+    toLocalMin: localMinute,
+    status: z.enum(['planned', 'done', 'cancelled']),
+    technique: z.enum(TECHNIQUES),
+    note,
+  })
+  .strict()
+  .refine(({ fromLocalMin, toLocalMin }) => fromLocalMin < toLocalMin, {
+    message: 'It ends before it begins.',
+    path: ['toLocalMin'],
+  })
+export type OutingBody = z.infer<typeof outingBody>

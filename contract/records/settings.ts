@@ -1,0 +1,32 @@
+import { z } from 'zod'
+
+/** Units, money and habits; one row. */
+export const settingsBody = z
+  .object({
+    units: z.object({
+      smallLength: z.enum(['mm', 'in']),
+      depth: z.enum(['m', 'ft']),
+      speed: z.enum(['cm/s', 'in/s']),
+      temperature: z.enum(['°C', '°F']),
+      mass: z.enum(['mg', 'g', 'gr']),
+    }),
+    currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, as EUR.'),
+    timeZone: z.string().min(1).max(60),
+    parCount: z.number().int().min(1, 'Keep at least one.').max(99, 'Keep at most 99.'),
+    singleKeys: z.boolean(),
+    theme: z.enum(['system', 'day', 'night']),
+    noLead: z.boolean(),
+  })
+  .strict()
+export type SettingsBody = z.infer<typeof settingsBody>
+
+/** What a new data directory starts from. */
+export const defaultSettings: SettingsBody = {
+  units: { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
+  currency: 'EUR',
+  timeZone: 'Europe/London',
+  parCount: 3,
+  singleKeys: true,
+  theme: 'system',
+  noLead: true,
+}

@@ -1,0 +1,67 @@
+import { WATER_KINDS } from '../../core/index.ts'
+import { z } from 'zod'
+import { name, note, reachId } from '../common.ts'
+
+/** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
+export const waterRules = z
+  .object({
+    dryOnly: z.boolean().nullable(),
+    upstreamOnly: z.boolean().nullable(),
+    maxFlies: z.number().int().min(1).max(10).nullable(),
+    barbless: z.boolean().nullable(),
+    noLead: z.boolean().nullable(),
+    noAddedWeight: z.boolean().nullable(),
+    minHookSize: z.number().int().min(1).max(30).nullable(),
+    maxHookSize: z.number().int().min(1).max(30).nullable(),
+    noIndicator: z.boolean().nullable(),
+  })
+  .strict()
+export type WaterRules = z.infer<typeof waterRules>
+
+export const noRules: WaterRules = {
+  dryOnly: null,
+  upstreamOnly: null,
+  maxFlies: null,
+  barbless: null,
+  noLead: null,
+  noAddedWeight: null,
+  minHookSize: null,
+  maxHookSize: null,
+  noIndicator: null,
+}
+
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day are written MM-DD.')
+
+export const reachKind = z.enum(['reach', 'shoal', 'dropOff', 'basin'])
+
+/** A stretch of a river or a part of a stillwater, with what figures need of it. */
+export const reachBody = z
+  .object({
+    kind: reachKind,
+    name,
+    elevationM: z.number().min(-400).max(6000),
+    typicalDepthMm: z.number().min(50, 'At least 5 cm.').max(60_000, 'At most 60 m.'),
+    surfaceSpeedMmPerS: z.number().min(0).max(4000, 'At most 4 m/s.'),
+    defaultTempC: z.array(z.number().min(0, 'Not below 0 °C.').max(30, 'At most 30 °C.')).length(12),
+  })
+  .strict()
+export type ReachBody = z.infer<typeof reachBody>
+
+export const waterBody = z
+  .object({
+    name,
+    kind: z.enum(WATER_KINDS),
+    latitudeDeg: z.number().min(-66).max(70),
+    longitudeDeg: z.number().min(-180).max(180),
+    timeZone: z.string().min(1).max(60),
+    clarityMm: z.number().min(0).max(30_000),
+    snagginess: z.number().min(0).max(4),
+    openFromMonthDay: monthDay.nullable(),
+    openToMonthDay: monthDay.nullable(),
+    rules: waterRules,
+    rulesNote: note,
+  })
+  .strict()
+export type WaterBody = z.infer<typeof waterBody>
+
+export const reachWithId = reachBody.extend({ id: reachId })

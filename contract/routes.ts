@@ -1,0 +1,110 @@
+import { z } from 'zod'
+import { civilDate, familyId, localMinute, reachId } from './common.ts'
+import { command, commandResult } from './commands.ts'
+import { actionsView, frameView, searchView } from './views/frame.ts'
+import { momentView } from './views/moment.ts'
+import {
+  benchView,
+  boxesView,
+  familiesView,
+  familyFull,
+  larderView,
+  outingsView,
+  patternsView,
+  storesView,
+  watersView,
+} from './views/places.ts'
+import { tonightView } from './views/tonight.ts'
+
+/** A route of the server: what it takes and what it answers. OpenAPI is made from this list. */
+export interface Route {
+  readonly method: 'get' | 'post'
+  readonly path: string
+  readonly summary: string
+  readonly query?: z.ZodObject
+  readonly params?: z.ZodObject
+  readonly body?: z.ZodType
+  readonly answer: z.ZodType
+}
+
+export const momentQuery = z.object({
+  reachId,
+  on: civilDate,
+  localMin: z.coerce.number().pipe(localMinute),
+})
+
+export const searchQuery = z.object({ q: z.string().trim().min(1).max(80) })
+export const familyParams = z.object({ id: familyId })
+
+export const routes = {
+  frame: { method: 'get', path: '/api/frame', summary: 'What stands round every place', answer: frameView },
+  tonight: { method: 'get', path: '/api/tonight', summary: 'Likely, lacking, tie, buy', answer: tonightView },
+  moment: {
+    method: 'get',
+    path: '/api/moment',
+    summary: 'Foods and flies by depth at a moment',
+    query: momentQuery,
+    answer: momentView,
+  },
+  waters: { method: 'get', path: '/api/waters', summary: 'Waters with their reaches', answer: watersView },
+  larder: { method: 'get', path: '/api/larder', summary: 'Foods by life stage', answer: larderView },
+  patterns: {
+    method: 'get',
+    path: '/api/patterns',
+    summary: 'Patterns with variants and figures',
+    answer: patternsView,
+  },
+  families: {
+    method: 'get',
+    path: '/api/families',
+    summary: 'Families that some drawer belongs to',
+    answer: familiesView,
+  },
+  catalogue: {
+    method: 'get',
+    path: '/api/catalogue',
+    summary: 'All families, without physics',
+    answer: familiesView,
+  },
+  family: {
+    method: 'get',
+    path: '/api/families/:id',
+    summary: 'One family with its physics',
+    params: familyParams,
+    answer: familyFull,
+  },
+  bench: {
+    method: 'get',
+    path: '/api/bench',
+    summary: 'The batch on the vise and the queue',
+    answer: benchView,
+  },
+  boxes: {
+    method: 'get',
+    path: '/api/boxes',
+    summary: 'Boxes with their compartments, and what is below par',
+    answer: boxesView,
+  },
+  outings: { method: 'get', path: '/api/outings', summary: 'Outings, planned and done', answer: outingsView },
+  stores: { method: 'get', path: '/api/stores', summary: 'Materials on hand', answer: storesView },
+  actions: {
+    method: 'get',
+    path: '/api/actions',
+    summary: 'Latest actions, newest first',
+    answer: actionsView,
+  },
+  search: {
+    method: 'get',
+    path: '/api/search',
+    summary: 'Find anything',
+    query: searchQuery,
+    answer: searchView,
+  },
+  command: {
+    method: 'post',
+    path: '/api/commands',
+    summary: 'Every write; the body of each kind is checked against its own schema',
+    body: command,
+    answer: commandResult,
+  },
+} as const satisfies Readonly<Record<string, Route>>

@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { actionId, version } from '../common.ts'
+import { settingsBody } from '../records/settings.ts'
+import { batchMention, moment, reachChoice } from './parts.ts'
+
+/** What stands round every place: the roll's words, the tray, the clock, the moment to start from. */
+export const frameView = z
+  .object({
+    buildId: z.string(),
+    nowMs: z.number(),
+    today: z.string(),
+    /** the demo's clock stands; a user's own runs */
+    clockStands: z.boolean(),
+    isDemo: z.boolean(),
+    settings: settingsBody,
+    settingsVersion: version,
+    reaches: z.array(reachChoice),
+    moment: moment.nullable(),
+    roll: z.object({
+      waters: z.number(),
+      stages: z.number(),
+      patterns: z.number(),
+      holes: z.number(),
+      lowMaterials: z.number(),
+      queued: z.number(),
+      nextOutingOn: z.string().nullable(),
+    }),
+    onVise: batchMention.nullable(),
+    lastAction: z.object({ actionId, label: z.string() }).nullable(),
+  })
+  .meta({ id: 'Frame' })
+export type FrameView = z.infer<typeof frameView>
+
+/** Tonight's actions, newest first. */
+export const actionsView = z
+  .object({
+    actions: z.array(
+      z.object({ actionId, label: z.string(), atMs: z.number(), undone: z.boolean(), isUndo: z.boolean() }),
+    ),
+  })
+  .meta({ id: 'Actions' })
+export type ActionsView = z.infer<typeof actionsView>
+
+/** What a search found, best first. */
+export const searchView = z
+  .object({
+    hits: z.array(z.object({ kind: z.string(), id: z.string(), title: z.string(), detail: z.string() })),
+  })
+  .meta({ id: 'Search' })
+export type SearchView = z.infer<typeof searchView>

@@ -1,0 +1,51 @@
+import { z } from 'zod'
+import { foodStageId, patternId, variantId } from '../common.ts'
+import { depthBand, moment } from './parts.ts'
+
+/** A food stage at a moment, with the depths where it is met. */
+export const foodAtMoment = z
+  .object({
+    foodStageId,
+    name: z.string(),
+    stage: z.string(),
+    groupKey: z.string(),
+    band: depthBand,
+    fromMm: z.number(),
+    toMm: z.number(),
+    likelihood: z.number(),
+    likelihoodLow: z.number(),
+    likelihoodHigh: z.number(),
+    importance: z.number(),
+    lengthMmLow: z.number(),
+    lengthMmHigh: z.number(),
+    hexWet: z.string(),
+    reasons: z.array(z.string()),
+    /** flies on hand of patterns that serve it */
+    onHand: z.number(),
+    par: z.number(),
+  })
+  .meta({ id: 'FoodAtMoment' })
+export type FoodAtMoment = z.infer<typeof foodAtMoment>
+
+/** A variant on hand, at the depth where it fishes here. */
+export const flyAtMoment = z
+  .object({
+    variantId,
+    patternId,
+    name: z.string(),
+    depthMm: z.number(),
+    onHand: z.number(),
+    par: z.number(),
+  })
+  .meta({ id: 'FlyAtMoment' })
+export type FlyAtMoment = z.infer<typeof flyAtMoment>
+
+export const momentView = z
+  .object({
+    moment,
+    bedMm: z.number(),
+    foods: z.array(foodAtMoment),
+    flies: z.array(flyAtMoment),
+  })
+  .meta({ id: 'MomentView' })
+export type MomentView = z.infer<typeof momentView>

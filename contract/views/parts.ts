@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import {
+  batchId,
+  civilDate,
+  compartmentId,
+  localMinute,
+  patternId,
+  reachId,
+  variantId,
+  waterId,
+} from '../common.ts'
+import { DEPTH_BANDS, WATER_KINDS } from '../../core/index.ts'
+
+/** A drawing to scale, in mm. */
+export const drawing = z
+  .object({
+    minXMm: z.number(),
+    minYMm: z.number(),
+    widthMm: z.number(),
+    heightMm: z.number(),
+    shapes: z.array(
+      z.object({
+        key: z.string(),
+        path: z.string(),
+        fill: z.string().nullable(),
+        stroke: z.string().nullable(),
+        strokeMm: z.number(),
+      }),
+    ),
+  })
+  .meta({ id: 'Drawing' })
+
+/** What lists show of a variant: free fall at 10 °C, dipped and cast. */
+export const variantFigure = z
+  .object({
+    kind: z.enum(['sinks', 'floats', 'doesNotFit', 'notYetComputed', 'incomplete']),
+    massMg: z.number().nullable(),
+    submergedMg: z.number().nullable(),
+    sinkSpeedMmPerS: z.number().nullable(),
+    low: z.number().nullable(),
+    high: z.number().nullable(),
+    trailingSpeedMmPerS: z.number().nullable(),
+    posture: z.enum(['onFilm', 'inFilm']).nullable(),
+    bodyLengthMm: z.number().nullable(),
+    hookSize: z.number().nullable(),
+    drawing: drawing.nullable(),
+  })
+  .meta({ id: 'VariantFigure' })
+export type VariantFigure = z.infer<typeof variantFigure>
+
+/** A reach with its water, for choosing the moment. */
+export const reachChoice = z
+  .object({
+    reachId,
+    waterId,
+    waterName: z.string(),
+    waterKind: z.enum(WATER_KINDS),
+    reachName: z.string(),
+    typicalDepthMm: z.number(),
+    surfaceSpeedMmPerS: z.number(),
+    defaultTempC: z.array(z.number()),
+    timeZone: z.string(),
+  })
+  .meta({ id: 'ReachChoice' })
+export type ReachChoice = z.infer<typeof reachChoice>
+
+/** The moment that every figure depends on. */
+export const moment = z
+  .object({ reachId, on: civilDate, localMin: localMinute, waterTempC: z.number() })
+  .meta({ id: 'Moment' })
+export type Moment = z.infer<typeof moment>
+
+export const depthBand = z.enum(DEPTH_BANDS)
+
+/** A short mention of a variant: what it is called and where it lies. */
+export const variantMention = z.object({ variantId, patternId, patternName: z.string(), label: z.string() })
+
+/** A batch in few words. */
+export const batchMention = z
+  .object({
+    batchId,
+    variantId,
+    patternName: z.string(),
+    label: z.string(),
+    planned: z.number(),
+    done: z.number(),
+    spoiled: z.number(),
+    status: z.enum(['planned', 'open', 'finished', 'abandoned']),
+    onVise: z.boolean(),
+    compartmentId: compartmentId.nullable(),
+    compartmentLabel: z.string(),
+  })
+  .meta({ id: 'BatchMention' })
+export type BatchMention = z.infer<typeof batchMention>

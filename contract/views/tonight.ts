@@ -1,0 +1,51 @@
+import { z } from 'zod'
+import { compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
+import { drawing, moment } from './parts.ts'
+
+/** One sentence of Tonight, with the handle that it offers. */
+export const tonightLine = z
+  .object({
+    kind: z.enum(['likely', 'lacking', 'tie', 'buy', 'covered']),
+    text: z.string(),
+    foodStageId: foodStageId.nullable(),
+    patternId: patternId.nullable(),
+    variantId: variantId.nullable(),
+    materialId: materialId.nullable(),
+    /** what would be tied, where it would go, and what the stores allow */
+    batch: z
+      .object({
+        count: z.number(),
+        compartmentId,
+        compartmentLabel: z.string(),
+        minutes: z.number(),
+        allowed: z.number().nullable(),
+      })
+      .nullable(),
+    onHand: z.number().nullable(),
+    par: z.number().nullable(),
+    drawing: drawing.nullable(),
+  })
+  .meta({ id: 'TonightLine' })
+export type TonightLine = z.infer<typeof tonightLine>
+
+export const tonightView = z
+  .object({
+    outing: z
+      .object({
+        outingId,
+        on: z.string(),
+        waterName: z.string(),
+        reachName: z.string(),
+        fromLocalMin: z.number(),
+        toLocalMin: z.number(),
+        technique: z.string(),
+        rules: z.array(z.string()),
+      })
+      .nullable(),
+    moment: moment.nullable(),
+    lines: z.array(tonightLine),
+    /** nothing is recorded yet: what to say first */
+    empty: z.boolean(),
+  })
+  .meta({ id: 'Tonight' })
+export type TonightView = z.infer<typeof tonightView>

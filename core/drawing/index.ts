@@ -1,0 +1,2 @@
+export { drawFly } from './drawFly.ts'
+export type { DrawingShape, FlyDrawing } from './flyDrawing.ts'

@@ -1,0 +1,15 @@
+import type { Behaviour } from '../match/index.ts'
+import type { FlyReport } from './report.ts'
+
+/** What matching needs of a report: the fall with line trailing where there is some. */
+export function behaviourOf(report: FlyReport): Behaviour {
+  switch (report.kind) {
+    case 'sinks':
+      return { kind: 'sinks', sinkSpeedMmPerS: (report.trailing ?? report.free).sinkSpeedMmPerS.value }
+    case 'floats':
+      return { kind: 'floats', posture: report.posture }
+    case 'doesNotFit':
+    case 'notYetComputed':
+      return { kind: 'unknown' }
+  }
+}

@@ -1,0 +1,81 @@
+/** What was done, as a code with values; {@link actionSentence} says it. */
+export interface ActionLabel {
+  readonly code: ActionCode
+  readonly subject: string
+  readonly count?: number | undefined
+  readonly place?: string | undefined
+}
+
+export type ActionCode =
+  | 'patternMade'
+  | 'patternSaved'
+  | 'patternArchived'
+  | 'homeSet'
+  | 'batchPlanned'
+  | 'batchStarted'
+  | 'batchCounted'
+  | 'batchFinished'
+  | 'batchAbandoned'
+  | 'fliesLost'
+  | 'fliesCounted'
+  | 'fliesMoved'
+  | 'materialBought'
+  | 'materialCounted'
+  | 'materialTaken'
+  | 'materialSaved'
+  | 'boxMade'
+  | 'waterMade'
+  | 'waterSaved'
+  | 'outingSaved'
+  | 'settingsSaved'
+  | 'undone'
+
+/** An action in one short line, past tense, for the tray and tonight's list. */
+export function actionSentence({ code, subject, count = 0, place = '' }: ActionLabel): string {
+  switch (code) {
+    case 'patternMade':
+      return `Made ${subject}`
+    case 'patternSaved':
+      return `Saved ${subject}`
+    case 'patternArchived':
+      return `Put ${subject} away`
+    case 'homeSet':
+      return place ? `Gave ${subject} a place in ${place}` : `Set what to keep of ${subject}`
+    case 'batchPlanned':
+      return `Queued ${count} ${subject}`
+    case 'batchStarted':
+      return `Put ${count} ${subject} on the vise`
+    case 'batchCounted':
+      return `Counted ${count} ${subject}`
+    case 'batchFinished':
+      return `Tied ${count} ${subject} into ${place}`
+    case 'batchAbandoned':
+      return `Left the batch of ${subject}, kept ${count}`
+    case 'fliesLost':
+      return count === 1 ? `Lost 1 ${subject}` : `Lost ${count}: ${subject}`
+    case 'fliesCounted':
+      return `Counted ${count} ${subject} in ${place}`
+    case 'fliesMoved':
+      return `Moved ${count} ${subject} to ${place}`
+    case 'materialBought':
+      return `Added ${subject}`
+    case 'materialCounted':
+      return `Counted ${subject}`
+    case 'materialTaken':
+      return `Took ${subject} out`
+    case 'materialSaved':
+      return `Changed ${subject}`
+    case 'boxMade':
+      return `Made the box ${subject}`
+    case 'waterMade':
+      return `Added the water ${subject}`
+    case 'waterSaved':
+      return `Changed ${subject}`
+    case 'outingSaved':
+      return `Wrote down the outing to ${subject}`
+    case 'settingsSaved':
+      return 'Changed the settings'
+    case 'undone':
+      return `Undid: ${subject}`
+  }
+}

@@ -1,0 +1,264 @@
+import { eq } from 'drizzle-orm'
+import { defaultSettings } from '../contract/index.ts'
+import type { CommandInput, CommandKind } from '../contract/index.ts'
+import { makeCommandService } from '../server/commands/commandService.ts'
+import type { Database } from '../server/db/database.ts'
+import { family, pattern, setting } from '../server/db/schema.ts'
+import { fixedId } from '../server/ids.ts'
+import { drawers } from './drawers.ts'
+import type { DemoDrawer, DrawerKey } from './drawers.ts'
+import { patterns } from './patterns.ts'
+import type { DemoLine, DemoPattern, DemoVariant } from './patterns.ts'
+import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
+
+const UNIT_STEPS = { count: 100, mm: 1000, mg: 1000, patch: 100 } as const
+
+type Id<Kind extends CommandKind, Key extends keyof CommandInput<Kind>> = CommandInput<Kind>[Key]
+const drawerId = (key: DrawerKey) => {
+  const { family: familyKey, size, colour }: DemoDrawer = drawers[key]
+  return fixedId(`material:${familyKey}|${size}|${colour}`) as Id<'materialEntry', 'materialId'>
+}
+const placeId = (label: string) => fixedId(`compartment:${label}`) as Id<'fliesCount', 'compartmentId'>
+const variantIdOf = (name: string, label: string) =>
+  fixedId(`variant:${name}|${label}`) as Id<'fliesCount', 'variantId'>
+
+/** Sends the commands of a made-up history, each at its own time. */
+function makeTeller(database: Database) {
+  let nowMs = 0
+  let sent = 0
+  const service = makeCommandService(database, { nowMs: () => nowMs, stands: true })
+  return async function tell<Kind extends CommandKind>(
+    at: string,
+    kind: Kind,
+    body: CommandInput<Kind>,
+  ): Promise<void> {
+    nowMs = Date.parse(at.length === 10 ? `${at}T19:00:00Z` : at)
+    sent += 1
+    await service.execute({ id: fixedId(`demo-command:${sent}`), kind, body })
+  }
+}
+type Tell = ReturnType<typeof makeTeller>
+
+async function tellPlaces(tell: Tell): Promise<void> {
+  for (const { key, water, reaches } of waters) {
+    await tell(OPENING_COUNT_ON, 'waterCreate', {
+      waterId: fixedId(`water:${key}`) as Id<'waterCreate', 'waterId'>,
+      water,
+      reaches: reaches.map(({ key: reachKey, meanC, amplitudeC, ...reach }) => ({
+        ...reach,
+        id: fixedId(`reach:${reachKey}`) as Id<'waterCreate', 'reaches'>[number]['id'],
+        defaultTempC: monthlyTemps(meanC, amplitudeC),
+      })),
+    })
+  }
+  for (const box of boxes) {
+    await tell(OPENING_COUNT_ON, 'boxCreate', {
+      boxId: fixedId(`box:${box.name}`) as Id<'boxCreate', 'boxId'>,
+      name: box.name,
+      note: box.note,
+      compartments: box.rows.flatMap((row, r) =>
+        box.columns.map((column, c) => {
+          const label = column ? `${row}, ${column}` : row
+          return { id: placeId(label), row: r + 1, column: c + 1, label, capacity: box.slits }
+        }),
+      ),
+    })
+  }
+}
+
+/** Which families the demo's drawers belong to, by key. */
+async function familyIds(database: Database): Promise<ReadonlyMap<string, string>> {
+  const rows = await database.db.select({ id: family.id, key: family.shippedKey }).from(family)
+  return new Map(rows.flatMap(({ id, key }) => (key ? [[key, id]] : [])))
+}
+
+const component = ({ drawer, from, to, side, ...line }: DemoLine) => ({
+  ...line,
+  materialId: drawerId(drawer),
+  place: { from, to, side: side ?? ('around' as const) },
+})
+
+const variantOf = (owner: DemoPattern, { label, hook, swaps, home, keep }: DemoVariant) => ({
+  id: variantIdOf(owner.name, label),
+  label,
+  hookMaterialId: drawerId(hook),
+  swaps: (swaps ?? []).map(({ of, drawer, ...swap }) => ({
+    ...swap,
+    componentKey: of,
+    ...(drawer ? { materialId: drawerId(drawer) } : {}),
+  })),
+  parCount: keep ?? null,
+  homeCompartmentId: home ? placeId(home) : null,
+})
+
+const drawersOf = ({ lines, variants }: DemoPattern): readonly DrawerKey[] => [
+  ...lines.map(({ drawer }) => drawer),
+  ...variants.flatMap(({ hook, swaps }) => [hook, ...(swaps ?? []).flatMap(({ drawer }) => drawer ?? [])]),
+]
+
+async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): Promise<void> {
+  const minted = new Set<DrawerKey>()
+  const mint = (keys: readonly DrawerKey[]) =>
+    [...new Set(keys)]
+      .filter((key) => !minted.has(key))
+      .map((key) => {
+        minted.add(key)
+        const { family: familyKey, size, colour }: DemoDrawer = drawers[key]
+        const familyId = families.get(
+          familyKey,
+        ) as CommandInput<'patternSave'>['newMaterials'][number]['familyId']
+        return { id: drawerId(key), familyId, sizeKey: size, colourName: colour }
+      })
+  const others = (Object.keys(drawers) as DrawerKey[]).filter(
+    (key) => !patterns.some((p) => drawersOf(p).includes(key)),
+  )
+  for (const [i, made] of patterns.entries()) {
+    await tell(OPENING_COUNT_ON, 'patternSave', {
+      patternId: fixedId(`pattern:${made.name}`) as Id<'patternSave', 'patternId'>,
+      version: null,
+      name: made.name,
+      purpose: made.purpose,
+      ownMonths: [],
+      fishedHow: [...made.fishedHow],
+      waterKinds: [...made.waters],
+      dislike: made.dislike ?? 0,
+      note: made.note,
+      serves: made.serves.map((key) => ({
+        foodStageId: fixedId(`stage:${key}`) as Id<'patternSave', 'serves'>[number]['foodStageId'],
+        weight: 1,
+      })),
+      dressing: { components: made.lines.map(component), steps: null },
+      newMaterials: mint([...drawersOf(made), ...(i === 0 ? others : [])]),
+      variants: made.variants.map((variant) => variantOf(made, variant)),
+    })
+  }
+}
+
+/** What each variant had at the opening count, so that the sums meet what is on hand now. */
+function openingCounts() {
+  return patterns.flatMap((made) =>
+    made.variants.map(({ label, home, onHand }) => {
+      const isIt = (row: { pattern: string; label: string }) => row.pattern === made.name && row.label === label
+      const lost = outings
+        .flatMap(({ losses }) => losses.filter(isIt))
+        .reduce((sum, { count }) => sum + count, 0)
+      const tied = batches.filter(isIt).reduce((sum, { done }) => sum + done, 0)
+      return { name: made.name, label, home, count: onHand + lost - tied }
+    }),
+  )
+}
+
+const homeOf = (name: string, label: string): string =>
+  patterns.find((made) => made.name === name)?.variants.find((variant) => variant.label === label)?.home ?? ''
+
+async function tellFlies(tell: Tell): Promise<void> {
+  for (const { name, label, home, count } of openingCounts()) {
+    if (!home || count === 0) continue
+    await tell(OPENING_COUNT_ON, 'fliesCount', {
+      compartmentId: placeId(home),
+      variantId: variantIdOf(name, label),
+      counted: count,
+    })
+  }
+  for (const [i, { pattern: name, label, on, done, spoiled }] of batches.entries()) {
+    const batchId = fixedId(`batch:${i}`) as Id<'batchFinish', 'batchId'>
+    await tell(on, 'batchPlan', {
+      batchId,
+      variantId: variantIdOf(name, label),
+      plannedCount: done,
+      compartmentId: placeId(homeOf(name, label)),
+      onVise: true,
+    })
+    const event = { batchId, stepKey: null, spoiledCause: null }
+    const eventId = (kind: string) => fixedId(`event:${i}:${kind}`) as Id<'batchCount', 'eventId'>
+    await tell(on, 'batchCount', { ...event, eventId: eventId('done'), kind: 'done', count: done })
+    if (spoiled > 0) {
+      await tell(on, 'batchCount', {
+        ...event,
+        eventId: eventId('spoiled'),
+        kind: 'spoiled',
+        count: spoiled,
+        spoiledCause: 'thread snapped',
+      })
+    }
+    await tell(on, 'batchFinish', { batchId, abandon: false })
+  }
+}
+
+async function tellOutings(tell: Tell): Promise<void> {
+  for (const { water, reach, losses, ...outing } of outings) {
+    const outingId = fixedId(`outing:${outing.on}`) as Id<'outingSave', 'outingId'>
+    const at = outing.status === 'done' ? outing.on : '2026-06-01'
+    await tell(at, 'outingSave', {
+      outingId,
+      version: null,
+      outing: {
+        ...outing,
+        waterId: fixedId(`water:${water}`) as CommandInput<'outingSave'>['outing']['waterId'],
+        reachId: fixedId(`reach:${reach}`) as CommandInput<'outingSave'>['outing']['reachId'],
+      },
+    })
+    if (losses.length === 0) continue
+    await tell(`${outing.on}T21:00:00Z`, 'fliesLose', {
+      outingId,
+      losses: losses.map(({ pattern: name, label, count, cause }) => ({
+        compartmentId: placeId(homeOf(name, label)),
+        variantId: variantIdOf(name, label),
+        count,
+        cause,
+      })),
+    })
+  }
+}
+
+async function tellStores(tell: Tell, units: ReadonlyMap<string, keyof typeof UNIT_STEPS>): Promise<void> {
+  for (const [key, drawer] of Object.entries(drawers) as [DrawerKey, DemoDrawer][]) {
+    const steps = UNIT_STEPS[units.get(drawer.family) ?? 'count']
+    const materialId = drawerId(key)
+    if (drawer.have !== null) {
+      await tell('2026-06-01', 'materialEntry', {
+        materialId,
+        cause: 'counted',
+        amount: Math.round(drawer.have * steps),
+      })
+    }
+    if (drawer.keep !== null) {
+      const minimumAmount = Math.round(drawer.keep * steps)
+      await tell('2026-06-01', 'materialSave', {
+        materialId,
+        version: 1,
+        minimumAmount,
+        packAmount: null,
+        note: '',
+      })
+    }
+  }
+}
+
+/** Fills a new data directory with the made-up valley; does nothing where there are patterns already. */
+export async function fillDemo(database: Database): Promise<void> {
+  const [some] = await database.db.select({ id: pattern.id }).from(pattern).limit(1)
+  if (some) return
+  const rows = await database.db.select({ key: family.shippedKey, stockUnit: family.stockUnit }).from(family)
+  const tell = makeTeller(database)
+  await tellPlaces(tell)
+  await tellPatterns(tell, await familyIds(database))
+  await tellFlies(tell)
+  await tellOutings(tell)
+  await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))))
+  await tell('2026-06-03', 'batchPlan', {
+    batchId: fixedId('batch:queued') as Id<'batchPlan', 'batchId'>,
+    variantId: variantIdOf('Damp Straw', '#14 olive'),
+    plannedCount: 3,
+    compartmentId: placeId('Duns, leaf'),
+    onVise: false,
+  })
+  await database.db
+    .update(setting)
+    .set({
+      isDemo: true,
+      clockStandsAtMs: Date.parse(CLOCK_STANDS_AT),
+      body: { ...defaultSettings, timeZone: 'Europe/London' },
+    })
+    .where(eq(setting.id, 'settings'))
+}

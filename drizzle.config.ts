@@ -1,0 +1,3 @@
+import { defineConfig } from 'drizzle-kit'
+
+export default defineConfig({ dialect: 'sqlite', schema: './server/db/schema.ts', out: './server/migrations' })

@@ -1,0 +1,45 @@
+import compression from 'compression'
+import express from 'express'
+import type { Express } from 'express'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import type { Clock } from './clock.ts'
+import { makeCommandService } from './commands/commandService.ts'
+import type { Database } from './db/database.ts'
+import { apiRouter } from './http/api.ts'
+import { errorHandler, notFound } from './http/errors.ts'
+import { openApiDocument } from './http/openapi.ts'
+import { docsRouter, pagesRouter } from './http/pages.ts'
+import { sameOrigin, securityHeaders } from './http/security.ts'
+
+export interface AppOptions {
+  readonly database: Database
+  readonly clock: Clock
+  readonly buildId: string
+  readonly log: Logger
+  /** the built pages; null serves the API alone */
+  readonly webFolder: string | null
+}
+
+/** The whole server as an Express application. */
+export function createApp({ database, clock, buildId, log, webFolder }: AppOptions): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.set('query parser', 'simple')
+  app.use(
+    pinoHttp({
+      logger: log,
+      serializers: {
+        req: ({ method, url }: { method: string; url: string }) => ({ method, path: url.split('?')[0] }),
+      },
+      customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  )
+  app.use(...securityHeaders(), sameOrigin(), compression())
+  app.use(docsRouter(openApiDocument(buildId)))
+  app.use(apiRouter({ db: database.db, clock, commands: makeCommandService(database, clock), buildId }))
+  app.use('/api', notFound)
+  if (webFolder) app.use(pagesRouter(webFolder))
+  app.use(errorHandler(log))
+  return app
+}

@@ -1,0 +1,70 @@
+import { homedir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { parseArgs } from 'node:util'
+import { DataDirectoryError } from './dataDirectory.ts'
+import type { Database } from './db/database.ts'
+import { PortTakenError, start } from './start.ts'
+
+const DEFAULT_PORT = 4180
+
+/** What tells one way of serving from another. */
+export interface ServeOptions {
+  /** folder below the data root */
+  readonly directory: string
+  readonly title: string
+  readonly fill?: (database: Database) => Promise<void>
+}
+
+/** Where the project's own files are. */
+export const rootPath = process.env.HEAVY_THISTLE_ROOT ?? process.cwd()
+
+/** Where data directories are unless told otherwise. */
+export const dataRoot = process.env.HEAVY_THISTLE_DATA ?? join(homedir(), '.local', 'share', 'heavy-thistle')
+
+/** Leaves with one line for whoever started the program. */
+export function fail(message: string): never {
+  process.stderr.write(`${message}\n`)
+  process.exit(1)
+}
+
+function readOptions() {
+  const { values } = parseArgs({
+    options: {
+      data: { type: 'string' },
+      port: { type: 'string' },
+      'api-only': { type: 'boolean', default: false },
+    },
+  })
+  const port = Number(values.port ?? DEFAULT_PORT)
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    fail(`${values.port} is no port. Choose one from 1024 to 65535.`)
+  return { data: values.data, port, apiOnly: values['api-only'] }
+}
+
+/** Serves a data directory until it is told to stop. */
+export async function serve({ directory, title, fill }: ServeOptions): Promise<void> {
+  const { data, port, apiOnly } = readOptions()
+  try {
+    const running = await start({
+      dataPath: resolve(data ?? join(dataRoot, directory)),
+      port,
+      rootPath,
+      webFolder: apiOnly ? null : join(rootPath, 'dist', 'web'),
+      ...(fill ? { fill } : {}),
+    })
+    process.stdout.write(`${title} serves at ${running.address}\n`)
+    let stopping = false
+    const stop = () => {
+      if (stopping) return
+      stopping = true
+      void running.stop().then(() => process.exit(0))
+    }
+    process.on('SIGINT', stop)
+    process.on('SIGTERM', stop)
+  } catch (error) {
+    const told =
+      error instanceof DataDirectoryError || error instanceof PortTakenError || error instanceof RangeError
+    if (told) fail(error.message)
+    throw error
+  }
+}

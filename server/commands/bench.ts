@@ -1,0 +1,167 @@
+import { and, eq, max } from 'drizzle-orm'
+import type { CommandBody } from '../../contract/index.ts'
+import { batch, batchEvent, variantFigure } from '../db/schema.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { bookFlies, bookMaterials, checkCapacity } from './ledger.ts'
+
+/** What a batch has come to: done and spoiled, less what was counted back. */
+export async function countsOf({ tx }: Pick<CommandContext, 'tx'>, batchId: string) {
+  const events = await tx.select().from(batchEvent).where(eq(batchEvent.batchId, batchId))
+  const tally = (kind: string) =>
+    events.filter((event) => event.kind === kind).reduce((sum, { count }) => sum + count, 0)
+  return { done: tally('done'), spoiled: tally('spoiled') }
+}
+
+async function nameOfRevision({ recorder }: CommandContext, revisionId: string): Promise<string> {
+  const revision = await recorder.need('variantRevision', revisionId, 'recipe')
+  const row = await recorder.need('variant', revision.variantId, 'variant')
+  const owner = await recorder.need('pattern', row.patternId, 'pattern')
+  return `${owner.name} ${row.label}`
+}
+
+/** Takes whatever lies on the vise off it, so that another batch can go on. */
+async function clearVise({ tx, recorder }: CommandContext, except: string): Promise<void> {
+  const rows = await tx.select({ id: batch.id }).from(batch).where(eq(batch.onVise, true))
+  for (const { id } of rows) if (id !== except) await recorder.update('batch', id, null, { onVise: false })
+}
+
+/** Queues a batch, or puts it on the vise at once. */
+export const batchPlan: Handler<CommandBody<'batchPlan'>> = async (context, body) => {
+  const { tx, recorder, nowMs } = context
+  const row = await recorder.need('variant', body.variantId, 'variant')
+  const place = await recorder.need('compartment', body.compartmentId, 'compartment')
+  await recorder.need('variantRevision', row.currentRevisionId, 'recipe')
+  if (body.onVise) await clearVise(context, body.batchId)
+  const [last] = await tx.select({ position: max(batch.queuePosition) }).from(batch)
+  await recorder.insert('batch', {
+    id: body.batchId,
+    variantRevisionId: row.currentRevisionId,
+    plannedCount: body.plannedCount,
+    status: body.onVise ? 'open' : 'planned',
+    onVise: body.onVise,
+    compartmentId: place.id,
+    queuePosition: (last?.position ?? 0) + 1,
+    createdAtMs: nowMs,
+    startedAtMs: body.onVise ? nowMs : null,
+  })
+  const subject = await nameOfRevision(context, row.currentRevisionId)
+  return { label: { code: body.onVise ? 'batchStarted' : 'batchPlanned', subject, count: body.plannedCount } }
+}
+
+/** Puts a queued batch on the vise. */
+export const batchOnVise: Handler<CommandBody<'batchOnVise'>> = async (context, { batchId }) => {
+  const { recorder, nowMs } = context
+  const row = await recorder.need('batch', batchId, 'batch')
+  if (row.status === 'finished' || row.status === 'abandoned')
+    throw new ProblemError('batchEnded', 'That batch has ended.')
+  await clearVise(context, batchId)
+  await recorder.update('batch', batchId, null, {
+    onVise: true,
+    status: 'open',
+    startedAtMs: row.startedAtMs ?? nowMs,
+  })
+  const subject = await nameOfRevision(context, row.variantRevisionId)
+  return { label: { code: 'batchStarted', subject, count: row.plannedCount } }
+}
+
+/** Notes a step, a fly done or spoiled; touches no ledger. A repeated event id changes nothing. */
+export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, body) => {
+  const { tx, recorder, nowMs } = context
+  const row = await recorder.need('batch', body.batchId, 'batch')
+  if (row.status !== 'open')
+    throw new ProblemError('batchEnded', 'That batch is not open. Put it on the vise first.')
+  await tx
+    .insert(batchEvent)
+    .values({
+      id: body.eventId,
+      batchId: body.batchId,
+      atMs: nowMs,
+      kind: body.kind,
+      stepKey: body.stepKey,
+      count: body.kind === 'step' ? 0 : body.count,
+      spoiledCause: body.spoiledCause,
+    })
+    .onConflictDoNothing()
+  const subject = await nameOfRevision(context, row.variantRevisionId)
+  return {
+    label: { code: 'batchCounted', subject, count: body.count },
+    undoable: body.kind === 'done' || body.kind === 'spoiled',
+  }
+}
+
+/** Counts back: the event that an action noted is answered by one that takes it away. */
+export async function countBack(
+  { tx, nowMs }: CommandContext,
+  eventId: string,
+  newEventId: string,
+): Promise<void> {
+  const [event] = await tx.select().from(batchEvent).where(eq(batchEvent.id, eventId))
+  if (!event) return
+  const [open] = await tx
+    .select({ id: batch.id })
+    .from(batch)
+    .where(and(eq(batch.id, event.batchId), eq(batch.status, 'open')))
+  if (!open) throw new ProblemError('cannotUndo', 'The batch has ended since. Undo its ending first.')
+  await tx.insert(batchEvent).values({
+    id: newEventId,
+    batchId: event.batchId,
+    atMs: nowMs,
+    kind: event.kind,
+    stepKey: event.stepKey,
+    count: -event.count,
+    spoiledCause: event.spoiledCause,
+    undoesEventId: event.undoesEventId === null ? event.id : null,
+  })
+}
+
+/** Ends a batch: flies into the compartment and materials out of the stores, spoiled ones too, in one action. */
+export const batchFinish: Handler<CommandBody<'batchFinish'>> = async (context, { batchId, abandon }) => {
+  const { tx, recorder, nowMs } = context
+  const row = await recorder.need('batch', batchId, 'batch')
+  if (row.status === 'finished' || row.status === 'abandoned') {
+    throw new ProblemError('batchEnded', 'That batch has ended already, perhaps in another tab.')
+  }
+  const { done, spoiled } = await countsOf(context, batchId)
+  if (!abandon && done === 0) {
+    throw new ProblemError(
+      'nothingCounted',
+      'No fly is counted done yet. Count one with C, or leave the batch.',
+    )
+  }
+  const place = await recorder.need('compartment', row.compartmentId, 'compartment')
+  if (done > 0) {
+    await checkCapacity(context, place.id, done)
+    await bookFlies(context, [
+      {
+        compartmentId: place.id,
+        variantRevisionId: row.variantRevisionId,
+        delta: done,
+        cause: 'tied',
+        batchId,
+      },
+    ])
+  }
+  if (done + spoiled > 0) {
+    const [figure] = await tx
+      .select()
+      .from(variantFigure)
+      .where(eq(variantFigure.variantRevisionId, row.variantRevisionId))
+    await bookMaterials(
+      context,
+      (figure?.bill ?? []).flatMap(({ materialId, perFly }) => [
+        ...(done > 0 ? [{ materialId, delta: -perFly * done, cause: 'used' as const, batchId }] : []),
+        ...(spoiled > 0 ? [{ materialId, delta: -perFly * spoiled, cause: 'wasted' as const, batchId }] : []),
+      ]),
+    )
+  }
+  await recorder.update('batch', batchId, null, {
+    status: abandon ? 'abandoned' : 'finished',
+    onVise: false,
+    endedAtMs: nowMs,
+  })
+  const subject = await nameOfRevision(context, row.variantRevisionId)
+  return {
+    label: { code: abandon ? 'batchAbandoned' : 'batchFinished', subject, count: done, place: place.label },
+  }
+}

@@ -1,0 +1,101 @@
+import { eq } from 'drizzle-orm'
+import { wording } from '../../core/index.ts'
+import { command, commandBodies } from '../../contract/index.ts'
+import type { ActionId, CommandBody, CommandKind, CommandResult } from '../../contract/index.ts'
+import type { Clock } from '../clock.ts'
+import type { Database } from '../db/database.ts'
+import { constraintCode } from '../db/errors.ts'
+import { action, setting } from '../db/schema.ts'
+import { refreshFigures } from '../figures.ts'
+import { contentHash } from '../ids.ts'
+import { invalid, ProblemError } from '../problem.ts'
+import { batchCount, batchFinish, batchOnVise, batchPlan } from './bench.ts'
+import type { Handler } from './context.ts'
+import { fliesCount, fliesLose, fliesMove } from './flies.ts'
+import { patternArchive, patternSave, variantHome } from './patterns.ts'
+import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
+import { makeRecorder } from './recorder.ts'
+import { materialEntry, materialSave } from './stores.ts'
+import { undo } from './undo.ts'
+
+const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
+  patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
+  fliesMove, materialEntry, materialSave, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
+} // prettier-ignore
+
+export interface CommandService {
+  /** Carries out a write once; the same id again answers what was answered then. */
+  readonly execute: (input: unknown) => Promise<CommandResult>
+}
+
+/** What a refused statement means to the user, where the database was the one to notice. */
+function refusal(error: unknown): ProblemError | null {
+  switch (constraintCode(error)) {
+    case 'SQLITE_CONSTRAINT_UNIQUE':
+      return new ProblemError('nameTaken', 'That name is taken. Choose another.', [
+        { path: 'name', message: 'That name is taken.' },
+      ])
+    case 'SQLITE_CONSTRAINT_PRIMARYKEY':
+      return new ProblemError('commandReused', 'That id is in use already.')
+    case 'SQLITE_CONSTRAINT_FOREIGNKEY':
+      return new ProblemError('unknownId', 'It refers to something that is not here.')
+    case 'SQLITE_CONSTRAINT_CHECK':
+      return new ProblemError('tooFewFlies', 'That would leave fewer than none. Count it now.')
+    default:
+      return null
+  }
+}
+
+const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable'>): CommandResult => ({
+  actionId: row.id as ActionId,
+  label: wording.actionSentence(row.label),
+  undoable: row.undoable,
+})
+
+/** The one way to write: checks, runs and records a command in one transaction. */
+export function makeCommandService(database: Database, clock: Clock): CommandService {
+  async function execute(input: unknown): Promise<CommandResult> {
+    const envelope = command.safeParse(input)
+    if (!envelope.success) throw invalid(envelope.error)
+    const { id, kind } = envelope.data
+    const parsed = commandBodies[kind].safeParse(envelope.data.body)
+    if (!parsed.success) throw invalid(parsed.error)
+    const requestHash = contentHash([kind, parsed.data])
+    const handler = handlers[kind] as Handler<unknown>
+    try {
+      return await database.write(async (tx) => {
+        const [known] = await tx.select().from(action).where(eq(action.id, id))
+        if (known && known.requestHash !== requestHash) {
+          throw new ProblemError('commandReused', 'This id was used for something else.')
+        }
+        if (known) return answer(known)
+        const [settings] = await tx.select().from(setting)
+        if (!settings) throw new Error('the settings row is missing')
+        const nowMs = clock.nowMs()
+        const recorder = makeRecorder(tx)
+        const outcome = await handler(
+          { tx, recorder, actionId: id, nowMs, settings: settings.body },
+          parsed.data,
+        )
+        const body = parsed.data as { eventId?: string }
+        const row = {
+          id,
+          kind,
+          atMs: nowMs,
+          label: outcome.label,
+          requestHash,
+          result: body.eventId ? { eventId: body.eventId } : {},
+          before: recorder.images,
+          undoable: outcome.undoable ?? true,
+          undoesActionId: outcome.undoes ?? null,
+        }
+        await tx.insert(action).values(row)
+        await refreshFigures(tx)
+        return answer(row)
+      })
+    } catch (error) {
+      throw refusal(error) ?? error
+    }
+  }
+  return { execute }
+}

@@ -1,0 +1,24 @@
+import type { ActionLabel } from '../../core/index.ts'
+import type { SettingsBody } from '../../contract/index.ts'
+import type { Tx } from '../db/database.ts'
+import type { Recorder } from './recorder.ts'
+
+/** What a handler works with: one transaction, its recorder, the time, and the user's habits. */
+export interface CommandContext {
+  readonly tx: Tx
+  readonly recorder: Recorder
+  readonly actionId: string
+  readonly nowMs: number
+  readonly settings: SettingsBody
+}
+
+/** What a handler leaves behind: how the action is called, and whether it can be undone. */
+export interface Outcome {
+  readonly label: ActionLabel
+  readonly undoable?: boolean
+  /** the action that this one takes back */
+  readonly undoes?: string
+}
+
+/** Carries out one kind of command within a transaction. */
+export type Handler<Body> = (context: CommandContext, body: Body) => Promise<Outcome>

@@ -1,0 +1,112 @@
+import { eq } from 'drizzle-orm'
+import type { CommandBody } from '../../contract/index.ts'
+import { pattern, variant } from '../db/schema.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { bookFlies, checkCapacity, lotsIn, takeFlies } from './ledger.ts'
+
+async function nameOf({ tx }: CommandContext, variantId: string): Promise<string> {
+  const [row] = await tx
+    .select({ label: variant.label, name: pattern.name })
+    .from(variant)
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(eq(variant.id, variantId))
+  if (!row) throw new ProblemError('unknownId', 'There is no such fly.')
+  return `${row.name} ${row.label}`
+}
+
+/** Takes lost flies out of their compartments, all or none. */
+export const fliesLose: Handler<CommandBody<'fliesLose'>> = async (context, { outingId, losses }) => {
+  if (outingId) await context.recorder.need('outing', outingId, 'outing')
+  const names: string[] = []
+  let lost = 0
+  for (const [i, { compartmentId, variantId, count, cause }] of losses.entries()) {
+    names.push(await nameOf(context, variantId))
+    const taken = await takeFlies(context, { compartmentId, variantId, count }, `losses.${i}.count`)
+    lost += count
+    await bookFlies(
+      context,
+      taken.map(({ subject, delta }) => ({
+        compartmentId,
+        variantRevisionId: subject,
+        delta,
+        cause: cause === 'given' ? 'given' : 'lost',
+        lossCause: cause,
+        outingId,
+      })),
+    )
+  }
+  return { label: { code: 'fliesLost', subject: [...new Set(names)].join(', '), count: lost } }
+}
+
+/** "I count 7": the balance becomes what was seen, and the ledger says by how much it was off. */
+export const fliesCount: Handler<CommandBody<'fliesCount'>> = async (
+  context,
+  { compartmentId, variantId, counted },
+) => {
+  const { recorder } = context
+  const row = await recorder.need('variant', variantId, 'variant')
+  const place = await recorder.need('compartment', compartmentId, 'compartment')
+  const onHand = (await lotsIn(context, compartmentId, variantId)).reduce((sum, lot) => sum + lot.onHand, 0)
+  if (counted > onHand) {
+    await checkCapacity(context, compartmentId, counted - onHand)
+    await bookFlies(context, [
+      {
+        compartmentId,
+        variantRevisionId: row.currentRevisionId,
+        delta: counted - onHand,
+        cause: 'counted',
+        counted,
+      },
+    ])
+  } else if (counted < onHand) {
+    const taken = await takeFlies(context, { compartmentId, variantId, count: onHand - counted }, 'counted')
+    await bookFlies(
+      context,
+      taken.map(({ subject, delta }) => ({
+        compartmentId,
+        variantRevisionId: subject,
+        delta,
+        cause: 'counted',
+        counted,
+      })),
+    )
+  }
+  return {
+    label: {
+      code: 'fliesCounted',
+      subject: await nameOf(context, variantId),
+      count: counted,
+      place: place.label,
+    },
+  }
+}
+
+/** Moves flies from one compartment to another: two rows of one action. */
+export const fliesMove: Handler<CommandBody<'fliesMove'>> = async (context, body) => {
+  const to = await context.recorder.need('compartment', body.toCompartmentId, 'compartment')
+  if (body.fromCompartmentId === body.toCompartmentId) {
+    throw new ProblemError('invalidInput', 'They lie there already. Choose another compartment.')
+  }
+  await checkCapacity(context, to.id, body.count)
+  const taken = await takeFlies(
+    context,
+    { compartmentId: body.fromCompartmentId, variantId: body.variantId, count: body.count },
+    'count',
+  )
+  for (const { subject, delta } of taken) {
+    const moved = { variantRevisionId: subject, cause: 'moved' as const }
+    await bookFlies(context, [
+      { ...moved, compartmentId: body.fromCompartmentId, delta },
+      { ...moved, compartmentId: to.id, delta: -delta },
+    ])
+  }
+  return {
+    label: {
+      code: 'fliesMoved',
+      subject: await nameOf(context, body.variantId),
+      count: body.count,
+      place: to.label,
+    },
+  }
+}

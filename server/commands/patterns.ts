@@ -1,0 +1,201 @@
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import { applySwaps } from '../../core/index.ts'
+import { foldedKey } from '../../contract/index.ts'
+import type { CommandBody, DressingBody } from '../../contract/index.ts'
+import { dressing, family, material, variant, variantRevision } from '../db/schema.ts'
+import { contentHash, newId } from '../ids.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+
+type PatternSave = CommandBody<'patternSave'>
+type VariantInput = PatternSave['variants'][number]
+
+/** Mints drawers that are not there yet; one that has come meanwhile under another id is a fault of the page. */
+async function mintMaterials(
+  { tx, recorder }: CommandContext,
+  drawers: PatternSave['newMaterials'],
+): Promise<void> {
+  for (const drawer of drawers) {
+    const [row] = await tx.select().from(family).where(eq(family.id, drawer.familyId))
+    if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
+    const colour = row.body.colours.find(({ name }) => name === drawer.colourName)
+    const allowed =
+      row.body.sizes.length === 0 ? drawer.sizeKey === '' : row.body.sizes.includes(drawer.sizeKey)
+    if (!colour || !allowed) {
+      const detail = `${row.name} does not come in ${drawer.sizeKey || 'that size'}, ${drawer.colourName}.`
+      throw new ProblemError('invalidInput', detail, [{ path: 'newMaterials', message: detail }])
+    }
+    const [there] = await tx.select({ id: material.id }).from(material).where(eq(material.id, drawer.id))
+    if (there) continue
+    await recorder.insert('material', {
+      id: drawer.id,
+      familyId: drawer.familyId,
+      sizeKey: drawer.sizeKey,
+      sizeAsWritten: drawer.sizeKey,
+      colourName: colour.name,
+      colourKey: foldedKey(colour.name),
+      colourHex: colour.hexDry,
+      colourWetHex: colour.hexWet,
+    })
+  }
+}
+
+/** The dressing that a save leaves current: the last one where nothing changed, else a new revision. */
+async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: string, body: DressingBody) {
+  const hash = contentHash(body)
+  const [current] = await tx
+    .select()
+    .from(dressing)
+    .where(eq(dressing.patternId, patternId))
+    .orderBy(desc(dressing.revision))
+    .limit(1)
+  if (current?.contentHash === hash) return current.id
+  const id = newId()
+  await recorder.insert('dressing', {
+    id,
+    patternId,
+    revision: (current?.revision ?? 0) + 1,
+    body: { ...body, schemaVersion: 1 },
+    contentHash: hash,
+    createdAtMs: nowMs,
+  })
+  return id
+}
+
+/** The recipe of a variant as it would be tied now; one that was tied before is found again. */
+async function keepRevision(
+  { tx, recorder, nowMs }: CommandContext,
+  input: VariantInput,
+  dressingId: string,
+  body: DressingBody,
+): Promise<string> {
+  const components = applySwaps(body, input).map((component) => ({
+    ...component,
+  })) as DressingBody['components']
+  const recipe = {
+    schemaVersion: 1 as const,
+    hookMaterialId: input.hookMaterialId as string,
+    dressing: { components, steps: body.steps },
+  }
+  const hash = contentHash(recipe)
+  const [there] = await tx
+    .select({ id: variantRevision.id })
+    .from(variantRevision)
+    .where(and(eq(variantRevision.variantId, input.id), eq(variantRevision.contentHash, hash)))
+  if (there) return there.id
+  const id = newId()
+  await recorder.insert('variantRevision', {
+    id,
+    variantId: input.id,
+    dressingId,
+    body: recipe,
+    contentHash: hash,
+    createdAtMs: nowMs,
+  })
+  await recorder.insertRevisionMaterials([
+    { variantRevisionId: id, componentKey: 'hook', materialId: recipe.hookMaterialId },
+    ...components.map(({ key, materialId }) => ({ variantRevisionId: id, componentKey: key, materialId })),
+  ])
+  return id
+}
+
+async function saveVariant(
+  context: CommandContext,
+  patternId: string,
+  input: VariantInput,
+  position: number,
+  dressingId: string,
+  body: DressingBody,
+): Promise<void> {
+  const { recorder } = context
+  const row = {
+    position,
+    label: input.label,
+    labelKey: foldedKey(input.label),
+    hookMaterialId: input.hookMaterialId,
+    swaps: input.swaps,
+    parCount: input.parCount,
+    homeCompartmentId: input.homeCompartmentId,
+  }
+  const there = await recorder.find('variant', input.id)
+  if (there && there.patternId !== patternId)
+    throw new ProblemError('unknownId', 'That variant is of another pattern.')
+  if (!there) await recorder.insert('variant', { ...row, id: input.id, patternId, currentRevisionId: '' })
+  const currentRevisionId = await keepRevision(context, input, dressingId, body)
+  const before = there ?? { ...row, currentRevisionId: '', archivedAtMs: null }
+  const after = { ...row, currentRevisionId, archivedAtMs: null }
+  const changed =
+    contentHash(after) !==
+    contentHash(Object.fromEntries(Object.keys(after).map((k) => [k, before[k as keyof typeof after]])))
+  if (changed) await recorder.update('variant', input.id, null, after)
+}
+
+function checkLabels(variants: readonly VariantInput[]): void {
+  const seen = new Set<string>()
+  variants.forEach(({ label }, i) => {
+    const key = foldedKey(label)
+    if (seen.has(key)) {
+      const message = `Two variants are called ${label}.`
+      throw new ProblemError('nameTaken', message, [{ path: `variants.${i}.label`, message }])
+    }
+    seen.add(key)
+  })
+}
+
+/** Saves a pattern with its dressing and all its variants; variants that are left out are put away. */
+export const patternSave: Handler<PatternSave> = async (context, body) => {
+  const { tx, recorder, nowMs } = context
+  checkLabels(body.variants)
+  await mintMaterials(context, body.newMaterials)
+  const row = {
+    name: body.name,
+    nameKey: foldedKey(body.name),
+    purpose: body.purpose,
+    ownMonths: body.ownMonths,
+    fishedHow: body.fishedHow,
+    waterKinds: body.waterKinds,
+    dislike: body.dislike,
+    note: body.note,
+  }
+  if (body.version === null) await recorder.insert('pattern', { ...row, id: body.patternId })
+  else await recorder.update('pattern', body.patternId, body.version, row)
+  await recorder.replaceServes(
+    body.patternId,
+    body.serves.map((served) => ({ ...served, patternId: body.patternId })),
+  )
+  const dressingId = await keepDressing(context, body.patternId, body.dressing)
+  const kept = new Set<string>(body.variants.map(({ id }) => id))
+  const there = await tx
+    .select({ id: variant.id })
+    .from(variant)
+    .where(and(eq(variant.patternId, body.patternId), isNull(variant.archivedAtMs)))
+  for (const { id } of there) {
+    if (!kept.has(id))
+      await recorder.update('variant', id, null, { archivedAtMs: nowMs, homeCompartmentId: null })
+  }
+  for (const [position, input] of body.variants.entries()) {
+    await saveVariant(context, body.patternId, input, position, dressingId, body.dressing)
+  }
+  return { label: { code: body.version === null ? 'patternMade' : 'patternSaved', subject: body.name } }
+}
+
+/** Puts a pattern away; its flies and its history stay. */
+export const patternArchive: Handler<CommandBody<'patternArchive'>> = async ({ recorder, nowMs }, body) => {
+  const row = await recorder.need('pattern', body.patternId, 'pattern')
+  await recorder.update('pattern', body.patternId, body.version, { archivedAtMs: nowMs })
+  return { label: { code: 'patternArchived', subject: row.name } }
+}
+
+/** Gives a variant its place and says how many to keep. */
+export const variantHome: Handler<CommandBody<'variantHome'>> = async ({ recorder }, body) => {
+  const row = await recorder.need('variant', body.variantId, 'variant')
+  const place = body.homeCompartmentId
+    ? await recorder.need('compartment', body.homeCompartmentId, 'compartment')
+    : null
+  await recorder.update('variant', body.variantId, body.version, {
+    parCount: body.parCount,
+    homeCompartmentId: body.homeCompartmentId,
+  })
+  const owner = await recorder.need('pattern', row.patternId, 'pattern')
+  return { label: { code: 'homeSet', subject: `${owner.name} ${row.label}`, place: place?.label ?? '' } }
+}

@@ -1,0 +1,61 @@
+import { foldedKey } from '../../contract/index.ts'
+import type { CommandBody, WaterBody } from '../../contract/index.ts'
+import { ProblemError } from '../problem.ts'
+import type { Handler } from './context.ts'
+
+/** Makes a box with its compartments. */
+export const boxCreate: Handler<CommandBody<'boxCreate'>> = async ({ recorder }, body) => {
+  await recorder.insert('box', {
+    id: body.boxId,
+    name: body.name,
+    nameKey: foldedKey(body.name),
+    kind: 'box',
+    note: body.note,
+  })
+  for (const compartment of body.compartments) {
+    const label = compartment.label || `${body.name} ${compartment.row}·${compartment.column}`
+    await recorder.insert('compartment', { ...compartment, label, boxId: body.boxId })
+  }
+  return { label: { code: 'boxMade', subject: body.name } }
+}
+
+const waterRow = (body: WaterBody) => ({ ...body, nameKey: foldedKey(body.name) })
+
+/** Adds a water with its reaches, the lowest first. */
+export const waterCreate: Handler<CommandBody<'waterCreate'>> = async ({ recorder }, body) => {
+  await recorder.insert('water', { ...waterRow(body.water), id: body.waterId })
+  for (const [position, reach] of body.reaches.entries()) {
+    await recorder.insert('reach', { ...reach, waterId: body.waterId, position })
+  }
+  return { label: { code: 'waterMade', subject: body.water.name } }
+}
+
+export const waterSave: Handler<CommandBody<'waterSave'>> = async ({ recorder }, body) => {
+  await recorder.update('water', body.waterId, body.version, waterRow(body.water))
+  return { label: { code: 'waterSaved', subject: body.water.name } }
+}
+
+export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, body) => {
+  await recorder.update('reach', body.reachId, body.version, body.reach)
+  return { label: { code: 'waterSaved', subject: body.reach.name } }
+}
+
+/** Plans an outing, or changes one. */
+export const outingSave: Handler<CommandBody<'outingSave'>> = async ({ recorder }, body) => {
+  const water = await recorder.need('water', body.outing.waterId, 'water')
+  if (body.outing.reachId) {
+    const reach = await recorder.need('reach', body.outing.reachId, 'reach')
+    if (reach.waterId !== water.id) {
+      const message = 'That reach is of another water.'
+      throw new ProblemError('invalidInput', message, [{ path: 'outing.reachId', message }])
+    }
+  }
+  if (body.version === null) await recorder.insert('outing', { ...body.outing, id: body.outingId })
+  else await recorder.update('outing', body.outingId, body.version, body.outing)
+  return { label: { code: 'outingSaved', subject: water.name } }
+}
+
+export const settingsSave: Handler<CommandBody<'settingsSave'>> = async ({ recorder }, body) => {
+  await recorder.update('setting', 'settings', body.version, { body: body.settings })
+  return { label: { code: 'settingsSaved', subject: '' } }
+}

@@ -1,0 +1,167 @@
+import { and, eq, sql } from 'drizzle-orm'
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
+import * as schema from '../db/schema.ts'
+import type { Tx } from '../db/database.ts'
+import { ProblemError } from '../problem.ts'
+
+/** Tables whose rows a command may make or change, by the name under which their images are kept. */
+const TABLES = {
+  dressing: schema.dressing,
+  variantRevision: schema.variantRevision,
+  material: schema.material,
+  water: schema.water,
+  reach: schema.reach,
+  pattern: schema.pattern,
+  variant: schema.variant,
+  box: schema.box,
+  compartment: schema.compartment,
+  batch: schema.batch,
+  outing: schema.outing,
+  setting: schema.setting,
+} as const
+export type TableName = keyof typeof TABLES
+type RowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferSelect']
+type NewRowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferInsert']
+type AnyRow = { readonly id: string; readonly version?: number } & Record<string, unknown>
+
+/** What a row was before an action and after it; null where there was none. */
+export type Image =
+  | {
+      readonly kind: 'row'
+      readonly table: TableName
+      readonly before: AnyRow | null
+      readonly after: AnyRow | null
+    }
+  | {
+      readonly kind: 'serves'
+      readonly patternId: string
+      readonly before: readonly Served[]
+      readonly after: readonly Served[]
+    }
+  | {
+      readonly kind: 'revisionMaterials'
+      readonly rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]
+    }
+type Served = typeof schema.patternServes.$inferInsert
+
+type WithId = SQLiteTable & { id: typeof schema.pattern.id; version: typeof schema.pattern.version }
+const tableOf = (name: TableName) => TABLES[name] as unknown as WithId
+
+/** Makes changes in a transaction and keeps the images that undo needs. */
+export interface Recorder {
+  readonly images: readonly Image[]
+  readonly find: <Name extends TableName>(table: Name, id: string) => Promise<RowOf<Name> | null>
+  /** the row, or a problem that names what is missing */
+  readonly need: <Name extends TableName>(table: Name, id: string, what: string) => Promise<RowOf<Name>>
+  readonly insert: <Name extends TableName>(table: Name, row: NewRowOf<Name>) => Promise<void>
+  /** changes a row that is still at this version; null changes it whatever its version */
+  readonly update: <Name extends TableName>(
+    table: Name,
+    id: string,
+    expectedVersion: number | null,
+    change: Partial<NewRowOf<Name>>,
+  ) => Promise<void>
+  readonly replaceServes: (patternId: string, rows: readonly Served[]) => Promise<void>
+  readonly insertRevisionMaterials: (
+    rows: readonly (typeof schema.revisionMaterial.$inferInsert)[],
+  ) => Promise<void>
+  readonly restore: (image: Image) => Promise<void>
+}
+
+/** A recorder over a transaction. */
+export function makeRecorder(tx: Tx): Recorder {
+  const images: Image[] = []
+
+  /** One image a row: what it was before the action, and what it is after all of it. */
+  function keep(table: TableName, before: AnyRow | null, after: AnyRow | null): void {
+    const id = (before ?? after)?.id
+    const known = images.findIndex(
+      (image) => image.kind === 'row' && image.table === table && (image.before ?? image.after)?.id === id,
+    )
+    const earlier = images[known]
+    if (earlier?.kind === 'row') images[known] = { ...earlier, after }
+    else images.push({ kind: 'row', table, before, after })
+  }
+
+  async function readRow(table: TableName, id: string): Promise<AnyRow | null> {
+    const rows = await tx
+      .select()
+      .from(tableOf(table))
+      .where(eq(tableOf(table).id, id))
+    return (rows[0] as AnyRow | undefined) ?? null
+  }
+  const find = async <Name extends TableName>(table: Name, id: string) =>
+    (await readRow(table, id)) as RowOf<Name> | null
+
+  async function need<Name extends TableName>(table: Name, id: string, what: string): Promise<RowOf<Name>> {
+    const row = await find(table, id)
+    if (!row) throw new ProblemError('unknownId', `There is no such ${what}.`)
+    return row
+  }
+
+  async function insert<Name extends TableName>(table: Name, row: NewRowOf<Name>): Promise<void> {
+    await tx.insert(TABLES[table]).values(row as never)
+    keep(table, null, await readRow(table, row.id))
+  }
+
+  async function update<Name extends TableName>(
+    table: Name,
+    id: string,
+    expectedVersion: number | null,
+    change: Partial<NewRowOf<Name>>,
+  ): Promise<void> {
+    const before = await readRow(table, id)
+    if (!before) throw new ProblemError('unknownId', 'This is not here any more.')
+    if (expectedVersion !== null && before.version !== expectedVersion) {
+      throw new ProblemError('staleVersion', 'It was changed elsewhere since you opened it.', [], before)
+    }
+    const target = tableOf(table)
+    await tx
+      .update(TABLES[table])
+      .set({ ...change, version: sql`${target.version} + 1` } as never)
+      .where(and(eq(target.id, id)))
+    keep(table, before, await readRow(table, id))
+  }
+
+  async function replaceServes(patternId: string, rows: readonly Served[]): Promise<void> {
+    const mine = eq(schema.patternServes.patternId, patternId)
+    const before = await tx.select().from(schema.patternServes).where(mine)
+    await tx.delete(schema.patternServes).where(mine)
+    if (rows.length > 0) await tx.insert(schema.patternServes).values([...rows])
+    images.push({ kind: 'serves', patternId, before, after: rows })
+  }
+
+  async function insertRevisionMaterials(rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]) {
+    if (rows.length > 0) await tx.insert(schema.revisionMaterial).values([...rows])
+    images.push({ kind: 'revisionMaterials', rows })
+  }
+
+  /** Brings one image back to what it was before, if nothing has changed it since. */
+  async function restore(image: Image): Promise<void> {
+    if (image.kind === 'serves') return replaceServes(image.patternId, image.before)
+    if (image.kind === 'revisionMaterials') {
+      images.push(image)
+      return
+    }
+    const { table, before, after } = image
+    const id = (after ?? before)?.id ?? ''
+    const now = await readRow(table, id)
+    if (now?.version !== after?.version || Boolean(now) !== Boolean(after)) {
+      throw new ProblemError('cannotUndo', 'It was changed again since. Undo that first.')
+    }
+    if (before && !now) {
+      await tx.insert(TABLES[table]).values(before as never)
+    } else if (before) {
+      const { version: _version, ...values } = before
+      await tx
+        .update(TABLES[table])
+        .set({ ...values, version: (now?.version ?? 0) + 1 } as never)
+        .where(eq(tableOf(table).id, id))
+    } else {
+      await tx.delete(TABLES[table]).where(eq(tableOf(table).id, id))
+    }
+    keep(table, now, await readRow(table, id))
+  }
+
+  return { images, find, need, insert, update, replaceServes, insertRevisionMaterials, restore }
+}

@@ -1,0 +1,39 @@
+import { eq } from 'drizzle-orm'
+import type { CommandBody } from '../../contract/index.ts'
+import { family, material } from '../db/schema.ts'
+import { drawerName } from '../materials.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { bookMaterials, materialBalances } from './ledger.ts'
+
+async function nameOf({ tx }: CommandContext, materialId: string): Promise<string> {
+  const [row] = await tx
+    .select({ name: family.name, sizeKey: material.sizeKey, colourName: material.colourName })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .where(eq(material.id, materialId))
+  if (!row) throw new ProblemError('unknownId', 'There is no such material.')
+  return drawerName(row.name, row.sizeKey, row.colourName)
+}
+
+/** Books what came or went, or what was counted. */
+export const materialEntry: Handler<CommandBody<'materialEntry'>> = async (
+  context,
+  { materialId, cause, amount },
+) => {
+  const subject = await nameOf(context, materialId)
+  const onHand = (await materialBalances(context, [materialId])).get(materialId) ?? 0
+  const leaves = cause === 'wasted' || cause === 'given'
+  const delta = cause === 'counted' ? amount - onHand : leaves ? -amount : amount
+  await bookMaterials(context, [{ materialId, delta, cause, counted: cause === 'counted' ? amount : null }])
+  const code = cause === 'counted' ? 'materialCounted' : leaves ? 'materialTaken' : 'materialBought'
+  return { label: { code, subject } }
+}
+
+/** Changes what is kept of a material, its pack and its note. */
+export const materialSave: Handler<CommandBody<'materialSave'>> = async (context, body) => {
+  const { materialId, version, ...change } = body
+  const subject = await nameOf(context, materialId)
+  await context.recorder.update('material', materialId, version, change)
+  return { label: { code: 'materialSaved', subject } }
+}

@@ -1,0 +1,51 @@
+import { createClient } from '@libsql/client'
+import type { Client } from '@libsql/client'
+import { drizzle } from 'drizzle-orm/libsql'
+import type { LibSQLDatabase } from 'drizzle-orm/libsql'
+import { migrate } from 'drizzle-orm/libsql/migrator'
+import { copyFile, stat } from 'node:fs/promises'
+import { pathToFileURL } from 'node:url'
+import * as schema from './schema.ts'
+
+export type Db = LibSQLDatabase<typeof schema>
+/** A write transaction: every service that changes something gets one. */
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
+/** Anything that can be read from. */
+export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'selectDistinct'>
+
+export interface Database {
+  readonly db: Db
+  readonly client: Client
+  /** runs writes one after another: two open write transactions at once would refuse each other */
+  readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>
+  readonly close: () => Promise<void>
+}
+
+const exists = (file: string) =>
+  stat(file).then(
+    () => true,
+    () => false,
+  )
+
+/**
+ * Opens a database file, brings it up to date and puts one write queue before it.
+ * Where it is not new, a copy stands beside it before migrations run.
+ */
+export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
+  if (await exists(file)) await copyFile(file, `${file}.before-migration`)
+  const client = createClient({ url: pathToFileURL(file).href })
+  await client.execute('PRAGMA journal_mode = WAL')
+  const db = drizzle(client, { schema })
+  await migrate(db, { migrationsFolder })
+  let tail: Promise<unknown> = Promise.resolve()
+  const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
+    const next = tail.then(() => db.transaction(work))
+    tail = next.catch(() => undefined)
+    return next
+  }
+  const close = async () => {
+    await tail
+    client.close()
+  }
+  return { db, client, write, close }
+}

@@ -1,0 +1,511 @@
+import { sql } from 'drizzle-orm'
+import {
+  check,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core'
+import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core'
+import type {
+  ActionLabel,
+  DepthBand,
+  FlyDrawing,
+  FoodStage,
+  MaterialFamily,
+  MaterialKind,
+  StockUnit,
+  WaterKind,
+} from '../../core/index.ts'
+import type { DressingBody, ReachBody, SettingsBody, Swaps, WaterRules } from '../../contract/index.ts'
+
+/** Columns of every row that people edit. */
+const editable = {
+  version: integer('version').notNull().default(1),
+  archivedAtMs: integer('archived_at_ms'),
+}
+const id = () => text('id').primaryKey()
+const json = <T>(column: string) => text(column, { mode: 'json' }).$type<T>()
+
+// ---- materials
+
+/** The JSON of a family: all that core reckons with and no query asks for. */
+export interface FamilyBody extends Pick<
+  MaterialFamily,
+  'massModel' | 'physics' | 'hook' | 'boring' | 'wasteShare' | 'cutLengthMm' | 'cautions'
+> {
+  readonly schemaVersion: 1
+  readonly sizes: readonly string[]
+  readonly colours: readonly { readonly name: string; readonly hexDry: string; readonly hexWet: string }[]
+}
+
+export const family = sqliteTable('family', {
+  id: id(),
+  kind: text('kind').$type<MaterialKind>().notNull(),
+  name: text('name').notNull(),
+  stockUnit: text('stock_unit').$type<StockUnit>().notNull(),
+  body: json<FamilyBody>('body').notNull(),
+  shippedKey: text('shipped_key').unique(),
+  shippedVersion: integer('shipped_version'),
+  edited: integer('edited', { mode: 'boolean' }).notNull().default(false),
+  ...editable,
+})
+
+export const material = sqliteTable(
+  'material',
+  {
+    id: id(),
+    familyId: text('family_id')
+      .notNull()
+      .references(() => family.id),
+    sizeKey: text('size_key').notNull().default(''),
+    sizeAsWritten: text('size_as_written').notNull().default(''),
+    colourName: text('colour_name').notNull(),
+    colourKey: text('colour_key').notNull(),
+    colourHex: text('colour_hex').notNull(),
+    colourWetHex: text('colour_wet_hex').notNull(),
+    packAmount: integer('pack_amount'),
+    minimumAmount: integer('minimum_amount'),
+    note: text('note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [uniqueIndex('material_drawer').on(t.familyId, t.sizeKey, t.colourKey)],
+)
+
+// ---- water and food
+
+export const water = sqliteTable(
+  'water',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    nameKey: text('name_key').notNull(),
+    kind: text('kind').$type<WaterKind>().notNull(),
+    latitudeDeg: real('latitude_deg').notNull(),
+    longitudeDeg: real('longitude_deg').notNull(),
+    timeZone: text('time_zone').notNull(),
+    clarityMm: integer('clarity_mm').notNull(),
+    snagginess: real('snagginess').notNull(),
+    openFromMonthDay: text('open_from_month_day'),
+    openToMonthDay: text('open_to_month_day'),
+    rules: json<WaterRules>('rules').notNull(),
+    rulesNote: text('rules_note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [
+    uniqueIndex('water_name')
+      .on(t.nameKey)
+      .where(sql`archived_at_ms is null`),
+  ],
+)
+
+export const reach = sqliteTable(
+  'reach',
+  {
+    id: id(),
+    waterId: text('water_id')
+      .notNull()
+      .references(() => water.id),
+    kind: text('kind').$type<ReachBody['kind']>().notNull(),
+    position: integer('position').notNull(),
+    name: text('name').notNull(),
+    elevationM: real('elevation_m').notNull(),
+    typicalDepthMm: integer('typical_depth_mm').notNull(),
+    surfaceSpeedMmPerS: integer('surface_speed_mm_per_s').notNull(),
+    bedRoughnessMm: real('bed_roughness_mm').notNull().default(20),
+    defaultTempC: json<readonly number[]>('default_temp_c').notNull(),
+    ...editable,
+  },
+  (t) => [uniqueIndex('reach_position').on(t.waterId, t.position)],
+)
+
+export const food = sqliteTable('food', {
+  id: id(),
+  name: text('name').notNull(),
+  groupKey: text('group_key').notNull(),
+  shippedKey: text('shipped_key').unique(),
+  shippedVersion: integer('shipped_version'),
+  edited: integer('edited', { mode: 'boolean' }).notNull().default(false),
+  ...editable,
+})
+
+/** The JSON of a stage: what core reckons with, and the rest of what is known of it. */
+export interface FoodStageBody extends Omit<FoodStage, 'id' | 'stage'> {
+  readonly schemaVersion: 1
+  readonly colours: readonly { name: string; hexDry: string; hexWet: string; share: number }[]
+  readonly silhouette: string
+  readonly movements: readonly string[]
+  readonly triggers: readonly string[]
+  readonly shank: string
+  readonly more: Readonly<Record<string, unknown>>
+}
+
+export const foodStage = sqliteTable(
+  'food_stage',
+  {
+    id: id(),
+    foodId: text('food_id')
+      .notNull()
+      .references(() => food.id),
+    stage: text('stage').notNull(),
+    stageName: text('stage_name').notNull(),
+    depthBandRiver: text('depth_band_river').$type<DepthBand>(),
+    depthBandStillwater: text('depth_band_stillwater').$type<DepthBand>(),
+    importance: real('importance').notNull(),
+    body: json<FoodStageBody>('body').notNull(),
+    shippedKey: text('shipped_key').unique(),
+    shippedVersion: integer('shipped_version'),
+    edited: integer('edited', { mode: 'boolean' }).notNull().default(false),
+    ...editable,
+  },
+  (t) => [index('food_stage_food').on(t.foodId)],
+)
+
+// ---- patterns
+
+export const pattern = sqliteTable(
+  'pattern',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    nameKey: text('name_key').notNull(),
+    purpose: text('purpose').$type<'imitation' | 'attractor' | 'searching'>().notNull(),
+    ownMonths: json<readonly number[]>('own_months').notNull(),
+    fishedHow: json<readonly string[]>('fished_how').notNull(),
+    waterKinds: json<readonly WaterKind[]>('water_kinds').notNull(),
+    dislike: real('dislike').notNull().default(0),
+    note: text('note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [
+    uniqueIndex('pattern_name')
+      .on(t.nameKey)
+      .where(sql`archived_at_ms is null`),
+  ],
+)
+
+export const patternServes = sqliteTable(
+  'pattern_serves',
+  {
+    patternId: text('pattern_id')
+      .notNull()
+      .references(() => pattern.id, { onDelete: 'cascade' }),
+    foodStageId: text('food_stage_id')
+      .notNull()
+      .references(() => foodStage.id),
+    weight: real('weight').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.patternId, t.foodStageId] }),
+    index('pattern_serves_stage').on(t.foodStageId),
+  ],
+)
+
+export const dressing = sqliteTable(
+  'dressing',
+  {
+    id: id(),
+    patternId: text('pattern_id')
+      .notNull()
+      .references(() => pattern.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    body: json<DressingBody & { schemaVersion: 1 }>('body').notNull(),
+    contentHash: text('content_hash').notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+  },
+  (t) => [uniqueIndex('dressing_revision').on(t.patternId, t.revision)],
+)
+
+export const variant = sqliteTable(
+  'variant',
+  {
+    id: id(),
+    patternId: text('pattern_id')
+      .notNull()
+      .references(() => pattern.id, { onDelete: 'cascade' }),
+    position: integer('position').notNull(),
+    label: text('label').notNull(),
+    labelKey: text('label_key').notNull(),
+    hookMaterialId: text('hook_material_id')
+      .notNull()
+      .references(() => material.id),
+    swaps: json<Swaps>('swaps').notNull(),
+    parCount: integer('par_count'),
+    /** the recipe that is tied now; older ones stay as they were tied */
+    currentRevisionId: text('current_revision_id').notNull(),
+    homeCompartmentId: text('home_compartment_id').references((): AnySQLiteColumn => compartment.id),
+    ...editable,
+  },
+  (t) => [
+    uniqueIndex('variant_label')
+      .on(t.patternId, t.labelKey)
+      .where(sql`archived_at_ms is null`),
+    index('variant_home').on(t.homeCompartmentId),
+    check('variant_par', sql`par_count is null or par_count between 0 and 99`),
+  ],
+)
+
+/** The recipe of a variant as tied: components with swaps applied, on its hook. */
+export interface RevisionBody {
+  readonly schemaVersion: 1
+  readonly hookMaterialId: string
+  readonly dressing: DressingBody
+}
+
+export const variantRevision = sqliteTable(
+  'variant_revision',
+  {
+    id: id(),
+    variantId: text('variant_id')
+      .notNull()
+      .references(() => variant.id, { onDelete: 'cascade' }),
+    dressingId: text('dressing_id')
+      .notNull()
+      .references(() => dressing.id),
+    body: json<RevisionBody>('body').notNull(),
+    contentHash: text('content_hash').notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+  },
+  (t) => [
+    uniqueIndex('variant_revision_hash').on(t.variantId, t.contentHash),
+    index('revision_dressing').on(t.dressingId),
+  ],
+)
+
+export const revisionMaterial = sqliteTable(
+  'revision_material',
+  {
+    variantRevisionId: text('variant_revision_id')
+      .notNull()
+      .references(() => variantRevision.id, { onDelete: 'cascade' }),
+    componentKey: text('component_key').notNull(),
+    materialId: text('material_id')
+      .notNull()
+      .references(() => material.id),
+  },
+  (t) => [
+    primaryKey({ columns: [t.variantRevisionId, t.componentKey] }),
+    index('revision_material_material').on(t.materialId),
+  ],
+)
+
+// ---- boxes and ledgers
+
+export const box = sqliteTable(
+  'box',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    nameKey: text('name_key').notNull(),
+    kind: text('kind').$type<'box' | 'benchTray' | 'patch'>().notNull(),
+    position: integer('position').notNull().default(0),
+    note: text('note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [
+    uniqueIndex('box_name')
+      .on(t.nameKey)
+      .where(sql`archived_at_ms is null`),
+  ],
+)
+
+export const compartment = sqliteTable(
+  'compartment',
+  {
+    id: id(),
+    boxId: text('box_id')
+      .notNull()
+      .references(() => box.id, { onDelete: 'cascade' }),
+    row: integer('row').notNull(),
+    column: integer('column').notNull(),
+    label: text('label').notNull(),
+    capacity: integer('capacity'),
+    holds: text('holds').$type<'foam' | 'slot' | 'cup'>().notNull().default('foam'),
+    ...editable,
+  },
+  (t) => [
+    uniqueIndex('compartment_place').on(t.boxId, t.row, t.column),
+    check('compartment_capacity', sql`capacity is null or capacity > 0`),
+  ],
+)
+
+export const batch = sqliteTable(
+  'batch',
+  {
+    id: id(),
+    variantRevisionId: text('variant_revision_id')
+      .notNull()
+      .references(() => variantRevision.id),
+    plannedCount: integer('planned_count').notNull(),
+    status: text('status').$type<'planned' | 'open' | 'finished' | 'abandoned'>().notNull(),
+    way: text('way').$type<'flyByFly' | 'stations'>().notNull().default('flyByFly'),
+    onVise: integer('on_vise', { mode: 'boolean' }).notNull().default(false),
+    compartmentId: text('compartment_id')
+      .notNull()
+      .references(() => compartment.id),
+    queuePosition: integer('queue_position').notNull().default(0),
+    createdAtMs: integer('created_at_ms').notNull(),
+    startedAtMs: integer('started_at_ms'),
+    endedAtMs: integer('ended_at_ms'),
+    ...editable,
+  },
+  (t) => [
+    check('batch_planned', sql`planned_count between 1 and 999`),
+    uniqueIndex('batch_one_on_vise')
+      .on(t.onVise)
+      .where(sql`on_vise = 1`),
+    index('batch_status').on(t.status),
+  ],
+)
+
+export const batchEvent = sqliteTable(
+  'batch_event',
+  {
+    id: id(),
+    batchId: text('batch_id')
+      .notNull()
+      .references(() => batch.id, { onDelete: 'cascade' }),
+    atMs: integer('at_ms').notNull(),
+    kind: text('kind').$type<'step' | 'done' | 'spoiled' | 'pause' | 'resume' | 'undone'>().notNull(),
+    stepKey: text('step_key'),
+    count: integer('count').notNull(),
+    spoiledCause: text('spoiled_cause'),
+    undoesEventId: text('undoes_event_id').unique(),
+  },
+  (t) => [index('batch_event_batch').on(t.batchId)],
+)
+
+export const outing = sqliteTable(
+  'outing',
+  {
+    id: id(),
+    waterId: text('water_id')
+      .notNull()
+      .references(() => water.id),
+    reachId: text('reach_id').references(() => reach.id),
+    on: text('on').notNull(),
+    fromLocalMin: integer('from_local_min').notNull(),
+    toLocalMin: integer('to_local_min').notNull(),
+    status: text('status').$type<'planned' | 'done' | 'cancelled'>().notNull(),
+    technique: text('technique').notNull(),
+    note: text('note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [index('outing_on').on(t.on), check('outing_hours', sql`from_local_min < to_local_min`)],
+)
+
+export const action = sqliteTable(
+  'action',
+  {
+    id: id(),
+    kind: text('kind').notNull(),
+    atMs: integer('at_ms').notNull(),
+    label: json<ActionLabel>('label').notNull(),
+    requestHash: text('request_hash').notNull(),
+    result: json<Record<string, unknown>>('result').notNull(),
+    before: json<readonly unknown[]>('before').notNull(),
+    undoable: integer('undoable', { mode: 'boolean' }).notNull(),
+    undoesActionId: text('undoes_action_id').unique(),
+  },
+  (t) => [index('action_at').on(t.atMs)],
+)
+
+export const flyEntry = sqliteTable(
+  'fly_entry',
+  {
+    id: id(),
+    actionId: text('action_id').notNull(),
+    atMs: integer('at_ms').notNull(),
+    compartmentId: text('compartment_id')
+      .notNull()
+      .references(() => compartment.id),
+    variantRevisionId: text('variant_revision_id')
+      .notNull()
+      .references(() => variantRevision.id),
+    delta: integer('delta').notNull(),
+    cause: text('cause')
+      .$type<'tied' | 'lost' | 'given' | 'retired' | 'found' | 'moved' | 'counted'>()
+      .notNull(),
+    lossCause: text('loss_cause'),
+    counted: integer('counted'),
+    batchId: text('batch_id').references(() => batch.id),
+    outingId: text('outing_id').references(() => outing.id),
+    reversesEntryId: text('reverses_entry_id').unique(),
+  },
+  (t) => [
+    index('fly_entry_action').on(t.actionId),
+    index('fly_entry_outing').on(t.outingId),
+    index('fly_entry_place').on(t.compartmentId, t.variantRevisionId),
+  ],
+)
+
+export const materialEntry = sqliteTable(
+  'material_entry',
+  {
+    id: id(),
+    actionId: text('action_id').notNull(),
+    atMs: integer('at_ms').notNull(),
+    materialId: text('material_id')
+      .notNull()
+      .references(() => material.id),
+    delta: integer('delta').notNull(),
+    cause: text('cause').$type<'bought' | 'used' | 'wasted' | 'counted' | 'found' | 'given'>().notNull(),
+    counted: integer('counted'),
+    batchId: text('batch_id').references(() => batch.id),
+    reversesEntryId: text('reverses_entry_id').unique(),
+  },
+  (t) => [index('material_entry_action').on(t.actionId), index('material_entry_material').on(t.materialId)],
+)
+
+export const setting = sqliteTable('setting', {
+  id: id(),
+  body: json<SettingsBody>('body').notNull(),
+  /** the demo's clock: where it stands; null for the real one */
+  clockStandsAtMs: integer('clock_stands_at_ms'),
+  isDemo: integer('is_demo', { mode: 'boolean' }).notNull().default(false),
+  ...editable,
+})
+
+// ---- derived, droppable, rebuilt and checked by `npm run verify`
+
+export const flyBalance = sqliteTable(
+  'fly_balance',
+  {
+    compartmentId: text('compartment_id').notNull(),
+    variantRevisionId: text('variant_revision_id').notNull(),
+    count: integer('count').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.compartmentId, t.variantRevisionId] }),
+    index('fly_balance_revision').on(t.variantRevisionId),
+    check('fly_balance_count', sql`count >= 0`),
+  ],
+)
+
+export const materialBalance = sqliteTable('material_balance', {
+  materialId: text('material_id').primaryKey(),
+  amount: integer('amount').notNull(),
+})
+
+export const variantFigure = sqliteTable('variant_figure', {
+  variantRevisionId: text('variant_revision_id')
+    .primaryKey()
+    .references(() => variantRevision.id, { onDelete: 'cascade' }),
+  inputHash: text('input_hash').notNull(),
+  kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'notYetComputed' | 'incomplete'>().notNull(),
+  massMg: real('mass_mg'),
+  submergedMg: real('submerged_mg'),
+  sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
+  low: real('low'),
+  high: real('high'),
+  trailingSpeedMmPerS: real('trailing_speed_mm_per_s'),
+  posture: text('posture').$type<'onFilm' | 'inFilm'>(),
+  bodyLengthMm: real('body_length_mm'),
+  bodyHexWet: text('body_hex_wet'),
+  hookSize: real('hook_size'),
+  bill: json<readonly { materialId: string; perFly: number }[]>('bill').notNull(),
+  drawing: json<FlyDrawing>('drawing'),
+})

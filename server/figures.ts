@@ -1,0 +1,92 @@
+import { eq, isNull } from 'drizzle-orm'
+import {
+  billOfMaterials,
+  CORE_VERSION,
+  drawFly,
+  evaluateFly,
+  LIST_CONDITIONS,
+  resolveDressing,
+  USUAL_TIPPET,
+} from '../core/index.ts'
+import type { Fly, Material } from '../core/index.ts'
+import type { Tx } from './db/database.ts'
+import { variantFigure, variantRevision } from './db/schema.ts'
+import type { RevisionBody } from './db/schema.ts'
+import { contentHash } from './ids.ts'
+import { loadMaterials } from './materials.ts'
+
+type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
+
+const NOTHING = {
+  massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
+  posture: null, bodyLengthMm: null, bodyHexWet: null, hookSize: null, drawing: null,
+} // prettier-ignore
+
+/** Materials that a recipe names, the hook included. */
+export const materialIdsOf = (body: RevisionBody): readonly string[] => [
+  body.hookMaterialId,
+  ...body.dressing.components.map(({ materialId }) => materialId),
+]
+
+/** The colour that the eye takes for the fly: body, else thorax, else thread. */
+function bodyColour(fly: Fly): string | null {
+  const shown = (['body', 'thorax', 'foam', 'tail', 'thread'] as const)
+    .map((kind) => fly.components.find((component) => component.kind === kind))
+    .find(Boolean)
+  return shown?.material.colourWetHex ?? null
+}
+
+function outcomeOf(fly: Fly): Partial<Figure> & Pick<Figure, 'kind'> {
+  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
+  const massMg = report.massMg.value
+  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: report.posture }
+  if (report.kind !== 'sinks') return { kind: report.kind, massMg }
+  const { value, low, high } = report.free.sinkSpeedMmPerS
+  return {
+    kind: 'sinks',
+    massMg,
+    submergedMg: report.submergedMg.value,
+    sinkSpeedMmPerS: value,
+    low,
+    high,
+    trailingSpeedMmPerS: report.trailing?.sinkSpeedMmPerS.value ?? null,
+  }
+}
+
+/** What lists show of a recipe: figures in free fall at 10 °C, its bill of materials and its drawing. */
+export function figureOf(body: RevisionBody, materials: ReadonlyMap<string, Material>): Figure {
+  const inputHash = contentHash([
+    CORE_VERSION,
+    body,
+    materialIdsOf(body).map((id) => materials.get(id)?.family.physics ?? null),
+  ])
+  const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
+  if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
+  return {
+    ...NOTHING,
+    ...outcomeOf(fly),
+    inputHash,
+    bodyLengthMm: fly.hook.hookLengthMm,
+    bodyHexWet: bodyColour(fly),
+    hookSize: fly.hook.size,
+    bill: billOfMaterials(fly),
+    drawing: drawFly(fly),
+  }
+}
+
+/** Works out the figures of recipes that have none yet. */
+export async function refreshFigures(tx: Tx): Promise<void> {
+  const rows = await tx
+    .select({ id: variantRevision.id, body: variantRevision.body })
+    .from(variantRevision)
+    .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variantRevision.id))
+    .where(isNull(variantFigure.variantRevisionId))
+  if (rows.length === 0) return
+  const materials = await loadMaterials(
+    tx,
+    rows.flatMap(({ body }) => materialIdsOf(body)),
+  )
+  for (const { id, body } of rows) {
+    await tx.insert(variantFigure).values({ ...figureOf(body, materials), variantRevisionId: id })
+  }
+}

@@ -1,0 +1,83 @@
+import express, { Router } from 'express'
+import type { RequestHandler } from 'express'
+import { familyParams, momentQuery, routes, searchQuery } from '../../contract/index.ts'
+import type { Clock } from '../clock.ts'
+import type { CommandService } from '../commands/commandService.ts'
+import type { Db } from '../db/database.ts'
+import { invalid } from '../problem.ts'
+import { benchView } from '../views/bench.ts'
+import { boxesView } from '../views/boxes.ts'
+import { frameView, loadSettings } from '../views/frame.ts'
+import { larderView } from '../views/larder.ts'
+import {
+  actionsView,
+  catalogueView,
+  familiesView,
+  familyView,
+  outingsView,
+  searchView,
+  storesView,
+  watersView,
+} from '../views/lists.ts'
+import { momentView } from '../views/moment.ts'
+import { patternsView } from '../views/patterns.ts'
+import { localTime } from '../views/time.ts'
+import { tonightView } from '../views/tonight.ts'
+
+/** What routes work with. */
+export interface ApiContext {
+  readonly db: Db
+  readonly clock: Clock
+  readonly commands: CommandService
+  readonly buildId: string
+}
+
+const BODY_LIMIT = '256kb'
+
+/** All routes: parse, call a service, answer. */
+export function apiRouter({ db, clock, commands, buildId }: ApiContext): Router {
+  const router = Router()
+  const get = (path: string, answer: (request: Parameters<RequestHandler>[0]) => Promise<unknown>) =>
+    router.get(path, async (request, response) => {
+      response.json(await answer(request))
+    })
+  const usualPar = async () => (await loadSettings(db)).body.parCount
+  const today = async () => localTime(clock.nowMs(), (await loadSettings(db)).body.timeZone).on
+
+  router.use((_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store')
+    response.setHeader('X-Build', buildId)
+    next()
+  })
+  get(routes.frame.path, () => frameView(db, clock, buildId))
+  get(routes.tonight.path, () => tonightView(db, clock))
+  get(routes.moment.path, async ({ query }) => {
+    const parsed = momentQuery.safeParse(query)
+    if (!parsed.success) throw invalid(parsed.error)
+    return momentView(db, parsed.data, await usualPar())
+  })
+  get(routes.waters.path, () => watersView(db))
+  get(routes.larder.path, () => larderView(db))
+  get(routes.patterns.path, () => patternsView(db))
+  get(routes.families.path, () => familiesView(db))
+  get(routes.catalogue.path, () => catalogueView(db))
+  get(routes.family.path, ({ params }) => {
+    const parsed = familyParams.safeParse(params)
+    if (!parsed.success) throw invalid(parsed.error)
+    return familyView(db, parsed.data.id)
+  })
+  get(routes.bench.path, () => benchView(db))
+  get(routes.boxes.path, async () => boxesView(db, await usualPar(), await today()))
+  get(routes.outings.path, () => outingsView(db))
+  get(routes.stores.path, () => storesView(db))
+  get(routes.actions.path, () => actionsView(db))
+  get(routes.search.path, ({ query }) => {
+    const parsed = searchQuery.safeParse(query)
+    if (!parsed.success) throw invalid(parsed.error)
+    return searchView(db, parsed.data.q)
+  })
+  router.post(routes.command.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {
+    response.json(await commands.execute(request.body))
+  })
+  return router
+}

@@ -1,0 +1,25 @@
+import { createHash } from 'node:crypto'
+import { v5, v7 } from 'uuid'
+
+const NAMESPACE = '6f1d3c1e-7b0a-5c52-9a55-0d6a1b7e3f10'
+
+/** A new id, in order of time. */
+export const newId = (): string => v7()
+
+/** The fixed id of a shipped or demo row, made of its key. */
+export const fixedId = (key: string): string => v5(key, NAMESPACE)
+
+/** JSON with sorted keys and figures at nine digits, so that the same content has the same text. */
+export function canonicalJson(value: unknown): string {
+  return JSON.stringify(value, (_key, inner: unknown) => {
+    if (typeof inner === 'number' && !Number.isInteger(inner)) return Number(inner.toPrecision(9))
+    if (inner && typeof inner === 'object' && !Array.isArray(inner)) {
+      return Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+    }
+    return inner
+  })
+}
+
+/** Hash of content: SHA-256 of its canonical JSON. */
+export const contentHash = (value: unknown): string =>
+  createHash('sha256').update(canonicalJson(value)).digest('hex')

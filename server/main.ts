@@ -1,0 +1,3 @@
+import { serve } from './cli.ts'
+
+await serve({ directory: 'own', title: 'Heavy Thistle' })

@@ -1,0 +1,161 @@
+import { asc, desc, eq, inArray, or } from 'drizzle-orm'
+import { componentsByKey, resolveDressing, stepFigures, stepsOf, wording } from '../../core/index.ts'
+import type { Fly, Step } from '../../core/index.ts'
+import type { BatchMention, BenchStep, BenchView, VariantRevisionId } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import {
+  batch,
+  batchEvent,
+  compartment,
+  pattern,
+  variant,
+  variantFigure,
+  variantRevision,
+} from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
+import { materialIdsOf } from '../figures.ts'
+import { drawerName, loadMaterials } from '../materials.ts'
+import { loadDrawers } from './restock.ts'
+import { toFigureView } from './variants.ts'
+
+type BatchEvent = typeof batchEvent.$inferSelect
+
+const tally = (events: readonly BatchEvent[], kind: BatchEvent['kind']) =>
+  events.reduce((sum, event) => (event.kind === kind ? sum + event.count : sum), 0)
+
+async function loadBatches(db: Reader, which: 'open' | 'all') {
+  const open = or(eq(batch.status, 'planned'), eq(batch.status, 'open'))
+  const query = db
+    .select({
+      batch,
+      revision: variantRevision,
+      label: variant.label,
+      variantId: variant.id,
+      patternId: pattern.id,
+      patternName: pattern.name,
+      note: pattern.note,
+      compartmentLabel: compartment.label,
+    })
+    .from(batch)
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .innerJoin(compartment, eq(compartment.id, batch.compartmentId))
+  return which === 'open'
+    ? query.where(open).orderBy(asc(batch.queuePosition))
+    : query
+        .where(inArray(batch.status, ['finished', 'abandoned']))
+        .orderBy(desc(batch.endedAtMs))
+        .limit(20)
+}
+
+type Loaded = Awaited<ReturnType<typeof loadBatches>>[number]
+
+function mention(row: Loaded, events: readonly BatchEvent[]): BatchMention {
+  const mine = events.filter(({ batchId }) => batchId === row.batch.id)
+  return {
+    batchId: row.batch.id as BatchMention['batchId'],
+    variantId: row.variantId as BatchMention['variantId'],
+    patternName: row.patternName,
+    label: row.label,
+    planned: row.batch.plannedCount,
+    done: tally(mine, 'done'),
+    spoiled: tally(mine, 'spoiled'),
+    status: row.batch.status,
+    onVise: row.batch.onVise,
+    compartmentId: row.batch.compartmentId as BatchMention['compartmentId'],
+    compartmentLabel: row.compartmentLabel,
+  }
+}
+
+async function eventsOf(db: Reader, rows: readonly Loaded[]): Promise<readonly BatchEvent[]> {
+  if (rows.length === 0) return []
+  return db
+    .select()
+    .from(batchEvent)
+    .where(
+      inArray(
+        batchEvent.batchId,
+        rows.map((row) => row.batch.id),
+      ),
+    )
+    .orderBy(asc(batchEvent.id))
+}
+
+/** What lies on the vise, in few words; null where nothing does. */
+export async function onViseMention(db: Reader): Promise<BatchMention | null> {
+  const rows = (await loadBatches(db, 'open')).filter((row) => row.batch.onVise)
+  const [row] = rows
+  return row ? mention(row, await eventsOf(db, rows)) : null
+}
+
+/** How many batches wait. */
+export const queuedCount = async (db: Reader): Promise<number> =>
+  (await loadBatches(db, 'open')).filter((row) => !row.batch.onVise).length
+
+function toBenchStep(step: Step, fly: Fly): BenchStep {
+  const component = step.componentKey ? componentsByKey(fly).get(step.componentKey) : undefined
+  const figures = component ? stepFigures(component) : null
+  const { material } = component ?? {}
+  return {
+    ...step,
+    title: wording.stepTitle(step.verb, component?.kind ?? null),
+    materialName: material ? drawerName(material.family.name, material.sizeKey, material.colourName) : null,
+    colourHex: material?.colourHex ?? null,
+    fromMm: figures?.fromMm ?? null,
+    toMm: figures?.toMm ?? null,
+    lengthMm: figures?.lengthMm ?? null,
+    turns: figures?.turns ?? null,
+    fibreCount: figures?.fibreCount ?? null,
+    cutMm: figures?.cutMm ?? null,
+    cautions: (material?.family.cautions ?? []).map(wording.caution),
+  }
+}
+
+async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): Promise<BenchView['onVise']> {
+  const body: RevisionBody = row.revision.body
+  const [materials, drawers, figures] = await Promise.all([
+    loadMaterials(db, materialIdsOf(body)),
+    loadDrawers(db),
+    db.select().from(variantFigure).where(eq(variantFigure.variantRevisionId, row.revision.id)),
+  ])
+  const hookOnly = { hookMaterialId: body.hookMaterialId, swaps: [] }
+  const fly = resolveDressing(body.dressing, hookOnly, materials)
+  if (fly.kind !== 'fly') return null
+  const mine = events.filter(({ batchId }) => batchId === row.batch.id)
+  const lastStep = mine.filter(({ kind }) => kind === 'step').at(-1)
+  const lastPause = mine.filter(({ kind }) => kind === 'pause' || kind === 'resume').at(-1)
+  const { hookMaterial } = fly
+  return {
+    batch: mention(row, events),
+    variantRevisionId: row.revision.id as VariantRevisionId,
+    patternId: row.patternId as NonNullable<BenchView['onVise']>['patternId'],
+    note: row.note,
+    shankMm: fly.hook.shankMm,
+    hookName: drawerName(hookMaterial.family.name, hookMaterial.sizeKey, hookMaterial.colourName),
+    figure: toFigureView(figures[0] ?? null),
+    steps: stepsOf(body.dressing, hookOnly).map((step) => toBenchStep(step, fly)),
+    stepKey: lastStep?.stepKey ?? null,
+    paused: lastPause?.kind === 'pause',
+    cutList: (figures[0]?.bill ?? []).map(({ materialId, perFly }) => ({
+      materialId: materialId as NonNullable<BenchView['onVise']>['cutList'][number]['materialId'],
+      name: drawers.get(materialId)?.name ?? '',
+      stockUnit: materials.get(materialId)?.family.stockUnit ?? 'count',
+      perFly,
+      forBatch: perFly * row.batch.plannedCount,
+      onHand: drawers.get(materialId)?.onHand ?? null,
+    })),
+  }
+}
+
+/** The batch on the vise with its steps, what waits, and what was tied lately. */
+export async function benchView(db: Reader): Promise<BenchView> {
+  const [open, ended] = await Promise.all([loadBatches(db, 'open'), loadBatches(db, 'all')])
+  const events = await eventsOf(db, [...open, ...ended])
+  const vise = open.find((row) => row.batch.onVise)
+  return {
+    onVise: vise ? await viseOf(db, vise, events) : null,
+    queue: open.filter((row) => !row.batch.onVise).map((row) => mention(row, events)),
+    done: ended.map((row) => ({ ...mention(row, events), endedAtMs: row.batch.endedAtMs ?? 0 })),
+  }
+}

@@ -1,0 +1,65 @@
+import { and, count, isNull, ne } from 'drizzle-orm'
+import type { FrameView } from '../../contract/index.ts'
+import type { Clock } from '../clock.ts'
+import type { Reader } from '../db/database.ts'
+import { foodStage, pattern, setting, water } from '../db/schema.ts'
+import { onViseMention, queuedCount } from './bench.ts'
+import { actionsView } from './lists.ts'
+import { loadReaches, nextOuting, startingMoment, toReachChoice } from './moment.ts'
+import { loadDrawers, restockLines } from './restock.ts'
+import { localTime } from './time.ts'
+
+/** The settings row; a data directory has one from its first start. */
+export async function loadSettings(db: Reader) {
+  const [row] = await db.select().from(setting)
+  if (!row) throw new Error('the settings row is missing')
+  return row
+}
+
+/** What stands round every place. */
+export async function frameView(db: Reader, clock: Clock, buildId: string): Promise<FrameView> {
+  const settings = await loadSettings(db)
+  const nowMs = clock.nowMs()
+  const now = localTime(nowMs, settings.body.timeZone)
+  const [reaches, restock, drawers, onVise, queued, actions, planned, waters, stages, patterns] =
+    await Promise.all([
+      loadReaches(db),
+      restockLines(db, settings.body.parCount),
+      loadDrawers(db),
+      onViseMention(db),
+      queuedCount(db),
+      actionsView(db),
+      nextOuting(db, now.on),
+      db.select({ n: count() }).from(water).where(isNull(water.archivedAtMs)),
+      db.select({ n: count() }).from(foodStage).where(isNull(foodStage.archivedAtMs)),
+      db
+        .select({ n: count() })
+        .from(pattern)
+        .where(and(isNull(pattern.archivedAtMs), ne(pattern.name, ''))),
+    ])
+  const last = actions.actions.find(({ undone, isUndo }) => !undone && !isUndo)
+  return {
+    buildId,
+    nowMs,
+    today: now.on,
+    clockStands: clock.stands,
+    isDemo: settings.isDemo,
+    settings: settings.body,
+    settingsVersion: settings.version,
+    reaches: reaches.map(toReachChoice),
+    moment: await startingMoment(db, reaches, now),
+    roll: {
+      waters: waters[0]?.n ?? 0,
+      stages: stages[0]?.n ?? 0,
+      patterns: patterns[0]?.n ?? 0,
+      holes: restock.length,
+      lowMaterials: [...drawers.values()].filter(
+        ({ onHand, minimumAmount }) => onHand !== null && minimumAmount !== null && onHand < minimumAmount,
+      ).length,
+      queued,
+      nextOutingOn: planned?.on ?? null,
+    },
+    onVise,
+    lastAction: last ? { actionId: last.actionId, label: last.label } : null,
+  }
+}

@@ -1,0 +1,74 @@
+import { and, eq, isNull } from 'drizzle-orm'
+import type { FoodStage } from '../../core/index.ts'
+import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { food, foodStage, pattern, patternServes } from '../db/schema.ts'
+import { loadVariants } from './variants.ts'
+
+/** A stage as core reckons with it, with its name in full. */
+export interface LoadedStage {
+  readonly core: FoodStage
+  readonly row: typeof foodStage.$inferSelect
+  readonly foodName: string
+  readonly groupKey: string
+}
+
+/** All stages that are not put away. */
+export async function loadStages(db: Reader): Promise<readonly LoadedStage[]> {
+  const rows = await db
+    .select({ row: foodStage, foodName: food.name, groupKey: food.groupKey })
+    .from(foodStage)
+    .innerJoin(food, eq(food.id, foodStage.foodId))
+    .where(and(isNull(foodStage.archivedAtMs), isNull(food.archivedAtMs)))
+  return rows.map(({ row, foodName, groupKey }) => ({
+    row,
+    foodName,
+    groupKey,
+    core: { ...row.body, id: row.id, stage: row.stage },
+  }))
+}
+
+/** `Large burrowing mayfly, dun`. */
+export const stageTitle = ({ foodName, row }: LoadedStage): string => `${foodName}, ${row.stageName}`
+
+const text = (value: unknown) => (typeof value === 'string' ? value : '')
+
+/** Foods by life stage, with the patterns that serve each. */
+export async function larderView(db: Reader): Promise<LarderView> {
+  const [stages, variants] = await Promise.all([loadStages(db), loadVariants(db)])
+  const served = await db
+    .select({ stageId: patternServes.foodStageId, patternId: pattern.id, name: pattern.name })
+    .from(patternServes)
+    .innerJoin(pattern, eq(pattern.id, patternServes.patternId))
+    .where(isNull(pattern.archivedAtMs))
+  const onHandOf = (patternId: string) =>
+    variants.reduce((sum, row) => (row.variant.patternId === patternId ? sum + row.onHand : sum), 0)
+  return {
+    stages: stages.map(({ row, foodName, groupKey }) => {
+      const servedBy = served.filter(({ stageId }) => stageId === row.id)
+      const { months, colours, hours, waterKinds, more } = row.body
+      return {
+        id: row.id as FoodStageId,
+        foodId: row.foodId as StageLine['foodId'],
+        foodName,
+        groupKey,
+        stage: row.stage,
+        stageName: row.stageName,
+        months: months.map((month) => (month ? { ...month } : null)),
+        colours: colours.map((colour) => ({ ...colour })),
+        hours: hours.map((window) => ({ ...window, seasons: [...window.seasons] })),
+        waterKinds: { ...waterKinds } as Record<string, number>,
+        depthBandRiver: row.depthBandRiver,
+        depthBandStillwater: row.depthBandStillwater,
+        importance: row.importance,
+        noteForTier: text(more.noteForTier),
+        howFished: text(more.howFished),
+        onHand: servedBy.reduce((sum, { patternId }) => sum + onHandOf(patternId), 0),
+        servedBy: servedBy.map(({ patternId, name }) => ({
+          patternId: patternId as StageLine['servedBy'][number]['patternId'],
+          name,
+        })),
+      }
+    }),
+  }
+}

@@ -1,0 +1,222 @@
+import { asc, desc, eq, gt, isNull, sql } from 'drizzle-orm'
+import type {
+  ActionsView, FamiliesView, FamilyFull, MaterialLine, OutingLine, OutingsView, SearchView, StoresView, WatersView,
+} from '../../contract/index.ts' // prettier-ignore
+import { wording } from '../../core/index.ts'
+import type { Reader } from '../db/database.ts'
+import {
+  action,
+  compartment,
+  family,
+  flyEntry,
+  material,
+  materialBalance,
+  outing,
+  pattern,
+  reach,
+  revisionMaterial,
+  variant,
+  variantRevision,
+  water,
+} from '../db/schema.ts'
+import { toFamilyView } from '../materials.ts'
+import { ProblemError } from '../problem.ts'
+import { ruleLines } from './moment.ts'
+
+/** Waters with their reaches, from low to high. */
+export async function watersView(db: Reader): Promise<WatersView> {
+  const [waters, reaches] = await Promise.all([
+    db.select().from(water).where(isNull(water.archivedAtMs)).orderBy(asc(water.nameKey)),
+    db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position)),
+  ])
+  return {
+    waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, ...body }) => ({
+      id: id as WatersView['waters'][number]['id'],
+      version,
+      water: body,
+      reaches: reaches
+        .filter(({ waterId }) => waterId === id)
+        .map((row) => ({
+          id: row.id as WatersView['waters'][number]['reaches'][number]['id'],
+          version: row.version,
+          reach: {
+            kind: row.kind,
+            name: row.name,
+            elevationM: row.elevationM,
+            typicalDepthMm: row.typicalDepthMm,
+            surfaceSpeedMmPerS: row.surfaceSpeedMmPerS,
+            defaultTempC: [...row.defaultTempC],
+          },
+        })),
+    })),
+  }
+}
+
+/** What the stores hold, with how many recipes use each drawer. */
+export async function storesView(db: Reader): Promise<StoresView> {
+  const rows = await db
+    .select({
+      material,
+      family,
+      amount: materialBalance.amount,
+      usedBy: sql<number>`(select count(distinct ${revisionMaterial.variantRevisionId}) from ${revisionMaterial}
+        join ${variant} on ${variant.currentRevisionId} = ${revisionMaterial.variantRevisionId}
+        where ${revisionMaterial.materialId} = ${material.id})`,
+    })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
+    .where(isNull(material.archivedAtMs))
+    .orderBy(asc(family.kind), asc(family.name), asc(material.sizeKey), asc(material.colourKey))
+  return {
+    materials: rows.map(({ material: m, family: f, amount, usedBy }) => ({
+      id: m.id as MaterialLine['id'],
+      familyId: m.familyId as MaterialLine['familyId'],
+      kind: f.kind,
+      name: f.name,
+      sizeKey: m.sizeKey,
+      colourName: m.colourName,
+      colourHex: m.colourHex,
+      colourWetHex: m.colourWetHex,
+      stockUnit: f.stockUnit,
+      onHand: amount,
+      minimumAmount: m.minimumAmount,
+      packAmount: m.packAmount,
+      usedBy,
+      cautions: [...f.body.cautions],
+      note: m.note,
+      version: m.version,
+    })),
+  }
+}
+
+/** Families that some drawer belongs to, with physics. */
+export async function familiesView(db: Reader): Promise<FamiliesView> {
+  const rows = await db
+    .selectDistinct({ family })
+    .from(family)
+    .innerJoin(material, eq(material.familyId, family.id))
+  return { families: rows.map((row) => toFamilyView(row.family)) }
+}
+
+/** All families for choosing from, without physics. */
+export async function catalogueView(db: Reader): Promise<FamiliesView> {
+  const rows = await db
+    .select()
+    .from(family)
+    .where(isNull(family.archivedAtMs))
+    .orderBy(asc(family.kind), asc(family.name))
+  return { families: rows.map((row) => ({ ...toFamilyView(row), physics: {} })) }
+}
+
+/** One family with its physics. */
+export async function familyView(db: Reader, id: string): Promise<FamilyFull> {
+  const [row] = await db.select().from(family).where(eq(family.id, id))
+  if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
+  return toFamilyView(row)
+}
+
+/** Outings, the latest first, with what was lost on each. */
+export async function outingsView(db: Reader): Promise<OutingsView> {
+  const [rows, losses] = await Promise.all([
+    db
+      .select({ outing, water, reachName: reach.name })
+      .from(outing)
+      .innerJoin(water, eq(water.id, outing.waterId))
+      .leftJoin(reach, eq(reach.id, outing.reachId))
+      .where(isNull(outing.archivedAtMs))
+      .orderBy(desc(outing.on)),
+    loadLosses(db),
+  ])
+  return {
+    outings: rows.map(({ outing: o, water: w, reachName }) => ({
+      id: o.id as OutingLine['id'],
+      version: o.version,
+      waterId: o.waterId as OutingLine['waterId'],
+      reachId: o.reachId as OutingLine['reachId'],
+      waterName: w.name,
+      reachName,
+      on: o.on,
+      fromLocalMin: o.fromLocalMin,
+      toLocalMin: o.toLocalMin,
+      status: o.status,
+      technique: o.technique,
+      note: o.note,
+      rules: ruleLines(w.rules),
+      losses: losses.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...loss }) => loss),
+    })),
+  }
+}
+
+async function loadLosses(db: Reader) {
+  const rows = await db
+    .select({
+      outingId: flyEntry.outingId,
+      variantId: variant.id,
+      patternId: pattern.id,
+      patternName: pattern.name,
+      label: variant.label,
+      cause: flyEntry.lossCause,
+      compartmentLabel: compartment.label,
+      lost: sql<number>`-sum(${flyEntry.delta})`.as('lost'),
+    })
+    .from(flyEntry)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyEntry.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .innerJoin(compartment, eq(compartment.id, flyEntry.compartmentId))
+    .where(sql`${flyEntry.outingId} is not null`)
+    .groupBy(flyEntry.outingId, variant.id, flyEntry.lossCause, compartment.id)
+    .having(({ lost }) => gt(lost, 0))
+  return rows.map(({ lost, cause, ...row }) => ({
+    ...row,
+    variantId: row.variantId as OutingLine['losses'][number]['variantId'],
+    patternId: row.patternId as OutingLine['losses'][number]['patternId'],
+    count: lost,
+    cause: cause ?? 'dropped',
+  }))
+}
+
+const LATEST_ACTIONS = 40
+
+/** Latest actions, newest first; whether one stands follows the chain of its undos and redos. */
+export async function actionsView(db: Reader): Promise<ActionsView> {
+  const rows = await db
+    .select()
+    .from(action)
+    .orderBy(sql`rowid desc`)
+    .limit(LATEST_ACTIONS)
+  const undoneBy = new Map(rows.flatMap((row) => (row.undoesActionId ? [[row.undoesActionId, row.id]] : [])))
+  const isUndone = (id: string): boolean => {
+    const by = undoneBy.get(id)
+    return by !== undefined && !isUndone(by)
+  }
+  return {
+    actions: rows
+      .filter(({ undoable }) => undoable)
+      .map((row) => ({
+        actionId: row.id as ActionsView['actions'][number]['actionId'],
+        label: wording.actionSentence(row.label),
+        atMs: row.atMs,
+        undone: isUndone(row.id),
+        isUndo: row.undoesActionId !== null,
+      })),
+  }
+}
+
+const MOST_HITS = 12
+
+/** Finds names and notes by their words' beginnings. */
+export async function searchView(db: Reader, words: string): Promise<SearchView> {
+  const query = words
+    .normalize('NFC')
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
+    .map((word) => `"${word}"*`)
+    .join(' ')
+  if (query === '') return { hits: [] }
+  const hits = await db.all<{ kind: string; id: string; title: string; detail: string }>(
+    sql`select kind, subject_id as id, title, detail from search_text where search_text match ${query} order by rank limit ${MOST_HITS}`,
+  )
+  return { hits }
+}

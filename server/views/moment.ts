@@ -1,0 +1,197 @@
+import { and, asc, desc, eq, gte, isNull } from 'drizzle-orm'
+import { bandIn, bandRange, epochDayOf, stageLikelihood, throughMonths, wording } from '../../core/index.ts'
+
+import type {
+  FlyAtMoment,
+  FoodAtMoment,
+  FoodStageId,
+  Moment,
+  MomentView,
+  ReachChoice,
+} from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { outing, patternServes, reach, water } from '../db/schema.ts'
+import { ProblemError } from '../problem.ts'
+import { loadStages, stageTitle } from './larder.ts'
+import { offsetOn } from './time.ts'
+import { behaviourOfRow, fishingDepthMm, loadVariants } from './variants.ts'
+import type { VariantRow } from './variants.ts'
+
+/** A reach with its water. */
+export interface LoadedReach {
+  readonly reach: typeof reach.$inferSelect
+  readonly water: typeof water.$inferSelect
+}
+
+/** Reaches that are not put away, river by river from low to high. */
+export async function loadReaches(db: Reader): Promise<readonly LoadedReach[]> {
+  return db
+    .select({ reach, water })
+    .from(reach)
+    .innerJoin(water, eq(water.id, reach.waterId))
+    .where(and(isNull(reach.archivedAtMs), isNull(water.archivedAtMs)))
+    .orderBy(asc(water.nameKey), asc(reach.position))
+}
+
+export const toReachChoice = ({ reach: r, water: w }: LoadedReach): ReachChoice => ({
+  reachId: r.id as ReachChoice['reachId'],
+  waterId: w.id as ReachChoice['waterId'],
+  waterName: w.name,
+  waterKind: w.kind,
+  reachName: r.name,
+  typicalDepthMm: r.typicalDepthMm,
+  surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
+  defaultTempC: [...r.defaultTempC],
+  timeZone: w.timeZone,
+})
+
+/** Water temperature by the reach's months, °C, rounded to a tenth. */
+export const tempOn = (r: typeof reach.$inferSelect, on: string): number =>
+  Math.round(throughMonths(r.defaultTempC, epochDayOf(on)) * 10) / 10
+
+/** The next planned outing from a day on. */
+export async function nextOuting(db: Reader, today: string) {
+  const [row] = await db
+    .select()
+    .from(outing)
+    .where(and(eq(outing.status, 'planned'), gte(outing.on, today), isNull(outing.archivedAtMs)))
+    .orderBy(asc(outing.on), desc(outing.id))
+    .limit(1)
+  return row ?? null
+}
+
+/** Hour at which most outings are at their best: a little after the middle of the hours planned. */
+export const outingHour = (row: typeof outing.$inferSelect): number =>
+  Math.round((row.fromLocalMin + (row.toLocalMin - row.fromLocalMin) / 2) / 30) * 30
+
+/** The moment that figures start from: the next outing's, else now at the first reach. */
+export async function startingMoment(
+  db: Reader,
+  reaches: readonly LoadedReach[],
+  now: { readonly on: string; readonly localMin: number },
+): Promise<Moment | null> {
+  const planned = await nextOuting(db, now.on)
+  const chosen = planned
+    ? (reaches.find(({ reach: r }) => r.id === planned.reachId) ??
+      reaches.find(({ water: w }) => w.id === planned.waterId))
+    : reaches[0]
+  if (!chosen) return null
+  const on = planned?.on ?? now.on
+  return {
+    reachId: chosen.reach.id as Moment['reachId'],
+    on,
+    localMin: planned ? outingHour(planned) : now.localMin,
+    waterTempC: tempOn(chosen.reach, on),
+  }
+}
+
+/** Which variants serve which stage. */
+async function serversByStage(db: Reader, variants: readonly VariantRow[]) {
+  const served = await db.select().from(patternServes)
+  const byPattern = new Map<string, VariantRow[]>()
+  for (const row of variants)
+    byPattern.set(row.variant.patternId, [...(byPattern.get(row.variant.patternId) ?? []), row])
+  const byStage = new Map<string, VariantRow[]>()
+  for (const { foodStageId, patternId } of served) {
+    byStage.set(foodStageId, [...(byStage.get(foodStageId) ?? []), ...(byPattern.get(patternId) ?? [])])
+  }
+  return byStage
+}
+
+/** What a row keeps: its own par, or the usual one where it has a home. */
+export const parOf = ({ variant: v }: VariantRow, usualPar: number): number =>
+  v.parCount ?? (v.homeCompartmentId ? usualPar : 0)
+
+/** Stages too unlikely to show. */
+const LEAST_LIKELY = 0.03
+
+export interface MomentInput {
+  readonly reachId: string
+  readonly on: string
+  readonly localMin: number
+}
+
+/** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
+export async function momentView(db: Reader, input: MomentInput, usualPar: number): Promise<MomentView> {
+  const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === input.reachId)
+  if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
+  const { reach: r, water: w } = loaded
+  const [stages, variants] = await Promise.all([loadStages(db), loadVariants(db)])
+  const servers = await serversByStage(db, variants)
+  const state = { ...w, waterKind: w.kind, utcOffsetMinutes: offsetOn(input.on, w.timeZone) }
+  const day = epochDayOf(input.on)
+  const foods = stages.flatMap((stage): FoodAtMoment[] => {
+    const band = bandIn(stage.core, w.kind)
+    if (!band) return []
+    const found = stageLikelihood(stage.core, state, day, input.localMin, 'any')
+    if (found.likelihood.value < LEAST_LIKELY) return []
+    const { fromMm, toMm } = bandRange(band, r.typicalDepthMm, w.kind)
+    const mine = servers.get(stage.row.id) ?? []
+    return [
+      {
+        foodStageId: stage.row.id as FoodStageId,
+        name: stageTitle(stage),
+        stage: stage.row.stage,
+        groupKey: stage.groupKey,
+        band,
+        fromMm,
+        toMm,
+        likelihood: found.likelihood.value,
+        likelihoodLow: found.likelihood.low,
+        likelihoodHigh: found.likelihood.high,
+        importance: stage.row.importance,
+        lengthMmLow: found.lengthMmLow,
+        lengthMmHigh: found.lengthMmHigh,
+        hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
+        reasons: found.reasons.map(wording.likelihoodReason),
+        onHand: mine.reduce((sum, row) => sum + row.onHand, 0),
+        par: mine.reduce((sum, row) => sum + parOf(row, usualPar), 0),
+      },
+    ]
+  })
+  return {
+    moment: { ...input, reachId: input.reachId as Moment['reachId'], waterTempC: tempOn(r, input.on) },
+    bedMm: r.typicalDepthMm,
+    foods: foods.sort((a, b) => b.likelihood * b.importance - a.likelihood * a.importance),
+    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
+  }
+}
+
+function fliesHere(
+  variants: readonly VariantRow[],
+  bedMm: number,
+  surfaceSpeedMmPerS: number,
+  usualPar: number,
+): FlyAtMoment[] {
+  return variants.flatMap((row): FlyAtMoment[] => {
+    const par = parOf(row, usualPar)
+    const depthMm = fishingDepthMm(behaviourOfRow(row.figure), bedMm, surfaceSpeedMmPerS)
+    if (depthMm === null || (row.onHand === 0 && par === 0)) return []
+    return [
+      {
+        variantId: row.variant.id as FlyAtMoment['variantId'],
+        patternId: row.variant.patternId as FlyAtMoment['patternId'],
+        name: `${row.patternName} ${row.variant.label}`,
+        depthMm,
+        onHand: row.onHand,
+        par,
+      },
+    ]
+  })
+}
+
+/** The note of a water's rules as short lines; empty where the note does not say. */
+export function ruleLines(rules: (typeof water.$inferSelect)['rules']): string[] {
+  const lines: string[] = []
+  if (rules.dryOnly) lines.push('dry fly only')
+  if (rules.upstreamOnly) lines.push('upstream only')
+  if (rules.maxFlies !== null)
+    lines.push(`${wording.countInWords(rules.maxFlies)} ${rules.maxFlies === 1 ? 'fly' : 'flies'}`)
+  if (rules.barbless) lines.push('barbless')
+  if (rules.noLead) lines.push('no lead')
+  if (rules.noAddedWeight) lines.push('no added weight')
+  if (rules.maxHookSize !== null) lines.push(`hook ${rules.maxHookSize} or smaller`)
+  if (rules.minHookSize !== null) lines.push(`hook ${rules.minHookSize} or larger`)
+  if (rules.noIndicator) lines.push('no indicator')
+  return lines
+}

@@ -1,0 +1,96 @@
+import { eq, isNull } from 'drizzle-orm'
+import { fliesAllowed, holesOf } from '../../core/index.ts'
+import type { RestockLine } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { compartment, family, material, materialBalance } from '../db/schema.ts'
+import { drawerName } from '../materials.ts'
+import { loadVariants } from './variants.ts'
+import type { VariantRow } from './variants.ts'
+
+/** Names and balances of all drawers, as restocking needs them. */
+export async function loadDrawers(db: Reader) {
+  const rows = await db
+    .select({
+      id: material.id,
+      familyName: family.name,
+      sizeKey: material.sizeKey,
+      colourName: material.colourName,
+      amount: materialBalance.amount,
+      minimumAmount: material.minimumAmount,
+    })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
+    .where(isNull(material.archivedAtMs))
+  return new Map(
+    rows.map((row) => [
+      row.id,
+      {
+        name: drawerName(row.familyName, row.sizeKey, row.colourName),
+        // below nought means that flies were tied from a drawer that nobody counted
+        onHand: row.amount !== null && row.amount >= 0 ? row.amount : null,
+        minimumAmount: row.minimumAmount,
+      },
+    ]),
+  )
+}
+
+type Drawers = Awaited<ReturnType<typeof loadDrawers>>
+
+/** How many of a variant the stores allow, and what they lack for a number of them. */
+export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
+  const needs = (row.figure?.bill ?? []).map(({ materialId, perFly }) => ({
+    materialId,
+    perFly,
+    onHand: drawers.get(materialId)?.onHand ?? null,
+  }))
+  const allowed = fliesAllowed(needs)
+  return {
+    allowed: allowed?.count ?? null,
+    limitedBy: allowed ? (drawers.get(allowed.limitedBy)?.name ?? null) : null,
+    shortOf: needs
+      .filter(({ perFly, onHand }) => onHand !== null && onHand < perFly * count)
+      .map(({ materialId, perFly, onHand }) => ({
+        materialId: materialId as RestockLine['shortOf'][number]['materialId'],
+        name: drawers.get(materialId)?.name ?? '',
+        need: perFly * count,
+        onHand,
+      })),
+  }
+}
+
+/** Variants with a home that are below par, the emptiest first, with what the stores allow. */
+export async function restockLines(db: Reader, usualPar: number): Promise<RestockLine[]> {
+  const [variants, drawers, places] = await Promise.all([
+    loadVariants(db),
+    loadDrawers(db),
+    db.select().from(compartment),
+  ])
+  const byId = new Map(variants.map((row) => [row.variant.id, row]))
+  const labels = new Map(places.map(({ id, label }) => [id, label]))
+  const housed = variants.filter(({ variant }) => variant.homeCompartmentId !== null)
+  const holes = holesOf(
+    housed.map((row) => ({ variantId: row.variant.id, onHand: row.onHand, parCount: row.variant.parCount })),
+    usualPar,
+  )
+  return holes.flatMap((hole): RestockLine[] => {
+    const row = byId.get(hole.variantId)
+    const home = row?.variant.homeCompartmentId
+    if (!row || !home) return []
+    return [
+      {
+        variantId: row.variant.id as RestockLine['variantId'],
+        patternId: row.variant.patternId as RestockLine['patternId'],
+        patternName: row.patternName,
+        label: row.variant.label,
+        onHand: hole.onHand,
+        par: hole.par,
+        missing: hole.missing,
+        compartmentId: home as RestockLine['compartmentId'],
+        compartmentLabel: labels.get(home) ?? '',
+        drawing: (row.figure?.drawing ?? null) as RestockLine['drawing'],
+        ...storesFor(row, hole.missing, drawers),
+      },
+    ]
+  })
+}

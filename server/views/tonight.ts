@@ -1,0 +1,139 @@
+import { wording } from '../../core/index.ts'
+import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
+import type { Clock } from '../clock.ts'
+import type { Reader } from '../db/database.ts'
+import { patternServes } from '../db/schema.ts'
+import { loadSettings } from './frame.ts'
+import { loadReaches, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
+import { restockLines } from './restock.ts'
+import { localTime } from './time.ts'
+
+const MOST_LIKELY = 2
+const MOST_LACKING = 2
+const MOST_TO_TIE = 2
+const MOST_TO_BUY = 1
+/** Minutes for one fly of the plain sort, and to lay things out. */
+const MINUTES_A_FLY = 8
+const MINUTES_TO_START = 4
+
+const NOTHING = {
+  foodStageId: null, patternId: null, variantId: null, materialId: null, batch: null, onHand: null, par: null, drawing: null,
+} satisfies Partial<TonightLine> // prettier-ignore
+
+const sentenceStart = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+function likelyLine(food: FoodAtMoment, where: string): TonightLine {
+  const size = `${Math.round(food.lengthMmLow)}–${Math.round(food.lengthMmHigh)} mm`
+  const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.`
+  return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
+}
+
+function uncoveredLine(food: FoodAtMoment): TonightLine {
+  const text = `Nothing in your boxes for it: ${food.name}.`
+  return { ...NOTHING, kind: 'lacking', text, foodStageId: food.foodStageId, onHand: 0, par: null }
+}
+
+function lackingLine(hole: RestockLine): TonightLine {
+  const limit =
+    hole.allowed !== null && hole.allowed < hole.missing
+      ? ` ${sentenceStart(hole.limitedBy ?? 'stores')} for ${wording.countInWords(hole.allowed)}.`
+      : ''
+  const text = `${hole.patternName} ${hole.label}: ${hole.onHand} of ${hole.par}.${limit}`
+  const { patternId, variantId, onHand, par, drawing } = hole
+  return { ...NOTHING, kind: 'lacking', text, patternId, variantId, onHand, par, drawing }
+}
+
+/** What can be tied of a hole tonight: no more than is missing, than the stores allow, and than six. */
+function tieLine(hole: RestockLine): TonightLine | null {
+  const count = Math.min(hole.missing, 6, hole.allowed ?? 6)
+  if (count < 1) return null
+  const minutes = MINUTES_TO_START + count * MINUTES_A_FLY
+  const text = `Tie ${wording.countInWords(count)} ${hole.patternName} ${hole.label}: about ${minutes} minutes, into ${hole.compartmentLabel}.`
+  const { patternId, variantId, onHand, par, drawing, compartmentId, compartmentLabel, allowed } = hole
+  const batch = { count, compartmentId, compartmentLabel, minutes, allowed }
+  return { ...NOTHING, kind: 'tie', text, patternId, variantId, onHand, par, drawing, batch }
+}
+
+function buyLine(holes: readonly RestockLine[]): TonightLine[] {
+  const short = new Map<
+    string,
+    { materialId: RestockLine['shortOf'][number]['materialId']; name: string; for: string[] }
+  >()
+  for (const hole of holes) {
+    for (const { materialId, name } of hole.shortOf) {
+      const known = short.get(materialId) ?? { materialId, name, for: [] }
+      known.for.push(hole.patternName)
+      short.set(materialId, known)
+    }
+  }
+  const all = [...short.values()]
+  if (all.length === 0) return []
+  const named = all.slice(0, 3).map(({ name }) => name)
+  const rest = all.length > 3 ? ` and ${wording.countInWords(all.length - 3)} more` : ''
+  const text = `Buy, to fill every hole: ${named.join('; ')}${rest}.`
+  return [{ ...NOTHING, kind: 'buy', text, materialId: all[0]?.materialId ?? null }]
+}
+
+/** Holes in the order of the water ahead: what serves a likely food first, then the emptiest. */
+async function orderedHoles(
+  db: Reader,
+  foods: readonly FoodAtMoment[],
+  usualPar: number,
+): Promise<readonly RestockLine[]> {
+  const [holes, served] = await Promise.all([restockLines(db, usualPar), db.select().from(patternServes)])
+  const worth = new Map<string, number>()
+  for (const { patternId, foodStageId, weight } of served) {
+    const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
+    if (food)
+      worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.likelihood * food.importance))
+  }
+  const urgency = ({ patternId, missing, par }: RestockLine) =>
+    (worth.get(patternId) ?? 0) * (0.3 + (0.7 * missing) / par)
+  return [...holes].sort((a, b) => urgency(b) - urgency(a))
+}
+
+/** At most seven sentences in a fixed order: likely, lacking, tie, buy. */
+export async function tonightView(db: Reader, clock: Clock): Promise<TonightView> {
+  const settings = await loadSettings(db)
+  const now = localTime(clock.nowMs(), settings.body.timeZone)
+  const usualPar = settings.body.parCount
+  const [reaches, planned] = await Promise.all([loadReaches(db), nextOuting(db, now.on)])
+  const moment = await startingMoment(db, reaches, now)
+  if (!moment) return { outing: null, moment: null, lines: [], empty: true }
+  const place = reaches.find(({ reach }) => reach.id === moment.reachId)
+  const where = place ? place.reach.name : ''
+  const { foods } = await momentView(db, moment, usualPar)
+  const holes = await orderedHoles(db, foods, usualPar)
+  const uncovered = foods.filter(
+    ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,
+  )
+  const lines = [
+    ...foods.slice(0, MOST_LIKELY).map((food) => likelyLine(food, where)),
+    ...[...holes.map(lackingLine).slice(0, MOST_LACKING), ...uncovered.map(uncoveredLine)].slice(
+      0,
+      MOST_LACKING,
+    ),
+    ...holes.flatMap((hole) => tieLine(hole) ?? []).slice(0, MOST_TO_TIE),
+    ...buyLine(holes).slice(0, MOST_TO_BUY),
+  ]
+  if (holes.length === 0 && foods.length > 0) {
+    lines.push({ ...NOTHING, kind: 'covered', text: 'Every fly with a place of its own is at what you keep.' })
+  }
+  return {
+    outing: planned
+      ? {
+          outingId: planned.id as NonNullable<TonightView['outing']>['outingId'],
+          on: planned.on,
+          waterName: place?.water.name ?? '',
+          reachName: where,
+          fromLocalMin: planned.fromLocalMin,
+          toLocalMin: planned.toLocalMin,
+          technique: planned.technique,
+          rules: place ? ruleLines(place.water.rules) : [],
+        }
+      : null,
+    moment,
+    lines,
+    empty: false,
+  }
+}
