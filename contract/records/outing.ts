@@ -1,18 +1,6 @@
 import { z } from 'zod'
+import { TECHNIQUES } from '../techniques.ts'
 import { civilDate, localMinute, note, reachId, waterId } from '../common.ts'
-
-export const TECHNIQUES = [
-  'dry',
-  'dryWithDropper',
-  'tightLineNymph',
-  'indicatorNymph',
-  'swungWets',
-  'streamer',
-  'staticIndicator',
-  'slowRetrieve',
-  'driftTeam',
-  'buoyantOnSinkingLine',
-] as const
 
 /** A day at the water, planned or done. */
 export const outingBody = z

@@ -28,6 +28,14 @@ function likelyLine(food: FoodAtMoment, where: string): TonightLine {
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
 }
 
+/** The likeliest food, then the likeliest of those met at another depth: fish look up or down, not both at once. */
+function likeliest(foods: readonly FoodAtMoment[]): readonly FoodAtMoment[] {
+  const [first] = foods
+  if (!first) return []
+  const elsewhere = foods.filter(({ band }) => band !== first.band)
+  return [first, ...elsewhere].slice(0, MOST_LIKELY)
+}
+
 function uncoveredLine(food: FoodAtMoment): TonightLine {
   const text = `Nothing in your boxes for it: ${food.name}.`
   return { ...NOTHING, kind: 'lacking', text, foodStageId: food.foodStageId, onHand: 0, par: null }
@@ -108,7 +116,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
     ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,
   )
   const lines = [
-    ...foods.slice(0, MOST_LIKELY).map((food) => likelyLine(food, where)),
+    ...likeliest(foods).map((food) => likelyLine(food, where)),
     ...[...holes.map(lackingLine).slice(0, MOST_LACKING), ...uncovered.map(uncoveredLine)].slice(
       0,
       MOST_LACKING,

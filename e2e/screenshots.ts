@@ -1,0 +1,110 @@
+import { chromium } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { mkdir } from 'node:fs/promises'
+import { join } from 'node:path'
+import { CHROMIUM_ARGS, chromiumPath } from './chromium.ts'
+import { serveApart } from './serving.ts'
+
+/** One picture of each main view, from the demo's data. */
+interface Shot {
+  readonly name: string
+  readonly path: string
+  readonly size?: { readonly width: number; readonly height: number }
+  readonly dark?: boolean
+  readonly before?: (page: Page) => Promise<void>
+}
+
+const WIDE = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+const open = (page: Page, name: string) => page.getByRole('link', { name, exact: true }).first().click()
+
+const shots: readonly Shot[] = [
+  { name: 'tonight', path: '/' },
+  { name: 'tonight-night', path: '/', dark: true },
+  { name: 'waters', path: '/waters' },
+  { name: 'larder', path: '/larder' },
+  { name: 'patterns', path: '/patterns' },
+  { name: 'pattern', path: '/patterns', before: (page) => open(page, 'Third Button') },
+  {
+    name: 'pattern-serves',
+    path: '/patterns',
+    before: async (page) => {
+      await open(page, 'Third Button')
+      await page.getByRole('heading', { name: /What it serves/ }).scrollIntoViewIfNeeded()
+    },
+  },
+  {
+    name: 'tank',
+    path: '/patterns',
+    before: async (page) => {
+      const hrefs = await page
+        .locator('a[href*="variant="]')
+        .evaluateAll((links) =>
+          links.map((link) => ({ text: link.textContent, href: link.getAttribute('href') })),
+        )
+      const id = (label: string) =>
+        /variant=([\w-]+)/.exec(hrefs.find(({ text }) => text === label)?.href ?? '')?.[1] ?? ''
+      await page.goto(new URL(`/tank?a=${id('#16 W 2.8')}&b=${id('#16 B 2.8')}`, page.url()).href)
+      await page.locator('.recharts-surface').first().waitFor()
+    },
+  },
+  { name: 'boxes', path: '/boxes' },
+  { name: 'outings', path: '/outings' },
+  { name: 'stores', path: '/stores' },
+  {
+    name: 'bench',
+    path: '/',
+    before: async (page) => {
+      await page
+        .getByRole('button', { name: /on the vise$/ })
+        .first()
+        .click()
+      await page.getByRole('button', { name: 'Next step' }).click()
+      await page.getByRole('button', { name: 'Next step' }).click()
+      await page.getByRole('button', { name: 'Next step' }).click()
+    },
+  },
+  { name: 'bench-phone', path: '/bench', size: PHONE },
+  {
+    name: 'outings-phone',
+    path: '/outings',
+    size: PHONE,
+    before: (page) => page.getByRole('button', { name: 'Empty the pockets' }).first().click(),
+  },
+]
+
+const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'))
+const folder = process.env.SHOTS_TO ?? join('docs', 'screenshots')
+await mkdir(folder, { recursive: true })
+const serving = await serveApart('demo')
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_ARGS })
+try {
+  for (const { name, path, size, dark, before } of shots) {
+    if (only.length > 0 && !only.includes(name) && name !== 'bench') continue
+    const context = await browser.newContext({
+      viewport: size ?? WIDE,
+      colorScheme: dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+      locale: 'en-GB',
+    })
+    const page = await context.newPage()
+    page.on('console', (message) =>
+      message.type() === 'error' ? process.stderr.write(`${name}: ${message.text()}\n`) : undefined,
+    )
+    page.on('pageerror', (error) => process.stderr.write(`${name}: ${error.message}\n`))
+    await page.goto(serving.address + path)
+    await page.locator('main h1').waitFor()
+    await before?.(page)
+    await page.waitForLoadState('networkidle')
+    await page.evaluate(() => document.fonts.ready)
+    if (only.length === 0 || only.includes(name)) {
+      await page.screenshot({ path: join(folder, `${name}.png`) })
+      process.stdout.write(`${name}\n`)
+    }
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  await serving.stop()
+}

@@ -1,0 +1,18 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+/** The pages. The server is built by `tools/build.mjs` with the server config. */
+export default defineConfig({
+  root: 'web',
+  plugins: [react()],
+  html: { cspNonce: '__CSP_NONCE__' },
+  worker: { format: 'es' },
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    target: 'es2022',
+    modulePreload: { polyfill: false },
+    chunkSizeWarningLimit: 900,
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
+})

@@ -1,0 +1,58 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import type {
+  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
+  LarderView, MomentView, OutingsView, PatternsView, Problem, SearchView, StoresView, TonightView, WatersView,
+} from '../../contract/index.ts' // prettier-ignore
+
+/** A write to send: its id makes a repeated one harmless. */
+export interface Sent<Kind extends CommandKind = CommandKind> {
+  readonly id: string
+  readonly kind: Kind
+  readonly body: CommandInput<Kind>
+}
+
+/** The server's data. Every write makes all views stale: they are small, local and cheap to ask again. */
+export const api = createApi({
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['all', 'shipped'],
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    frame: build.query<FrameView, void>({ query: () => '/frame', providesTags: ['all'] }),
+    tonight: build.query<TonightView, void>({ query: () => '/tonight', providesTags: ['all'] }),
+    moment: build.query<MomentView, { reachId: string; on: string; localMin: number }>({
+      query: (params) => ({ url: '/moment', params }),
+      providesTags: ['all'],
+    }),
+    waters: build.query<WatersView, void>({ query: () => '/waters', providesTags: ['all'] }),
+    larder: build.query<LarderView, void>({ query: () => '/larder', providesTags: ['all'] }),
+    patterns: build.query<PatternsView, void>({ query: () => '/patterns', providesTags: ['all'] }),
+    families: build.query<FamiliesView, void>({ query: () => '/families', providesTags: ['all'] }),
+    catalogue: build.query<FamiliesView, void>({ query: () => '/catalogue', providesTags: ['shipped'] }),
+    family: build.query<FamilyFull, string>({ query: (id) => `/families/${id}`, providesTags: ['shipped'] }),
+    bench: build.query<BenchView, void>({ query: () => '/bench', providesTags: ['all'] }),
+    boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
+    outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
+    stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
+    actions: build.query<ActionsView, void>({ query: () => '/actions', providesTags: ['all'] }),
+    search: build.query<SearchView, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
+    command: build.mutation<CommandResult, Sent>({
+      query: (body) => ({ url: '/commands', method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['all']),
+    }),
+  }),
+})
+
+export const {
+  useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
+  useCatalogueQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+} = api // prettier-ignore
+
+/** What a failed request says: the server's problem, or that it could not be reached. */
+export type Failure = { readonly kind: 'problem'; readonly problem: Problem } | { readonly kind: 'unreachable' }
+
+/** Reads an error of RTK Query; the one place that does. */
+export function toFailure(error: unknown): Failure {
+  const { data } = (error ?? {}) as { data?: unknown }
+  if (data && typeof data === 'object' && 'code' in data) return { kind: 'problem', problem: data as Problem }
+  return { kind: 'unreachable' }
+}

@@ -1,0 +1,155 @@
+import { useEffect, useRef, useState } from 'react'
+import type { KeyboardEvent } from 'react'
+import { useNavigate } from 'react-router'
+import styled from 'styled-components'
+import { useSearchQuery } from '../api.ts'
+import { PLACES } from '../places.ts'
+import { find, toggleKeys } from '../state.ts'
+import { useAppDispatch } from '../store.ts'
+
+const Panel = styled.div`
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  margin: -4px 0 12px;
+  padding: 8px;
+  background: var(--panel);
+  border: 1px solid var(--thistle);
+  border-radius: 6px;
+  input {
+    width: 100%;
+    min-height: 36px;
+    padding: 4px 8px;
+    font: inherit;
+    color: var(--ink);
+    background: transparent;
+    border: 0;
+    border-bottom: 1px solid var(--quiet);
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    padding: 6px 8px;
+    border-radius: 4px;
+    cursor: pointer;
+  }
+  li[aria-selected='true'] {
+    background: var(--thistle);
+    color: var(--panel);
+  }
+  .sort {
+    font-size: 0.8125rem;
+    opacity: 0.8;
+  }
+`
+
+interface Hit {
+  readonly key: string
+  readonly title: string
+  readonly sort: string
+  readonly go: () => void
+}
+
+const PATHS: Readonly<Record<string, { sort: string; path: (id: string) => string }>> = {
+  pattern: { sort: 'pattern', path: (id) => `/patterns/${id}` },
+  water: { sort: 'water', path: (id) => `/waters?water=${id}` },
+  box: { sort: 'box', path: (id) => `/boxes?box=${id}` },
+  material: { sort: 'material', path: (id) => `/stores?material=${id}` },
+  foodStage: { sort: 'food', path: (id) => `/larder?stage=${id}` },
+}
+
+/** Finds anything by the beginnings of its words, or runs an action. */
+export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
+  const [words, setWords] = useState('')
+  const [chosen, setChosen] = useState(0)
+  const field = useRef<HTMLInputElement>(null)
+  const navigate = useNavigate()
+  const dispatch = useAppDispatch()
+  const trimmed = words.trim()
+  const { data } = useSearchQuery(trimmed, { skip: trimmed === '' || only === 'actions' })
+  useEffect(() => field.current?.focus(), [])
+
+  const close = () => dispatch(find(null))
+  const go = (path: string) => () => {
+    close()
+    void navigate(path)
+  }
+  const actions: readonly Hit[] = [
+    ...PLACES.map(({ name, path, digit }) => ({
+      key: path,
+      title: `Open ${name}`,
+      sort: `key ${digit}`,
+      go: go(path),
+    })),
+    { key: 'new-pattern', title: 'New pattern', sort: 'action', go: go('/patterns/new') },
+    { key: 'new-outing', title: 'Plan an outing', sort: 'action', go: go('/outings?new=1') },
+    { key: 'settings', title: 'Open Settings', sort: 'action', go: go('/settings') },
+    {
+      key: 'keys',
+      title: 'Show the keys',
+      sort: 'key ?',
+      go: () => {
+        close()
+        dispatch(toggleKeys())
+      },
+    },
+  ].filter(({ title }) => title.toLowerCase().includes(trimmed.toLowerCase()))
+  const found: readonly Hit[] = (trimmed === '' ? [] : (data?.hits ?? [])).flatMap(
+    ({ kind, id, title, detail }) => {
+      const target = PATHS[kind]
+      return target
+        ? [
+            {
+              key: id,
+              title: detail && kind === 'material' ? `${title}, ${detail}` : title,
+              sort: target.sort,
+              go: go(target.path(id)),
+            },
+          ]
+        : []
+    },
+  )
+  const hits = only === 'actions' ? actions : [...found, ...(trimmed === '' ? [] : actions.slice(0, 3))]
+  const at = Math.min(chosen, Math.max(hits.length - 1, 0))
+
+  function onKeyDown(event: KeyboardEvent) {
+    if (event.key === 'Escape') close()
+    else if (event.key === 'ArrowDown') setChosen(Math.min(at + 1, hits.length - 1))
+    else if (event.key === 'ArrowUp') setChosen(Math.max(at - 1, 0))
+    else if (event.key === 'Enter') hits[at]?.go()
+    else return
+    event.preventDefault()
+    event.stopPropagation()
+  }
+
+  return (
+    <Panel role="search">
+      <input
+        ref={field}
+        value={words}
+        maxLength={80}
+        onChange={(event) => {
+          setWords(event.target.value)
+          setChosen(0)
+        }}
+        onKeyDown={onKeyDown}
+        role="combobox"
+        aria-expanded={hits.length > 0}
+        aria-controls="found"
+        aria-activedescendant={hits[at] ? `found-${at}` : undefined}
+        aria-label={only === 'actions' ? 'Find an action' : 'Find anything'}
+        placeholder={only === 'actions' ? 'An action …' : 'A pattern, food, water, box or material …'}
+      />
+      <ul id="found" role="listbox" aria-label="Found">
+        {hits.map((hit, i) => (
+          <li key={hit.key} id={`found-${i}`} role="option" aria-selected={i === at} onClick={hit.go}>
+            <span>{hit.title}</span>
+            <span className="sort">{hit.sort}</span>
+          </li>
+        ))}
+      </ul>
+      {trimmed !== '' && hits.length === 0 ? <p>Nothing begins so.</p> : null}
+    </Panel>
+  )
+}

@@ -1,0 +1,184 @@
+import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
+import { Link } from 'react-router'
+import styled from 'styled-components'
+import type { FrameView } from '../../../contract/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { useActionsQuery } from '../api.ts'
+import { setTrouble } from '../state.ts'
+import { useAppDispatch, useAppSelector } from '../store.ts'
+import { useCommand } from '../useCommand.ts'
+
+const Foot = styled.footer`
+  grid-area: tray;
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 16px;
+  align-items: center;
+  min-height: 44px;
+  padding: 4px 14px;
+  border-top: 1px solid var(--quiet);
+  background: var(--panel);
+  font-size: 0.9375rem;
+  .spot {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-width: 0;
+  }
+  .text {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .trouble {
+    color: var(--madder);
+    white-space: normal;
+    line-height: 1.2;
+  }
+  .last {
+    justify-content: flex-end;
+  }
+  progress {
+    width: 90px;
+    accent-color: var(--thistle);
+  }
+  @media (max-width: 700px) {
+    grid-template-columns: 1fr auto;
+    .middle:not(:has(.trouble, progress)) {
+      display: none;
+    }
+  }
+`
+
+const List = styled(Popover)`
+  width: 380px;
+  max-height: 60vh;
+  overflow: auto;
+  padding: 12px;
+  font: 0.9375rem/1.3 var(--text);
+  color: var(--ink);
+  background: var(--panel);
+  border: 1px solid var(--quiet);
+  border-radius: 6px;
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 8px;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  .undone {
+    text-decoration: line-through;
+    color: var(--quiet);
+  }
+`
+
+/** Tonight's actions: each can be taken back, and what was taken back can be done again. */
+function ActionList() {
+  const { data } = useActionsQuery()
+  const command = useCommand()
+  const undo = (actionId: string) => void command('undo', { actionId })
+  const own = (data?.actions ?? []).filter(({ isUndo }) => !isUndo)
+  return (
+    <ul>
+      {own.slice(0, 15).map(({ actionId, label, undone }) => (
+        <li key={actionId}>
+          <span className={undone ? 'undone' : ''}>{label}</span>
+          <Button
+            look="quiet"
+            onPress={() => undo(undone ? (undoOf(data?.actions ?? [], actionId) ?? actionId) : actionId)}
+          >
+            {undone ? 'Redo' : 'Undo'}
+          </Button>
+        </li>
+      ))}
+      {own.length === 0 ? <li>Nothing yet.</li> : null}
+    </ul>
+  )
+}
+
+/** The undo that answers an action stands just after it among those listed; undoing it is redo. */
+function undoOf(
+  actions: readonly { actionId: string; label: string; isUndo: boolean; undone: boolean }[],
+  actionId: string,
+): string | null {
+  const label = actions.find((action) => action.actionId === actionId)?.label
+  return (
+    actions.find(({ isUndo, undone, label: text }) => isUndo && !undone && text === `Undid: ${label}`)
+      ?.actionId ?? null
+  )
+}
+
+/** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
+export function Tray({ frame }: { readonly frame: FrameView }) {
+  const { work, trouble, waiting } = useAppSelector((state) => state.view)
+  const dispatch = useAppDispatch()
+  const command = useCommand()
+  const { onVise, lastAction } = frame
+  return (
+    <Foot aria-label="Tray">
+      <div className="spot">
+        {onVise ? (
+          <Link to="/bench" className="text">
+            On the vise: {onVise.patternName} {onVise.label}, {onVise.done} of {onVise.planned}
+          </Link>
+        ) : (
+          <span className="text" style={{ color: 'var(--quiet)' }}>
+            Nothing on the vise
+          </span>
+        )}
+      </div>
+      <div className="spot middle" role="status">
+        {trouble ? (
+          <>
+            <span className="text trouble">{trouble}</span>
+            <Button look="quiet" onPress={() => dispatch(setTrouble(null))} aria-label="Put the message away">
+              ×
+            </Button>
+          </>
+        ) : work ? (
+          <>
+            <span className="text">{work.label}</span>
+            <progress value={work.done} max={1} aria-label={work.label} />
+          </>
+        ) : waiting > 0 ? (
+          <span className="text">{waiting} waiting to be sent</span>
+        ) : frame.clockStands ? (
+          <span className="text" style={{ color: 'var(--quiet)' }}>
+            {frame.isDemo ? 'Demo' : 'The'} clock stands at{' '}
+            {new Date(frame.nowMs).toLocaleString('en-GB', {
+              timeZone: frame.settings.timeZone,
+              weekday: 'short',
+              day: 'numeric',
+              month: 'short',
+              hour: '2-digit',
+              minute: '2-digit',
+            })}
+          </span>
+        ) : null}
+      </div>
+      <div className="spot last">
+        {lastAction ? (
+          <>
+            <DialogTrigger>
+              <Button look="quiet" aria-label="Tonight's actions">
+                <span className="text" style={{ maxWidth: 260 }}>
+                  {lastAction.label}
+                </span>
+              </Button>
+              <List placement="top end">
+                <Dialog aria-label="Tonight's actions">
+                  <ActionList />
+                </Dialog>
+              </List>
+            </DialogTrigger>
+            <Button onPress={() => void command('undo', { actionId: lastAction.actionId })}>Undo</Button>
+          </>
+        ) : (
+          <span style={{ color: 'var(--quiet)' }}>Nothing to undo</span>
+        )}
+      </div>
+    </Foot>
+  )
+}

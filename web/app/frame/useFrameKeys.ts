@@ -1,0 +1,58 @@
+import { useContext, useEffect } from 'react'
+import { useNavigate } from 'react-router'
+import type { FrameView } from '../../../contract/index.ts'
+import { PLACES } from '../places.ts'
+import { isTyping, PlaceKeysContext } from '../shortcuts.ts'
+import { find, toggleKeys } from '../state.ts'
+import { useAppDispatch } from '../store.ts'
+import { useCommand } from '../useCommand.ts'
+
+const inOverlay = (target: EventTarget | null) =>
+  target instanceof HTMLElement && Boolean(target.closest('[role="dialog"], [role="listbox"], [role="search"]'))
+
+/** Keys that work everywhere. Single ones never fire while typing and can be turned off. */
+export function useFrameKeys(frame: FrameView | undefined): void {
+  const navigate = useNavigate()
+  const dispatch = useAppDispatch()
+  const command = useCommand()
+  const placeKeys = useContext(PlaceKeysContext)
+  const singleKeys = frame?.settings.singleKeys ?? true
+  const lastActionId = frame?.lastAction?.actionId ?? null
+
+  useEffect(() => {
+    function onControl(event: KeyboardEvent): boolean {
+      if (event.key.toLowerCase() === 'k') dispatch(find('actions'))
+      else if (event.key.toLowerCase() === 'z' && !event.shiftKey && !isTyping(event.target) && lastActionId) {
+        void command('undo', { actionId: lastActionId })
+      } else return false
+      return true
+    }
+    function onSingle(event: KeyboardEvent): boolean {
+      const place = PLACES.find(({ digit }) => String(digit) === event.key)
+      const own = placeKeys.current[event.key] ?? placeKeys.current[event.key.toLowerCase()]
+      if (place) void navigate(place.path)
+      else if (own) own()
+      else if (event.key === '/') dispatch(find('anything'))
+      else if (event.key === '?') dispatch(toggleKeys())
+      else if (event.key.toLowerCase() === 'w') document.getElementById('moment')?.focus()
+      else if (event.key.toLowerCase() === 'd') document.querySelector<HTMLElement>('[data-mark]')?.focus()
+      else return false
+      return true
+    }
+    function onKeyDown(event: KeyboardEvent) {
+      if (event.defaultPrevented || event.isComposing) return
+      let taken = false
+      if (event.ctrlKey || event.metaKey) taken = onControl(event)
+      else if (event.altKey) {
+        const place = PLACES.find(({ digit }) => event.code === `Digit${digit}`)
+        if (place) void navigate(place.path)
+        taken = Boolean(place)
+      } else if (event.key === 'Escape' && isTyping(event.target)) {
+        if (event.target instanceof HTMLElement) event.target.blur()
+      } else if (singleKeys && !isTyping(event.target) && !inOverlay(event.target)) taken = onSingle(event)
+      if (taken) event.preventDefault()
+    }
+    window.addEventListener('keydown', onKeyDown)
+    return () => window.removeEventListener('keydown', onKeyDown)
+  }, [navigate, dispatch, command, placeKeys, singleKeys, lastActionId])
+}

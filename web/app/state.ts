@@ -1,0 +1,55 @@
+import { createSlice } from '@reduxjs/toolkit'
+import type { PayloadAction } from '@reduxjs/toolkit'
+
+/** The moment that the user has chosen; null follows the next outing. */
+export interface ChosenMoment {
+  readonly reachId: string
+  readonly on: string
+  readonly localMin: number
+}
+
+export interface ViewState {
+  readonly moment: ChosenMoment | null
+  /** mark or row that is pointed at, by the id of its subject */
+  readonly lit: string | null
+  readonly pinned: string | null
+  /** what the tray says is being worked out */
+  readonly work: { readonly label: string; readonly done: number } | null
+  /** what went wrong with the last write, for the tray */
+  readonly trouble: string | null
+  readonly waiting: number
+  readonly finding: 'anything' | 'actions' | null
+  readonly showKeys: boolean
+}
+
+const initialState: ViewState = {
+  moment: null,
+  lit: null,
+  pinned: null,
+  work: null,
+  trouble: null,
+  waiting: 0,
+  finding: null,
+  showKeys: false,
+}
+
+/** The few pieces of state that several places share. */
+export const view = createSlice({
+  name: 'view',
+  initialState,
+  reducers: {
+    chooseMoment: (state, { payload }: PayloadAction<ChosenMoment | null>) => ({ ...state, moment: payload }),
+    light: (state, { payload }: PayloadAction<string | null>) => ({ ...state, lit: payload }),
+    pin: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      pinned: state.pinned === payload ? null : payload,
+    }),
+    setWork: (state, { payload }: PayloadAction<ViewState['work']>) => ({ ...state, work: payload }),
+    setTrouble: (state, { payload }: PayloadAction<string | null>) => ({ ...state, trouble: payload }),
+    setWaiting: (state, { payload }: PayloadAction<number>) => ({ ...state, waiting: payload }),
+    find: (state, { payload }: PayloadAction<ViewState['finding']>) => ({ ...state, finding: payload }),
+    toggleKeys: (state) => ({ ...state, showKeys: !state.showKeys }),
+  },
+})
+
+export const { chooseMoment, find, light, pin, setTrouble, setWaiting, setWork, toggleKeys } = view.actions

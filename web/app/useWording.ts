@@ -1,0 +1,19 @@
+import { wording } from '../../core/index.ts'
+import type { DisplayUnits, Estimate } from '../../core/index.ts'
+import { defaultUnits } from './defaultUnits.ts'
+import { useFrameQuery } from './api.ts'
+
+/** Figures and sentences in the user's units; loads with the places that use core. */
+export function useWording() {
+  const { data } = useFrameQuery()
+  const units: DisplayUnits = data?.settings.units ?? defaultUnits
+  return {
+    units,
+    speed: (mmPerS: number) => wording.speed(mmPerS, units),
+    speedBand: (estimate: Estimate) => wording.speedBand(estimate, units),
+    mass: (mg: number) => wording.mass(mg, units),
+    depth: (mm: number) => wording.depth(mm, units),
+    small: (mm: number) => wording.smallLength(mm, units),
+    temperature: (tempC: number) => wording.temperature(tempC, units),
+  }
+}

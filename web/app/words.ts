@@ -1,0 +1,60 @@
+import type { SettingsBody } from '../../contract/index.ts'
+
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+})
+
+/** `Sat 6 June`. */
+export const dayName = (on: string): string => WEEKDAY.format(new Date(`${on}T00:00:00Z`)).replace(',', '')
+
+/** `13:00`. */
+export const clockTime = (localMin: number): string =>
+  `${String(Math.floor(localMin / 60)).padStart(2, '0')}:${String(localMin % 60).padStart(2, '0')}`
+
+/** Minutes of the day of `13:00`; null where it is none. */
+export function parseClock(text: string): number | null {
+  const match = /^(\d{1,2})[:.h]?(\d{2})?$/.exec(text.trim())
+  const minutes = Number(match?.[1]) * 60 + Number(match?.[2] ?? 0)
+  return match && minutes <= 1440 ? minutes : null
+}
+
+type Units = SettingsBody['units']
+
+/** Depth for the Column's labels, which load before core does. */
+export const shortDepth = (mm: number, units: Units): string =>
+  units.depth === 'm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / 304.8).toFixed(1)} ft`
+
+/** Temperature for the Column's head. */
+export const shortTemp = (tempC: number, units: Units): string =>
+  units.temperature === '°C' ? `${tempC.toFixed(1)} °C` : `${((tempC * 9) / 5 + 32).toFixed(1)} °F`
+
+/** Techniques as they are said. */
+export const techniqueName: Readonly<Record<string, string>> = {
+  dry: 'dry',
+  dryWithDropper: 'dry with dropper',
+  tightLineNymph: 'tight-line nymph',
+  indicatorNymph: 'indicator nymph',
+  swungWets: 'swung wets',
+  streamer: 'streamer',
+  staticIndicator: 'static indicator',
+  slowRetrieve: 'slow retrieve',
+  driftTeam: 'team on the drift',
+  buoyantOnSinkingLine: 'buoyant fly on a sinking line',
+}
+
+/** Amount of a material in the unit people say, from its smallest step. */
+export function stockAmount(amount: number, unit: 'count' | 'mm' | 'mg' | 'patch'): string {
+  switch (unit) {
+    case 'count':
+      return String(Math.round(amount) / 100).replace(/(\.\d)\d+$/, '$1')
+    case 'mm':
+      return Math.abs(amount) < 1000 ? `${(amount / 10).toFixed(0)} cm` : `${(amount / 1000).toFixed(1)} m`
+    case 'mg':
+      return Math.abs(amount) < 1000 ? `${amount} mg` : `${(amount / 1000).toFixed(1)} g`
+    case 'patch':
+      return `${(amount / 100).toFixed(1)} cm²`
+  }
+}

@@ -1,0 +1,46 @@
+import { createContext, useContext, useEffect } from 'react'
+
+/** Something that hangs in the Column. */
+export interface Mark {
+  readonly id: string
+  readonly label: string
+  readonly fromMm: number
+  readonly toMm: number
+  /** width of the mark, 0 to 1: likelihood, or how many of what is kept are there */
+  readonly weight: number
+  /** its soft end: how far the width may reach, 0 to 1 */
+  readonly softWeight: number
+  /** few words below the label */
+  readonly words: string
+  readonly look: 'food' | 'fly' | 'hole'
+  /** where Enter leads */
+  readonly to: string | null
+}
+
+/** A fall drawn in the Column: second marks with their band. */
+export interface FallMark {
+  readonly seconds: readonly {
+    readonly timeS: number
+    readonly depthMm: number
+    readonly lowMm: number
+    readonly highMm: number
+  }[]
+}
+
+/** What a place hangs in the Column besides the foods. Null leaves the flies lane to the census of the boxes. */
+export interface ColumnContent {
+  readonly flies: readonly Mark[] | null
+  readonly fall: FallMark | null
+  /** ids of foods to keep bright; null keeps all */
+  readonly foods: readonly string[] | null
+}
+
+export const EMPTY_CONTENT: ColumnContent = { flies: null, fall: null, foods: null }
+export const ColumnContext = createContext<(content: ColumnContent) => void>(() => undefined)
+
+/** Hangs a place's marks in the Column while it is open. */
+export function useColumn(content: ColumnContent): void {
+  const hang = useContext(ColumnContext)
+  useEffect(() => hang(content), [hang, content])
+  useEffect(() => () => hang(EMPTY_CONTENT), [hang])
+}

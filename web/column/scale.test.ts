@@ -1,0 +1,35 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { heightShare, spread } from './scale.ts'
+
+describe('heightShare', () => {
+  it('gives the lens a fifth, the film its place in it and the bed the end', () => {
+    expect(heightShare(-15, 900)).toBe(0)
+    expect(heightShare(0, 900)).toBeCloseTo(0.2 * (15 / 165), 9)
+    expect(heightShare(150, 900)).toBeCloseTo(0.2, 9)
+    expect(heightShare(900, 900)).toBe(1)
+    expect(heightShare(5000, 900)).toBe(1)
+  })
+
+  it('never goes up with depth', () => {
+    const depth = fc.double({ min: -15, max: 20_000, noNaN: true })
+    fc.assert(
+      fc.property(depth, depth, fc.integer({ min: 100, max: 20_000 }), (a, b, bed) =>
+        a <= b ? heightShare(a, bed) <= heightShare(b, bed) : true,
+      ),
+      { seed: 5 },
+    )
+  })
+})
+
+describe('spread', () => {
+  it('keeps labels apart, in their order and inside', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 12 }), (wanted) => {
+        const placed = [...spread(wanted, 30, 500)].sort((a, b) => a - b)
+        return placed.every((at, i) => at <= 500 && (i === 0 || at - (placed[i - 1] ?? 0) >= 30 - 1e-9))
+      }),
+      { seed: 5 },
+    )
+  })
+})

@@ -1,0 +1,194 @@
+import { useState } from 'react'
+import { wording } from '../../../core/index.ts'
+import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
+import { usePatternsQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { Slits } from '../../drawing/Slits.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NumberField } from '../patterns/ComponentFields.tsx'
+
+type Fly = CompartmentLine['flies'][number]
+
+interface FlyRowProps {
+  readonly fly: Fly
+  readonly place: CompartmentLine
+  readonly places: readonly { readonly id: string; readonly name: string }[]
+}
+
+/** One fly of a compartment: count it, lose some, move some, say what to keep. */
+function FlyRow({ fly, place, places }: FlyRowProps) {
+  const command = useCommand()
+  const [count, setCount] = useState<number | undefined>(1)
+  const [fault, setFault] = useState<string | null>(null)
+  const base = { compartmentId: place.id, variantId: fly.variantId }
+  const send = async (sent: ReturnType<typeof command>) => {
+    const delivery = await sent
+    setFault(delivery.kind === 'refused' ? delivery.problem.detail : null)
+  }
+  const quietly = { quietly: true }
+  return (
+    <Section>
+      <Row>
+        <strong style={{ minWidth: 200 }}>
+          {fly.patternName} {fly.label}
+        </strong>
+        <Slits
+          onHand={fly.count}
+          keep={fly.par ?? 0}
+          drawing={fly.drawing}
+          label={`${fly.patternName} ${fly.label}`}
+        />
+        <span className="figures">{fly.count} on hand</span>
+        {fly.isHome ? null : <Quiet>not its home</Quiet>}
+      </Row>
+      <Row $align="end" style={{ paddingTop: 6 }}>
+        <NumberField label="How many" value={count} min={0} max={999} whole onChange={setCount} width="76px" />
+        <Button onPress={() => void send(command('fliesCount', { ...base, counted: count ?? 0 }, quietly))}>
+          I count {count ?? 0}
+        </Button>
+        <Select
+          label="Lost to"
+          placeholder="lost to …"
+          value={null}
+          choices={wording.LOSS_CAUSES.map((id) => ({ id, name: id }))}
+          onChange={(cause) =>
+            void send(
+              command(
+                'fliesLose',
+                { outingId: null, losses: [{ ...base, count: count ?? 0, cause: cause as wording.LossCause }] },
+                quietly,
+              ),
+            )
+          }
+          width="120px"
+        />
+        <Select
+          label="Move to"
+          placeholder="move to …"
+          value={null}
+          choices={places}
+          onChange={(to) =>
+            void send(
+              command(
+                'fliesMove',
+                {
+                  fromCompartmentId: place.id,
+                  toCompartmentId: to as CompartmentId,
+                  variantId: fly.variantId,
+                  count: count ?? 0,
+                },
+                quietly,
+              ),
+            )
+          }
+          width="220px"
+        />
+        <NumberField
+          label="Keep"
+          value={fly.parCount ?? undefined}
+          min={0}
+          max={99}
+          whole
+          onChange={(parCount) =>
+            void send(
+              command(
+                'variantHome',
+                {
+                  variantId: fly.variantId,
+                  version: fly.variantVersion,
+                  parCount: parCount ?? null,
+                  homeCompartmentId: place.id,
+                },
+                quietly,
+              ),
+            )
+          }
+          width="70px"
+        />
+      </Row>
+      {fault ? <Fault>{fault}</Fault> : null}
+    </Section>
+  )
+}
+
+/** Puts flies of a variant into this compartment that were not here. */
+function PutIn({ place }: { readonly place: CompartmentLine }) {
+  const { data } = usePatternsQuery()
+  const command = useCommand()
+  const [variantId, setVariantId] = useState<string | null>(null)
+  const [count, setCount] = useState<number | undefined>(3)
+  const [fault, setFault] = useState<string | null>(null)
+  const here = new Set<string>(place.flies.map((fly) => fly.variantId))
+  const choices = (data?.patterns ?? []).flatMap(({ name, variants }) =>
+    variants
+      .filter(({ id }) => !here.has(id))
+      .map(({ id, label }) => ({ id: id as string, name: `${name} ${label}` })),
+  )
+  const put = async () => {
+    if (!variantId || !count) return
+    const delivery = await command(
+      'fliesCount',
+      { compartmentId: place.id, variantId: variantId as VariantId, counted: count },
+      { quietly: true },
+    )
+    setFault(delivery.kind === 'refused' ? delivery.problem.detail : null)
+    if (delivery.kind === 'done') setVariantId(null)
+  }
+  return (
+    <Section>
+      <Row $align="end">
+        <Select
+          label="Another fly lies here"
+          value={variantId}
+          choices={choices}
+          onChange={setVariantId}
+          width="260px"
+        />
+        <NumberField label="How many" value={count} min={1} max={999} whole onChange={setCount} width="76px" />
+        <Button onPress={() => void put()} isDisabled={!variantId || !count}>
+          I count {count ?? 0}
+        </Button>
+      </Row>
+      {fault ? <Fault>{fault}</Fault> : null}
+    </Section>
+  )
+}
+
+/** A compartment with its flies and what can be done with them. */
+export function CompartmentSheet({
+  place,
+  boxes,
+  onClose,
+}: {
+  readonly place: CompartmentLine
+  readonly boxes: readonly BoxLine[]
+  readonly onClose: () => void
+}) {
+  const places = boxes.flatMap(({ name, compartments }) =>
+    compartments
+      .filter(({ id }) => id !== place.id)
+      .map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
+  )
+  const held = place.flies.reduce((sum, { count }) => sum + count, 0)
+  return (
+    <>
+      <Heading>
+        <h1>
+          {place.label}{' '}
+          <Quiet>
+            {held}
+            {place.capacity === null ? ' flies' : ` of ${place.capacity}`}
+          </Quiet>
+        </h1>
+        <Button onPress={onClose}>All boxes</Button>
+      </Heading>
+      {place.flies.map((fly) => (
+        <FlyRow key={fly.variantId} fly={fly} place={place} places={places} />
+      ))}
+      {place.flies.length === 0 ? <p>Empty.</p> : null}
+      <PutIn place={place} />
+    </>
+  )
+}

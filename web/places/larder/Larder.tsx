@@ -1,0 +1,196 @@
+import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import styled from 'styled-components'
+import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
+import type { ReachState, StageLikelihood } from '../../../core/index.ts'
+import type { StageLine } from '../../../contract/index.ts'
+import { useLarderQuery } from '../../app/api.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { chooseMoment, light } from '../../app/state.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import type { Moment } from '../../app/useMoment.ts'
+import { Checkbox, TextField } from '../../ui/fields.tsx'
+import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { MonthStrip } from './MonthStrip.tsx'
+import { StageSheet } from './StageSheet.tsx'
+
+const Rows = styled(Dense)`
+  tbody tr {
+    cursor: pointer;
+  }
+  tbody tr[data-lit='true'] td {
+    background: var(--panel);
+  }
+  button.name {
+    padding: 2px 0;
+    min-height: 28px;
+    font: inherit;
+    text-align: left;
+    color: var(--thistle);
+    background: none;
+    border: 0;
+    cursor: pointer;
+    text-decoration: underline;
+    text-underline-offset: 2px;
+    text-decoration-color: var(--rule);
+  }
+  .swatch {
+    display: inline-block;
+    width: 12px;
+    height: 12px;
+    margin-right: 3px;
+    border: 1px solid var(--quiet);
+    border-radius: 2px;
+    vertical-align: -1px;
+  }
+`
+
+interface Row {
+  readonly stage: StageLine
+  readonly found: StageLikelihood
+}
+
+/** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
+function rowsAt(stages: readonly StageLine[], moment: Moment | null): readonly Row[] {
+  const on = moment?.on ?? '2026-06-01'
+  const reach: ReachState = {
+    waterKind: moment?.reach.waterKind ?? 'freestone',
+    latitudeDeg: 54,
+    longitudeDeg: -2,
+    utcOffsetMinutes: 60,
+  }
+  const day = epochDayOf(on)
+  return stages
+    .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))
+    .sort(
+      (a, b) => b.found.likelihood.value * b.stage.importance - a.found.likelihood.value * a.stage.importance,
+    )
+}
+
+function StageRow({
+  row,
+  moment,
+  onOpen,
+}: {
+  readonly row: Row
+  readonly moment: Moment | null
+  readonly onOpen: () => void
+}) {
+  const { stage, found } = row
+  const dispatch = useAppDispatch()
+  const lit = useAppSelector((state) => state.view.lit)
+  const band = bandIn(stage, moment?.reach.waterKind ?? 'freestone')
+  return (
+    <tr
+      data-lit={lit === stage.id}
+      onClick={onOpen}
+      onMouseEnter={() => dispatch(light(stage.id))}
+      onMouseLeave={() => dispatch(light(null))}
+    >
+      <td>
+        <button type="button" className="name" onClick={onOpen}>
+          {stage.foodName}, {stage.stageName}
+        </button>
+      </td>
+      <td className="number">{wording.inTen(found.likelihood.value)}</td>
+      <td>
+        <MonthStrip months={stage.months} month={moment ? Number(moment.on.slice(5, 7)) - 1 : -1} />
+      </td>
+      <td>{band ? wording.depthBandName[band] : 'not here'}</td>
+      <td className="number">
+        {found.lengthMmHigh > 0 ? `${Math.round(found.lengthMmLow)}–${Math.round(found.lengthMmHigh)} mm` : '–'}
+      </td>
+      <td>
+        {stage.colours.slice(0, 3).map(({ name, hexWet }) => (
+          <span key={name} className="swatch" style={{ background: hexWet }} title={`${name}, wet`} />
+        ))}
+      </td>
+      <td className="number">{stage.servedBy.length > 0 ? stage.onHand : '–'}</td>
+    </tr>
+  )
+}
+
+const MOST_ROWS = 60
+
+/** What trout eat: stages at the moment, the likeliest first. */
+export default function Larder() {
+  const { data } = useLarderQuery()
+  const moment = useMoment()
+  const dispatch = useAppDispatch()
+  const [params, setParams] = useSearchParams()
+  const [words, setWords] = useState('')
+  const [all, setAll] = useState(false)
+  const rows = useMemo(() => rowsAt(data?.stages ?? [], moment), [data, moment])
+  const keys = useMemo(() => {
+    const shift = (minutes: number) => () => {
+      if (!moment) return
+      const localMin = moment.localMin + minutes
+      if (localMin >= 0 && localMin <= 1440)
+        dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin }))
+    }
+    return { ',': shift(-60), '.': shift(60) }
+  }, [moment, dispatch])
+  usePlaceKeys(keys)
+  if (!data) return <p aria-busy="true">Turning stones …</p>
+  const chosen = rows.find(({ stage }) => stage.id === params.get('stage'))
+  if (chosen) return <StageSheet stage={chosen.stage} found={chosen.found} onClose={() => setParams({})} />
+  const sought = words.trim().toLowerCase()
+  const shown = rows.filter(
+    ({ stage, found }) =>
+      (all || sought !== '' || found.likelihood.value >= 0.03) &&
+      `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
+  )
+  return (
+    <>
+      <Heading>
+        <h1>Larder</h1>
+        <Row>
+          <TextField
+            label="Find a food"
+            hideLabel
+            type="search"
+            value={words}
+            onChange={setWords}
+            width="200px"
+            hint=""
+          />
+          <Checkbox isSelected={all} onChange={setAll}>
+            also what is unlikely now
+          </Checkbox>
+        </Row>
+      </Heading>
+      <p>
+        <Quiet>
+          By month and hour; your water’s warmth does not move these yet. {shown.length} of {rows.length}{' '}
+          stages.
+        </Quiet>
+      </p>
+      <Rows aria-label="Foods at this moment">
+        <thead>
+          <tr>
+            <th>food, stage</th>
+            <th className="number">likely</th>
+            <th>January to December</th>
+            <th>where</th>
+            <th className="number">length</th>
+            <th>wet</th>
+            <th className="number">flies</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.slice(0, MOST_ROWS).map((row) => (
+            <StageRow
+              key={row.stage.id}
+              row={row}
+              moment={moment}
+              onOpen={() => setParams({ stage: row.stage.id })}
+            />
+          ))}
+        </tbody>
+      </Rows>
+      {shown.length > MOST_ROWS ? <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet> : null}
+      {shown.length === 0 ? <p>Nothing here answers to that.</p> : null}
+    </>
+  )
+}

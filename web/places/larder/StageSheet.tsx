@@ -1,0 +1,125 @@
+import { Link } from 'react-router'
+import { wording } from '../../../core/index.ts'
+import type { StageLikelihood } from '../../../core/index.ts'
+import type { StageLine } from '../../../contract/index.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { MonthStrip } from './MonthStrip.tsx'
+
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
+
+/** All that is known of one stage, and which patterns serve it. */
+export function StageSheet({
+  stage,
+  found,
+  onClose,
+}: {
+  readonly stage: StageLine
+  readonly found: StageLikelihood
+  readonly onClose: () => void
+}) {
+  const moment = useMoment()
+  const here = moment?.reach.reachName ?? 'a river'
+  return (
+    <>
+      <Heading>
+        <h1>
+          {stage.foodName}, {stage.stageName}
+        </h1>
+        <Button onPress={onClose}>All foods</Button>
+      </Heading>
+      <p>
+        {wording.inTen(found.likelihood.value)} on {here} at this moment:{' '}
+        {found.reasons.map(wording.likelihoodReason).join(', ')}.{' '}
+        <Quiet>
+          Likely {wording.inTen(found.likelihood.low)} to {wording.inTen(found.likelihood.high)}.
+        </Quiet>
+      </p>
+      <Section>
+        <h2>For the tier</h2>
+        <p>{stage.noteForTier}</p>
+        <p>{stage.howFished}</p>
+        <p>
+          {stage.colours.map(({ name, hexDry, hexWet }) => (
+            <span key={name} style={{ marginRight: 14, whiteSpace: 'nowrap' }}>
+              <span
+                style={{
+                  display: 'inline-block',
+                  width: 22,
+                  height: 14,
+                  background: hexDry,
+                  border: '1px solid var(--quiet)',
+                  verticalAlign: -2,
+                }}
+              />
+              <span
+                style={{
+                  display: 'inline-block',
+                  width: 22,
+                  height: 14,
+                  background: hexWet,
+                  border: '1px solid var(--quiet)',
+                  verticalAlign: -2,
+                  marginRight: 5,
+                }}
+              />
+              {name} <Quiet>dry, wet</Quiet>
+            </span>
+          ))}
+        </p>
+      </Section>
+      <Section>
+        <h2>Through the year</h2>
+        <MonthStrip months={stage.months} month={moment ? Number(moment.on.slice(5, 7)) - 1 : -1} />
+        <Dense style={{ maxWidth: 420 }} aria-label="By month">
+          <tbody>
+            {stage.months.map((entry, i) =>
+              entry ? (
+                <tr key={i}>
+                  <td>{MONTHS[i]}</td>
+                  <td className="number">{wording.inTen(entry.likelihood)}</td>
+                  <td className="number">
+                    {entry.lengthMmLow}–{entry.lengthMmHigh} mm
+                  </td>
+                </tr>
+              ) : null,
+            )}
+          </tbody>
+        </Dense>
+      </Section>
+      <Section>
+        <h2>Your flies for it</h2>
+        {stage.servedBy.length > 0 ? (
+          <p>
+            {stage.servedBy.map(({ patternId, name }, i) => (
+              <span key={patternId}>
+                {i > 0 ? ', ' : ''}
+                <Link to={`/patterns/${patternId}`}>{name}</Link>
+              </span>
+            ))}
+            : {stage.onHand} on hand.
+          </p>
+        ) : (
+          <p>
+            No pattern of yours serves it.{' '}
+            <Link to={`/patterns/new?serves=${stage.id}`}>Design one for it</Link>
+          </p>
+        )}
+      </Section>
+    </>
+  )
+}

@@ -1,0 +1,201 @@
+import { useState } from 'react'
+import styled from 'styled-components'
+import { wording } from '../../../core/index.ts'
+import type { OutingLine } from '../../../contract/index.ts'
+import { useBoxesQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { dayName } from '../../app/words.ts'
+import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+
+const Flies = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr) auto auto;
+    gap: 10px;
+    align-items: center;
+    min-height: 48px;
+    padding: 3px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr) auto auto;
+    }
+    .fly {
+      display: none;
+    }
+  }
+`
+
+interface Gone {
+  readonly compartmentId: string
+  readonly variantId: string
+  readonly count: number
+}
+
+/** The box as it was: tap what is missing, say once where it went. */
+export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
+  const { data } = useBoxesQuery()
+  const command = useCommand()
+  const pxPerMm = useTrueSize()
+  const [gone, setGone] = useState<readonly Gone[]>([])
+  const [cause, setCause] = useState<wording.LossCause>('bottom')
+  const [fault, setFault] = useState<string | null>(null)
+  const lost = gone.reduce((sum, { count }) => sum + count, 0)
+  const countOf = (compartmentId: string, variantId: string) =>
+    gone.find((entry) => entry.compartmentId === compartmentId && entry.variantId === variantId)?.count ?? 0
+  const tap = (compartmentId: string, variantId: string, by: 1 | -1) =>
+    setGone((before) => {
+      const count =
+        (before.find((entry) => entry.compartmentId === compartmentId && entry.variantId === variantId)
+          ?.count ?? 0) + by
+      const others = before.filter(
+        (entry) => entry.compartmentId !== compartmentId || entry.variantId !== variantId,
+      )
+      return count > 0 ? [...others, { compartmentId, variantId, count }] : others
+    })
+
+  const save = async () => {
+    const delivery = await command(
+      'fliesLose',
+      {
+        outingId: outing.id,
+        losses: gone.map((entry) => ({ ...entry, cause })) as Parameters<
+          typeof command<'fliesLose'>
+        >[1]['losses'],
+      },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') return setFault(delivery.problem.detail)
+    setGone([])
+    setFault(null)
+  }
+  const finish = async () => {
+    if (outing.status !== 'done') {
+      const { id, version, waterId, reachId, on, fromLocalMin, toLocalMin, technique, note } = outing
+      const delivery = await command('outingSave', {
+        outingId: id,
+        version,
+        outing: {
+          waterId,
+          reachId,
+          on,
+          fromLocalMin,
+          toLocalMin,
+          technique: technique as 'dry',
+          note,
+          status: 'done',
+        },
+      })
+      if (delivery.kind !== 'done') return
+    }
+    onDone()
+  }
+  if (!data) return <p aria-busy="true">Opening the boxes …</p>
+  return (
+    <>
+      <Heading>
+        <h1>
+          Empty the pockets{' '}
+          <Quiet>
+            {dayName(outing.on)}, {outing.reachName ?? outing.waterName}
+          </Quiet>
+        </h1>
+        <Button large onPress={() => void finish()} isDisabled={gone.length > 0}>
+          Done
+        </Button>
+      </Heading>
+      <p>
+        Tap what is missing from each compartment, then say once where it went. Dry the flies before you close
+        the box.
+      </p>
+      <Row style={{ position: 'sticky', top: -14, padding: '8px 0', background: 'var(--ground)', zIndex: 2 }}>
+        <strong>{lost === 0 ? 'Nothing marked' : `${wording.countInWords(lost)} gone`}</strong>
+        <Select
+          label="Where they went"
+          hideLabel
+          value={cause}
+          choices={wording.LOSS_CAUSES.map((id) => ({ id, name: id }))}
+          onChange={(id) => setCause(id as wording.LossCause)}
+          width="130px"
+        />
+        <Button look="main" large onPress={() => void save()} isDisabled={lost === 0}>
+          Write down as lost
+        </Button>
+        {fault ? <Fault>{fault}</Fault> : null}
+      </Row>
+      {outing.losses.length > 0 ? (
+        <p>
+          <Quiet>
+            Written down:{' '}
+            {outing.losses
+              .map(({ count, patternName, label, cause: why }) => `${count} ${patternName} ${label} (${why})`)
+              .join(', ')}
+            .
+          </Quiet>
+        </p>
+      ) : null}
+      {data.boxes.map((box) =>
+        box.compartments
+          .filter(({ flies }) => flies.some(({ count }) => count > 0))
+          .map((place) => (
+            <Section key={place.id}>
+              <h2>
+                {place.label} <Quiet>{box.name}</Quiet>
+              </h2>
+              <Flies>
+                {place.flies
+                  .filter(({ count }) => count > 0)
+                  .map((fly) => {
+                    const missing = countOf(place.id, fly.variantId)
+                    const name = `${fly.patternName} ${fly.label}`
+                    return (
+                      <li key={fly.variantId}>
+                        <span className="fly">
+                          {fly.drawing ? <FlyDrawing drawing={fly.drawing} pxPerMm={pxPerMm} /> : null}
+                        </span>
+                        <span>
+                          {name} <Quiet>{fly.count} packed</Quiet>
+                        </span>
+                        <span
+                          className="figures"
+                          style={{
+                            color: missing > 0 ? 'var(--madder)' : 'var(--quiet)',
+                            minWidth: 60,
+                            textAlign: 'right',
+                          }}
+                        >
+                          {missing > 0 ? `−${missing}` : ''}
+                        </span>
+                        <Row $gap={4}>
+                          <Button
+                            large
+                            onPress={() => tap(place.id, fly.variantId, -1)}
+                            isDisabled={missing === 0}
+                            aria-label={`One less ${name} missing`}
+                          >
+                            −
+                          </Button>
+                          <Button
+                            large
+                            onPress={() => tap(place.id, fly.variantId, 1)}
+                            isDisabled={missing >= fly.count}
+                            aria-label={`One ${name} missing`}
+                          >
+                            Gone
+                          </Button>
+                        </Row>
+                      </li>
+                    )
+                  })}
+              </Flies>
+            </Section>
+          )),
+      )}
+    </>
+  )
+}

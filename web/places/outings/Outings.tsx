@@ -1,0 +1,150 @@
+import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import type { OutingLine } from '../../../contract/index.ts'
+import { useFrameQuery, useOutingsQuery } from '../../app/api.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { clockTime, dayName, techniqueName } from '../../app/words.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { EmptyPockets } from './EmptyPockets.tsx'
+import { PlanOuting } from './PlanOuting.tsx'
+
+function Losses({ outing }: { readonly outing: OutingLine }) {
+  if (outing.losses.length === 0) return <Quiet>nothing written down as lost</Quiet>
+  return (
+    <span>
+      Lost:{' '}
+      {outing.losses
+        .map(({ count, patternName, label, cause }) => `${count} ${patternName} ${label} (${cause})`)
+        .join(', ')}
+      .
+    </span>
+  )
+}
+
+function OutingRow({
+  outing,
+  onEmpty,
+  isPast,
+}: {
+  readonly outing: OutingLine
+  readonly onEmpty: () => void
+  readonly isPast: boolean
+}) {
+  const command = useCommand()
+  const where =
+    outing.reachName && outing.reachName !== outing.waterName
+      ? `${outing.waterName}, ${outing.reachName}`
+      : outing.waterName
+  const setStatus = (status: OutingLine['status']) =>
+    void command('outingSave', {
+      outingId: outing.id,
+      version: outing.version,
+      outing: {
+        waterId: outing.waterId,
+        reachId: outing.reachId,
+        on: outing.on,
+        fromLocalMin: outing.fromLocalMin,
+        toLocalMin: outing.toLocalMin,
+        technique: outing.technique as 'dry',
+        note: outing.note,
+        status,
+      },
+    })
+  return (
+    <Section>
+      <Row $align="start">
+        <div style={{ flex: 1, minWidth: 260 }}>
+          <h2>
+            {dayName(outing.on)} {outing.on.slice(0, 4)}{' '}
+            <Quiet>
+              {outing.status === 'planned' ? (isPast ? 'planned, past' : 'planned') : outing.status}
+            </Quiet>
+          </h2>
+          <p>
+            {where}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)},{' '}
+            {techniqueName[outing.technique]}.
+          </p>
+          {outing.status === 'planned' ? (
+            <Quiet>
+              {outing.rules.length > 0
+                ? `Your note: ${outing.rules.join(', ')}.`
+                : 'Your note of its rules says nothing.'}{' '}
+              The posted rule decides. Wade with a companion, not on a program’s word.
+            </Quiet>
+          ) : null}
+          {outing.note ? <p>{outing.note}</p> : null}
+          {outing.status === 'done' ? (
+            <p>
+              <Losses outing={outing} />
+            </p>
+          ) : null}
+        </div>
+        <Row $gap={6}>
+          {outing.status === 'cancelled' ? (
+            <Button large onPress={() => setStatus('planned')}>
+              Plan it again
+            </Button>
+          ) : (
+            <Button large look={outing.status === 'planned' ? 'main' : 'plain'} onPress={onEmpty}>
+              Empty the pockets
+            </Button>
+          )}
+          {outing.status === 'planned' ? (
+            <Button large look="quiet" onPress={() => setStatus('cancelled')}>
+              Call it off
+            </Button>
+          ) : null}
+        </Row>
+      </Row>
+    </Section>
+  )
+}
+
+/** Outings, planned and done; the pockets are emptied here. */
+export default function Outings() {
+  const { data } = useOutingsQuery()
+  const { data: frame } = useFrameQuery()
+  const [params, setParams] = useSearchParams()
+  const [planning, setPlanning] = useState(params.has('new'))
+  const keys = useMemo(() => ({ n: () => setPlanning(true) }), [])
+  usePlaceKeys(keys)
+  if (!data || !frame) return <p aria-busy="true">Turning the pages …</p>
+  const emptying = data.outings.find(({ id }) => id === params.get('empty'))
+  if (emptying) return <EmptyPockets outing={emptying} onDone={() => setParams({})} />
+  const coming = data.outings
+    .filter(({ on, status }) => status === 'planned' && on >= frame.today)
+    .sort((a, b) => (a.on < b.on ? -1 : 1))
+  const past = data.outings.filter((outing) => !coming.includes(outing))
+  return (
+    <>
+      <Heading>
+        <h1>Outings</h1>
+        <Button look="main" large onPress={() => setPlanning(true)}>
+          Plan an outing
+        </Button>
+      </Heading>
+      {planning ? (
+        <PlanOuting
+          onDone={() => {
+            setPlanning(false)
+            setParams({})
+          }}
+        />
+      ) : null}
+      {coming.map((outing) => (
+        <OutingRow
+          key={outing.id}
+          outing={outing}
+          isPast={false}
+          onEmpty={() => setParams({ empty: outing.id })}
+        />
+      ))}
+      {past.map((outing) => (
+        <OutingRow key={outing.id} outing={outing} isPast onEmpty={() => setParams({ empty: outing.id })} />
+      ))}
+      {data.outings.length === 0 ? <p>No outing yet. Plan one, and Tonight says what it asks for.</p> : null}
+    </>
+  )
+}

@@ -1,0 +1,183 @@
+import styled from 'styled-components'
+import { wording } from '../../../core/index.ts'
+import { useWording } from '../../app/useWording.ts'
+import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { Caution, Fault, Quiet } from '../../ui/layout.tsx'
+import type { WorkedOut } from './useFlyReport.ts'
+
+const Pinned = styled.div`
+  position: sticky;
+  top: -14px;
+  z-index: 2;
+  display: grid;
+  grid-template-columns: minmax(200px, 260px) minmax(0, 1fr);
+  gap: 6px 18px;
+  margin: 0 -22px;
+  padding: 8px 22px 10px;
+  background: var(--ground);
+  border-bottom: 1px solid var(--quiet);
+  dl {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 4px 18px;
+    align-content: start;
+  }
+  dt {
+    font-size: 0.8125rem;
+    color: var(--quiet);
+  }
+  dd {
+    font-size: 1.0625rem;
+    line-height: 1.25;
+  }
+  dd small {
+    font-size: 0.8125rem;
+    color: var(--quiet);
+  }
+  .drawing {
+    position: relative;
+    min-height: 96px;
+  }
+  .scale {
+    display: block;
+    margin-top: 2px;
+  }
+  .findings {
+    grid-column: 1 / -1;
+  }
+`
+
+const RULE_MM = 10
+
+/** A rule of ten millimetres, tied to the drawing. */
+function MillimetreRule({ pxPerMm }: { readonly pxPerMm: number }) {
+  return (
+    <svg className="scale" width={RULE_MM * pxPerMm + 44} height={14} aria-hidden="true">
+      {Array.from({ length: RULE_MM + 1 }, (_, i) => (
+        <line
+          key={i}
+          x1={i * pxPerMm + 0.5}
+          x2={i * pxPerMm + 0.5}
+          y1={0}
+          y2={i % 5 === 0 ? 8 : 5}
+          stroke="var(--quiet)"
+        />
+      ))}
+      <line x1={0} x2={RULE_MM * pxPerMm} y1={0.5} y2={0.5} stroke="var(--quiet)" />
+      <text x={RULE_MM * pxPerMm + 5} y={10} fontSize={10} fill="var(--quiet)">
+        10 mm
+      </text>
+    </svg>
+  )
+}
+
+const NOT_FOUND = '–'
+
+function posture(worked: WorkedOut): string {
+  const { report } = worked
+  switch (report.kind) {
+    case 'sinks':
+      return report.attitude.pose === 'eyeFirst' ? 'sinks eye first' : 'sinks level'
+    case 'floats':
+      return report.posture === 'onFilm' ? 'on the film' : 'in the film'
+    case 'doesNotFit':
+      return 'does not fit'
+    case 'notYetComputed':
+      return `not worked out: ${report.notReckoned.map(({ kind }) => wording.componentName[kind]).join(', ')}`
+  }
+}
+
+/** Drawing and the four figures, pinned above the lines: weight in water, fall, time to depth, posture. */
+export function FourFigures({
+  worked,
+  highlight,
+  tempText,
+}: {
+  readonly worked: WorkedOut
+  readonly highlight: string | null
+  readonly tempText: string
+}) {
+  const { speed, speedBand, mass, depth, units } = useWording()
+  const truePx = useTrueSize()
+  const { report, drawing, times } = worked
+  const pxPerMm = Math.min(250 / drawing.widthMm, 118 / drawing.heightMm)
+  const sinks = report.kind === 'sinks' ? report : null
+  const fall = sinks?.free.sinkSpeedMmPerS
+  const trailing = sinks?.trailing?.sinkSpeedMmPerS
+  return (
+    <Pinned data-testid="figures">
+      <div className="drawing">
+        <FlyDrawing drawing={drawing} pxPerMm={pxPerMm} highlight={highlight} title="The fly, to scale" />
+        <MillimetreRule pxPerMm={pxPerMm} />
+        <div style={{ position: 'absolute', right: 0, bottom: 0 }}>
+          <FlyDrawing drawing={drawing} pxPerMm={truePx} title="The fly at true size" />
+        </div>
+      </div>
+      <dl>
+        <div>
+          <dt>in water</dt>
+          <dd>
+            <span className="figures">{sinks ? mass(sinks.submergedMg.value) : NOT_FOUND}</span>{' '}
+            <small>of {mass(report.massMg.value)}, est.</small>
+          </dd>
+        </div>
+        <div>
+          <dt>falls, at {tempText}</dt>
+          <dd>
+            <span className="figures" data-testid="fall">
+              {fall ? speed(fall.value) : NOT_FOUND}
+            </span>{' '}
+            {fall ? (
+              <small>
+                likely {speedBand(fall)}, {wording.provenance(fall.basis)}
+              </small>
+            ) : null}
+            {trailing ? (
+              <>
+                <br />
+                <small>
+                  {speed(trailing.value)} with half a metre of 0.13 mm line, likely {speedBand(trailing)}
+                </small>
+              </>
+            ) : null}
+          </dd>
+        </div>
+        <div>
+          <dt>down, its line trailing</dt>
+          <dd>
+            {sinks
+              ? times.map(({ depthMm, timeS }) => (
+                  <span key={depthMm} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>
+                    <small>{depth(depthMm)}</small>{' '}
+                    <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
+                  </span>
+                ))
+              : NOT_FOUND}
+          </dd>
+        </div>
+        <div>
+          <dt>posture</dt>
+          <dd>
+            {posture(worked)} {sinks ? <small>assumed</small> : null}
+            {report.kind === 'floats' ? (
+              <small>, bears about {mass(report.spareMg)} more in still water</small>
+            ) : null}
+          </dd>
+        </div>
+      </dl>
+      <div className="findings" role="status">
+        {report.findings.map((finding) =>
+          finding.severity === 'fault' ? (
+            <Fault key={finding.code}>{wording.fitSentence(finding, units)}</Fault>
+          ) : (
+            <Caution key={finding.code}>{wording.fitSentence(finding, units)}</Caution>
+          ),
+        )}
+        {report.kind === 'floats' ? (
+          <Quiet>This floats. It will not reach the bottom without weight.</Quiet>
+        ) : null}
+      </div>
+    </Pinned>
+  )
+}

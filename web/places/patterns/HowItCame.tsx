@@ -1,0 +1,136 @@
+import { useEffect, useRef, useState } from 'react'
+import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
+import type { DoubtShare, SampledFall } from '../../../core/index.ts'
+import { setWork } from '../../app/state.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { runJob } from '../../workers/gateway.ts'
+import type { WorkedOut } from './useFlyReport.ts'
+
+const INPUTS: Readonly<Record<DoubtShare['input'], { name: string; narrow: string }>> = {
+  drag: { name: 'drag of the dressing', narrow: 'Time three drops of a metre or more.' },
+  tippet: { name: 'drag of the line', narrow: 'Time a drop with and without line.' },
+  hook: { name: 'mass of the hook', narrow: 'Weigh ten hooks.' },
+  bead: { name: 'mass of the bead', narrow: 'Weigh ten beads.' },
+  wire: { name: 'mass of the wire', narrow: 'Weigh a metre of the wire.' },
+  dressing: { name: 'how much dressing', narrow: 'Weigh ten finished flies.' },
+}
+
+const SAMPLES = 4000
+
+function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly waterTempC: number }) {
+  const [result, setResult] = useState<SampledFall | null>(null)
+  const [busy, setBusy] = useState(false)
+  const stop = useRef<AbortController | null>(null)
+  const dispatch = useAppDispatch()
+  const { speed, speedBand } = useWording()
+  useEffect(() => () => stop.current?.abort(), [])
+  const start = async () => {
+    const controller = new AbortController()
+    stop.current = controller
+    setBusy(true)
+    const found = await runJob(
+      'sampleFall',
+      {
+        fly: worked.fly,
+        conditions: { ...LIST_CONDITIONS, waterTempC, tippet: USUAL_TIPPET },
+        samples: SAMPLES,
+        seed: 1,
+      },
+      {
+        key: 'sampleFall',
+        signal: controller.signal,
+        onProgress: (done) => dispatch(setWork({ label: 'Sampling the band', done })),
+      },
+    )
+    dispatch(setWork(null))
+    setBusy(false)
+    if (found.kind !== 'stopped') setResult(found)
+  }
+  const differs =
+    result?.kind === 'sampled' &&
+    Math.max(
+      Math.abs(result.speed.low - result.analytic.low),
+      Math.abs(result.speed.high - result.analytic.high),
+    ) >
+      0.15 * (result.analytic.high - result.analytic.low)
+  return (
+    <>
+      <Row>
+        <Button onPress={() => void start()} isDisabled={busy}>
+          Check the band by sampling
+        </Button>
+        {busy ? <Button onPress={() => stop.current?.abort()}>Stop</Button> : null}
+      </Row>
+      {result?.kind === 'sampled' ? (
+        <p role="status">
+          {result.samples} flies drawn from these spreads fall {speed(result.speed.value)}, likely{' '}
+          {speedBand(result.speed)}; reckoned {speedBand(result.analytic)}.{' '}
+          {differs ? 'The two differ by more than 15 % of the width: trust the sampled one.' : 'The two agree.'}
+        </p>
+      ) : null}
+    </>
+  )
+}
+
+/** How a figure came about: components, what the doubt comes from, and the one measurement that would narrow it most. */
+export function HowItCame({ worked, waterTempC }: { readonly worked: WorkedOut; readonly waterTempC: number }) {
+  const { mass } = useWording()
+  const { report } = worked
+  const fall = report.kind === 'sinks' ? (report.trailing ?? report.free) : null
+  const first = fall?.doubt[0]
+  return (
+    <Section aria-label="How this came about">
+      <h2>How this came about</h2>
+      <Dense aria-label="Mass by component" style={{ maxWidth: 560 }}>
+        <thead>
+          <tr>
+            <th>component</th>
+            <th className="number">mass</th>
+            <th className="number">in water</th>
+            <th className="number">volume</th>
+          </tr>
+        </thead>
+        <tbody>
+          {report.parts.map((part) => (
+            <tr key={part.key}>
+              <td>{wording.componentName[part.kind]}</td>
+              <td className="number">{part.massMg.toFixed(1)} mg</td>
+              <td className="number">{part.submergedMg.toFixed(1)} mg</td>
+              <td className="number">{part.volumeMm3.toFixed(1)} mm³</td>
+            </tr>
+          ))}
+          <tr>
+            <td>
+              <strong>whole fly</strong>
+            </td>
+            <td className="number">{mass(report.massMg.value)}</td>
+            <td className="number">{report.kind === 'sinks' ? mass(report.submergedMg.value) : '–'}</td>
+            <td className="number">
+              {report.parts.reduce((sum, { volumeMm3 }) => sum + volumeMm3, 0).toFixed(1)} mm³
+            </td>
+          </tr>
+        </tbody>
+      </Dense>
+      {fall && first ? (
+        <>
+          <p style={{ marginTop: 8 }}>
+            Where the doubt of the fall comes from:{' '}
+            {fall.doubt
+              .filter(({ share }) => share > 0.01)
+              .map(({ input, share }) => `${INPUTS[input].name} ${Math.round(share * 100)} %`)
+              .join(', ')}
+            . 8 in 10 flies fall within the band.
+          </p>
+          <p>
+            What would narrow it most: {INPUTS[first.input].narrow}{' '}
+            <Quiet>Drag grows with speed to the power {fall.exponent.toFixed(2)} here.</Quiet>
+          </p>
+          <Sampled worked={worked} waterTempC={waterTempC} />
+        </>
+      ) : null}
+    </Section>
+  )
+}

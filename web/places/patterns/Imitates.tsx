@@ -1,0 +1,107 @@
+import { useState } from 'react'
+import { useLarderQuery } from '../../app/api.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import { MonthStrip } from '../larder/MonthStrip.tsx'
+import type { Draft } from './draft.ts'
+
+const PURPOSES = [
+  { id: 'imitation', name: 'imitation' },
+  { id: 'attractor', name: 'attractor' },
+  { id: 'searching', name: 'searching' },
+]
+const MOST_FOUND = 6
+
+/** Months of all that it imitates: the likeliest of them, month by month. */
+function monthsOf(
+  ids: readonly string[],
+  stages: readonly { id: string; months: readonly ({ likelihood: number } | null)[] }[],
+) {
+  const served = stages.filter(({ id }) => ids.includes(id))
+  return Array.from({ length: 12 }, (_, i) => {
+    const likelihood = Math.max(0, ...served.map(({ months }) => months[i]?.likelihood ?? 0))
+    return likelihood > 0 ? { likelihood } : null
+  })
+}
+
+/** What the pattern imitates; its months follow from that. */
+export function Imitates({
+  draft,
+  onChange,
+}: {
+  readonly draft: Draft
+  readonly onChange: (change: Partial<Draft>) => void
+}) {
+  const { data } = useLarderQuery()
+  const [words, setWords] = useState('')
+  const stages = data?.stages ?? []
+  const sought = words.trim().toLowerCase()
+  const found =
+    sought === ''
+      ? []
+      : stages
+          .filter(
+            ({ id, foodName, stageName }) =>
+              !draft.serves.some(({ foodStageId }) => foodStageId === id) &&
+              `${foodName}, ${stageName}`.toLowerCase().includes(sought),
+          )
+          .slice(0, MOST_FOUND)
+  return (
+    <>
+      <Row $align="start">
+        <Select
+          label="Purpose"
+          value={draft.purpose}
+          choices={PURPOSES}
+          onChange={(purpose) => onChange({ purpose: purpose as Draft['purpose'] })}
+          width="130px"
+        />
+        <TextField
+          label="Imitates: find a food"
+          type="search"
+          value={words}
+          onChange={setWords}
+          width="220px"
+        />
+        <div style={{ paddingTop: 18 }}>
+          <MonthStrip
+            months={monthsOf(
+              draft.serves.map(({ foodStageId }) => foodStageId),
+              stages,
+            )}
+            month={-1}
+          />{' '}
+          <Quiet>its months</Quiet>
+        </div>
+      </Row>
+      <Row $gap={6} style={{ paddingTop: 6 }}>
+        {found.map(({ id, foodName, stageName }) => (
+          <Button
+            key={id}
+            onPress={() => {
+              onChange({
+                serves: [...draft.serves, { foodStageId: id, weight: 1, name: `${foodName}, ${stageName}` }],
+              })
+              setWords('')
+            }}
+          >
+            + {foodName}, {stageName}
+          </Button>
+        ))}
+        {draft.serves.map(({ foodStageId, name }) => (
+          <Button
+            key={foodStageId}
+            look="quiet"
+            aria-label={`No longer for ${name}`}
+            onPress={() =>
+              onChange({ serves: draft.serves.filter((served) => served.foodStageId !== foodStageId) })
+            }
+          >
+            {name} ×
+          </Button>
+        ))}
+      </Row>
+    </>
+  )
+}

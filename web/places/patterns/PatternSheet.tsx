@@ -1,0 +1,248 @@
+import { useEffect, useMemo, useState } from 'react'
+import { useBlocker, useNavigate, useParams, useSearchParams } from 'react-router'
+import type { PatternLine, Problem } from '../../../contract/index.ts'
+import { useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NoteField, TextField } from '../../ui/fields.tsx'
+import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { wording } from '../../../core/index.ts'
+import { DressingLines, withDrawer } from './DressingLines.tsx'
+import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft, toCommand } from './draft.ts'
+import type { Draft } from './draft.ts'
+import { FourFigures } from './FourFigures.tsx'
+import { HowItCame } from './HowItCame.tsx'
+import { Imitates } from './Imitates.tsx'
+import { MaterialPicker } from './MaterialPicker.tsx'
+import { ServesWhat } from './ServesWhat.tsx'
+import { StartBatch } from './StartBatch.tsx'
+import { useFallColumn } from './useFallColumn.ts'
+import { useFlyReport } from './useFlyReport.ts'
+import { useMaterialBook } from './useMaterialBook.ts'
+import { VariantTable } from './VariantTable.tsx'
+
+/** The draft of the sheet: kept on this machine with every change, until it is saved or given up. */
+function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
+  const [draft, setDraft] = useState<Draft | null>(null)
+  const [dirty, setDirty] = useState(false)
+  const id = isNew ? 'new' : pattern?.id
+  useEffect(() => {
+    if (!id || (!isNew && !pattern)) return
+    const kept = keptDraft(id)
+    setDraft(kept ?? (pattern ? draftOf(pattern) : emptyDraft()))
+    setDirty(Boolean(kept))
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
+  }, [id, Boolean(pattern)])
+  const change = (edit: Partial<Draft>) => {
+    setDraft((before) => {
+      if (!before) return before
+      const after = { ...before, ...edit }
+      keepDraft(after)
+      return after
+    })
+    setDirty(true)
+  }
+  const reset = (next: Draft) => {
+    if (draft) dropDraft(draft)
+    setDraft(next)
+    setDirty(false)
+  }
+  return { draft, dirty, change, reset }
+}
+
+/** Warns before leaving what is not saved. */
+function useLeaveWarning(dirty: boolean) {
+  useEffect(() => {
+    if (!dirty) return
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => window.removeEventListener('beforeunload', warn)
+  }, [dirty])
+  return useBlocker(
+    ({ currentLocation, nextLocation }) => dirty && currentLocation.pathname !== nextLocation.pathname,
+  )
+}
+
+/** A pattern read top to bottom like a bench card: figures pinned, dressing, variants, what it serves, how it came about. */
+export default function PatternSheet() {
+  const { patternId = '' } = useParams()
+  const isNew = patternId === 'new'
+  const [params, setParams] = useSearchParams()
+  const { data } = usePatternsQuery()
+  const { data: boxes } = useBoxesQuery()
+  const { data: larder } = useLarderQuery()
+  const pattern = data?.patterns.find(({ id }) => id === patternId)
+  const { draft, dirty, change, reset } = useDraft(pattern, isNew)
+  const book = useMaterialBook(draft?.newDrawers ?? [])
+  const moment = useMoment()
+  const { temperature } = useWording()
+  const command = useCommand()
+  const navigate = useNavigate()
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const [looked, setLooked] = useState<string | null>(null)
+  const [saving, setSaving] = useState(false)
+  const blocker = useLeaveWarning(dirty && !saving)
+  const waterTempC = moment?.waterTempC ?? 10
+  const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]
+  const worked = useFlyReport(draft, chosen, book, waterTempC)
+  useFallColumn(worked && 'report' in worked ? worked : null, draft, pattern)
+
+  const servesNew = params.get('serves')
+  useEffect(() => {
+    const stage = larder?.stages.find(({ id }) => id === servesNew)
+    if (isNew && stage && draft && draft.serves.length === 0) {
+      change({ serves: [{ foodStageId: stage.id, weight: 1, name: `${stage.foodName}, ${stage.stageName}` }] })
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only once, when the larder has come
+  }, [larder, servesNew, Boolean(draft)])
+
+  const saved = useMemo(() => pattern?.variants ?? [], [pattern])
+  const meantFor = useMemo(() => (draft?.serves ?? []).map(({ foodStageId }) => foodStageId), [draft])
+  if (data && !isNew && !pattern) return <Fault>There is no such pattern. It may have been undone.</Fault>
+  if (!draft || !chosen || !book) return <p aria-busy="true">Opening the pattern …</p>
+
+  const save = async (asVersion: number | null) => {
+    setSaving(true)
+    setProblem(null)
+    const delivery = await command('patternSave', toCommand({ ...draft, version: asVersion }), {
+      quietly: true,
+    })
+    setSaving(false)
+    if (delivery.kind === 'refused') return setProblem(delivery.problem)
+    if (delivery.kind === 'waiting') return
+    dropDraft(draft)
+    reset({ ...draft, version: (asVersion ?? 0) + 1, newDrawers: [] })
+    if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
+  }
+  const choose = (id: string) =>
+    setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true })
+  const stale = problem?.code === 'staleVersion'
+  const nameFault =
+    draft.name.trim() === '' && dirty
+      ? 'Give it a name.'
+      : problem?.fields.find(({ path }) => path.endsWith('name'))?.message
+  const isWorked = worked && 'report' in worked
+  return (
+    <>
+      <Heading>
+        <h1>{draft.name || 'New pattern'}</h1>
+        <Row $gap={8}>
+          {dirty ? <Quiet>not saved</Quiet> : null}
+          {dirty && pattern ? (
+            <Button onPress={() => reset(draftOf(pattern))}>Give up the changes</Button>
+          ) : null}
+          <Button
+            look="main"
+            onPress={() => void save(draft.version)}
+            isDisabled={!dirty || saving || draft.name.trim() === '' || !chosen.hookMaterialId}
+          >
+            Save
+          </Button>
+        </Row>
+      </Heading>
+      {blocker.state === 'blocked' ? (
+        <Row role="alert">
+          <Fault>This pattern is not saved. It is kept here as a draft.</Fault>
+          <Button onPress={() => blocker.proceed()}>Leave it as a draft</Button>
+          <Button onPress={() => blocker.reset()}>Stay</Button>
+        </Row>
+      ) : null}
+      {problem ? (
+        <Row role="alert">
+          <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
+          {stale && pattern ? (
+            <>
+              <Button onPress={() => void save(pattern.version)}>Keep yours</Button>
+              <Button
+                onPress={() => {
+                  setProblem(null)
+                  reset(draftOf(pattern))
+                }}
+              >
+                Keep that
+              </Button>
+            </>
+          ) : null}
+        </Row>
+      ) : null}
+      {isWorked ? (
+        <FourFigures worked={worked} highlight={looked} tempText={temperature(waterTempC)} />
+      ) : (
+        <p role="status">{worked?.missing.map((piece) => wording.missingSentence(piece)).join(' ')}</p>
+      )}
+      <Section>
+        <Row $align="start">
+          <TextField
+            label="Name"
+            value={draft.name}
+            onChange={(name) => change({ name })}
+            width="220px"
+            maxLength={80}
+            fault={nameFault}
+            autoFocus={isNew}
+          />
+          <MaterialPicker
+            kind="hook"
+            materialId={chosen.hookMaterialId}
+            book={book}
+            onPick={(hookMaterialId, minted) =>
+              change({
+                ...withDrawer(draft, minted),
+                variants: draft.variants.map((variant) =>
+                  variant.id === chosen.id ? { ...variant, hookMaterialId } : variant,
+                ),
+              })
+            }
+          />
+        </Row>
+        <Quiet>The hook is that of {chosen.label}.</Quiet>
+      </Section>
+      <Section>
+        <h2>Dressing</h2>
+        <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} />
+      </Section>
+      <Section>
+        <h2>Variants</h2>
+        <VariantTable
+          draft={draft}
+          book={book}
+          boxes={boxes}
+          saved={saved}
+          chosenId={chosen.id}
+          onChoose={choose}
+          onChange={change}
+        />
+        {pattern && !dirty ? (
+          <StartBatch
+            patternName={pattern.name}
+            variant={saved.find(({ id }) => id === chosen.id)}
+            boxes={boxes}
+          />
+        ) : null}
+      </Section>
+      <Section>
+        <h2>Imitates</h2>
+        <Imitates draft={draft} onChange={change} />
+      </Section>
+      {isWorked ? <ServesWhat worked={worked} meantFor={meantFor} /> : null}
+      {isWorked ? <HowItCame worked={worked} waterTempC={waterTempC} /> : null}
+      <Section>
+        <NoteField label="Note" value={draft.note} onChange={(note) => change({ note })} width="520px" />
+        {pattern && draft.version !== null ? (
+          <Button
+            onPress={() =>
+              void command('patternArchive', { patternId: pattern.id, version: pattern.version }).then(
+                (delivery) => (delivery.kind === 'done' ? void navigate('/patterns') : undefined),
+              )
+            }
+            isDisabled={dirty}
+          >
+            Put the pattern away
+          </Button>
+        ) : null}
+      </Section>
+    </>
+  )
+}

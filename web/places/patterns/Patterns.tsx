@@ -1,0 +1,218 @@
+import { useMemo, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import styled from 'styled-components'
+import type { PatternLine, VariantLine } from '../../../contract/index.ts'
+import { useFrameQuery, usePatternsQuery } from '../../app/api.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { light } from '../../app/state.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { useWording } from '../../app/useWording.ts'
+import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { Slits } from '../../drawing/Slits.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+
+const List = styled(Dense)`
+  td.fly {
+    width: 92px;
+  }
+  tr.variant td {
+    padding-top: 3px;
+    padding-bottom: 3px;
+  }
+  tr[data-lit='true'] td {
+    background: var(--panel);
+  }
+  td.name {
+    min-width: 150px;
+    vertical-align: top;
+  }
+`
+
+type Order = 'name' | 'fastest' | 'emptiest'
+
+function fallOf(variant: VariantLine, speed: (mmPerS: number) => string): string {
+  const { figure } = variant
+  switch (figure.kind) {
+    case 'sinks':
+      return `falls ${speed(figure.sinkSpeedMmPerS ?? 0)}`
+    case 'floats':
+      return figure.posture === 'inFilm' ? 'in the film' : 'on the film'
+    case 'doesNotFit':
+      return 'does not fit'
+    default:
+      return 'not worked out'
+  }
+}
+
+function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readonly usualPar: number }) {
+  const { speed, speedBand, mass } = useWording()
+  const pxPerMm = useTrueSize()
+  const dispatch = useAppDispatch()
+  const lit = useAppSelector((state) => state.view.lit)
+  return pattern.variants.map((variant, i) => {
+    const { figure } = variant
+    const keep = variant.parCount ?? (variant.homeCompartmentId ? usualPar : 0)
+    return (
+      <tr
+        key={variant.id}
+        className="variant"
+        data-lit={lit === variant.id}
+        onMouseEnter={() => dispatch(light(variant.id))}
+        onMouseLeave={() => dispatch(light(null))}
+      >
+        {i === 0 ? (
+          <td className="name" rowSpan={pattern.variants.length}>
+            <Link to={`/patterns/${pattern.id}`}>
+              <strong>{pattern.name}</strong>
+            </Link>
+            <br />
+            <Quiet>
+              {pattern.purpose === 'imitation'
+                ? pattern.serves
+                    .map(({ name }) => name)
+                    .slice(0, 2)
+                    .join('; ') || 'imitates nothing yet'
+                : pattern.purpose}
+            </Quiet>
+          </td>
+        ) : null}
+        <td className="fly">
+          {figure.drawing ? (
+            <FlyDrawing
+              drawing={figure.drawing}
+              pxPerMm={pxPerMm}
+              title={`${pattern.name} ${variant.label}, true size`}
+            />
+          ) : null}
+        </td>
+        <td>
+          <Link to={`/patterns/${pattern.id}?variant=${variant.id}`}>{variant.label}</Link>
+        </td>
+        <td className="number">{figure.massMg === null ? '–' : mass(figure.massMg)}</td>
+        <td className="number">{fallOf(variant, speed)}</td>
+        <td className="number">
+          <Quiet>
+            {figure.kind === 'sinks'
+              ? speedBand({
+                  value: figure.sinkSpeedMmPerS ?? 0,
+                  low: figure.low ?? 0,
+                  high: figure.high ?? 0,
+                  basis: [],
+                })
+              : ''}
+          </Quiet>
+        </td>
+        <td>
+          {keep > 0 || variant.onHand > 0 ? (
+            <Slits
+              onHand={variant.onHand}
+              keep={keep}
+              drawing={figure.drawing}
+              label={`${pattern.name} ${variant.label}`}
+            />
+          ) : (
+            <Quiet>no place</Quiet>
+          )}
+          {variant.olderOnHand > 0 ? <Quiet> {variant.olderOnHand} of an older dressing</Quiet> : null}
+        </td>
+      </tr>
+    )
+  })
+}
+
+const fastest = (pattern: PatternLine) =>
+  Math.max(...pattern.variants.map(({ figure }) => figure.sinkSpeedMmPerS ?? 0))
+const emptiness = (pattern: PatternLine, usualPar: number) =>
+  pattern.variants.reduce(
+    (sum, { onHand, parCount, homeCompartmentId }) =>
+      sum + Math.max((parCount ?? (homeCompartmentId ? usualPar : 0)) - onHand, 0),
+    0,
+  )
+
+/** All patterns with their variants at true size. */
+export default function Patterns() {
+  const { data } = usePatternsQuery()
+  const { data: frame } = useFrameQuery()
+  const navigate = useNavigate()
+  const [words, setWords] = useState('')
+  const [order, setOrder] = useState<Order>('name')
+  const usualPar = frame?.settings.parCount ?? 3
+  const keys = useMemo(() => ({ n: () => void navigate('/patterns/new') }), [navigate])
+  usePlaceKeys(keys)
+  const shown = useMemo(() => {
+    const sought = words.trim().toLowerCase()
+    const matching = (data?.patterns ?? []).filter(({ name, serves, variants }) =>
+      [name, ...serves.map((served) => served.name), ...variants.map(({ label }) => label)]
+        .join(' ')
+        .toLowerCase()
+        .includes(sought),
+    )
+    if (order === 'fastest') return [...matching].sort((a, b) => fastest(b) - fastest(a))
+    if (order === 'emptiest')
+      return [...matching].sort((a, b) => emptiness(b, usualPar) - emptiness(a, usualPar))
+    return matching
+  }, [data, words, order, usualPar])
+  if (!data) return <p aria-busy="true">Laying out the flies …</p>
+  return (
+    <>
+      <Heading>
+        <h1>Patterns</h1>
+        <Row>
+          <TextField
+            label="Find a pattern"
+            hideLabel
+            type="search"
+            value={words}
+            onChange={setWords}
+            width="170px"
+          />
+          <Select
+            label="Order"
+            hideLabel
+            value={order}
+            onChange={(id) => setOrder(id as Order)}
+            choices={[
+              { id: 'name', name: 'by name' },
+              { id: 'fastest', name: 'fastest first' },
+              { id: 'emptiest', name: 'emptiest first' },
+            ]}
+            width="140px"
+          />
+          <Button look="main" onPress={() => void navigate('/patterns/new')}>
+            New pattern
+          </Button>
+        </Row>
+      </Heading>
+      <p>
+        <Quiet>Flies at true size. Figures in free fall at 10 °C, wet; 8 in 10 fall within the band.</Quiet>
+      </p>
+      <List aria-label="Patterns and their variants">
+        <thead>
+          <tr>
+            <th>pattern</th>
+            <th>fly</th>
+            <th>variant</th>
+            <th className="number">weighs</th>
+            <th className="number">ride</th>
+            <th className="number">likely</th>
+            <th>on hand</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((pattern) => (
+            <Variants key={pattern.id} pattern={pattern} usualPar={usualPar} />
+          ))}
+        </tbody>
+      </List>
+      {data.patterns.length === 0 ? (
+        <p>
+          No pattern yet. <Link to="/patterns/new">Design the first</Link>: hook, bead and a body are enough for
+          a weight and a fall.
+        </p>
+      ) : null}
+    </>
+  )
+}

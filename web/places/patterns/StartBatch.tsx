@@ -1,0 +1,56 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import type { BoxesView, CompartmentId, VariantLine } from '../../../contract/index.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Row } from '../../ui/layout.tsx'
+import { NumberField } from './ComponentFields.tsx'
+
+interface StartBatchProps {
+  readonly patternName: string
+  readonly variant: VariantLine | undefined
+  readonly boxes: BoxesView | undefined
+}
+
+/** Puts a batch of the chosen variant on the vise, into its home or another compartment. */
+export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
+  const [count, setCount] = useState<number | undefined>(6)
+  const [place, setPlace] = useState<string | null>(null)
+  const command = useCommand()
+  const navigate = useNavigate()
+  const places = (boxes?.boxes ?? []).flatMap(({ name, compartments }) =>
+    compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
+  )
+  const target = place ?? variant?.homeCompartmentId ?? places.at(-1)?.id ?? null
+  if (!variant || !target) return null
+  const start = async (onVise: boolean) => {
+    if (!count) return
+    const delivery = await command('batchPlan', {
+      batchId: newId(),
+      variantId: variant.id,
+      plannedCount: count,
+      compartmentId: target as CompartmentId,
+      onVise,
+    })
+    if (delivery.kind === 'done' && onVise) void navigate('/bench')
+  }
+  return (
+    <Row style={{ paddingTop: 10 }} $align="end">
+      <NumberField label="Tie" value={count} min={1} max={999} whole onChange={setCount} width="64px" />
+      <Select
+        label={`of ${patternName} ${variant.label}, into`}
+        value={target}
+        choices={places}
+        onChange={setPlace}
+        width="240px"
+      />
+      <Button look="main" onPress={() => void start(true)} isDisabled={!count}>
+        Put on the vise
+      </Button>
+      <Button onPress={() => void start(false)} isDisabled={!count}>
+        Queue
+      </Button>
+    </Row>
+  )
+}

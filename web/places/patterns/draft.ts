@@ -1,0 +1,174 @@
+import type { Component, ComponentKind, Swap } from '../../../core/index.ts'
+import type { CommandInput, PatternLine } from '../../../contract/index.ts'
+import { newId } from '../../app/useCommand.ts'
+
+/** A variant as it is being edited. */
+export interface DraftVariant {
+  readonly id: string
+  readonly label: string
+  readonly hookMaterialId: string
+  readonly swaps: readonly Swap[]
+  readonly parCount: number | null
+  readonly homeCompartmentId: string | null
+}
+
+/** A drawer that the draft names and the stores do not have yet. */
+export interface NewDrawer {
+  readonly id: string
+  readonly familyId: string
+  readonly sizeKey: string
+  readonly colourName: string
+}
+
+/** A pattern as it is being edited: kept on this machine until it is saved. */
+export interface Draft {
+  readonly patternId: string
+  /** version that the draft started from; null for a new pattern */
+  readonly version: number | null
+  readonly name: string
+  readonly purpose: PatternLine['purpose']
+  readonly note: string
+  readonly serves: readonly { readonly foodStageId: string; readonly weight: number; readonly name: string }[]
+  readonly components: readonly Component[]
+  readonly steps: PatternLine['dressing']['steps']
+  readonly variants: readonly DraftVariant[]
+  readonly newDrawers: readonly NewDrawer[]
+  readonly fishedHow: readonly string[]
+  readonly waterKinds: readonly string[]
+  readonly ownMonths: readonly number[]
+  readonly dislike: number
+}
+
+/** The draft of a pattern that is there. */
+export function draftOf(pattern: PatternLine): Draft {
+  const {
+    id,
+    version,
+    name,
+    purpose,
+    note,
+    serves,
+    dressing,
+    variants,
+    fishedHow,
+    waterKinds,
+    ownMonths,
+    dislike,
+  } = pattern
+  return {
+    patternId: id,
+    version,
+    name,
+    purpose,
+    note,
+    serves,
+    components: dressing.components,
+    steps: dressing.steps,
+    variants: variants.map(({ id: variantId, label, hookMaterialId, swaps, parCount, homeCompartmentId }) => ({
+      id: variantId,
+      label,
+      hookMaterialId,
+      swaps,
+      parCount,
+      homeCompartmentId,
+    })),
+    newDrawers: [],
+    fishedHow,
+    waterKinds,
+    ownMonths,
+    dislike,
+  }
+}
+
+/** An empty draft; its hook is chosen first. */
+export function emptyDraft(): Draft {
+  return {
+    patternId: newId(),
+    version: null,
+    name: '',
+    purpose: 'imitation',
+    note: '',
+    serves: [],
+    components: [],
+    steps: null,
+    variants: [
+      { id: newId(), label: 'first', hookMaterialId: '', swaps: [], parCount: null, homeCompartmentId: null },
+    ],
+    newDrawers: [],
+    fishedHow: [],
+    waterKinds: [],
+    ownMonths: [],
+    dislike: 0,
+  }
+}
+
+/** Where a new component of a kind usually goes, with amounts to start from. */
+const STARTS: Readonly<Partial<Record<ComponentKind, Partial<Component>>>> = {
+  bead: { place: { from: 0, to: 0.2, side: 'around' } },
+  wire: { place: { from: 0.25, to: 0.7, side: 'around' }, turns: 8 },
+  thread: { place: { from: 0.1, to: 1, side: 'around' } },
+  tail: { place: { from: 1, to: 1, side: 'around' }, fibreCount: 6, length: { factor: 2 / 3, of: 'shank' } },
+  shuck: { place: { from: 1, to: 1, side: 'around' }, strands: 1, length: { factor: 0.5, of: 'shank' } },
+  body: { place: { from: 0.25, to: 1, side: 'around' }, bulk: 0.25 },
+  rib: { place: { from: 0.25, to: 1, side: 'around' }, turns: 5 },
+  collar: {
+    place: { from: 0.12, to: 0.3, side: 'around' },
+    bulk: 0.3,
+    turns: 2,
+    length: { factor: 1, of: 'gape' },
+  },
+  hackle: { place: { from: 0.1, to: 0.3, side: 'around' }, turns: 4, length: { factor: 1.5, of: 'gape' } },
+}
+
+/** A new component of a kind, its key free in the draft. */
+export function newComponent(kind: ComponentKind, materialId: string, taken: readonly Component[]): Component {
+  const keys = new Set(taken.map(({ key }) => key))
+  let key: string = kind
+  for (let n = 2; keys.has(key); n += 1) key = `${kind}${n}`
+  return { key, kind, materialId, place: { from: 0.2, to: 0.9, side: 'around' }, ...STARTS[kind] }
+}
+
+/** The command that saves a draft. */
+export function toCommand(draft: Draft): CommandInput<'patternSave'> {
+  const used = new Set([
+    ...draft.components.map(({ materialId }) => materialId),
+    ...draft.variants.flatMap(({ hookMaterialId, swaps }) => [
+      hookMaterialId,
+      ...swaps.flatMap(({ materialId }) => materialId ?? []),
+    ]),
+  ])
+  const body = {
+    patternId: draft.patternId,
+    version: draft.version,
+    name: draft.name,
+    purpose: draft.purpose,
+    ownMonths: draft.ownMonths,
+    fishedHow: draft.fishedHow,
+    waterKinds: draft.waterKinds,
+    dislike: draft.dislike,
+    note: draft.note,
+    serves: draft.serves.map(({ foodStageId, weight }) => ({ foodStageId, weight })),
+    dressing: { components: draft.components, steps: draft.steps },
+    newMaterials: draft.newDrawers.filter(({ id }) => used.has(id)),
+    variants: draft.variants,
+  }
+  return body as unknown as CommandInput<'patternSave'>
+}
+
+const KEY = 'heavy-thistle:draft:'
+
+/** Keeps a draft on this machine, so that a closed tab loses nothing. */
+export const keepDraft = (draft: Draft): void =>
+  localStorage.setItem(KEY + (draft.version === null ? 'new' : draft.patternId), JSON.stringify(draft))
+export const dropDraft = (draft: Draft): void =>
+  localStorage.removeItem(KEY + (draft.version === null ? 'new' : draft.patternId))
+
+/** A kept draft; null where there is none that can be read. */
+export function keptDraft(id: string): Draft | null {
+  try {
+    const stored: unknown = JSON.parse(localStorage.getItem(KEY + id) ?? 'null')
+    return stored && typeof stored === 'object' && 'components' in stored ? (stored as Draft) : null
+  } catch {
+    return null
+  }
+}

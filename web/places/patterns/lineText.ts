@@ -1,0 +1,48 @@
+import { wording } from '../../../core/index.ts'
+import type { Component, Material, Proportion } from '../../../core/index.ts'
+
+const OF: Readonly<Record<string, string>> = { shank: 'shank', gape: 'gape', hookLength: 'fly', bead: 'bead' }
+const FRACTIONS: readonly (readonly [number, string])[] = [
+  [1 / 4, '¼'], [1 / 3, '⅓'], [1 / 2, '½'], [2 / 3, '⅔'], [3 / 4, '¾'], [1, '1'], [4 / 3, '1⅓'], [3 / 2, '1½'], [2, '2'],
+] // prettier-ignore
+
+/** A factor as tiers write it: `⅔`, `1½`, else two decimals. */
+export function factorText(factor: number): string {
+  return (
+    FRACTIONS.find(([value]) => Math.abs(value - factor) < 0.005)?.[1] ?? String(Math.round(factor * 100) / 100)
+  )
+}
+
+/** A proportion as tiers say it: `⅔ shank`, `5 mm`. */
+export function proportionText(proportion: Proportion): string {
+  if ('mm' in proportion) return `${proportion.mm} mm`
+  if (proportion.of === 'component') return `${factorText(proportion.factor)} of the ${proportion.componentKey}`
+  return `${factorText(proportion.factor)} ${OF[proportion.of]}`
+}
+
+/** A material in few words: what it is, its size, its colour. */
+export function materialText(material: Material | undefined): string {
+  if (!material) return 'no material yet'
+  const { family, sizeKey, colourName } = material
+  const size =
+    family.kind === 'bead'
+      ? wording.beadSize(Number(sizeKey))
+      : family.kind === 'thread' && sizeKey
+        ? `${sizeKey} denier`
+        : sizeKey
+  return [family.name, size, colourName].filter(Boolean).join(', ')
+}
+
+/** A component as one line: `tail: 6 fibres, speckled cock, ⅔ shank`. */
+export function componentLine(component: Component, material: Material | undefined): string {
+  const { kind, fibreCount, strands, turns, layers, bulk, length } = component
+  const amounts = [
+    fibreCount === undefined ? '' : `${fibreCount} fibres`,
+    strands === undefined ? '' : `${strands} ${strands === 1 ? 'strand' : 'strands'}`,
+    turns === undefined ? '' : `${factorText(turns)} turns`,
+    layers === undefined ? '' : `${layers} layers`,
+    length ? proportionText(length) : '',
+    bulk === undefined ? '' : bulk < 0.15 ? 'sparse' : bulk < 0.4 ? 'slim' : bulk < 0.7 ? 'full' : 'bulky',
+  ]
+  return `${wording.componentName[kind]}: ${[materialText(material), ...amounts].filter(Boolean).join(', ')}`
+}

@@ -1,0 +1,82 @@
+import { useMemo } from 'react'
+import { depthAtTime } from '../../../core/index.ts'
+import type { PatternLine } from '../../../contract/index.ts'
+import { useColumn } from '../../column/marks.ts'
+import type { ColumnContent, Mark } from '../../column/marks.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
+import type { Draft } from './draft.ts'
+import type { WorkedOut } from './useFlyReport.ts'
+
+const LAST_SECOND = 12
+
+/** Second marks of a fall down to the bed, thinned where they would crowd, with the band of speed as smear. */
+function secondsOf(worked: WorkedOut, bedMm: number) {
+  const { report, descent } = worked
+  if (report.kind !== 'sinks' || !descent) return []
+  const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
+  const marks = []
+  let last = -Infinity
+  for (let timeS = 1; timeS <= LAST_SECOND; timeS += 1) {
+    const depthMm = depthAtTime(descent, timeS)
+    if (depthMm >= bedMm) break
+    if (depthMm - last < bedMm * 0.06) continue
+    last = depthMm
+    marks.push({
+      timeS,
+      depthMm,
+      lowMm: (depthMm * low) / value,
+      highMm: Math.min((depthMm * high) / value, bedMm),
+    })
+  }
+  return marks
+}
+
+/** Variants of the pattern beside the chosen one: rungs, at the depth each reaches in two seconds. */
+function rungs(
+  pattern: PatternLine | undefined,
+  bedMm: number,
+  speed: (mmPerS: number) => string,
+): readonly Mark[] {
+  return (pattern?.variants ?? []).slice(0, 6).map(({ id, label, figure }) => {
+    const depthMm = figure.kind === 'sinks' ? Math.min((figure.trailingSpeedMmPerS ?? 0) * 2, bedMm) : 0
+    return {
+      id,
+      label,
+      fromMm: Math.max(depthMm - 30, 0),
+      toMm: depthMm,
+      weight: 0.4,
+      softWeight: 0.6,
+      words:
+        figure.kind === 'sinks'
+          ? `2 s · ${speed(figure.trailingSpeedMmPerS ?? 0)}`
+          : figure.kind === 'floats'
+            ? 'floats'
+            : '–',
+      look: 'fly',
+      to: `/patterns/${pattern?.id}?variant=${id}`,
+    }
+  })
+}
+
+/** Hangs the chosen variant's fall and its sisters in the Column. */
+export function useFallColumn(
+  worked: WorkedOut | null,
+  draft: Draft | null,
+  pattern: PatternLine | undefined,
+): void {
+  const moment = useMoment()
+  const { speed } = useWording()
+  const bedMm = moment?.reach.typicalDepthMm ?? 1000
+  const serves = draft?.serves
+  const content = useMemo<ColumnContent>(() => {
+    const foods = (serves ?? []).map(({ foodStageId }) => foodStageId)
+    return {
+      flies: rungs(pattern, bedMm, speed),
+      fall: worked ? { seconds: secondsOf(worked, bedMm) } : null,
+      foods: foods.length > 0 ? foods : null,
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- speed is made anew at each render and depends on units alone
+  }, [worked, pattern, bedMm, serves])
+  useColumn(content)
+}

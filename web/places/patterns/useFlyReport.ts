@@ -1,0 +1,58 @@
+import { useMemo } from 'react'
+import {
+  descend,
+  drawFly,
+  evaluateFly,
+  resolveDressing,
+  timeToDepth,
+  USUAL_TIPPET,
+} from '../../../core/index.ts'
+import type { Descent, Fly, FlyDrawing, FlyReport, Incomplete } from '../../../core/index.ts'
+import type { Draft, DraftVariant } from './draft.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+/** The chosen variant worked out: its report, its drawing, its fall with line trailing. */
+export interface WorkedOut {
+  readonly fly: Fly
+  readonly report: FlyReport
+  readonly drawing: FlyDrawing
+  /** null where it does not sink */
+  readonly descent: Descent | null
+  readonly times: readonly { readonly depthMm: number; readonly timeS: number | null }[]
+}
+
+const DEPTHS_MM = [1000, 2000, 3000]
+const LEADER_MM = 3600
+
+/** Works a variant of a draft out at a temperature; what is missing where it is no fly yet. */
+export function workOut(
+  draft: Draft,
+  variant: DraftVariant,
+  book: MaterialBook,
+  waterTempC: number,
+): WorkedOut | Incomplete {
+  const fly = resolveDressing({ components: draft.components, steps: draft.steps }, variant, book.materials)
+  if (fly.kind === 'incomplete') return fly
+  const report = evaluateFly(fly, { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' })
+  const descent = report.kind === 'sinks' ? descend(report.model, DEPTHS_MM.at(-1) ?? 3000, LEADER_MM) : null
+  return {
+    fly,
+    report,
+    drawing: drawFly(fly),
+    descent,
+    times: DEPTHS_MM.map((depthMm) => ({ depthMm, timeS: descent ? timeToDepth(descent, depthMm) : null })),
+  }
+}
+
+/** {@link workOut} for a sheet: again whenever an input changes. */
+export function useFlyReport(
+  draft: Draft | null,
+  variant: DraftVariant | undefined,
+  book: MaterialBook | null,
+  waterTempC: number,
+) {
+  return useMemo(
+    () => (draft && variant && book ? workOut(draft, variant, book, waterTempC) : null),
+    [draft, variant, book, waterTempC],
+  )
+}

@@ -1,0 +1,92 @@
+import { useCallback, useMemo, useState } from 'react'
+import type { Material, MaterialFamily } from '../../../core/index.ts'
+import type { FamilyFull } from '../../../contract/index.ts'
+import { api, useCatalogueQuery, useFamiliesQuery, useStoresQuery } from '../../app/api.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { newId } from '../../app/useCommand.ts'
+import type { NewDrawer } from './draft.ts'
+
+/** Materials as the pattern sheet needs them: drawers with physics, families to choose from. */
+export interface MaterialBook {
+  readonly materials: ReadonlyMap<string, Material>
+  readonly families: readonly FamilyFull[]
+  /** family of a drawer, by its id */
+  readonly familyOf: (materialId: string) => FamilyFull | null
+  /** the drawer of a family, size and colour: one that is there, or a new one for the draft to mint */
+  readonly drawer: (
+    familyId: string,
+    sizeKey: string,
+    colourName: string,
+  ) => Promise<{ id: string; minted: NewDrawer | null }>
+  readonly onHandOf: (materialId: string) => number | null
+}
+
+const toCore = (family: FamilyFull): MaterialFamily => family
+
+function toMaterial(family: FamilyFull, { id, sizeKey, colourName }: Omit<NewDrawer, 'familyId'>): Material {
+  const colour = family.colours.find(({ name }) => name === colourName)
+  return {
+    id,
+    family: toCore(family),
+    sizeKey,
+    colourName,
+    colourHex: colour?.hexDry ?? '#808080',
+    colourWetHex: colour?.hexWet ?? '#606060',
+  }
+}
+
+/** Drawers of the stores and of the draft; null until they have come. */
+export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook | null {
+  const { data: stores } = useStoresQuery()
+  const { data: used } = useFamiliesQuery()
+  const { data: catalogue } = useCatalogueQuery()
+  const dispatch = useAppDispatch()
+  const [fetched, setFetched] = useState<ReadonlyMap<string, FamilyFull>>(new Map())
+
+  const physics = useMemo(() => {
+    const byId = new Map((used?.families ?? []).map((family) => [family.id as string, family]))
+    for (const [id, family] of fetched) byId.set(id, family)
+    return byId
+  }, [used, fetched])
+
+  const materials = useMemo(() => {
+    const book = new Map<string, Material>()
+    for (const drawer of [...(stores?.materials ?? []), ...newDrawers]) {
+      const family = physics.get(drawer.familyId)
+      if (family) book.set(drawer.id, toMaterial(family, drawer))
+    }
+    return book
+  }, [stores, newDrawers, physics])
+
+  const drawer = useCallback(
+    async (familyId: string, sizeKey: string, colourName: string) => {
+      if (!physics.has(familyId)) {
+        const { data } = await dispatch(api.endpoints.family.initiate(familyId))
+        if (data) setFetched((before) => new Map(before).set(familyId, data))
+      }
+      const same = (candidate: { familyId: string; sizeKey: string; colourName: string }) =>
+        candidate.familyId === familyId && candidate.sizeKey === sizeKey && candidate.colourName === colourName
+      const there = stores?.materials.find(same) ?? newDrawers.find(same)
+      if (there) return { id: there.id as string, minted: null }
+      const minted = { id: newId(), familyId, sizeKey, colourName }
+      return { id: minted.id as string, minted }
+    },
+    [physics, dispatch, stores, newDrawers],
+  )
+
+  return useMemo(() => {
+    if (!stores || !used || !catalogue) return null
+    const familyIdOf = new Map(
+      [...stores.materials, ...newDrawers].map(({ id, familyId }) => [id as string, familyId as string]),
+    )
+    const listed = new Map(catalogue.families.map((family) => [family.id as string, family]))
+    const amounts = new Map(stores.materials.map(({ id, onHand }) => [id as string, onHand]))
+    return {
+      materials,
+      families: catalogue.families,
+      familyOf: (materialId) => listed.get(familyIdOf.get(materialId) ?? '') ?? null,
+      drawer,
+      onHandOf: (materialId) => amounts.get(materialId) ?? null,
+    }
+  }, [stores, used, catalogue, newDrawers, materials, drawer])
+}

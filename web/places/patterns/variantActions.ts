@@ -1,0 +1,124 @@
+import { sizeNumber } from '../../../core/index.ts'
+import type { Material, Swap } from '../../../core/index.ts'
+import { newId } from '../../app/useCommand.ts'
+import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+/** What an action on a variant leaves: the new variant and the drawers to mint for it. */
+export interface Copied {
+  readonly variant: DraftVariant
+  readonly minted: readonly NewDrawer[]
+}
+
+/** Material of a component in a variant: its own swap, else the dressing's; null where it is left out. */
+export function materialIn(draft: Draft, variant: DraftVariant, componentKey: string): string | null {
+  const swap = variant.swaps.find((candidate) => candidate.componentKey === componentKey)
+  if (swap?.omit) return null
+  return swap?.materialId ?? draft.components.find(({ key }) => key === componentKey)?.materialId ?? null
+}
+
+/** Swaps with one of them replaced. */
+export function withSwap(swaps: readonly Swap[], swap: Swap): readonly Swap[] {
+  return [...swaps.filter(({ componentKey }) => componentKey !== swap.componentKey), swap]
+}
+
+const METAL: Readonly<Record<string, string>> = {
+  tungsten: 'W',
+  brass: 'B',
+  steel: 'S',
+  glass: 'G',
+  plastic: 'P',
+}
+
+function beadLabel(bead: Material | undefined): string {
+  if (!bead) return 'none'
+  const metal = Object.keys(METAL).find((key) => bead.family.name.toLowerCase().includes(key))
+  return `${metal ? METAL[metal] : ''} ${bead.sizeKey}`.trim()
+}
+
+/** How a variant would be called: `#14 W 3.3`, with its body's colour where that is what tells it apart. */
+export function labelFor(
+  draft: Draft,
+  variant: DraftVariant,
+  materials: ReadonlyMap<string, Material>,
+  colour = '',
+): string {
+  const hook = materials.get(variant.hookMaterialId)
+  const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
+  const bead = beadKey ? beadLabel(materials.get(materialIn(draft, variant, beadKey) ?? '')) : ''
+  const base = [`#${hook?.sizeKey ?? '?'}`, bead, colour].filter(Boolean).join(' ')
+  const taken = new Set(
+    draft.variants.filter(({ id }) => id !== variant.id).map(({ label }) => label.toLowerCase()),
+  )
+  let label = base
+  for (let n = 2; taken.has(label.toLowerCase()); n += 1) label = `${base} (${n})`
+  return label
+}
+
+const copyOf = (variant: DraftVariant, change: Partial<DraftVariant>): DraftVariant => ({
+  ...variant,
+  parCount: null,
+  homeCompartmentId: null,
+  ...change,
+  id: newId(),
+})
+
+/** The size of a list nearest to a wanted one. */
+export function nearestSize(sizes: readonly string[], wanted: number): string | null {
+  return sizes.reduce<string | null>(
+    (best, size) =>
+      best === null || Math.abs(Number(size) - wanted) < Math.abs(Number(best) - wanted) ? size : best,
+    null,
+  )
+}
+
+/** A copy on the hook one size larger (−2) or smaller (+2), its bead in proportion; null where the hook ends there. */
+export async function copyToSize(
+  draft: Draft,
+  variant: DraftVariant,
+  step: 2 | -2,
+  book: MaterialBook,
+): Promise<Copied | null> {
+  const hook = book.materials.get(variant.hookMaterialId)
+  const family = book.familyOf(variant.hookMaterialId)
+  const size = hook && sizeNumber(hook)
+  if (!hook || !family || !size || !family.sizes.includes(String(size + step))) return null
+  const next = await book.drawer(family.id, String(size + step), hook.colourName)
+  const minted = next.minted ? [next.minted] : []
+  let { swaps } = variant
+  const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
+  const beadId = beadKey ? materialIn(draft, variant, beadKey) : null
+  const bead = beadId ? book.materials.get(beadId) : undefined
+  const beadFamily = beadId ? book.familyOf(beadId) : null
+  if (beadKey && bead && beadFamily) {
+    const wanted = nearestSize(beadFamily.sizes, (sizeNumber(bead) ?? 2.8) * 1.16 ** (-step / 2))
+    const drawer = await book.drawer(beadFamily.id, wanted ?? bead.sizeKey, bead.colourName)
+    if (drawer.minted) minted.push(drawer.minted)
+    swaps = withSwap(swaps, { componentKey: beadKey, materialId: drawer.id })
+  }
+  return { variant: copyOf(variant, { hookMaterialId: next.id, swaps }), minted }
+}
+
+/** A copy with another drawer for a component; the drawer is minted where it is not there. */
+export async function copyWithDrawer(
+  variant: DraftVariant,
+  componentKey: string,
+  choice: { readonly familyId: string; readonly sizeKey: string; readonly colourName: string },
+  book: MaterialBook,
+): Promise<Copied> {
+  const drawer = await book.drawer(choice.familyId, choice.sizeKey, choice.colourName)
+  return {
+    variant: copyOf(variant, { swaps: withSwap(variant.swaps, { componentKey, materialId: drawer.id }) }),
+    minted: drawer.minted ? [drawer.minted] : [],
+  }
+}
+
+/** A copy without bead and wire. */
+export function copyUnweighted(draft: Draft, variant: DraftVariant): Copied {
+  const heavy = draft.components.filter(({ kind }) => kind === 'bead' || kind === 'wire' || kind === 'eyes')
+  const swaps = heavy.reduce<readonly Swap[]>(
+    (all, { key }) => withSwap(all, { componentKey: key, omit: true }),
+    variant.swaps,
+  )
+  return { variant: copyOf(variant, { swaps }), minted: [] }
+}

@@ -1,0 +1,184 @@
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { useMemo, useRef, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import styled from 'styled-components'
+import { wording } from '../../../core/index.ts'
+import type { MaterialLine } from '../../../contract/index.ts'
+import { useStoresQuery } from '../../app/api.ts'
+import { stockAmount } from '../../app/words.ts'
+import { Checkbox, TextField } from '../../ui/fields.tsx'
+import { Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { DrawerSheet } from './DrawerSheet.tsx'
+
+const Scroll = styled.div`
+  height: calc(100dvh - 210px);
+  min-height: 300px;
+  overflow-y: auto;
+  border-top: 1px solid var(--quiet);
+  .inner {
+    position: relative;
+  }
+  button.drawer {
+    position: absolute;
+    left: 0;
+    width: 100%;
+    height: 34px;
+    display: grid;
+    grid-template-columns: 76px minmax(0, 1fr) 110px 110px 110px;
+    gap: 10px;
+    align-items: center;
+    padding: 0 8px 0 4px;
+    font: 0.9375rem/1.2 var(--text);
+    text-align: left;
+    color: var(--ink);
+    background: none;
+    border: 0;
+    border-bottom: 1px solid var(--rule);
+    cursor: pointer;
+  }
+  button.drawer:hover {
+    background: var(--panel);
+  }
+  .number {
+    text-align: right;
+  }
+  .swatch {
+    display: inline-block;
+    width: 13px;
+    height: 13px;
+    margin-right: 7px;
+    border: 1px solid var(--quiet);
+    border-radius: 2px;
+    vertical-align: -2px;
+  }
+  .name {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`
+
+const ROW_PX = 34
+
+type State = 'out' | 'low' | 'notCounted' | 'countNeeded' | 'enough'
+
+/** How a drawer stands. Below nought means that flies were tied from it and nobody counted it. */
+export function stateOf({ onHand, minimumAmount }: MaterialLine): State {
+  if (onHand === null) return 'notCounted'
+  if (onHand < 0) return 'countNeeded'
+  if (onHand === 0) return 'out'
+  return minimumAmount !== null && onHand < minimumAmount ? 'low' : 'enough'
+}
+
+const WORDS: Readonly<Record<State, string>> = {
+  out: 'out',
+  low: 'low',
+  notCounted: 'not counted',
+  countNeeded: 'count needed',
+  enough: '',
+}
+const COLOURS: Readonly<Record<State, string>> = {
+  out: 'var(--madder)',
+  low: 'var(--brass)',
+  notCounted: 'var(--quiet)',
+  countNeeded: 'var(--quiet)',
+  enough: 'var(--ink)',
+}
+
+export const drawerTitle = ({ kind, name, sizeKey, colourName }: MaterialLine): string =>
+  [
+    name,
+    kind === 'bead' ? wording.beadSize(Number(sizeKey)) : kind === 'hook' ? `#${sizeKey}` : sizeKey,
+    colourName,
+  ]
+    .filter(Boolean)
+    .join(', ')
+
+/** What the stores hold, drawer by drawer. */
+export default function Stores() {
+  const { data } = useStoresQuery()
+  const [params, setParams] = useSearchParams()
+  const [words, setWords] = useState('')
+  const [onlyLow, setOnlyLow] = useState(false)
+  const scroll = useRef<HTMLDivElement>(null)
+  const shown = useMemo(() => {
+    const sought = words.trim().toLowerCase()
+    return (data?.materials ?? []).filter(
+      (line) =>
+        drawerTitle(line).toLowerCase().includes(sought) &&
+        (!onlyLow || ['low', 'out'].includes(stateOf(line))),
+    )
+  }, [data, words, onlyLow])
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => ROW_PX,
+    overscan: 12,
+  })
+  if (!data) return <p aria-busy="true">Opening the drawers …</p>
+  const open = data.materials.find(({ id }) => id === params.get('material'))
+  if (open) return <DrawerSheet line={open} title={drawerTitle(open)} onClose={() => setParams({})} />
+  const low = data.materials.filter((line) => ['low', 'out'].includes(stateOf(line)))
+  return (
+    <>
+      <Heading>
+        <h1>Stores</h1>
+        <Row>
+          <TextField
+            label="Find a material"
+            hideLabel
+            type="search"
+            value={words}
+            onChange={setWords}
+            width="200px"
+          />
+          <Checkbox isSelected={onlyLow} onChange={setOnlyLow}>
+            only what is low
+          </Checkbox>
+        </Row>
+      </Heading>
+      <p style={{ paddingBottom: 8 }}>
+        {low.length > 0
+          ? `${low.length} low: ${low.slice(0, 4).map(drawerTitle).join('; ')}${low.length > 4 ? ' …' : '.'}`
+          : 'Nothing is low.'}{' '}
+        <Quiet>{data.materials.length} drawers; not counted is not none.</Quiet>
+      </p>
+      <Scroll ref={scroll} tabIndex={0} role="region" aria-label="Drawers">
+        <div className="inner" style={{ height: rows.getTotalSize() }}>
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const line = shown[index]
+            if (!line) return null
+            const state = stateOf(line)
+            return (
+              <button
+                key={line.id}
+                type="button"
+                className="drawer"
+                style={{ top: start }}
+                onClick={() => setParams({ material: line.id })}
+              >
+                <Quiet>{line.kind}</Quiet>
+                <span className="name">
+                  <span className="swatch" style={{ background: line.colourHex }} />
+                  {drawerTitle(line)}
+                </span>
+                <span className="number figures" style={{ color: COLOURS[state] }}>
+                  {line.onHand === null || line.onHand < 0 ? '' : stockAmount(line.onHand, line.stockUnit)}
+                </span>
+                <span className="number">
+                  <Quiet>
+                    {line.minimumAmount === null
+                      ? ''
+                      : `keep ${stockAmount(line.minimumAmount, line.stockUnit)}`}
+                  </Quiet>
+                </span>
+                <span style={{ color: COLOURS[state] }}>{WORDS[state]}</span>
+              </button>
+            )
+          })}
+        </div>
+      </Scroll>
+      {shown.length === 0 ? <p>No drawer answers to that.</p> : null}
+    </>
+  )
+}

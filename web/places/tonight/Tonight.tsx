@@ -1,0 +1,250 @@
+import { useMemo, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import styled from 'styled-components'
+import type { TonightLine, TonightView } from '../../../contract/index.ts'
+import { useFrameQuery, useTonightQuery } from '../../app/api.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { chooseMoment, light } from '../../app/state.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { clockTime, dayName, techniqueName } from '../../app/words.ts'
+import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { Slits } from '../../drawing/Slits.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { Button } from '../../ui/Button.tsx'
+import { TextField } from '../../ui/fields.tsx'
+import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { FirstEvening } from './FirstEvening.tsx'
+
+const Lines = styled.ol`
+  max-width: 820px;
+  li {
+    display: grid;
+    grid-template-columns: 68px minmax(0, 1fr) auto;
+    gap: 4px 14px;
+    align-items: center;
+    padding: 11px 6px 11px 0;
+    border-bottom: 1px solid var(--rule);
+    min-height: 56px;
+  }
+  li[data-lit='true'] {
+    background: var(--panel);
+    box-shadow: inset 3px 0 0 var(--thistle);
+    padding-left: 10px;
+  }
+  .sort {
+    font-size: 0.8125rem;
+    color: var(--quiet);
+    align-self: start;
+    padding-top: 3px;
+  }
+  .text {
+    font-size: 1.0625rem;
+    line-height: 1.35;
+    color: var(--ink);
+  }
+  a.text {
+    text-decoration-color: var(--rule);
+  }
+  .more {
+    grid-column: 2;
+    display: flex;
+    align-items: center;
+    gap: 14px;
+    flex-wrap: wrap;
+  }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .more {
+      grid-column: 1;
+    }
+  }
+`
+
+const SORTS: Readonly<Record<TonightLine['kind'], string>> = {
+  likely: 'likely',
+  lacking: 'lacking',
+  tie: 'tie',
+  buy: 'buy',
+  covered: 'covered',
+}
+
+const MINUTES_A_FLY = 8
+const MINUTES_TO_START = 4
+
+/** How many of a batch fit into the minutes there are; null leaves it as it is. */
+function countFor(line: TonightLine, minutes: number | null): number {
+  if (!line.batch) return 0
+  if (minutes === null) return line.batch.count
+  return Math.max(Math.min(line.batch.count, Math.floor((minutes - MINUTES_TO_START) / MINUTES_A_FLY)), 0)
+}
+
+function targetOf(line: TonightLine): string | null {
+  if (line.materialId) return `/stores?material=${line.materialId}`
+  if (line.variantId) return `/patterns/${line.patternId}?variant=${line.variantId}`
+  return line.foodStageId ? `/larder?stage=${line.foodStageId}` : null
+}
+
+interface LineProps {
+  readonly line: TonightLine
+  readonly minutes: number | null
+  readonly onTie: (line: TonightLine, onVise: boolean) => void
+}
+
+function Sentence({ line, minutes, onTie }: LineProps) {
+  const dispatch = useAppDispatch()
+  const lit = useAppSelector((state) => state.view.lit)
+  const pxPerMm = useTrueSize()
+  const subject = line.variantId ?? line.foodStageId ?? line.materialId
+  const target = targetOf(line)
+  const count = countFor(line, minutes)
+  const lightUp = () => dispatch(light(subject))
+  const dim = () => dispatch(light(null))
+  return (
+    <li
+      data-lit={subject !== null && lit === subject}
+      onMouseEnter={lightUp}
+      onMouseLeave={dim}
+      onFocus={lightUp}
+      onBlur={dim}
+    >
+      <span className="sort">{SORTS[line.kind]}</span>
+      {target ? (
+        <Link className="text" to={target}>
+          {line.text}
+        </Link>
+      ) : (
+        <span className="text">{line.text}</span>
+      )}
+      {line.kind === 'tie' && line.batch ? (
+        <Row $gap={6}>
+          <Button look="main" onPress={() => onTie(line, true)} isDisabled={count === 0}>
+            {count > 0 ? `Put ${count} on the vise` : 'Too little time'}
+          </Button>
+          <Button onPress={() => onTie(line, false)} isDisabled={count === 0}>
+            Queue
+          </Button>
+        </Row>
+      ) : (
+        <span />
+      )}
+      {(line.kind === 'lacking' || line.kind === 'tie') && line.drawing && line.par !== null ? (
+        <span className="more">
+          <FlyDrawing drawing={line.drawing} pxPerMm={pxPerMm} title="at its true size" />
+          <Slits onHand={line.onHand ?? 0} keep={line.par} drawing={line.drawing} label="on hand" />
+        </span>
+      ) : null}
+    </li>
+  )
+}
+
+function Outing({ view }: { readonly view: TonightView }) {
+  const { outing } = view
+  if (!outing) {
+    return (
+      <p>
+        No outing is planned. <Link to="/outings?new=1">Plan one</Link>, and this page says what it asks for.
+      </p>
+    )
+  }
+  const where =
+    outing.waterName === outing.reachName ? outing.waterName : `${outing.waterName}, ${outing.reachName}`
+  return (
+    <p>
+      Next: <Link to="/outings">{dayName(outing.on)}</Link>, {where}, {clockTime(outing.fromLocalMin)}–
+      {clockTime(outing.toLocalMin)}, {techniqueName[outing.technique]}.{' '}
+      <Quiet>
+        {outing.rules.length > 0
+          ? `Your note: ${outing.rules.join(', ')}.`
+          : 'Your note of its rules says nothing.'}{' '}
+        The posted rule decides.
+      </Quiet>
+    </p>
+  )
+}
+
+/** Home: what the next water is likely to ask for, what the boxes lack, what to tie, what to buy. */
+export function Tonight() {
+  const { data } = useTonightQuery()
+  const { data: frame } = useFrameQuery()
+  const [time, setTime] = useState('')
+  const command = useCommand()
+  const navigate = useNavigate()
+  const dispatch = useAppDispatch()
+  const moment = useMoment()
+  const minutes = /^\d{1,3}$/.test(time.trim()) ? Number(time) : null
+
+  const tie = async (line: TonightLine, onVise: boolean) => {
+    if (!line.batch || !line.variantId) return
+    const plannedCount = countFor(line, minutes)
+    if (plannedCount < 1) return
+    const delivery = await command('batchPlan', {
+      batchId: newId(),
+      variantId: line.variantId,
+      plannedCount,
+      compartmentId: line.batch.compartmentId,
+      onVise,
+    })
+    if (delivery.kind === 'done' && onVise) void navigate('/bench')
+  }
+  const keys = useMemo(() => {
+    const first = data?.lines.find(({ kind }) => kind === 'tie')
+    const shift = (by: number) => () => {
+      if (moment)
+        dispatch(
+          chooseMoment({
+            reachId: moment.reachId,
+            on: moment.on,
+            localMin: Math.min(Math.max(moment.localMin + by, 0), 1440),
+          }),
+        )
+    }
+    return {
+      b: () => (first ? void tie(first, false) : undefined),
+      ',': shift(-60),
+      '.': shift(60),
+      n: () => void navigate('/outings?new=1'),
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- tie is made anew at each render and reads what these name
+  }, [data, moment, dispatch, minutes])
+  usePlaceKeys(keys)
+
+  if (!data || !frame) return <p aria-busy="true">Looking at the water …</p>
+  if (data.empty) return <FirstEvening frame={frame} />
+  const warm = data.moment && data.moment.waterTempC >= 19
+  return (
+    <>
+      <Heading>
+        <h1>Tonight, {dayName(frame.today)}</h1>
+        <Row $gap={8}>
+          <span>I have</span>
+          <TextField
+            label="Minutes at the bench tonight"
+            hideLabel
+            value={time}
+            onChange={setTime}
+            width="64px"
+            maxLength={3}
+            fault={time !== '' && minutes === null ? 'Minutes.' : undefined}
+          />
+          <span>minutes</span>
+        </Row>
+      </Heading>
+      <Outing view={data} />
+      {warm ? (
+        <Caution>
+          Water about {Math.round(data.moment?.waterTempC ?? 0)} °C: leave the trout alone on such a day.
+        </Caution>
+      ) : null}
+      <Lines aria-label="What tonight asks for">
+        {data.lines.map((line, i) => (
+          <Sentence key={`${line.kind}-${i}`} line={line} minutes={minutes} onTie={(l, v) => void tie(l, v)} />
+        ))}
+      </Lines>
+      {data.lines.length === 0 ? <p>No food is recorded for this moment.</p> : null}
+    </>
+  )
+}

@@ -1,0 +1,157 @@
+import { useState } from 'react'
+import { isStillwater, parseQuantity, WATER_KINDS, wording } from '../../../core/index.ts'
+import type { ParsedQuantity, Quantity, Unit, WaterKind } from '../../../core/index.ts'
+import type { ReachBody, WaterId, ReachId } from '../../../contract/index.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { useFrameQuery } from '../../app/api.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+
+const WARMEST_DAY = 209
+
+/** A year between the coldest month's mean and the warmest met, as a cosine about the end of July. */
+export function yearBetween(coldestC: number, warmestC: number, south: boolean): number[] {
+  const [mean, amplitude] = [(coldestC + warmestC) / 2, (warmestC - coldestC) / 2]
+  return Array.from({ length: 12 }, (_, month) => {
+    const day = month * 30.4 + 15 + (south ? 182 : 0)
+    const tempC = mean + amplitude * Math.cos((2 * Math.PI * (day - WARMEST_DAY)) / 365)
+    return Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
+  })
+}
+
+const fault = (parsed: ParsedQuantity) =>
+  parsed.kind === 'unclear' && parsed.code !== 'empty'
+    ? wording.unclearSentence(parsed.code, parsed.suggestions)
+    : undefined
+
+/** The first thing that is asked: name, kind, usual depth, coldest month, warmest met. */
+export function NewWater({ onDone }: { readonly onDone: () => void }) {
+  const { data: frame } = useFrameQuery()
+  const { units } = useWording()
+  const command = useCommand()
+  const [name, setName] = useState('')
+  const [kind, setKind] = useState<WaterKind>('freestone')
+  const [texts, setTexts] = useState({
+    depth: '',
+    speed: '',
+    coldest: '3',
+    warmest: '16',
+    latitude: '54',
+    longitude: '-2',
+  })
+  const [refused, setRefused] = useState<string | null>(null)
+  const set = (key: keyof typeof texts) => (text: string) => setTexts({ ...texts, [key]: text })
+  const read = (text: string, quantity: Quantity, unit: Unit, min: number, max: number) =>
+    parseQuantity(text, quantity, unit, { min, max })
+  const still = isStillwater(kind)
+  const depth = read(texts.depth, 'length', units.depth, 50, 60_000)
+  const speed = read(still ? '0' : texts.speed, 'speed', 'm/s', 0, 4000)
+  const coldest = read(texts.coldest, 'temperature', units.temperature, 0, 30)
+  const warmest = read(texts.warmest, 'temperature', units.temperature, 0, 30)
+  const latitudeDeg = Number(texts.latitude.replace(',', '.'))
+  const longitudeDeg = Number(texts.longitude.replace(',', '.'))
+  const placed = Math.abs(latitudeDeg) <= 66 && Math.abs(longitudeDeg) <= 180
+
+  const save = async () => {
+    if (
+      depth.kind !== 'quantity' ||
+      speed.kind !== 'quantity' ||
+      coldest.kind !== 'quantity' ||
+      warmest.kind !== 'quantity' ||
+      !placed
+    ) {
+      setRefused('Fill in name, depth, speed and both temperatures.')
+      return
+    }
+    const reach: ReachBody & { id: ReachId } = {
+      id: newId(),
+      kind: still ? 'shoal' : 'reach',
+      name,
+      elevationM: 0,
+      typicalDepthMm: Math.round(depth.value),
+      surfaceSpeedMmPerS: Math.round(speed.value),
+      defaultTempC: yearBetween(
+        Math.min(coldest.value, warmest.value),
+        Math.max(coldest.value, warmest.value),
+        latitudeDeg < 0,
+      ),
+    }
+    const delivery = await command(
+      'waterCreate',
+      {
+        waterId: newId<WaterId>(),
+        water: {
+          name, kind, latitudeDeg, longitudeDeg, timeZone: frame?.settings.timeZone ?? 'UTC', clarityMm: 2000, snagginess: 1,
+          openFromMonthDay: null, openToMonthDay: null, rulesNote: '',
+          rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null },
+        },
+        reaches: [reach],
+      },
+      { quietly: true },
+    ) // prettier-ignore
+    if (delivery.kind === 'refused') setRefused(delivery.problem.detail)
+    else onDone()
+  }
+  return (
+    <Section aria-label="New water">
+      <Row $align="start">
+        <TextField label="Name" value={name} onChange={setName} width="200px" autoFocus />
+        <Select
+          label="Kind"
+          value={kind}
+          choices={WATER_KINDS.map((id) => ({ id, name: wording.waterKindName[id] }))}
+          onChange={(id) => setKind(id as WaterKind)}
+          width="190px"
+        />
+        <TextField
+          label={`Usual depth, ${units.depth}`}
+          value={texts.depth}
+          onChange={set('depth')}
+          fault={fault(depth)}
+          width="130px"
+        />
+        {still ? null : (
+          <TextField
+            label="Surface speed, m/s"
+            value={texts.speed}
+            onChange={set('speed')}
+            fault={fault(speed)}
+            width="140px"
+          />
+        )}
+        <TextField
+          label={`Coldest month, ${units.temperature}`}
+          value={texts.coldest}
+          onChange={set('coldest')}
+          fault={fault(coldest)}
+          width="140px"
+        />
+        <TextField
+          label={`Warmest met, ${units.temperature}`}
+          value={texts.warmest}
+          onChange={set('warmest')}
+          fault={fault(warmest)}
+          width="140px"
+        />
+        <TextField
+          label="Latitude, °"
+          value={texts.latitude}
+          onChange={set('latitude')}
+          width="100px"
+          fault={placed ? undefined : 'From −66 to 66.'}
+        />
+        <TextField label="Longitude, °" value={texts.longitude} onChange={set('longitude')} width="100px" />
+      </Row>
+      <Quiet>The sun’s hours follow from latitude and longitude; a degree is near enough.</Quiet>
+      {refused ? <Fault>{refused}</Fault> : null}
+      <Row>
+        <Button look="main" onPress={() => void save()}>
+          Add the water
+        </Button>
+        <Button onPress={onDone}>Leave it</Button>
+      </Row>
+    </Section>
+  )
+}

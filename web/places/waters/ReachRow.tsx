@@ -1,0 +1,147 @@
+import { useState } from 'react'
+import { parseQuantity, wording } from '../../../core/index.ts'
+import type { Quantity, Unit } from '../../../core/index.ts'
+import type { WatersView } from '../../../contract/index.ts'
+import { chooseMoment } from '../../app/state.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { TextField } from '../../ui/fields.tsx'
+
+type ReachLine = WatersView['waters'][number]['reaches'][number]
+
+interface InPlaceProps {
+  readonly label: string
+  readonly shown: string
+  readonly quantity: Quantity
+  readonly unit: Unit
+  readonly min: number
+  readonly max: number
+  readonly onSave: (value: number) => void
+}
+
+/** A figure that is saved as it is edited, on leaving the field or Enter. */
+function InPlace({ label, shown, quantity, unit, min, max, onSave }: InPlaceProps) {
+  const [text, setText] = useState<string | null>(null)
+  const parsed = text === null ? null : parseQuantity(text, quantity, unit, { min, max })
+  const fault =
+    parsed?.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined
+  const save = () => {
+    if (parsed?.kind === 'quantity' && text !== shown) onSave(Math.round(parsed.value))
+    if (parsed?.kind !== 'unclear') setText(null)
+  }
+  return (
+    <span
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') save()
+      }}
+    >
+      <TextField
+        label={label}
+        hideLabel
+        value={text ?? shown}
+        onChange={setText}
+        onBlur={save}
+        fault={fault}
+        width="96px"
+      />
+    </span>
+  )
+}
+
+const HEIGHT = 26
+
+/** The year in water warmth: a bar a month, the month of the moment marked. */
+function WarmthStrip({ temps, month }: { readonly temps: readonly number[]; readonly month: number }) {
+  return (
+    <svg
+      width={12 * 13}
+      height={HEIGHT + 10}
+      role="img"
+      aria-label={`Water by month: ${temps.map((t) => t.toFixed(0)).join(', ')} °C`}
+    >
+      {temps.map((tempC, i) => {
+        const tall = Math.max((tempC / 22) * HEIGHT, 1)
+        return (
+          <g key={i}>
+            <rect
+              x={i * 13 + 1}
+              y={HEIGHT - tall}
+              width={11}
+              height={tall}
+              fill="var(--waterDeep)"
+              stroke={i === month ? 'var(--thistle)' : 'var(--quiet)'}
+              strokeWidth={i === month ? 2 : 0.5}
+            />
+            <text x={i * 13 + 6.5} y={HEIGHT + 9} fontSize={8} textAnchor="middle" fill="var(--quiet)">
+              {'JFMAMJJASOND'[i]}
+            </text>
+          </g>
+        )
+      })}
+    </svg>
+  )
+}
+
+/** A reach: its depth and speed, edited in place, and its year. */
+export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonly isChosen: boolean }) {
+  const { reach } = line
+  const command = useCommand()
+  const dispatch = useAppDispatch()
+  const moment = useMoment()
+  const { units, depth, temperature } = useWording()
+  const save = (change: Partial<ReachLine['reach']>) =>
+    void command('reachSave', { reachId: line.id, version: line.version, reach: { ...reach, ...change } })
+  const month = moment ? Number(moment.on.slice(5, 7)) - 1 : -1
+  const speedShown = `${(reach.surfaceSpeedMmPerS / 1000).toFixed(2)} m/s`
+  return (
+    <tr>
+      <td>{reach.name}</td>
+      <td className="number">{reach.elevationM} m</td>
+      <td>
+        <InPlace
+          label={`Usual depth of ${reach.name}`}
+          shown={depth(reach.typicalDepthMm)}
+          quantity="length"
+          unit={units.depth}
+          min={50}
+          max={60_000}
+          onSave={(typicalDepthMm) => save({ typicalDepthMm })}
+        />
+      </td>
+      <td>
+        <InPlace
+          label={`Surface speed of ${reach.name}`}
+          shown={speedShown}
+          quantity="speed"
+          unit="m/s"
+          min={0}
+          max={4000}
+          onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}
+        />
+      </td>
+      <td>
+        <WarmthStrip temps={reach.defaultTempC} month={month} />
+      </td>
+      <td>
+        {isChosen ? (
+          <span className="figures">{moment ? temperature(moment.waterTempC) : ''}</span>
+        ) : (
+          <Button
+            look="quiet"
+            onPress={() =>
+              moment
+                ? dispatch(chooseMoment({ reachId: line.id, on: moment.on, localMin: moment.localMin }))
+                : undefined
+            }
+            aria-label={`Look at ${reach.name}`}
+          >
+            Look here
+          </Button>
+        )}
+      </td>
+    </tr>
+  )
+}

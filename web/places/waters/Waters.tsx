@@ -1,0 +1,108 @@
+import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
+import { wording } from '../../../core/index.ts'
+import type { WatersView } from '../../../contract/index.ts'
+import { useWatersQuery } from '../../app/api.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { chooseMoment } from '../../app/state.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { NewWater } from './NewWater.tsx'
+import { ReachRow } from './ReachRow.tsx'
+import { RulesNote } from './RulesNote.tsx'
+
+type WaterLine = WatersView['waters'][number]
+
+function WaterSection({
+  line,
+  chosenReach,
+}: {
+  readonly line: WaterLine
+  readonly chosenReach: string | null
+}) {
+  const { water, reaches } = line
+  const open =
+    water.openFromMonthDay && water.openToMonthDay
+      ? `open ${monthDay(water.openFromMonthDay)} to ${monthDay(water.openToMonthDay)}`
+      : 'no season noted'
+  return (
+    <Section id={line.id}>
+      <Heading>
+        <h2>
+          {water.name}{' '}
+          <Quiet>
+            · {wording.waterKindName[water.kind]} · {open} · seen to {(water.clarityMm / 1000).toFixed(1)} m
+          </Quiet>
+        </h2>
+      </Heading>
+      <Dense aria-label={`Reaches of ${water.name}`}>
+        <thead>
+          <tr>
+            <th>{reaches[0]?.reach.kind === 'reach' ? 'reach, low to high' : 'part'}</th>
+            <th className="number">above sea</th>
+            <th>usual depth</th>
+            <th>surface speed</th>
+            <th>water through the year, °C</th>
+            <th>moment</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reaches.map((reach) => (
+            <ReachRow key={reach.id} line={reach} isChosen={reach.id === chosenReach} />
+          ))}
+        </tbody>
+      </Dense>
+      <RulesNote line={line} />
+    </Section>
+  )
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+const monthDay = (md: string) => `${Number(md.slice(3))} ${MONTHS[Number(md.slice(0, 2)) - 1]}`
+
+/** Waters with their reaches: what the figures need of them, and the user's own note of the rules. */
+export default function Waters() {
+  const { data } = useWatersQuery()
+  const [params, setParams] = useSearchParams()
+  const moment = useMoment()
+  const dispatch = useAppDispatch()
+  const [adding, setAdding] = useState(params.has('new'))
+  const keys = useMemo(() => {
+    const all = data?.waters.flatMap(({ reaches }) => reaches) ?? []
+    const next = () => {
+      const at = all.findIndex(({ id }) => id === moment?.reachId)
+      const reach = all[(at + 1) % Math.max(all.length, 1)]
+      if (reach && moment)
+        dispatch(chooseMoment({ reachId: reach.id, on: moment.on, localMin: moment.localMin }))
+    }
+    return { n: () => setAdding(true), r: next }
+  }, [data, moment, dispatch])
+  usePlaceKeys(keys)
+  if (!data) return <p aria-busy="true">Walking the banks …</p>
+  const wanted = params.get('water')
+  const waters = wanted ? data.waters.filter(({ id }) => id === wanted) : data.waters
+  return (
+    <>
+      <Heading>
+        <h1>Waters</h1>
+        <Button look="main" onPress={() => setAdding(true)}>
+          New water
+        </Button>
+      </Heading>
+      {adding ? <NewWater onDone={() => setAdding(false)} /> : null}
+      {wanted && waters.length < data.waters.length ? (
+        <Button look="quiet" onPress={() => setParams({})}>
+          All waters
+        </Button>
+      ) : null}
+      {waters.map((line) => (
+        <WaterSection key={line.id} line={line} chosenReach={moment?.reachId ?? null} />
+      ))}
+      {data.waters.length === 0 && !adding ? (
+        <p>No water yet. Add the one you fish next: name, kind and depth are enough.</p>
+      ) : null}
+    </>
+  )
+}

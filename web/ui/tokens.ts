@@ -1,0 +1,49 @@
+/** Colours of the day bench and of the night bench, by what they mean. */
+export const palettes = {
+  day: {
+    ground: '#F2F5F1',
+    panel: '#FFFFFF',
+    ink: '#1C2325',
+    quiet: '#566165',
+    rule: '#D3DBD6',
+    thistle: '#6A3D8F',
+    moss: '#3F6B2C',
+    brass: '#8A5A00',
+    madder: '#A62B27',
+    waterFilm: '#DDEBE8',
+    waterDeep: '#B4CFCB',
+  },
+  night: {
+    ground: '#131718',
+    panel: '#1B2122',
+    ink: '#E9EEEB',
+    quiet: '#9FADA9',
+    rule: '#2E3739',
+    thistle: '#C7A6E6',
+    moss: '#9CC77F',
+    brass: '#E3B556',
+    madder: '#F08A80',
+    waterFilm: '#24403F',
+    waterDeep: '#0C1A1C',
+  },
+} as const
+
+export type Palette = keyof typeof palettes
+export type Colour = keyof (typeof palettes)['day']
+
+/** Pairs of text on ground that are permitted; a test holds each to 4.5:1. */
+export const permittedPairs: readonly (readonly [text: Colour, ground: Colour])[] = [
+  ...(['ink', 'quiet', 'thistle', 'moss', 'brass', 'madder'] as const).flatMap((text) => [
+    [text, 'ground'] as const,
+    [text, 'panel'] as const,
+  ]),
+  ['ink', 'waterFilm'],
+  ['ink', 'waterDeep'],
+  ['panel', 'thistle'],
+]
+
+/** A palette as CSS custom properties. */
+export const asCss = (palette: Palette): string =>
+  Object.entries(palettes[palette])
+    .map(([name, hex]) => `--${name}: ${hex};`)
+    .join('\n')
