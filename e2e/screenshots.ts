@@ -17,7 +17,10 @@ interface Shot {
 const WIDE = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
-const open = (page: Page, name: string) => page.getByRole('link', { name, exact: true }).first().click()
+async function open(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name, exact: true }).first().click()
+  await page.getByRole('heading', { name, level: 1 }).waitFor()
+}
 
 const shots: readonly Shot[] = [
   { name: 'tonight', path: '/' },
@@ -60,9 +63,7 @@ const shots: readonly Shot[] = [
         .getByRole('button', { name: /on the vise$/ })
         .first()
         .click()
-      await page.getByRole('button', { name: 'Next step' }).click()
-      await page.getByRole('button', { name: 'Next step' }).click()
-      await page.getByRole('button', { name: 'Next step' }).click()
+      for (let step = 0; step < 3; step += 1) await page.getByRole('button', { name: 'Next step' }).click()
     },
   },
   { name: 'bench-phone', path: '/bench', size: PHONE },
@@ -70,7 +71,13 @@ const shots: readonly Shot[] = [
     name: 'outings-phone',
     path: '/outings',
     size: PHONE,
-    before: (page) => page.getByRole('button', { name: 'Empty the pockets' }).first().click(),
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Empty the pockets' }).first().click()
+      await page
+        .getByRole('button', { name: /missing$/ })
+        .first()
+        .waitFor()
+    },
   },
 ]
 
@@ -94,7 +101,7 @@ try {
     )
     page.on('pageerror', (error) => process.stderr.write(`${name}: ${error.message}\n`))
     await page.goto(serving.address + path)
-    await page.locator('main h1').waitFor()
+    await page.locator('#sheet h1').waitFor()
     await before?.(page)
     await page.waitForLoadState('networkidle')
     await page.evaluate(() => document.fonts.ready)

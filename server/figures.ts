@@ -1,6 +1,7 @@
 import { eq, isNull } from 'drizzle-orm'
 import {
   billOfMaterials,
+  bodyLengthMm,
   CORE_VERSION,
   drawFly,
   evaluateFly,
@@ -66,7 +67,7 @@ export function figureOf(body: RevisionBody, materials: ReadonlyMap<string, Mate
     ...NOTHING,
     ...outcomeOf(fly),
     inputHash,
-    bodyLengthMm: fly.hook.hookLengthMm,
+    bodyLengthMm: bodyLengthMm(fly),
     bodyHexWet: bodyColour(fly),
     hookSize: fly.hook.size,
     bill: billOfMaterials(fly),

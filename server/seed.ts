@@ -79,15 +79,13 @@ async function seedLarder(tx: Tx): Promise<void> {
 /** The bench tray that always exists: where flies lie that have no box yet. */
 async function seedTray(tx: Tx): Promise<void> {
   const boxId = fixedId('box:bench-tray')
-  await tx
-    .insert(box)
-    .values({
-      id: boxId,
-      name: 'Bench tray',
-      nameKey: foldedKey('Bench tray'),
-      kind: 'benchTray',
-      position: 99,
-    })
+  await tx.insert(box).values({
+    id: boxId,
+    name: 'Bench tray',
+    nameKey: foldedKey('Bench tray'),
+    kind: 'benchTray',
+    position: 99,
+  })
   await tx.insert(compartment).values({
     id: fixedId('compartment:bench-tray'),
     boxId,

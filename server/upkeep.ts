@@ -10,7 +10,12 @@ import { checkDatabase } from './db/verify.ts'
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
-  options: { data: { type: 'string' }, to: { type: 'string' }, from: { type: 'string' }, demo: { type: 'boolean', default: false } },
+  options: {
+    data: { type: 'string' },
+    to: { type: 'string' },
+    from: { type: 'string' },
+    demo: { type: 'boolean', default: false },
+  },
 })
 const dataPath = resolve(values.data ?? join(dataRoot, values.demo ? 'demo' : 'own'))
 const databaseFile = join(dataPath, 'heavy-thistle.db')
@@ -39,9 +44,12 @@ async function restore(): Promise<void> {
   if (!(await exists(source))) fail(`There is no ${source}.`)
   const client = createClient({ url: pathToFileURL(source).href })
   const [row] = (await client.execute('PRAGMA integrity_check')).rows
-  const tables = await client.execute("SELECT count(*) AS n FROM sqlite_master WHERE name IN ('fly_entry', 'variant', 'action')")
+  const tables = await client.execute(
+    "SELECT count(*) AS n FROM sqlite_master WHERE name IN ('fly_entry', 'variant', 'action')",
+  )
   client.close()
-  if (row?.integrity_check !== 'ok' || tables.rows[0]?.n !== 3) fail(`${source} is no whole Heavy Thistle database.`)
+  if (row?.integrity_check !== 'ok' || tables.rows[0]?.n !== 3)
+    fail(`${source} is no whole Heavy Thistle database.`)
   const directory = await openDataDirectory(dataPath)
   if (await exists(databaseFile)) await copyFile(databaseFile, `${databaseFile}.before-restore`)
   for (const suffix of ['-wal', '-shm']) await rm(databaseFile + suffix, { force: true })

@@ -225,6 +225,7 @@ export const benchStep = step.extend({
   lengthMm: z.number().nullable(),
   turns: z.number().nullable(),
   fibreCount: z.number().nullable(),
+  strands: z.number().nullable(),
   cutMm: z.number().nullable(),
   cautions: z.array(z.string()),
 })

@@ -51,6 +51,7 @@ export interface StepFigures {
   readonly lengthMm: number | null
   readonly turns: number | null
   readonly fibreCount: number | null
+  readonly strands: number | null
   /** what to cut off the spool, mm */
   readonly cutMm: number | null
 }
@@ -71,7 +72,15 @@ export function stepFigures(component: FlyComponent): StepFigures {
         ) /
         (1 - Math.min(family.wasteShare, 0.9))
       : null
-  return { fromMm, toMm, lengthMm, turns, fibreCount: component.fibreCount ?? null, cutMm }
+  return {
+    fromMm,
+    toMm,
+    lengthMm,
+    turns,
+    fibreCount: component.fibreCount ?? null,
+    strands: component.strands ?? null,
+    cutMm,
+  }
 }
 
 /** Components of a fly by key, for steps to look up. */

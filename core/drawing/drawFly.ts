@@ -106,7 +106,7 @@ function hairShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] 
       return [...fan(middle, -68, -25, 12), ...fan(middle, 25, 68, 12)]
     case 'legs':
     case 'gills':
-      return fan(middle, 38, 80, component.fibreCount ?? 8)
+      return fan(middle, 38, 80, component.fibreCount ?? component.strands ?? 8)
     case 'post':
       return fan(middle, -100, -80, 20)
     case 'wing':

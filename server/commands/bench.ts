@@ -87,6 +87,7 @@ export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, bo
   return {
     label: { code: 'batchCounted', subject, count: body.count },
     undoable: body.kind === 'done' || body.kind === 'spoiled',
+    eventId: body.eventId,
   }
 }
 

@@ -77,14 +77,13 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
           { tx, recorder, actionId: id, nowMs, settings: settings.body },
           parsed.data,
         )
-        const body = parsed.data as { eventId?: string }
         const row = {
           id,
           kind,
           atMs: nowMs,
           label: outcome.label,
           requestHash,
-          result: body.eventId ? { eventId: body.eventId } : {},
+          result: outcome.eventId ? { eventId: outcome.eventId } : {},
           before: recorder.images,
           undoable: outcome.undoable ?? true,
           undoesActionId: outcome.undoes ?? null,

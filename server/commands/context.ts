@@ -16,6 +16,8 @@ export interface CommandContext {
 export interface Outcome {
   readonly label: ActionLabel
   readonly undoable?: boolean
+  /** the event at the vise that it noted, for undo to find again */
+  readonly eventId?: string
   /** the action that this one takes back */
   readonly undoes?: string
 }

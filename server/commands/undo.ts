@@ -54,13 +54,16 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   )
 }
 
-async function reverse(context: CommandContext, target: ActionRow): Promise<void> {
+/** Reverses all that an action did; answers the event that counts back, where it was a count. */
+async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {
   const images = target.before as readonly Image[]
   await reverseLedgers(context, target)
-  const eventId = target.result.eventId
-  if (typeof eventId === 'string') await countBack(context, eventId, v5(context.actionId, eventId))
+  const noted = target.result.eventId
+  const eventId = typeof noted === 'string' ? v5(context.actionId, noted) : undefined
+  if (typeof noted === 'string' && eventId) await countBack(context, noted, eventId)
   for (const image of [...images].reverse()) await context.recorder.restore(image)
   await restoreRevisionMaterials(context)
+  return eventId
 }
 
 /** A redo that brings a recipe back brings back what it refers to; rows that went with it are gone by cascade. */
@@ -93,11 +96,16 @@ export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) 
   if (!target) throw new ProblemError('cannotUndo', 'It is undone already.')
   if (!target.undoable) throw new ProblemError('cannotUndo', 'This cannot be undone.')
   try {
-    await reverse(context, target)
+    const eventId = await reverse(context, target)
+    return {
+      label: { code: 'undone', subject: wording.actionSentence(target.label) },
+      undoes: target.id,
+      ...(eventId ? { eventId } : {}),
+    }
   } catch (error) {
     const refusal = REFUSALS[constraintCode(error) ?? '']
     if (refusal) throw new ProblemError('cannotUndo', refusal)
     throw error
   }
-  return { label: { code: 'undone', subject: wording.actionSentence(target.label) }, undoes: target.id }
+}, undoes: target.id }
 }

@@ -18,6 +18,8 @@ export interface Database {
   readonly client: Client
   /** runs writes one after another: two open write transactions at once would refuse each other */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>
+  /** how many writes were made since the start: what was read before the last of them may be stale */
+  readonly writeCount: () => number
   readonly close: () => Promise<void>
 }
 
@@ -32,20 +34,26 @@ const exists = (file: string) =>
  * Where it is not new, a copy stands beside it before migrations run.
  */
 export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
-  if (await exists(file)) await copyFile(file, `${file}.before-migration`)
+  const isOld = await exists(file)
   const client = createClient({ url: pathToFileURL(file).href })
   await client.execute('PRAGMA journal_mode = WAL')
+  if (isOld) {
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    await copyFile(file, `${file}.before-migration`)
+  }
   const db = drizzle(client, { schema })
   await migrate(db, { migrationsFolder })
   let tail: Promise<unknown> = Promise.resolve()
+  let writes = 0
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
-    const next = tail.then(() => db.transaction(work))
+    const next = tail.then(() => db.transaction(work)).finally(() => (writes += 1))
     tail = next.catch(() => undefined)
     return next
   }
   const close = async () => {
     await tail
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
     client.close()
   }
-  return { db, client, write, close }
+  return { db, client, write, writeCount: () => writes, close }
 }

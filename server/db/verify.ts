@@ -13,9 +13,15 @@ const MATERIAL_SUMS = sql`select material_id, sum(delta) as amount from material
 export async function checkDatabase({ db, write }: Database): Promise<readonly string[]> {
   const report: string[] = []
   const [integrity] = await db.all<{ integrity_check: string }>(sql`pragma integrity_check`)
-  report.push(integrity?.integrity_check === 'ok' ? 'ok the file is whole' : `fault ${integrity?.integrity_check}`)
+  report.push(
+    integrity?.integrity_check === 'ok' ? 'ok the file is whole' : `fault ${integrity?.integrity_check}`,
+  )
   const dangling = await db.all(sql`pragma foreign_key_check`)
-  report.push(dangling.length === 0 ? 'ok every reference leads somewhere' : `fault ${dangling.length} references lead nowhere`)
+  report.push(
+    dangling.length === 0
+      ? 'ok every reference leads somewhere'
+      : `fault ${dangling.length} references lead nowhere`,
+  )
   await write(async (tx) => {
     const flies = await tx.all(sql`select * from (${FLY_SUMS}) s
       left join fly_balance b using (compartment_id, variant_revision_id) where b.count is not s.count`)
@@ -23,21 +29,37 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
       await tx.run(sql`delete from fly_balance`)
       await tx.run(sql`insert into fly_balance (compartment_id, variant_revision_id, count) ${FLY_SUMS}`)
     }
-    report.push(flies.length === 0 ? 'ok flies on hand equal the sum of entries' : `mended ${flies.length} balances of flies`)
+    report.push(
+      flies.length === 0
+        ? 'ok flies on hand equal the sum of entries'
+        : `mended ${flies.length} balances of flies`,
+    )
     const materials = await tx.all(sql`select * from (${MATERIAL_SUMS}) s
       left join material_balance b using (material_id) where b.amount is not s.amount`)
     if (materials.length > 0) {
       await tx.run(sql`delete from material_balance`)
       await tx.run(sql`insert into material_balance (material_id, amount) ${MATERIAL_SUMS}`)
     }
-    report.push(materials.length === 0 ? 'ok stores equal the sum of entries' : `mended ${materials.length} balances of materials`)
-    const before = await tx.select({ id: variantFigure.variantRevisionId, hash: variantFigure.inputHash }).from(variantFigure)
+    report.push(
+      materials.length === 0
+        ? 'ok stores equal the sum of entries'
+        : `mended ${materials.length} balances of materials`,
+    )
+    const before = await tx
+      .select({ id: variantFigure.variantRevisionId, hash: variantFigure.inputHash })
+      .from(variantFigure)
     await tx.delete(variantFigure)
     await refreshFigures(tx)
-    const after = await tx.select({ id: variantFigure.variantRevisionId, hash: variantFigure.inputHash }).from(variantFigure)
+    const after = await tx
+      .select({ id: variantFigure.variantRevisionId, hash: variantFigure.inputHash })
+      .from(variantFigure)
     const hashes = new Map(after.map(({ id, hash }) => [id, hash]))
     const stale = before.filter(({ id, hash }) => hashes.get(id) !== hash).length
-    report.push(stale === 0 ? `ok ${after.length} figures are of these recipes` : `mended ${stale} figures of older inputs`)
+    report.push(
+      stale === 0
+        ? `ok ${after.length} figures are of these recipes`
+        : `mended ${stale} figures of older inputs`,
+    )
   })
   return report
 }

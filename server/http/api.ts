@@ -3,8 +3,9 @@ import type { RequestHandler } from 'express'
 import { familyParams, momentQuery, routes, searchQuery } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { CommandService } from '../commands/commandService.ts'
-import type { Db } from '../db/database.ts'
+import type { Database } from '../db/database.ts'
 import { invalid } from '../problem.ts'
+import { makeAnswerCache } from './answerCache.ts'
 import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
 import { frameView, loadSettings } from '../views/frame.ts'
@@ -26,7 +27,7 @@ import { tonightView } from '../views/tonight.ts'
 
 /** What routes work with. */
 export interface ApiContext {
-  readonly db: Db
+  readonly database: Database
   readonly clock: Clock
   readonly commands: CommandService
   readonly buildId: string
@@ -35,11 +36,13 @@ export interface ApiContext {
 const BODY_LIMIT = '256kb'
 
 /** All routes: parse, call a service, answer. */
-export function apiRouter({ db, clock, commands, buildId }: ApiContext): Router {
+export function apiRouter({ database, clock, commands, buildId }: ApiContext): Router {
   const router = Router()
+  const { db } = database
+  const cache = makeAnswerCache(database.writeCount)
   const get = (path: string, answer: (request: Parameters<RequestHandler>[0]) => Promise<unknown>) =>
     router.get(path, async (request, response) => {
-      response.json(await answer(request))
+      response.type('json').send(await cache.answer(request.originalUrl, () => answer(request)))
     })
   const usualPar = async () => (await loadSettings(db)).body.parCount
   const today = async () => localTime(clock.nowMs(), (await loadSettings(db)).body.timeZone).on

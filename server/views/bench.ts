@@ -107,6 +107,7 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
     lengthMm: figures?.lengthMm ?? null,
     turns: figures?.turns ?? null,
     fibreCount: figures?.fibreCount ?? null,
+    strands: figures?.strands ?? null,
     cutMm: figures?.cutMm ?? null,
     cautions: (material?.family.cautions ?? []).map(wording.caution),
   }

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gte, isNull } from 'drizzle-orm'
 import { bandIn, bandRange, epochDayOf, stageLikelihood, throughMonths, wording } from '../../core/index.ts'
+import type { WaterKind } from '../../core/index.ts'
 
 import type {
   FlyAtMoment,
@@ -10,7 +11,7 @@ import type {
   ReachChoice,
 } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { outing, patternServes, reach, water } from '../db/schema.ts'
+import { outing, pattern, patternServes, reach, water } from '../db/schema.ts'
 import { ProblemError } from '../problem.ts'
 import { loadStages, stageTitle } from './larder.ts'
 import { offsetOn } from './time.ts'
@@ -153,8 +154,21 @@ export async function momentView(db: Reader, input: MomentInput, usualPar: numbe
     moment: { ...input, reachId: input.reachId as Moment['reachId'], waterTempC: tempOn(r, input.on) },
     bedMm: r.typicalDepthMm,
     foods: foods.sort((a, b) => b.likelihood * b.importance - a.likelihood * a.importance),
-    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
+    flies: fliesHere(await fishedOn(db, variants, w.kind), r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
   }
+}
+
+/** Variants of patterns that are fished on a kind of water; a pattern that names none is fished on all. */
+async function fishedOn(
+  db: Reader,
+  variants: readonly VariantRow[],
+  kind: WaterKind,
+): Promise<readonly VariantRow[]> {
+  const rows = await db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)
+  const elsewhere = new Set(
+    rows.filter(({ waterKinds }) => waterKinds.length > 0 && !waterKinds.includes(kind)).map(({ id }) => id),
+  )
+  return variants.filter(({ variant: v }) => !elsewhere.has(v.patternId))
 }
 
 function fliesHere(

@@ -1,16 +1,14 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
-import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView, MomentView } from '../../contract/index.ts'
 import { useMomentQuery } from '../app/api.ts'
-import { light, pin } from '../app/state.ts'
-import { useAppDispatch, useAppSelector } from '../app/store.ts'
 import { useMoment } from '../app/useMoment.ts'
 import { shortDepth } from '../app/words.ts'
 import type { ColumnContent, Mark } from './marks.ts'
 import { MomentHead } from './MomentHead.tsx'
-import { heightShare, spread } from './scale.ts'
+import { Lane, Profile } from './Lane.tsx'
+import { heightShare } from './scale.ts'
 
 const Strip = styled.aside`
   grid-area: column;
@@ -33,6 +31,8 @@ const Strip = styled.aside`
     pointer-events: none;
   }
   .line span {
+    white-space: nowrap;
+    z-index: 1;
     position: absolute;
     right: 3px;
     top: 1px;
@@ -56,6 +56,7 @@ const Strip = styled.aside`
     border-left: 1px dotted var(--quiet);
   }
   .bar {
+    opacity: 0.6;
     position: absolute;
     pointer-events: none;
     border-radius: 3px;
@@ -108,6 +109,8 @@ const Strip = styled.aside`
       .head,
       button:not(.ruler),
       .line span {
+        white-space: nowrap;
+        z-index: 1;
         display: none;
       }
     }
@@ -137,17 +140,8 @@ const Strip = styled.aside`
   }
 `
 
-const LABEL_GAP_PX = 33
 const MOST_FOODS = 12
 const MOST_FLIES = 14
-
-const TITLES: Readonly<Record<string, string>> = {
-  bottom: 'near bed',
-  midWater: 'mid-water',
-  topHalfMetre: 'top half',
-  inFilm: 'in film',
-  onFilm: 'on film',
-}
 
 function foodMarks(view: MomentView, content: ColumnContent): readonly Mark[] {
   return view.foods
@@ -155,12 +149,12 @@ function foodMarks(view: MomentView, content: ColumnContent): readonly Mark[] {
     .slice(0, MOST_FOODS)
     .map((food) => ({
       id: food.foodStageId,
-      label: food.name,
+      label: food.name.replace(/, [^,]*$/, ''),
       fromMm: food.fromMm,
       toMm: food.toMm,
       weight: food.likelihood,
       softWeight: food.likelihoodHigh,
-      words: `${Math.max(Math.round(food.likelihood * 10), 1)} in 10 · ${TITLES[food.band] ?? ''}`,
+      words: `${food.name.replace(/^.*, /, '')} · ${Math.max(Math.round(food.likelihood * 10), 1)} in 10`,
       look: 'food',
       to: `/larder?stage=${food.foodStageId}`,
     }))
@@ -183,71 +177,6 @@ function censusMarks(view: MomentView): readonly Mark[] {
       look: fly.onHand < fly.par ? 'hole' : 'fly',
       to: `/patterns/${fly.patternId}?variant=${fly.variantId}`,
     }))
-}
-
-interface LaneProps {
-  readonly marks: readonly Mark[]
-  readonly side: 'left' | 'right'
-  readonly heightPx: number
-  readonly bedMm: number
-  readonly lane: 'foods' | 'flies'
-}
-
-/** One lane of marks, each a bar at its depth and a button that keeps clear of its neighbours. */
-function Lane({ marks, side, heightPx, bedMm, lane }: LaneProps) {
-  const dispatch = useAppDispatch()
-  const navigate = useNavigate()
-  const { lit, pinned } = useAppSelector((state) => state.view)
-  const tops = spread(
-    marks.map(({ fromMm }) => heightShare(fromMm, bedMm) * heightPx),
-    LABEL_GAP_PX,
-    heightPx - LABEL_GAP_PX,
-  )
-  return marks.map((mark, i) => {
-    const top = heightShare(mark.fromMm, bedMm) * heightPx
-    const tall = Math.max(heightShare(mark.toMm, bedMm) * heightPx - top, 3)
-    const colour =
-      mark.look === 'hole' ? 'var(--madder)' : mark.look === 'fly' ? 'var(--moss)' : 'var(--thistle)'
-    const soft = `linear-gradient(to ${side}, ${colour} ${(100 * mark.weight) / Math.max(mark.softWeight, 0.01)}%, transparent)`
-    return (
-      <span key={mark.id}>
-        <span
-          className="bar"
-          style={{
-            [side === 'left' ? 'right' : 'left']: '50%',
-            top,
-            height: tall,
-            width: `calc(${Math.max(mark.softWeight, 0.06)} * (50% - 8px))`,
-            background: soft,
-            opacity: lit === mark.id ? 0.75 : 0.32,
-          }}
-        />
-        <button
-          type="button"
-          data-mark={lane}
-          data-lit={lit === mark.id}
-          data-pinned={pinned === mark.id}
-          className={mark.look}
-          style={{ [side]: 3, top: tops[i] }}
-          onMouseEnter={() => dispatch(light(mark.id))}
-          onMouseLeave={() => dispatch(light(null))}
-          onFocus={() => dispatch(light(mark.id))}
-          onBlur={() => dispatch(light(null))}
-          onClick={() => (mark.to ? void navigate(mark.to) : undefined)}
-          onKeyDown={(event) => {
-            if (event.key.toLowerCase() === 'p') {
-              event.preventDefault()
-              event.stopPropagation()
-              dispatch(pin(mark.id))
-            }
-          }}
-        >
-          <span className="name">{mark.label}</span>
-          <span className="words">{mark.words}</span>
-        </button>
-      </span>
-    )
-  })
 }
 
 /** Up and down from mark to mark, left and right between lanes, Esc back to the sheet. */
@@ -325,6 +254,20 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
           <span>{shortDepth(150, frame.settings.units)}</span>
         </div>
         <div className="middle" />
+        {[true, false].map((soft) => (
+          <span key={String(soft)}>
+            <Profile marks={foods} side="left" heightPx={heightPx} bedMm={bedMm} soft={soft} />
+            {content.fall ? null : (
+              <Profile
+                marks={flies.filter(({ look }) => look === 'fly')}
+                side="right"
+                heightPx={heightPx}
+                bedMm={bedMm}
+                soft={soft}
+              />
+            )}
+          </span>
+        ))}
         <Lane marks={foods} side="left" heightPx={heightPx} bedMm={bedMm} lane="foods" />
         <Lane marks={flies} side="right" heightPx={heightPx} bedMm={bedMm} lane="flies" />
         {content.fall?.seconds.map(({ timeS, depthMm, lowMm, highMm }) => (
@@ -340,10 +283,8 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
                 opacity: 0.5,
               }}
             />
-            <div className="line" style={{ top: y(depthMm), left: '50%' }}>
-              <span>
-                {timeS} s · {shortDepth(depthMm, frame.settings.units)}
-              </span>
+            <div className="line" style={{ top: y(depthMm), left: '50%', right: 'calc(50% - 14px)' }}>
+              <span style={{ left: 16, right: 'auto', top: -8 }}>{timeS} s</span>
             </div>
           </div>
         ))}

@@ -13,6 +13,8 @@ export interface Mark {
   /** few words below the label */
   readonly words: string
   readonly look: 'food' | 'fly' | 'hole'
+  /** leaves room for the second marks of a fall */
+  readonly narrow?: boolean
   /** where Enter leads */
   readonly to: string | null
 }

@@ -39,7 +39,7 @@ export const FlyDrawing = memo(function FlyDrawing({
       height={heightMm * pxPerMm}
       role={title ? 'img' : 'presentation'}
       aria-label={title}
-      style={{ maxWidth: '100%', display: 'block' }}
+      style={{ maxWidth: '100%', display: 'block', background: 'var(--paper)', borderRadius: 4 }}
     >
       {shapes.map(({ key, path, fill, stroke, strokeMm }, i) => (
         <path

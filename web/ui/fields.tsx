@@ -87,7 +87,7 @@ export function TextField({
         {...(hideLabel ? { 'aria-label': label } : {})}
       >
         {hideLabel ? null : <Label className="label">{label}</Label>}
-        <Input />
+        <Input {...(hideLabel && type === 'search' ? { placeholder: label } : {})} />
         {hint ? (
           <Text slot="description" className="hint">
             {hint}

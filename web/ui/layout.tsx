@@ -59,7 +59,10 @@ export const Dense = styled.table`
     border-bottom: 1px solid var(--rule);
     vertical-align: middle;
   }
-  .number {
+  th.number {
+    text-align: right;
+  }
+  td.number {
     text-align: right;
     font-family: var(--figures);
     font-size: 0.875rem;

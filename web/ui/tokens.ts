@@ -12,6 +12,8 @@ export const palettes = {
     madder: '#A62B27',
     waterFilm: '#DDEBE8',
     waterDeep: '#B4CFCB',
+    /** what flies are drawn on */
+    paper: '#F2F5F1',
   },
   night: {
     ground: '#131718',
@@ -25,6 +27,7 @@ export const palettes = {
     madder: '#F08A80',
     waterFilm: '#24403F',
     waterDeep: '#0C1A1C',
+    paper: '#B7C2BD',
   },
 } as const
 

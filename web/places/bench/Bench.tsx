@@ -46,9 +46,6 @@ const Vise = styled.section`
   .material {
     font-size: 1.25rem;
   }
-  .count {
-    font-size: 1.5rem;
-  }
   @media (max-width: 700px) {
     grid-template-columns: minmax(0, 1fr);
     margin-left: -6px;
@@ -115,6 +112,7 @@ function StepFigures({ step, shankMm }: { readonly step: BenchStep; readonly sha
       ? [['from the eye', `${step.fromMm.toFixed(1)}–${mm(step.toMm)}`] as const]
       : []),
     ...(step.cutMm === null ? [] : [['cut', `${(step.cutMm / 10).toFixed(0)} cm`] as const]),
+    ...(step.strands === null ? [] : [['strands', String(step.strands)] as const]),
     ['thread ends at', mm(step.threadTo * shankMm)],
   ]
   return (
@@ -266,12 +264,14 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
               title={`The fly, ${step.title.toLowerCase()}`}
             />
           ) : null}
-          <ShankRule step={step} shankMm={shankMm} pxPerMm={pxPerMm} />
+          <div style={{ paddingLeft: figure.drawing ? Math.max(-figure.drawing.minXMm * pxPerMm - 6, 0) : 0 }}>
+            <ShankRule step={step} shankMm={shankMm} pxPerMm={pxPerMm} />
+          </div>
         </div>
       </Vise>
-      <Section>
+      <Section style={{ marginTop: 16 }}>
         <Row>
-          <span className="count" data-testid="count">
+          <span style={{ fontSize: '1.5rem' }} data-testid="count">
             <span className="figures">{batch.done}</span> of <span className="figures">{batch.planned}</span>{' '}
             done
             {batch.spoiled > 0 ? `, ${batch.spoiled} spoiled` : ''}

@@ -49,7 +49,7 @@ const Foam = styled.div<{ $columns: number }>`
   }
   .fly {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(9em, 1fr) minmax(0, auto);
     gap: 8px;
     align-items: center;
     padding: 1px 0;
@@ -135,6 +135,10 @@ const Holes = styled.ol`
 const SHOWN = 8
 const MOST_AT_ONCE = 6
 
+/** What to tie of a hole at once: what is missing, at most six, and no more than the stores allow. */
+const countFor = ({ missing, allowed }: RestockLine) =>
+  Math.max(Math.min(missing, MOST_AT_ONCE, allowed ?? MOST_AT_ONCE), 1)
+
 /** What is below what is kept, emptiest first, with the materials that are missing; a batch starts from here. */
 function Restock({ lines }: { readonly lines: readonly RestockLine[] }) {
   const [all, setAll] = useState(false)
@@ -151,7 +155,7 @@ function Restock({ lines }: { readonly lines: readonly RestockLine[] }) {
     const delivery = await command('batchPlan', {
       batchId: newId(),
       variantId: line.variantId,
-      plannedCount: Math.min(line.missing, MOST_AT_ONCE),
+      plannedCount: countFor(line),
       compartmentId: line.compartmentId,
       onVise,
     })
@@ -177,9 +181,9 @@ function Restock({ lines }: { readonly lines: readonly RestockLine[] }) {
             <Row $gap={6}>
               <Button
                 onPress={() => void start(line, true)}
-                aria-label={`Tie ${Math.min(line.missing, MOST_AT_ONCE)} ${line.patternName} ${line.label} now`}
+                aria-label={`Tie ${countFor(line)} ${line.patternName} ${line.label} now`}
               >
-                Tie {Math.min(line.missing, MOST_AT_ONCE)} now
+                Tie {countFor(line)} now
               </Button>
               <Button
                 look="quiet"

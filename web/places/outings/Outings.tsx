@@ -27,10 +27,13 @@ function OutingRow({
   outing,
   onEmpty,
   isPast,
+  isDue,
 }: {
   readonly outing: OutingLine
   readonly onEmpty: () => void
   readonly isPast: boolean
+  /** its day has come */
+  readonly isDue: boolean
 }) {
   const command = useCommand()
   const where =
@@ -87,7 +90,7 @@ function OutingRow({
               Plan it again
             </Button>
           ) : (
-            <Button large look={outing.status === 'planned' ? 'main' : 'plain'} onPress={onEmpty}>
+            <Button large look={outing.status === 'planned' && isDue ? 'main' : 'plain'} onPress={onEmpty}>
               Empty the pockets
             </Button>
           )}
@@ -138,11 +141,18 @@ export default function Outings() {
           key={outing.id}
           outing={outing}
           isPast={false}
+          isDue={outing.on === frame.today}
           onEmpty={() => setParams({ empty: outing.id })}
         />
       ))}
       {past.map((outing) => (
-        <OutingRow key={outing.id} outing={outing} isPast onEmpty={() => setParams({ empty: outing.id })} />
+        <OutingRow
+          key={outing.id}
+          outing={outing}
+          isPast
+          isDue
+          onEmpty={() => setParams({ empty: outing.id })}
+        />
       ))}
       {data.outings.length === 0 ? <p>No outing yet. Plan one, and Tonight says what it asks for.</p> : null}
     </>

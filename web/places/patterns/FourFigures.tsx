@@ -148,7 +148,10 @@ export function FourFigures({
           <dd>
             {sinks
               ? times.map(({ depthMm, timeS }) => (
-                  <span key={depthMm} style={{ marginRight: 12, whiteSpace: 'nowrap' }}>
+                  <span
+                    key={depthMm}
+                    style={{ display: 'inline-block', marginRight: 10, whiteSpace: 'nowrap' }}
+                  >
                     <small>{depth(depthMm)}</small>{' '}
                     <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
                   </span>

@@ -87,7 +87,7 @@ export default function PatternSheet() {
   const waterTempC = moment?.waterTempC ?? 10
   const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]
   const worked = useFlyReport(draft, chosen, book, waterTempC)
-  useFallColumn(worked && 'report' in worked ? worked : null, draft, pattern)
+  useFallColumn(worked && 'report' in worked ? worked : null, draft, pattern, chosen?.id)
 
   const servesNew = params.get('serves')
   useEffect(() => {

@@ -25,6 +25,9 @@ const List = styled(Dense)`
   tr[data-lit='true'] td {
     background: var(--panel);
   }
+  td.label {
+    white-space: nowrap;
+  }
   td.name {
     min-width: 150px;
     vertical-align: top;
@@ -88,7 +91,7 @@ function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readon
             />
           ) : null}
         </td>
-        <td>
+        <td className="label">
           <Link to={`/patterns/${pattern.id}?variant=${variant.id}`}>{variant.label}</Link>
         </td>
         <td className="number">{figure.massMg === null ? '–' : mass(figure.massMg)}</td>

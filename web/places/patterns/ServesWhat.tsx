@@ -1,5 +1,13 @@
 import { useMemo } from 'react'
-import { bandIn, behaviourOf, epochDayOf, matchFly, stageLikelihood, wording } from '../../../core/index.ts'
+import {
+  bandIn,
+  behaviourOf,
+  bodyLengthMm,
+  epochDayOf,
+  matchFly,
+  stageLikelihood,
+  wording,
+} from '../../../core/index.ts'
 import type { FlyMatch } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useLarderQuery } from '../../app/api.ts'
@@ -31,7 +39,7 @@ function servedAt(
   const body = fly.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
   const matched = {
     behaviour: behaviourOf(report),
-    bodyLengthMm: fly.hook.hookLengthMm,
+    bodyLengthMm: bodyLengthMm(fly),
     bodyHexWet: body?.material.colourWetHex ?? null,
   }
   const reach = { waterKind: moment.reach.waterKind, latitudeDeg: 54, longitudeDeg: -2, utcOffsetMinutes: 60 }
@@ -62,7 +70,20 @@ function servedAt(
     .slice(0, MOST)
 }
 
-const verdict = (score: number) => (score > 0.75 ? 'serves it' : score > 0.4 ? 'in part' : 'does not serve it')
+type Verdict = 'serves it' | 'in part' | 'does not serve it'
+
+/** It serves a food where nothing is wrong with size and depth; in part where one of them is off, but not by much. */
+function verdictOf({ score, aspects }: FlyMatch): Verdict {
+  const off = aspects.some(({ aspect, score: own }) => aspect !== 'colour' && own < 1)
+  if (score < 0.4) return 'does not serve it'
+  return off || score < 0.7 ? 'in part' : 'serves it'
+}
+
+const COLOURS: Readonly<Record<Verdict, string>> = {
+  'serves it': 'var(--moss)',
+  'in part': 'var(--brass)',
+  'does not serve it': 'var(--madder)',
+}
 
 /** Which of the season's foods the variant serves here, and where it is too slow, too fast, too large or too small. */
 export function ServesWhat({
@@ -111,12 +132,11 @@ export function ServesWhat({
               <td className="number">{wording.inTen(likelihood)}</td>
               <td
                 style={{
-                  color:
-                    match.score > 0.75 ? 'var(--moss)' : match.score > 0.4 ? 'var(--brass)' : 'var(--madder)',
+                  color: COLOURS[verdictOf(match)],
                   whiteSpace: 'nowrap',
                 }}
               >
-                {verdict(match.score)}
+                {verdictOf(match)}
               </td>
               <td>
                 <Quiet>{match.aspects.map((aspect) => wording.aspectSentence(aspect, units)).join('; ')}</Quiet>

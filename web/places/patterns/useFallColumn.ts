@@ -35,28 +35,33 @@ function secondsOf(worked: WorkedOut, bedMm: number) {
 /** Variants of the pattern beside the chosen one: rungs, at the depth each reaches in two seconds. */
 function rungs(
   pattern: PatternLine | undefined,
+  chosenId: string | undefined,
   bedMm: number,
   speed: (mmPerS: number) => string,
 ): readonly Mark[] {
-  return (pattern?.variants ?? []).slice(0, 6).map(({ id, label, figure }) => {
-    const depthMm = figure.kind === 'sinks' ? Math.min((figure.trailingSpeedMmPerS ?? 0) * 2, bedMm) : 0
-    return {
-      id,
-      label,
-      fromMm: Math.max(depthMm - 30, 0),
-      toMm: depthMm,
-      weight: 0.4,
-      softWeight: 0.6,
-      words:
-        figure.kind === 'sinks'
-          ? `2 s · ${speed(figure.trailingSpeedMmPerS ?? 0)}`
-          : figure.kind === 'floats'
-            ? 'floats'
-            : '–',
-      look: 'fly',
-      to: `/patterns/${pattern?.id}?variant=${id}`,
-    }
-  })
+  return (pattern?.variants ?? [])
+    .filter(({ id }) => id !== chosenId)
+    .slice(0, 6)
+    .map(({ id, label, figure }) => {
+      const depthMm = figure.kind === 'sinks' ? Math.min((figure.trailingSpeedMmPerS ?? 0) * 2, bedMm) : 0
+      return {
+        id,
+        label,
+        fromMm: Math.max(depthMm - 30, 0),
+        toMm: depthMm,
+        weight: 0.4,
+        softWeight: 0.6,
+        words:
+          figure.kind === 'sinks'
+            ? `${speed(figure.trailingSpeedMmPerS ?? 0)}`
+            : figure.kind === 'floats'
+              ? 'floats'
+              : '–',
+        look: 'fly',
+        narrow: true,
+        to: `/patterns/${pattern?.id}?variant=${id}`,
+      }
+    })
 }
 
 /** Hangs the chosen variant's fall and its sisters in the Column. */
@@ -64,6 +69,7 @@ export function useFallColumn(
   worked: WorkedOut | null,
   draft: Draft | null,
   pattern: PatternLine | undefined,
+  chosenId: string | undefined,
 ): void {
   const moment = useMoment()
   const { speed } = useWording()
@@ -72,11 +78,11 @@ export function useFallColumn(
   const content = useMemo<ColumnContent>(() => {
     const foods = (serves ?? []).map(({ foodStageId }) => foodStageId)
     return {
-      flies: rungs(pattern, bedMm, speed),
+      flies: rungs(pattern, chosenId, bedMm, speed),
       fall: worked ? { seconds: secondsOf(worked, bedMm) } : null,
       foods: foods.length > 0 ? foods : null,
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- speed is made anew at each render and depends on units alone
-  }, [worked, pattern, bedMm, serves])
+  }, [worked, pattern, chosenId, bedMm, serves])
   useColumn(content)
 }

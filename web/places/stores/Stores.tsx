@@ -24,7 +24,7 @@ const Scroll = styled.div`
     width: 100%;
     height: 34px;
     display: grid;
-    grid-template-columns: 76px minmax(0, 1fr) 110px 110px 110px;
+    grid-template-columns: 64px minmax(0, 1fr) 74px 88px 96px;
     gap: 10px;
     align-items: center;
     padding: 0 8px 0 4px;

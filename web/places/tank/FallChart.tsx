@@ -53,6 +53,7 @@ export default function FallChart({
           <YAxis
             reversed
             type="number"
+            ticks={units.depth === 'm' ? [0, 0.5, 1, 1.5, 2, 2.5, 3] : [0, 2, 4, 6, 8]}
             domain={[0, fromCore(3000, units.depth)]}
             unit={` ${units.depth}`}
             tick={tick}

@@ -131,7 +131,7 @@ function Sentence({ line, minutes, onTie }: LineProps) {
       ) : (
         <span />
       )}
-      {(line.kind === 'lacking' || line.kind === 'tie') && line.drawing && line.par !== null ? (
+      {line.kind === 'tie' && line.drawing && line.par !== null ? (
         <span className="more">
           <FlyDrawing drawing={line.drawing} pxPerMm={pxPerMm} title="at its true size" />
           <Slits onHand={line.onHand ?? 0} keep={line.par} drawing={line.drawing} label="on hand" />

@@ -1,0 +1,744 @@
+import { eq, sql } from 'drizzle-orm'
+import fc from 'fast-check'
+import { copyFile, mkdtemp, rm, stat } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { v7 } from 'uuid'
+import type {
+  BenchView,
+  BoxesView,
+  CommandInput,
+  CompartmentLine,
+  FrameView,
+  MomentView,
+  OutingsView,
+  PatternsView,
+  StoresView,
+  TonightView,
+} from '../contract/index.ts'
+import { makeClock } from './clock.ts'
+import { openDataDirectory } from './dataDirectory.ts'
+import { checkDatabase } from './db/verify.ts'
+import { action, dressing, family, flyEntry, foodStage, material, variantFigure } from './db/schema.ts'
+import { fixedId } from './ids.ts'
+import { seedShipped } from './seed.ts'
+import { makeTemplate } from './testing/testServer.ts'
+import type { TestServer } from './testing/testServer.ts'
+import { localTime } from './views/time.ts'
+
+type Body<Kind extends keyof Bodies> = Bodies[Kind]
+interface Bodies {
+  patternSave: CommandInput<'patternSave'>
+}
+
+let template: Awaited<ReturnType<typeof makeTemplate>>
+let server: TestServer
+
+const id = (key: string) => fixedId(key) as never
+const hookFamily = id('family:hook-straight')
+const threadFamily = id('family:thread-nylon')
+const hook = id('test:hook')
+const thread = id('test:thread')
+const patternId = id('test:pattern')
+const variantId = id('test:variant')
+const boxId = id('test:box')
+const [placeA, placeB] = [id('test:place-a'), id('test:place-b')]
+
+/** A thread midge on one hook, with a home of three slits. */
+const midge = (change: Partial<Body<'patternSave'>> = {}): Body<'patternSave'> => ({
+  patternId,
+  version: null,
+  name: 'Plain Thread',
+  purpose: 'imitation',
+  ownMonths: [],
+  fishedHow: [],
+  waterKinds: [],
+  dislike: 0,
+  note: '',
+  serves: [{ foodStageId: id('stage:river-midge-larva'), weight: 1 }],
+  dressing: {
+    components: [
+      { key: 'body', kind: 'body', materialId: thread, place: { from: 0.1, to: 1, side: 'around' }, layers: 3 },
+    ],
+    steps: null,
+  },
+  newMaterials: [
+    { id: hook, familyId: hookFamily, sizeKey: '16', colourName: 'bronze' },
+    { id: thread, familyId: threadFamily, sizeKey: '70', colourName: 'black' },
+  ],
+  variants: [
+    {
+      id: variantId,
+      label: '#16 black',
+      hookMaterialId: hook,
+      swaps: [],
+      parCount: null,
+      homeCompartmentId: placeA,
+    },
+  ],
+  ...change,
+})
+
+const box: CommandInput<'boxCreate'> = {
+  boxId,
+  name: 'Small Box',
+  note: '',
+  compartments: [
+    { id: placeA, row: 1, column: 1, label: 'A', capacity: 6 },
+    { id: placeB, row: 1, column: 2, label: 'B', capacity: 4 },
+  ],
+}
+
+beforeAll(async () => {
+  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
+})
+afterAll(() => template.remove())
+beforeEach(async () => {
+  server = await template.open()
+})
+afterEach(() => server.close())
+
+const body = async <T>(path: string): Promise<T> => (await server.get(path).expect(200)).body as T
+const boxes = () => body<BoxesView>('/api/boxes')
+async function onHand(place: unknown = placeA): Promise<number> {
+  const all = (await boxes()).boxes.flatMap(({ compartments }) => compartments as CompartmentLine[])
+  return all.find((candidate) => candidate.id === place)?.flies.reduce((sum, { count }) => sum + count, 0) ?? 0
+}
+async function ready(): Promise<void> {
+  await server.command('boxCreate', box).expect(200)
+  await server.command('patternSave', midge()).expect(200)
+}
+const undo = (actionId: string) => server.command('undo', { actionId: actionId as never })
+
+describe('a new data directory', () => {
+  it('has what ships: 192 families, 164 stages, a bench tray, settings', async () => {
+    const { db } = server.database
+    expect(await db.$count(family)).toBe(192)
+    expect(await db.$count(foodStage)).toBe(164)
+    const frame = await body<FrameView>('/api/frame')
+    expect(frame.settings.parCount).toBe(3)
+    expect((await boxes()).boxes.map(({ kind }) => kind)).toEqual(['benchTray'])
+  })
+
+  it('enforces references on every connection', async () => {
+    const [row] = await server.database.db.all<{ foreign_keys: number }>(sql`pragma foreign_keys`)
+    expect(row?.foreign_keys).toBe(1)
+    await server.database.write(async (tx) => {
+      const [inside] = await tx.all<{ foreign_keys: number }>(sql`pragma foreign_keys`)
+      expect(inside?.foreign_keys).toBe(1)
+    })
+  })
+
+  it('has its triggers and its search table', async () => {
+    const rows = await server.database.db.all<{ name: string }>(
+      sql`select name from sqlite_master where type in ('trigger', 'table')`,
+    )
+    const names = rows.map(({ name }) => name)
+    for (const name of [
+      'fly_entry_kept',
+      'fly_entry_stays',
+      'fly_entry_sums',
+      'material_entry_sums',
+      'dressing_kept',
+      'search_text',
+      'search_pattern_insert',
+    ]) {
+      expect(names).toContain(name)
+    }
+  })
+
+  it('says on Tonight that it is empty', async () => {
+    expect(await body<TonightView>('/api/tonight')).toMatchObject({ empty: true, lines: [] })
+  })
+})
+
+describe('patterns', () => {
+  it('are saved with variants, minted drawers and figures', async () => {
+    await ready()
+    const { patterns } = await body<PatternsView>('/api/patterns')
+    expect(patterns).toHaveLength(1)
+    expect(patterns[0]?.variants[0]?.figure.kind).toBe('sinks')
+    expect(patterns[0]?.variants[0]?.figure.drawing?.shapes.length).toBeGreaterThan(2)
+    const { materials } = await body<StoresView>('/api/stores')
+    expect(materials.map(({ onHand: amount }) => amount)).toEqual([null, null])
+  })
+
+  it('make a new revision only when the recipe changes', async () => {
+    await ready()
+    await server.command('patternSave', midge({ version: 1, note: 'thin' })).expect(200)
+    expect(await server.database.db.$count(dressing)).toBe(1)
+    const thicker = midge({ version: 2 })
+    const components = thicker.dressing.components.map((component) => ({ ...component, layers: 5 }))
+    await server.command('patternSave', { ...thicker, dressing: { components, steps: null } }).expect(200)
+    expect(await server.database.db.$count(dressing)).toBe(2)
+  })
+
+  it('refuse a stale save and hand over the row as it is', async () => {
+    await ready()
+    await server.command('patternSave', midge({ version: 1, note: 'first tab' })).expect(200)
+    const refused = await server.command('patternSave', midge({ version: 1, note: 'second tab' })).expect(409)
+    expect(refused.body).toMatchObject({ code: 'staleVersion', current: { note: 'first tab', version: 2 } })
+  })
+
+  it('refuse a taken name, two variants of one name, and a colour that goods do not come in', async () => {
+    await ready()
+    const twin = midge({
+      patternId: id('test:other'),
+      name: 'plain  THREAD',
+      variants: [{ ...midge().variants[0]!, id: id('test:v2') }],
+    })
+    expect((await server.command('patternSave', twin).expect(409)).body).toMatchObject({
+      code: 'nameTaken',
+      fields: [{ path: 'name' }],
+    })
+    const [one] = midge().variants
+    const pair = midge({
+      patternId: id('test:other'),
+      name: 'Other',
+      variants: [one!, { ...one!, id: id('test:v3') }],
+    })
+    expect((await server.command('patternSave', pair).expect(409)).body.fields[0].path).toBe('variants.1.label')
+    const odd = midge({
+      patternId: id('test:other'),
+      name: 'Other',
+      newMaterials: [{ id: id('test:odd'), familyId: threadFamily, sizeKey: '71', colourName: 'black' }],
+    })
+    expect((await server.command('patternSave', odd).expect(400)).body.fields[0].path).toBe('newMaterials')
+  })
+
+  it('keep markup in a name as the text it is', async () => {
+    await ready()
+    await server.command('patternSave', midge({ version: 1, name: '<script>alert(1)</script>' })).expect(200)
+    expect((await body<PatternsView>('/api/patterns')).patterns[0]?.name).toBe('<script>alert(1)</script>')
+  })
+
+  it('are found by the beginnings of their words, and no longer once put away', async () => {
+    await ready()
+    const found = () =>
+      server
+        .get('/api/search?q=thre')
+        .expect(200)
+        .then((answer) => answer.body.hits.map((hit: { title: string }) => hit.title) as string[])
+    expect(await found()).toContain('Plain Thread')
+    await server.command('patternArchive', { patternId, version: 1 }).expect(200)
+    expect(await found()).not.toContain('Plain Thread')
+  })
+})
+
+describe('commands', () => {
+  it('are carried out once: a repeated id changes nothing, another body under it is refused', async () => {
+    await ready()
+    const once = v7()
+    const count = (counted: number) =>
+      server.command('fliesCount', { compartmentId: placeA, variantId, counted }, once)
+    await count(4).expect(200)
+    await count(4).expect(200)
+    expect(await onHand()).toBe(4)
+    expect(await server.database.db.$count(flyEntry)).toBe(1)
+    expect((await count(5).expect(409)).body.code).toBe('commandReused')
+  })
+
+  it.each([
+    [{ kind: 'fliesCount', body: {} }, 'invalidInput', 400],
+    [{ id: 'x', kind: 'fliesCount', body: {} }, 'invalidInput', 400],
+    [{ id: v7(), kind: 'nothing', body: {} }, 'invalidInput', 400],
+    [
+      { id: v7(), kind: 'fliesCount', body: { compartmentId: v7(), variantId: v7(), counted: -1 } },
+      'invalidInput',
+      400,
+    ],
+    [
+      { id: v7(), kind: 'fliesCount', body: { compartmentId: v7(), variantId: v7(), counted: 1.5 } },
+      'invalidInput',
+      400,
+    ],
+    [
+      { id: v7(), kind: 'fliesCount', body: { compartmentId: v7(), variantId: v7(), counted: 1 } },
+      'unknownId',
+      404,
+    ],
+    [
+      {
+        id: v7(),
+        kind: 'batchPlan',
+        body: { batchId: v7(), variantId: v7(), plannedCount: 0, compartmentId: v7(), onVise: true },
+      },
+      'invalidInput',
+      400,
+    ],
+    [
+      {
+        id: v7(),
+        kind: 'batchPlan',
+        body: { batchId: v7(), variantId: v7(), plannedCount: 10_000, compartmentId: v7(), onVise: true },
+      },
+      'invalidInput',
+      400,
+    ],
+  ])('refuse %j', async (sent, code, status) => {
+    const refused = await server.send(sent).expect(status)
+    expect(refused.body).toMatchObject({ code, status })
+    expect(refused.headers['content-type']).toContain('application/problem+json')
+    expect(await server.database.db.$count(action)).toBe(0)
+  })
+
+  it('refuse wrong JSON and bodies that are too large', async () => {
+    const raw = (text: string) =>
+      server.agent
+        .post('/api/commands')
+        .set({ Host: '127.0.0.1:1', 'Content-Type': 'application/json' })
+        .send(text)
+    expect((await raw('{"id": ').expect(400)).body.code).toBe('malformedJson')
+    expect((await raw(JSON.stringify({ note: 'x'.repeat(10_000_000) })).expect(413)).body.code).toBe(
+      'bodyTooLarge',
+    )
+  })
+
+  it('do not answer other names or other origins', async () => {
+    await server.agent.get('/api/frame').set('Host', 'example.org').expect(403)
+    const origin = { Host: '127.0.0.1:4180', Origin: 'http://example.org' }
+    expect((await server.send({}, origin).expect(403)).body.code).toBe('forbiddenOrigin')
+  })
+
+  it('leave nothing behind when they fail half way', async () => {
+    await ready()
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 2 }).expect(200)
+    const before = await server.database.db.$count(flyEntry)
+    const losses = [
+      { compartmentId: placeA, variantId, count: 1, cause: 'tree' as const },
+      { compartmentId: placeA, variantId, count: 2, cause: 'fish' as const },
+    ]
+    const refused = await server.command('fliesLose', { outingId: null, losses }).expect(409)
+    expect(refused.body).toMatchObject({ code: 'tooFewFlies', fields: [{ path: 'losses.1.count' }] })
+    expect(await server.database.db.$count(flyEntry)).toBe(before)
+    expect(await onHand()).toBe(2)
+  })
+
+  it('answer what is unknown with a problem document', async () => {
+    expect((await server.get('/api/nothing').expect(404)).body.code).toBe('notFound')
+    expect((await server.get(`/api/families/${v7()}`).expect(404)).body.code).toBe('unknownId')
+    expect(
+      (await server.get('/api/moment?reachId=1&on=2026-06-06&localMin=99').expect(400)).body.fields[0].path,
+    ).toBe('reachId')
+  })
+})
+
+describe('the bench', () => {
+  const batch = id('test:batch')
+  const start = (plannedCount = 3) =>
+    server.command('batchPlan', {
+      batchId: batch,
+      variantId,
+      plannedCount,
+      compartmentId: placeA,
+      onVise: true,
+    })
+  const tie = (kind: 'done' | 'spoiled', count = 1) =>
+    server.command('batchCount', {
+      eventId: v7() as never,
+      batchId: batch,
+      kind,
+      stepKey: null,
+      count,
+      spoiledCause: null,
+    })
+  const finish = (abandon = false) => server.command('batchFinish', { batchId: batch, abandon })
+  const bench = () => body<BenchView>('/api/bench')
+
+  it('books flies into the box and materials out of the stores, spoiled ones too, and takes both back', async () => {
+    await ready()
+    await server.command('materialEntry', { materialId: hook, cause: 'counted', amount: 1000 }).expect(200)
+    await start().expect(200)
+    await tie('done', 2).expect(200)
+    await tie('spoiled').expect(200)
+    expect((await bench()).onVise?.batch).toMatchObject({ done: 2, spoiled: 1, planned: 3 })
+    expect(await onHand()).toBe(0)
+    const finished = await finish().expect(200)
+    expect(await onHand()).toBe(2)
+    const hooks = async () =>
+      (await body<StoresView>('/api/stores')).materials.find((line) => line.id === hook)?.onHand
+    expect(await hooks()).toBe(700)
+    await undo(finished.body.actionId).expect(200)
+    expect(await onHand()).toBe(0)
+    expect(await hooks()).toBe(1000)
+    expect((await bench()).onVise?.batch.status).toBe('open')
+  })
+
+  it('counts back what is undone, and again what is redone', async () => {
+    await ready()
+    await start().expect(200)
+    const counted = await tie('done').expect(200)
+    const done = async () => (await bench()).onVise?.batch.done
+    const undone = await undo(counted.body.actionId).expect(200)
+    expect(await done()).toBe(0)
+    await undo(undone.body.actionId).expect(200)
+    expect(await done()).toBe(1)
+  })
+
+  it('takes a repeated event once', async () => {
+    await ready()
+    await start().expect(200)
+    const event = {
+      eventId: v7() as never,
+      batchId: batch,
+      kind: 'done' as const,
+      stepKey: null,
+      count: 1,
+      spoiledCause: null,
+    }
+    await server.command('batchCount', event).expect(200)
+    await server.command('batchCount', event).expect(200)
+    expect((await bench()).onVise?.batch.done).toBe(1)
+  })
+
+  it('refuses to end a batch twice, or with nothing counted, or into a full compartment', async () => {
+    await ready()
+    await start(9).expect(200)
+    expect((await finish().expect(409)).body.code).toBe('nothingCounted')
+    await tie('done', 7).expect(200)
+    expect((await finish().expect(409)).body.code).toBe('overCapacity')
+    expect((await bench()).onVise?.batch.done).toBe(7)
+    await server
+      .command('batchCount', {
+        eventId: v7() as never,
+        batchId: batch,
+        kind: 'spoiled',
+        stepKey: null,
+        count: 0,
+        spoiledCause: null,
+      })
+      .expect(200)
+  })
+
+  it('ends it once when two tabs end it', async () => {
+    await ready()
+    await start().expect(200)
+    await tie('done', 3).expect(200)
+    const answers = await Promise.all([finish(), finish()])
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409])
+    expect(await onHand()).toBe(3)
+  })
+
+  it('has one batch on the vise', async () => {
+    await ready()
+    await start().expect(200)
+    await server
+      .command('batchPlan', {
+        batchId: id('test:batch2'),
+        variantId,
+        plannedCount: 2,
+        compartmentId: placeA,
+        onVise: true,
+      })
+      .expect(200)
+    const { onVise, queue } = await bench()
+    expect(onVise?.batch.batchId).toBe(id('test:batch2'))
+    expect(queue.map(({ batchId }) => batchId)).toEqual([batch])
+  })
+
+  it('gives steps with the numbers for the hook at hand', async () => {
+    await ready()
+    await start().expect(200)
+    const steps = (await bench()).onVise?.steps ?? []
+    expect(steps.map(({ key }) => key)).toEqual(['body', 'finish'])
+    expect(steps[0]?.toMm).toBeCloseTo(7.1, 2)
+  })
+})
+
+describe('boxes and their ledger', () => {
+  it('move, lose and count flies, and take each back', async () => {
+    await ready()
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 5 }).expect(200)
+    const moved = await server
+      .command('fliesMove', { fromCompartmentId: placeA, toCompartmentId: placeB, variantId, count: 2 })
+      .expect(200)
+    expect([await onHand(placeA), await onHand(placeB)]).toEqual([3, 2])
+    await undo(moved.body.actionId).expect(200)
+    expect([await onHand(placeA), await onHand(placeB)]).toEqual([5, 0])
+    const lost = await server
+      .command('fliesLose', {
+        outingId: null,
+        losses: [{ compartmentId: placeA, variantId, count: 4, cause: 'bottom' }],
+      })
+      .expect(200)
+    expect(await onHand()).toBe(1)
+    await undo(lost.body.actionId).expect(200)
+    expect(await onHand()).toBe(5)
+  })
+
+  it('refuses to undo what has gone since, in words', async () => {
+    await ready()
+    const counted = await server
+      .command('fliesCount', { compartmentId: placeA, variantId, counted: 3 })
+      .expect(200)
+    await server
+      .command('fliesLose', {
+        outingId: null,
+        losses: [{ compartmentId: placeA, variantId, count: 2, cause: 'tree' }],
+      })
+      .expect(200)
+    const refused = await undo(counted.body.actionId).expect(409)
+    expect(refused.body).toMatchObject({ code: 'cannotUndo' })
+    expect(refused.body.detail).toContain('gone since')
+    expect(await onHand()).toBe(1)
+  })
+
+  it('never changes or removes an entry', async () => {
+    await ready()
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
+    const { db } = server.database
+    await expect(db.update(flyEntry).set({ delta: 9 })).rejects.toThrow()
+    await expect(db.delete(flyEntry)).rejects.toThrow()
+    expect(await onHand()).toBe(3)
+  })
+
+  it('says what is below par with the materials that are short', async () => {
+    await ready()
+    await server.command('materialEntry', { materialId: hook, cause: 'counted', amount: 200 }).expect(200)
+    const { restock } = await boxes()
+    expect(restock).toHaveLength(1)
+    expect(restock[0]).toMatchObject({ onHand: 0, par: 3, missing: 3, allowed: 2 })
+    expect(restock[0]?.shortOf.map(({ materialId, need, onHand: there }) => [materialId, need, there])).toEqual(
+      [[hook, 300, 200]],
+    )
+  })
+
+  it('keeps balances equal to the sum of entries through any row of moves, losses, counts, undos and replays', async () => {
+    await ready()
+    const place = fc.constantFrom(placeA, placeB)
+    const step = fc.oneof(
+      fc.record({ kind: fc.constant('count' as const), place, n: fc.nat(6) }),
+      fc.record({ kind: fc.constant('move' as const), place, n: fc.integer({ min: 1, max: 4 }) }),
+      fc.record({ kind: fc.constant('lose' as const), place, n: fc.integer({ min: 1, max: 4 }) }),
+      fc.record({ kind: fc.constant('undo' as const), place, n: fc.nat(20) }),
+    )
+    const [steps] = fc.sample(fc.array(step, { minLength: 60, maxLength: 60 }), { numRuns: 1, seed: 41 })
+    const done: string[] = []
+    for (const { kind, place: at, n } of steps ?? []) {
+      const other = at === placeA ? placeB : placeA
+      const commandId = v7()
+      const send = () =>
+        kind === 'count'
+          ? server.command('fliesCount', { compartmentId: at, variantId, counted: n }, commandId)
+          : kind === 'move'
+            ? server.command(
+                'fliesMove',
+                { fromCompartmentId: at, toCompartmentId: other, variantId, count: n },
+                commandId,
+              )
+            : kind === 'lose'
+              ? server.command(
+                  'fliesLose',
+                  { outingId: null, losses: [{ compartmentId: at, variantId, count: n, cause: 'fish' }] },
+                  commandId,
+                )
+              : server.command(
+                  'undo',
+                  { actionId: (done[n % Math.max(done.length, 1)] ?? v7()) as never },
+                  commandId,
+                )
+      const [first, second] = await Promise.all([send(), send()])
+      expect([200, 404, 409]).toContain(first.status)
+      expect(second.status).toBe(first.status)
+      if (first.status === 200) done.push(commandId)
+    }
+    expect(done.length).toBeGreaterThan(10)
+    const report = await checkDatabase(server.database)
+    expect(report.every((line) => line.startsWith('ok'))).toBe(true)
+  })
+})
+
+describe('undo', () => {
+  it('takes a new pattern away with all that it made, and brings it back', async () => {
+    await server.command('boxCreate', box).expect(200)
+    const made = await server.command('patternSave', midge()).expect(200)
+    const undone = await undo(made.body.actionId).expect(200)
+    expect((await body<PatternsView>('/api/patterns')).patterns).toEqual([])
+    expect(await server.database.db.$count(material)).toBe(0)
+    await undo(undone.body.actionId).expect(200)
+    const { patterns } = await body<PatternsView>('/api/patterns')
+    expect(patterns[0]?.variants[0]?.figure.kind).toBe('sinks')
+    expect(patterns[0]?.serves).toHaveLength(1)
+  })
+
+  it('returns an edited row to what it was, and refuses when it was edited again', async () => {
+    await ready()
+    const first = await server.command('patternSave', midge({ version: 1, note: 'one' })).expect(200)
+    const second = await server.command('patternSave', midge({ version: 2, note: 'two' })).expect(200)
+    expect((await undo(first.body.actionId).expect(409)).body.code).toBe('cannotUndo')
+    await undo(second.body.actionId).expect(200)
+    expect((await body<PatternsView>('/api/patterns')).patterns[0]?.note).toBe('one')
+  })
+
+  it('refuses to take away a pattern of which flies are tied', async () => {
+    await server.command('boxCreate', box).expect(200)
+    const made = await server.command('patternSave', midge()).expect(200)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 1 }).expect(200)
+    expect((await undo(made.body.actionId).expect(409)).body.detail).toContain('refers to it')
+    expect(await onHand()).toBe(1)
+  })
+
+  it('takes an action back once', async () => {
+    await ready()
+    const counted = await server
+      .command('fliesCount', { compartmentId: placeA, variantId, counted: 3 })
+      .expect(200)
+    await undo(counted.body.actionId).expect(200)
+    expect((await undo(counted.body.actionId).expect(409)).body.detail).toContain('undone already')
+    expect(await onHand()).toBe(0)
+  })
+})
+
+describe('waters, outings and the moment', () => {
+  const waterId = id('test:water')
+  const reachId = id('test:reach')
+  const water: CommandInput<'waterCreate'> = {
+    waterId,
+    water: {
+      name: 'Test Beck', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000, snagginess: 1,
+      openFromMonthDay: null, openToMonthDay: null, rulesNote: '',
+      rules: { dryOnly: true, upstreamOnly: null, maxFlies: 1, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: 12, noIndicator: null },
+    },
+    reaches: [{ id: reachId, kind: 'reach', name: 'Lower', elevationM: 90, typicalDepthMm: 900, surfaceSpeedMmPerS: 600, defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 13, 10, 6, 4] }],
+  } // prettier-ignore
+  const outing = (on: string): CommandInput<'outingSave'> => ({
+    outingId: id(`test:outing:${on}`),
+    version: null,
+    outing: {
+      waterId,
+      reachId,
+      on,
+      fromLocalMin: 600,
+      toLocalMin: 960,
+      status: 'planned',
+      technique: 'dry',
+      note: '',
+    },
+  })
+
+  it('answer what is likely, lacking and to tie for the next outing', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    const on = localTime(Date.now() + 86_400_000, 'Europe/London').on
+    await server.command('outingSave', outing(on)).expect(200)
+    const tonight = await body<TonightView>('/api/tonight')
+    expect(tonight.outing).toMatchObject({
+      on,
+      waterName: 'Test Beck',
+      rules: ['dry fly only', 'one fly', 'hook 12 or smaller'],
+    })
+    expect(tonight.lines.map(({ kind }) => kind)).toContain('likely')
+    expect(tonight.lines.find(({ kind }) => kind === 'tie')?.batch).toMatchObject({
+      count: 3,
+      compartmentId: placeA,
+    })
+    expect(tonight.lines.length).toBeLessThanOrEqual(7)
+  })
+
+  it('put foods and flies at their depths', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 2 }).expect(200)
+    const view = await body<MomentView>(`/api/moment?reachId=${String(reachId)}&on=2026-06-06&localMin=780`)
+    expect(view.moment.waterTempC).toBeGreaterThan(11)
+    expect(view.foods.length).toBeGreaterThan(5)
+    expect(view.foods.every(({ fromMm, toMm }) => fromMm <= toMm && toMm <= 900)).toBe(true)
+    expect(view.flies).toMatchObject([{ onHand: 2, par: 3 }])
+  })
+
+  it('book losses against an outing', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    await server.command('outingSave', outing('2026-05-09')).expect(200)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
+    const losses = [{ compartmentId: placeA, variantId, count: 2, cause: 'tree' as const }]
+    const lost = await server
+      .command('fliesLose', { outingId: id('test:outing:2026-05-09'), losses })
+      .expect(200)
+    const shown = async () =>
+      (await body<OutingsView>('/api/outings')).outings[0]?.losses.map(({ count, cause }) => [count, cause])
+    expect(await shown()).toEqual([[2, 'tree']])
+    await undo(lost.body.actionId).expect(200)
+    expect(await shown()).toEqual([])
+  })
+
+  it('refuse an outing that ends before it begins, and a reach of another water', async () => {
+    await server.command('waterCreate', water).expect(200)
+    const backwards = outing('2026-06-06')
+    const wrong = { ...backwards, outing: { ...backwards.outing, toLocalMin: 500 } }
+    expect((await server.command('outingSave', wrong).expect(400)).body.fields[0].path).toBe(
+      'outing.toLocalMin',
+    )
+    const stray = { ...backwards, outing: { ...backwards.outing, reachId: v7() as never } }
+    expect((await server.command('outingSave', stray).expect(404)).body.code).toBe('unknownId')
+  })
+})
+
+describe('upkeep', () => {
+  it('rebuilds running sums and figures that were spoiled, and says so', async () => {
+    await ready()
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
+    await server.database.db.run(sql`update fly_balance set count = 9`)
+    await server.database.db
+      .update(variantFigure)
+      .set({ inputHash: 'old' })
+      .where(eq(variantFigure.kind, 'sinks'))
+    const report = await checkDatabase(server.database)
+    expect(report.filter((line) => line.startsWith('mended'))).toHaveLength(2)
+    expect(await checkDatabase(server.database)).toEqual(
+      expect.not.arrayContaining([expect.stringContaining('mended')]),
+    )
+    await server.command('fliesCount', { compartmentId: placeB, variantId, counted: 1 }).expect(200)
+    expect(await onHand()).toBe(3)
+  })
+
+  it('lets one process own a data directory, and frees it when released', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'thistle-lock-'))
+    const first = await openDataDirectory(folder)
+    await first.announce('http://127.0.0.1:9')
+    await expect(openDataDirectory(folder)).rejects.toThrow('http://127.0.0.1:9')
+    await first.release()
+    const second = await openDataDirectory(folder)
+    await second.release()
+    await rm(folder, { recursive: true })
+  })
+
+  it('says which directory cannot be written', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'thistle-file-'))
+    await copyFile(join(process.cwd(), 'package.json'), join(folder, 'file'))
+    await expect(openDataDirectory(join(folder, 'file'))).rejects.toThrow('cannot be written')
+    await rm(folder, { recursive: true })
+  })
+
+  it('copies the database beside itself before migrations', async () => {
+    const path = join(tmpdir(), `thistle-${v7()}.db`)
+    const { openDatabase } = await import('./db/database.ts')
+    const migrations = join(process.cwd(), 'server', 'migrations')
+    await (await openDatabase(path, migrations)).close()
+    await (await openDatabase(path, migrations)).close()
+    expect((await stat(`${path}.before-migration`)).size).toBeGreaterThan(10_000)
+    for (const suffix of ['', '.before-migration', '-wal', '-shm']) await rm(path + suffix, { force: true })
+  })
+})
+
+describe('time', () => {
+  it('knows the date and offset of a zone in summer and winter', () => {
+    expect(localTime(Date.parse('2026-06-04T23:30:00Z'), 'Europe/London')).toEqual({
+      on: '2026-06-05',
+      localMin: 30,
+      utcOffsetMinutes: 60,
+    })
+    expect(localTime(Date.parse('2026-12-04T23:30:00Z'), 'Pacific/Auckland')).toMatchObject({
+      on: '2026-12-05',
+      utcOffsetMinutes: 780,
+    })
+  })
+
+  it('stands where the environment or the directory says', () => {
+    expect(makeClock(null, '2026-06-04T18:40:00Z')).toMatchObject({ stands: true })
+    expect(makeClock(5, undefined).nowMs()).toBe(5)
+    expect(makeClock(null, undefined).stands).toBe(false)
+    expect(() => makeClock(null, 'tomorrow')).toThrow(RangeError)
+  })
+})

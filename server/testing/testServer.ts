@@ -1,0 +1,58 @@
+import { copyFile, mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pino } from 'pino'
+import request from 'supertest'
+import { v7 } from 'uuid'
+import type { CommandInput, CommandKind } from '../../contract/index.ts'
+import { createApp } from '../app.ts'
+import { makeClock } from '../clock.ts'
+import { openDatabase } from '../db/database.ts'
+import type { Database } from '../db/database.ts'
+import { setting } from '../db/schema.ts'
+
+const MIGRATIONS = join(process.cwd(), 'server', 'migrations')
+
+/** Makes one filled database file for a suite; each test works on a copy. */
+export async function makeTemplate(fill: (database: Database) => Promise<void>) {
+  const folder = await mkdtemp(join(tmpdir(), 'thistle-test-'))
+  const file = join(folder, 'template.db')
+  const database = await openDatabase(file, MIGRATIONS)
+  await fill(database)
+  await database.client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+  await database.close()
+  let copies = 0
+  return {
+    async open() {
+      copies += 1
+      const copy = join(folder, `copy-${copies}.db`)
+      await copyFile(file, copy)
+      return openTestServer(copy)
+    },
+    remove: () => rm(folder, { recursive: true, force: true }),
+  }
+}
+
+/** The real application over a database file. */
+export async function openTestServer(file: string) {
+  const database = await openDatabase(file, MIGRATIONS)
+  const [settings] = await database.db.select().from(setting)
+  const clock = makeClock(settings?.clockStandsAtMs ?? null, undefined)
+  const app = createApp({ database, clock, buildId: 'test', log: pino({ level: 'silent' }), webFolder: null })
+  const agent = request(app)
+  return {
+    database,
+    agent,
+    get: (path: string) => agent.get(path).set('Host', '127.0.0.1:4180'),
+    send: (body: object, headers: Record<string, string> = {}) =>
+      agent
+        .post('/api/commands')
+        .set({ Host: '127.0.0.1:4180', ...headers })
+        .send(body),
+    command<Kind extends CommandKind>(kind: Kind, body: CommandInput<Kind>, id: string = v7()) {
+      return agent.post('/api/commands').set('Host', '127.0.0.1:4180').send({ id, kind, body })
+    },
+    close: () => database.close(),
+  }
+}
+export type TestServer = Awaited<ReturnType<typeof openTestServer>>
