@@ -107,5 +107,4 @@ export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) 
     if (refusal) throw new ProblemError('cannotUndo', refusal)
     throw error
   }
-}, undoes: target.id }
 }
