@@ -16,7 +16,7 @@ export const name = z
       .string()
       .min(1, 'Give it a name.')
       .max(80, 'At most 80 characters.')
-      // eslint-disable-next-line no-control-regex -- control characters are what is refused here
+
       .regex(/^[^\u0000-\u001f\u007f]*$/, 'A name has no control characters.'),
   )
 

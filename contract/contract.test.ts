@@ -1,19 +1,8 @@
 import { describe, expect, expectTypeOf, it } from 'vitest'
 import type { Component, Dressing, DisplayUnits, Place, Proportion, Step, Swap } from '../core/index.ts'
 import type { z } from 'zod'
-import {
-  civilDate,
-  component,
-  dressingBody,
-  foldedKey,
-  name,
-  patternId,
-  place,
-  proportion,
-  settingsBody,
-  step,
-  swap,
-} from './index.ts'
+import type { place, proportion, settingsBody, step, swap } from './index.ts'
+import { civilDate, component, dressingBody, foldedKey, name, patternId } from './index.ts'
 
 describe('schemas and core agree', () => {
   it('in type, both ways', () => {

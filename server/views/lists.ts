@@ -216,7 +216,7 @@ export async function searchView(db: Reader, words: string): Promise<SearchView>
     .join(' ')
   if (query === '') return { hits: [] }
   const hits = await db.all<{ kind: string; id: string; title: string; detail: string }>(
-    sql`select kind, subject_id as id, title, detail from search_text where search_text match ${query} order by rank limit ${MOST_HITS}`,
+    sql`select kind, subject_id as id, title, detail from search_text where search_text match ${query} order by bm25(search_text, 0, 0, 10, 1) limit ${MOST_HITS}`,
   )
   return { hits }
 }

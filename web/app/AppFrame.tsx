@@ -80,7 +80,9 @@ export function AppFrame() {
     if (theme === 'system') delete document.documentElement.dataset.theme
     else document.documentElement.dataset.theme = theme
   }, [theme])
-  useEffect(() => document.getElementById('sheet')?.scrollTo(0, 0), [pathname])
+  useEffect(() => {
+    void document.getElementById('sheet')?.scrollTo(0, 0)
+  }, [pathname])
 
   if (!frame) return <FirstPaint trouble={error ? toFailure(error).kind : null} />
   return (

@@ -43,6 +43,13 @@ export const ColumnContext = createContext<(content: ColumnContent) => void>(() 
 /** Hangs a place's marks in the Column while it is open. */
 export function useColumn(content: ColumnContent): void {
   const hang = useContext(ColumnContext)
-  useEffect(() => hang(content), [hang, content])
-  useEffect(() => () => hang(EMPTY_CONTENT), [hang])
+  useEffect(() => {
+    hang(content)
+  }, [hang, content])
+  useEffect(
+    () => () => {
+      hang(EMPTY_CONTENT)
+    },
+    [hang],
+  )
 }

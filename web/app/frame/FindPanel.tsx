@@ -68,7 +68,9 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
   const dispatch = useAppDispatch()
   const trimmed = words.trim()
   const { data } = useSearchQuery(trimmed, { skip: trimmed === '' || only === 'actions' })
-  useEffect(() => field.current?.focus(), [])
+  useEffect(() => {
+    field.current?.focus()
+  }, [])
 
   const close = () => dispatch(find(null))
   const go = (path: string) => () => {

@@ -1,7 +1,8 @@
+import { useState } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import type { FrameView } from '../../../contract/index.ts'
+import type { ActionId, FrameView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { useActionsQuery } from '../api.ts'
 import { setTrouble } from '../state.ts'
@@ -116,6 +117,12 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
   const dispatch = useAppDispatch()
   const command = useCommand()
   const { onVise, lastAction } = frame
+  const [undoing, setUndoing] = useState<string | null>(null)
+  const undo = async (actionId: string) => {
+    setUndoing(actionId)
+    const delivery = await command('undo', { actionId: actionId as ActionId })
+    if (delivery.kind !== 'done') setUndoing(null)
+  }
   return (
     <Foot aria-label="Tray">
       <div className="spot">
@@ -173,7 +180,9 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
                 </Dialog>
               </List>
             </DialogTrigger>
-            <Button onPress={() => void command('undo', { actionId: lastAction.actionId })}>Undo</Button>
+            <Button onPress={() => void undo(lastAction.actionId)} isDisabled={undoing === lastAction.actionId}>
+              Undo
+            </Button>
           </>
         ) : (
           <span style={{ color: 'var(--quiet)' }}>Nothing to undo</span>

@@ -179,7 +179,9 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
   const [leaving, setLeaving] = useState(false)
   const { batch, figure, steps, shankMm } = vise
   const { step } = actions
-  useEffect(() => region.current?.focus(), [batch.batchId])
+  useEffect(() => {
+    region.current?.focus()
+  }, [batch.batchId])
   const left = batch.planned - batch.done - batch.spoiled
 
   function onKeyDown(event: KeyboardEvent) {

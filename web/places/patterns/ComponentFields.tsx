@@ -13,6 +13,7 @@ interface NumberFieldProps {
   readonly whole?: boolean
   readonly onChange: (value: number | undefined) => void
   readonly width?: string
+  readonly hideLabel?: boolean
 }
 
 /** A figure in any notation; empty means derived. What is wrong stands at the field and the last good figure stays. */
@@ -24,12 +25,14 @@ export function NumberField({
   whole = false,
   onChange,
   width = '92px',
+  hideLabel = false,
 }: NumberFieldProps) {
   const [text, setText] = useState<string | null>(null)
   const fault = faultOf(text, min, max, whole)
   return (
     <TextField
       label={label}
+      hideLabel={hideLabel}
       value={text ?? (value === undefined ? '' : factorText(value))}
       onChange={(typed) => {
         setText(typed)

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react'
 import { useBlocker, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { PatternLine, Problem } from '../../../contract/index.ts'
-import { useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
+import { api, useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
+import { useAppDispatch } from '../../app/store.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
@@ -52,6 +53,12 @@ function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
   return { draft, dirty, change, reset }
 }
 
+/** The version of the row as it is now, from a refusal of a stale save. */
+function versionOf({ current }: Problem): number | null {
+  const version = current && typeof current === 'object' && 'version' in current ? current.version : null
+  return typeof version === 'number' ? version : null
+}
+
 /** Warns before leaving what is not saved. */
 function useLeaveWarning(dirty: boolean) {
   useEffect(() => {
@@ -79,6 +86,7 @@ export default function PatternSheet() {
   const moment = useMoment()
   const { temperature } = useWording()
   const command = useCommand()
+  const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const [problem, setProblem] = useState<Problem | null>(null)
   const [looked, setLooked] = useState<string | null>(null)
@@ -110,7 +118,11 @@ export default function PatternSheet() {
       quietly: true,
     })
     setSaving(false)
-    if (delivery.kind === 'refused') return setProblem(delivery.problem)
+    if (delivery.kind === 'refused') {
+      setProblem(delivery.problem)
+      dispatch(api.util.invalidateTags(['all']))
+      return
+    }
     if (delivery.kind === 'waiting') return
     dropDraft(draft)
     reset({ ...draft, version: (asVersion ?? 0) + 1, newDrawers: [] })
@@ -154,7 +166,7 @@ export default function PatternSheet() {
           <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
           {stale && pattern ? (
             <>
-              <Button onPress={() => void save(pattern.version)}>Keep yours</Button>
+              <Button onPress={() => void save(versionOf(problem))}>Keep yours</Button>
               <Button
                 onPress={() => {
                   setProblem(null)

@@ -99,7 +99,7 @@ export function VariantTable({ draft, book, boxes, saved, chosenId, onChoose, on
                 </td>
                 <td>
                   <Select
-                    label="Lives in"
+                    label={`Lives in, ${variant.label}`}
                     hideLabel
                     value={variant.homeCompartmentId ?? NOWHERE}
                     choices={[{ id: NOWHERE, name: 'no place yet' }, ...places]}
@@ -109,7 +109,8 @@ export function VariantTable({ draft, book, boxes, saved, chosenId, onChoose, on
                 </td>
                 <td>
                   <NumberField
-                    label=""
+                    label={`Keep of ${variant.label}`}
+                    hideLabel
                     value={variant.parCount ?? undefined}
                     min={0}
                     max={99}

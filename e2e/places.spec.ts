@@ -1,0 +1,120 @@
+import { axeFaults, expect, test } from './thistle.ts'
+
+const PLACES = [
+  ['/', /^Tonight/],
+  ['/waters', 'Waters'],
+  ['/larder', 'Larder'],
+  ['/patterns', 'Patterns'],
+  ['/tank', 'Tank'],
+  ['/bench', 'Bench'],
+  ['/boxes', 'Boxes'],
+  ['/outings', 'Outings'],
+  ['/stores', 'Stores'],
+  ['/settings', 'Settings'],
+] as const
+
+for (const [path, heading] of PLACES) {
+  test(`${path} says what it is and is clean for axe`, async ({ page }) => {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible()
+    await expect(page.locator('.lanes')).toBeVisible()
+    await page.waitForLoadState('networkidle')
+    expect(await axeFaults(page)).toEqual([])
+  })
+}
+
+test('the night bench is clean for axe as well', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  for (const path of ['/', '/waters', '/tank']) {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Heavy Thistle')
+    await page.waitForLoadState('networkidle')
+    expect(await axeFaults(page), path).toEqual([])
+  }
+})
+
+test('digits open the places in work order, and the find line finds', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Tonight')
+  for (const [digit, heading] of [
+    ['4', 'Patterns'],
+    ['7', 'Boxes'],
+    ['9', 'Stores'],
+    ['2', 'Waters'],
+  ] as const) {
+    await page.keyboard.press(digit)
+    await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible()
+  }
+  await page.keyboard.press('/')
+  await page.keyboard.type('third')
+  await expect(page.getByRole('option', { name: /Third Button/ })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Third Button' })).toBeVisible()
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('open st')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Stores' })).toBeVisible()
+})
+
+test('the Column is entered with D, walked with arrows, left with Escape; a mark lights its row', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.locator('[data-mark="foods"]').first()).toBeVisible()
+  await page.keyboard.press('d')
+  const lane = () => page.evaluate(() => document.activeElement?.getAttribute('data-mark'))
+  expect(await lane()).toBe('foods')
+  const first = await page.evaluate(() => document.activeElement?.textContent)
+  await page.keyboard.press('ArrowDown')
+  expect(await page.evaluate(() => document.activeElement?.textContent)).not.toBe(first)
+  await page.keyboard.press('ArrowRight')
+  expect(await lane()).toBe('flies')
+  await page.keyboard.press('p')
+  await expect(page.locator('[data-pinned="true"]')).toHaveCount(1)
+  await page.keyboard.press('Escape')
+  expect(await page.evaluate(() => document.activeElement?.id)).toBe('sheet')
+  await page.getByText('Paper Lantern #10 2XL: 0 of 3').hover()
+  await expect(page.locator('[data-mark][data-lit="true"]')).toContainText('Paper Lantern')
+})
+
+test('the moment is set in one place and moves foods and figures', async ({ page }) => {
+  await page.goto('/larder')
+  const rows = page.getByRole('table', { name: 'Foods at this moment' }).getByRole('row')
+  await expect(rows.nth(1)).toBeVisible()
+  await page.keyboard.press('w')
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Day').fill('2026-01-15')
+  await expect(page.locator('#moment')).toContainText('15 January')
+  await expect(page.locator('#moment')).toContainText(/[0-4]\.\d °C/)
+  await expect(page.getByRole('table', { name: 'Foods at this moment' })).not.toContainText(
+    'Large burrowing mayfly, dun',
+  )
+})
+
+test('units follow the user everywhere', async ({ page }) => {
+  await page.goto('/settings')
+  await page.getByRole('button', { name: /Fall/ }).click()
+  await page.getByRole('option', { name: 'in/s' }).click()
+  await page.goto('/patterns')
+  await expect(page.getByRole('table', { name: 'Patterns and their variants' })).toContainText('in/s')
+  await page.goto('/tank')
+  await expect(page.locator('#sheet')).toContainText('in/s')
+})
+
+test('the first view is small', async ({ page }) => {
+  const client = await page.context().newCDPSession(page)
+  await client.send('Network.enable')
+  let bytes = 0
+  const scripts = new Set<string>()
+  client.on('Network.responseReceived', ({ requestId, response }) => {
+    if (response.mimeType.includes('javascript')) scripts.add(requestId)
+  })
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength
+  })
+  await page.goto('/')
+  await expect(page.getByRole('list', { name: 'What tonight asks for' })).toBeVisible()
+  await page.waitForLoadState('networkidle')
+  expect(bytes).toBeGreaterThan(50_000)
+  expect(bytes).toBeLessThanOrEqual(240_000)
+})

@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM_ARGS, chromiumPath } from './e2e/chromium.ts'
+
+/** The real interface in real Chromium, against servers that the tests start themselves. */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['json', { outputFile: 'test-results/e2e.json' }], ['line']],
+  use: {
+    browserName: 'chromium',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: { executablePath: chromiumPath(), args: CHROMIUM_ARGS },
+    contextOptions: { reducedMotion: 'reduce' },
+    screenshot: 'only-on-failure',
+  },
+})
