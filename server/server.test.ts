@@ -579,6 +579,44 @@ describe('undo', () => {
     expect(await onHand()).toBe(1)
   })
 
+  it('takes a whole evening back, step by step, and does it again', async () => {
+    await server.command('boxCreate', box).expect(200)
+    const batchId = id('test:evening')
+    const eventId = v7() as never
+    const done: string[] = []
+    const take = async (sent: ReturnType<typeof server.command>) =>
+      done.push((await sent.expect(200)).body.actionId as string)
+    await take(server.command('patternSave', midge()))
+    await take(
+      server.command('batchPlan', { batchId, variantId, plannedCount: 2, compartmentId: placeA, onVise: true }),
+    )
+    await take(
+      server.command('batchCount', {
+        eventId,
+        batchId,
+        kind: 'done',
+        stepKey: null,
+        count: 2,
+        spoiledCause: null,
+      }),
+    )
+    await take(server.command('batchFinish', { batchId, abandon: false }))
+    await take(
+      server.command('fliesLose', {
+        outingId: null,
+        losses: [{ compartmentId: placeA, variantId, count: 1, cause: 'tree' }],
+      }),
+    )
+    const undos: string[] = []
+    for (const actionId of [...done].reverse())
+      undos.push((await undo(actionId).expect(200)).body.actionId as string)
+    expect((await body<PatternsView>('/api/patterns')).patterns).toEqual([])
+    expect((await body<BenchView>('/api/bench')).onVise).toBeNull()
+    for (const actionId of [...undos].reverse()) await undo(actionId).expect(200)
+    expect(await onHand()).toBe(1)
+    expect((await checkDatabase(server.database)).every((line) => line.startsWith('ok'))).toBe(true)
+  })
+
   it('takes an action back once', async () => {
     await ready()
     const counted = await server

@@ -2,6 +2,7 @@ import { and, eq, sql } from 'drizzle-orm'
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from '../db/schema.ts'
 import type { Tx } from '../db/database.ts'
+import { canonicalJson } from '../ids.ts'
 import { ProblemError } from '../problem.ts'
 
 /** Tables whose rows a command may make or change, by the name under which their images are kept. */
@@ -46,6 +47,9 @@ type Served = typeof schema.patternServes.$inferInsert
 
 type WithId = SQLiteTable & { id: typeof schema.pattern.id; version: typeof schema.pattern.version }
 const tableOf = (name: TableName) => TABLES[name] as unknown as WithId
+
+/** What a row says, whatever its version: an undo in between counts a version up and changes nothing. */
+const contentOf = (row: AnyRow | null): string => canonicalJson(row && { ...row, version: 0 })
 
 /** Makes changes in a transaction and keeps the images that undo needs. */
 export interface Recorder {
@@ -146,7 +150,7 @@ export function makeRecorder(tx: Tx): Recorder {
     const { table, before, after } = image
     const id = (after ?? before)?.id ?? ''
     const now = await readRow(table, id)
-    if (now?.version !== after?.version || Boolean(now) !== Boolean(after)) {
+    if (contentOf(now) !== contentOf(after)) {
       throw new ProblemError('cannotUndo', 'It was changed again since. Undo that first.')
     }
     if (before && !now) {

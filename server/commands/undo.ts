@@ -3,7 +3,15 @@ import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
 import type { CommandBody } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
-import { action, flyEntry, materialEntry, revisionMaterial, variantRevision } from '../db/schema.ts'
+import {
+  action,
+  flyBalance,
+  flyEntry,
+  materialEntry,
+  revisionMaterial,
+  variant,
+  variantRevision,
+} from '../db/schema.ts'
 import type { Reader } from '../db/database.ts'
 import { ProblemError } from '../problem.ts'
 import { countBack } from './bench.ts'
@@ -54,9 +62,40 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   )
 }
 
+/** The pattern that an action made, by its images; null where it made none. */
+const madePattern = (images: readonly Image[]): string | null =>
+  images.flatMap((image) =>
+    image.kind === 'row' && image.table === 'pattern' && !image.before ? (image.after?.id ?? []) : [],
+  )[0] ?? null
+
+/**
+ * A pattern of which flies were tied stays in the ledger's history, so taking back its making puts it away instead of
+ * removing it; refused while some of its flies are on hand.
+ */
+async function setAside({ tx, recorder, nowMs }: CommandContext, images: readonly Image[]): Promise<boolean> {
+  const patternId = madePattern(images)
+  if (!patternId) return false
+  const rows = await tx
+    .select({ count: flyBalance.count })
+    .from(flyBalance)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .where(eq(variant.patternId, patternId))
+  if (rows.length === 0) return false
+  if (rows.some(({ count }) => count > 0)) {
+    throw new ProblemError(
+      'cannotUndo',
+      'Flies of it lie in your boxes: the ledger refers to it. Undo those first.',
+    )
+  }
+  await recorder.update('pattern', patternId, null, { archivedAtMs: nowMs })
+  return true
+}
+
 /** Reverses all that an action did; answers the event that counts back, where it was a count. */
 async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {
   const images = target.before as readonly Image[]
+  if (await setAside(context, images)) return undefined
   await reverseLedgers(context, target)
   const noted = target.result.eventId
   const eventId = typeof noted === 'string' ? v5(context.actionId, noted) : undefined

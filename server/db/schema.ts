@@ -431,8 +431,9 @@ export const flyEntry = sqliteTable(
       .notNull(),
     lossCause: text('loss_cause'),
     counted: integer('counted'),
-    batchId: text('batch_id').references(() => batch.id),
-    outingId: text('outing_id').references(() => outing.id),
+    /** not references: history outlives a batch or outing that was undone */
+    batchId: text('batch_id'),
+    outingId: text('outing_id'),
     reversesEntryId: text('reverses_entry_id').unique(),
   },
   (t) => [
@@ -454,7 +455,7 @@ export const materialEntry = sqliteTable(
     delta: integer('delta').notNull(),
     cause: text('cause').$type<'bought' | 'used' | 'wasted' | 'counted' | 'found' | 'given'>().notNull(),
     counted: integer('counted'),
-    batchId: text('batch_id').references(() => batch.id),
+    batchId: text('batch_id'),
     reversesEntryId: text('reverses_entry_id').unique(),
   },
   (t) => [index('material_entry_action').on(t.actionId), index('material_entry_material').on(t.materialId)],

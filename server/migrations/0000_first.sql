@@ -122,9 +122,7 @@ CREATE TABLE `fly_entry` (
 	`outing_id` text,
 	`reverses_entry_id` text,
 	FOREIGN KEY (`compartment_id`) REFERENCES `compartment`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`variant_revision_id`) REFERENCES `variant_revision`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`batch_id`) REFERENCES `batch`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`outing_id`) REFERENCES `outing`(`id`) ON UPDATE no action ON DELETE no action
+	FOREIGN KEY (`variant_revision_id`) REFERENCES `variant_revision`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `fly_entry_reverses_entry_id_unique` ON `fly_entry` (`reverses_entry_id`);--> statement-breakpoint
@@ -195,8 +193,7 @@ CREATE TABLE `material_entry` (
 	`counted` integer,
 	`batch_id` text,
 	`reverses_entry_id` text,
-	FOREIGN KEY (`material_id`) REFERENCES `material`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`batch_id`) REFERENCES `batch`(`id`) ON UPDATE no action ON DELETE no action
+	FOREIGN KEY (`material_id`) REFERENCES `material`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `material_entry_reverses_entry_id_unique` ON `material_entry` (`reverses_entry_id`);--> statement-breakpoint
