@@ -31,7 +31,6 @@ export const foldedKey = (text: string): string =>
   text.normalize('NFC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en')
 
 export const version = z.number().int().min(1)
-export const hex = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A colour is written #RRGGBB.')
 const isCivilDate = (on: string) => {
   const ms = Date.parse(`${on}T00:00:00Z`)
   return !Number.isNaN(ms) && new Date(ms).toISOString().startsWith(on)
@@ -41,7 +40,6 @@ export const civilDate = z
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'A date is written YYYY-MM-DD.')
   .refine(isCivilDate, 'There is no such day.')
 export const localMinute = z.number().int().min(0).max(1440)
-export const instant = z.number().int()
 export const share = z.number().min(0).max(1)
 
 export const patternId = id('Pattern')

@@ -25,7 +25,7 @@ for (const [path, heading] of PLACES) {
 
 test('the night bench is clean for axe as well', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' })
-  for (const path of ['/', '/waters', '/tank']) {
+  for (const path of ['/', '/tank']) {
     await page.goto(path)
     await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Heavy Thistle')
     await page.waitForLoadState('networkidle')

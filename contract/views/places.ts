@@ -1,7 +1,7 @@
 import { MATERIAL_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import {
-  batchId, boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
+  boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
   variantRevisionId, version, waterId,
 } from '../common.ts' // prettier-ignore
 import { dressingBody, step, swaps } from '../records/dressing.ts'
@@ -286,5 +286,3 @@ export const outingLine = z
 export type OutingLine = z.infer<typeof outingLine>
 export const outingsView = z.object({ outings: z.array(outingLine) }).meta({ id: 'Outings' })
 export type OutingsView = z.infer<typeof outingsView>
-
-export const batchPath = z.object({ batchId })

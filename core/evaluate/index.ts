@@ -1,5 +1,5 @@
 export { behaviourOf } from './behaviour.ts'
-export { LIST_CONDITIONS, UNCALIBRATED, USUAL_TIPPET } from './conditions.ts'
+export { LIST_CONDITIONS, USUAL_TIPPET } from './conditions.ts'
 export type { Calibration, Conditions } from './conditions.ts'
 export { evaluateFly } from './evaluateFly.ts'
 export type { Attitude, DoubtShare, Fall, FlyReport, PartMass } from './report.ts'

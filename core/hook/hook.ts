@@ -22,8 +22,8 @@ export interface Hook {
 }
 
 /** Hook sizes that are understood; even ones are usual. */
-export const HOOK_SIZE_MIN = 2
-export const HOOK_SIZE_MAX = 24
+const HOOK_SIZE_MIN = 2
+const HOOK_SIZE_MAX = 24
 
 /** Size 16 and the growth for each even size larger; generic, makers differ by ±12 % in length and ±30 % in mass. */
 const BASE = { size: 16, shankMm: 7.1, gapeMm: 3.6, wireMm: 0.38 }

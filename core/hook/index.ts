@@ -1,4 +1,4 @@
-export { HOOK_SIZE_MAX, HOOK_SIZE_MIN, makeHook } from './hook.ts'
+export { makeHook } from './hook.ts'
 export type { Hook } from './hook.ts'
 export { eyeCentre, hookCurve, shankHeightMm } from './curve.ts'
 export type { CurvePoint } from './curve.ts'

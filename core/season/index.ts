@@ -1,4 +1,4 @@
-export { dateOf, epochDayOf, placeInYear, throughMonths } from './calendar.ts'
+export { dateOf, epochDayOf, throughMonths } from './calendar.ts'
 export type { EpochDay } from './calendar.ts'
 export { bandIn, DEPTH_BANDS, isStillwater, WATER_KINDS } from './foodStage.ts'
 export type { DepthBand, FoodStage, StageHours, StageMonth, WaterKind } from './foodStage.ts'

@@ -1,10 +1,5 @@
-export {
-  axialCylinderForce,
-  bluffDragCoefficient,
-  cylinderDragCoefficient,
-  sphereDragCoefficient,
-} from './dragLaws.ts'
-export { elementForce, ringOfAxes } from './dragElement.ts'
+export { axialCylinderForce, cylinderDragCoefficient, sphereDragCoefficient } from './dragLaws.ts'
+export { ringOfAxes } from './dragElement.ts'
 export type { Direction, DragElement, Envelope } from './dragElement.ts'
 export { flyDrag, tippetPull } from './fallModel.ts'
 export type { FallModel, Pose, Tippet } from './fallModel.ts'

@@ -1,5 +1,5 @@
 /** At least three: one to lose, one to lend, one to fish. */
-export const USUAL_PAR = 3
+const USUAL_PAR = 3
 
 /** A variant that has a place in a box. */
 export interface ParLine {

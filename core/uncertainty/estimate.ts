@@ -13,7 +13,7 @@ export interface Estimate {
 }
 
 /** Standard normal deviate of the 90th percentile. */
-export const Z90 = 1.2815515655446004
+const Z90 = 1.2815515655446004
 
 /** Standard deviation of ln(value) that an 80 % band stands for; 0 where the band is a point or the value nought. */
 export function sdOfLog(band: { readonly value: number; readonly low: number; readonly high: number }): number {

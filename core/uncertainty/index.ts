@@ -1,4 +1,4 @@
-export { logEstimate, sdOfLog, Z90 } from './estimate.ts'
+export { logEstimate, sdOfLog } from './estimate.ts'
 export type { Estimate, Evidence } from './estimate.ts'
 export { normal, randomFrom } from './random.ts'
 export type { Random } from './random.ts'
