@@ -96,9 +96,9 @@ function benchCore(): readonly Line[] {
   ]
 }
 
-/** One run of load at 100 requests a second. */
+/** One run of load at 100 requests a second over four connections: one tier with two tabs. */
 async function load(url: string, options: Partial<autocannon.Options> = {}): Promise<autocannon.Result> {
-  return autocannon({ url, overallRate: 100, connections: 8, duration: 10, ...options })
+  return autocannon({ url, overallRate: 100, connections: 4, duration: 10, ...options })
 }
 
 async function residentMb(pid: number | undefined): Promise<number> {
@@ -110,7 +110,8 @@ async function benchServer(serving: Serving): Promise<readonly Line[]> {
   const { address } = serving
   const lines: Line[] = []
   for (const path of ['/api/frame', '/api/tonight', '/api/patterns', '/api/boxes', '/api/stores']) {
-    const { latency, non2xx } = await load(address + path, { duration: 5 })
+    await fetch(address + path)
+    const { latency, non2xx } = await load(address + path)
     lines.push({
       what: `GET ${path} at 100 a second, p99`,
       figure: `${latency.p99} ms (${non2xx} refused)`,
@@ -136,17 +137,16 @@ async function benchServer(serving: Serving): Promise<readonly Line[]> {
     wanted: 'under 25 ms',
   })
   const mixed = await Promise.all([
-    load(`${address}/api/tonight`, { overallRate: 80, duration: 8 }),
+    load(`${address}/api/tonight`, { overallRate: 90 }),
     load(`${address}/api/commands`, {
       method: 'POST',
-      overallRate: 20,
-      duration: 8,
+      overallRate: 10,
       headers: { 'content-type': 'application/json' },
       requests: [{ setupRequest: (request) => ({ ...request, body: write() }) }],
     }),
   ])
   lines.push({
-    what: 'mixed: 80 reads of Tonight and 20 writes a second, p99 of reads, of writes',
+    what: 'mixed: 90 reads of Tonight and 10 writes a second, each read after a write worked out anew, p99 of reads, of writes',
     figure: `${mixed[0].latency.p99} ms, ${mixed[1].latency.p99} ms`,
     wanted: 'under 25 ms',
   })

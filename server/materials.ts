@@ -1,11 +1,13 @@
-import { eq, inArray } from 'drizzle-orm'
+import { inArray } from 'drizzle-orm'
 import type { Material, MaterialFamily } from '../core/index.ts'
 import type { FamilyFull, FamilyId } from '../contract/index.ts'
 import type { Reader } from './db/database.ts'
-import { family, material } from './db/schema.ts'
+import { material } from './db/schema.ts'
+import { loadFamilies } from './families.ts'
+import type { FamilyRow } from './families.ts'
 
 /** A family row as core reckons with it. */
-export function toCoreFamily(row: typeof family.$inferSelect): MaterialFamily {
+export function toCoreFamily(row: FamilyRow): MaterialFamily {
   const { massModel, physics, hook, boring, wasteShare, cutLengthMm, cautions } = row.body
   return {
     kind: row.kind,
@@ -22,7 +24,7 @@ export function toCoreFamily(row: typeof family.$inferSelect): MaterialFamily {
 }
 
 /** A family as pages get it. */
-export function toFamilyView(row: typeof family.$inferSelect): FamilyFull {
+export function toFamilyView(row: FamilyRow): FamilyFull {
   const core = toCoreFamily(row)
   return {
     ...core,
@@ -43,23 +45,18 @@ export async function loadMaterials(
   ids: readonly string[],
 ): Promise<ReadonlyMap<string, Material>> {
   if (ids.length === 0) return new Map()
+  const families = await loadFamilies(db)
   const rows = await db
     .select()
     .from(material)
-    .innerJoin(family, eq(family.id, material.familyId))
     .where(inArray(material.id, [...new Set(ids)]))
   return new Map(
-    rows.map((row) => [
-      row.material.id,
-      {
-        id: row.material.id,
-        family: toCoreFamily(row.family),
-        sizeKey: row.material.sizeKey,
-        colourName: row.material.colourName,
-        colourHex: row.material.colourHex,
-        colourWetHex: row.material.colourWetHex,
-      },
-    ]),
+    rows.flatMap((row) => {
+      const family = families.get(row.familyId)
+      if (!family) return []
+      const { id, sizeKey, colourName, colourHex, colourWetHex } = row
+      return [[id, { id, family: toCoreFamily(family), sizeKey, colourName, colourHex, colourWetHex }]]
+    }),
   )
 }
 

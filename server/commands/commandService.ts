@@ -15,6 +15,7 @@ import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
 import { makeRecorder } from './recorder.ts'
+import type { Image } from './recorder.ts'
 import { materialEntry, materialSave } from './stores.ts'
 import { undo } from './undo.ts'
 
@@ -51,6 +52,10 @@ const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable
   label: wording.actionSentence(row.label),
   undoable: row.undoable,
 })
+
+/** Whether an action left a recipe that has no figures yet: a new one, or one that a redo brought back. */
+const madeRecipe = (images: readonly Image[]): boolean =>
+  images.some((image) => image.kind === 'row' && image.table === 'variantRevision' && image.after !== null)
 
 /** The one way to write: checks, runs and records a command in one transaction. */
 export function makeCommandService(database: Database, clock: Clock): CommandService {
@@ -89,7 +94,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
           undoesActionId: outcome.undoes ?? null,
         }
         await tx.insert(action).values(row)
-        await refreshFigures(tx)
+        if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
       })
     } catch (error) {

@@ -5,6 +5,7 @@ import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { copyFile, stat } from 'node:fs/promises'
 import { pathToFileURL } from 'node:url'
+import { noteWrite, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
 export type Db = LibSQLDatabase<typeof schema>
@@ -44,9 +45,9 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
   const db = drizzle(client, { schema })
   await migrate(db, { migrationsFolder })
   let tail: Promise<unknown> = Promise.resolve()
-  let writes = 0
+  noteWrite(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
-    const next = tail.then(() => db.transaction(work)).finally(() => (writes += 1))
+    const next = tail.then(() => db.transaction(work)).finally(() => noteWrite(db))
     tail = next.catch(() => undefined)
     return next
   }
@@ -55,5 +56,5 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
     await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
     client.close()
   }
-  return { db, client, write, writeCount: () => writes, close }
+  return { db, client, write, writeCount: () => writesOf(db), close }
 }

@@ -1,10 +1,28 @@
-/** Answers of read routes, as text. */
-export interface AnswerCache {
-  readonly answer: (key: string, make: () => Promise<unknown>) => Promise<string>
+import { promisify } from 'node:util'
+import { gzip } from 'node:zlib'
+
+const compress = promisify(gzip)
+
+/** An answer as it goes over the wire. */
+export interface KeptAnswer {
+  readonly text: string
+  /** made when first asked for */
+  readonly gzipped: () => Promise<Buffer>
 }
 
-const MOST_ANSWERS = 300
+/** Answers of read routes. */
+export interface AnswerCache {
+  readonly answer: (key: string, make: () => Promise<unknown>) => Promise<KeptAnswer>
+}
+
+const MOST_ANSWERS = 200
 const LONGEST_MS = 15_000
+
+function keep(view: unknown): KeptAnswer {
+  const text = JSON.stringify(view)
+  let gzipped: Promise<Buffer> | null = null
+  return { text, gzipped: () => (gzipped ??= compress(text, { level: 3 })) }
+}
 
 /**
  * Keeps answers until the next write: one process owns the data, so nothing else can make them stale but the passing
@@ -15,18 +33,18 @@ const LONGEST_MS = 15_000
 export function makeAnswerCache(writeCount: () => number, nowMs: () => number = Date.now): AnswerCache {
   const kept = new Map<
     string,
-    { readonly writes: number; readonly atMs: number; readonly text: Promise<string> }
+    { readonly writes: number; readonly atMs: number; readonly value: Promise<KeptAnswer> }
   >()
   return {
     answer(key, make) {
       const writes = writeCount()
       const known = kept.get(key)
-      if (known && known.writes === writes && nowMs() - known.atMs < LONGEST_MS) return known.text
+      if (known?.writes === writes && nowMs() - known.atMs < LONGEST_MS) return known.value
       if (kept.size >= MOST_ANSWERS) kept.clear()
-      const text = make().then((view) => JSON.stringify(view))
-      kept.set(key, { writes, atMs: nowMs(), text })
-      text.catch(() => kept.delete(key))
-      return text
+      const value = make().then(keep)
+      kept.set(key, { writes, atMs: nowMs(), value })
+      value.catch(() => kept.delete(key))
+      return value
     },
   }
 }

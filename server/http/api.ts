@@ -42,7 +42,11 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   const cache = makeAnswerCache(database.writeCount)
   const get = (path: string, answer: (request: Parameters<RequestHandler>[0]) => Promise<unknown>) =>
     router.get(path, async (request, response) => {
-      response.type('json').send(await cache.answer(request.originalUrl, () => answer(request)))
+      const kept = await cache.answer(request.originalUrl, () => answer(request))
+      response.type('json').vary('Accept-Encoding')
+      if (request.acceptsEncodings('gzip'))
+        response.setHeader('Content-Encoding', 'gzip').end(await kept.gzipped())
+      else response.end(kept.text)
     })
   const usualPar = async () => (await loadSettings(db)).body.parCount
   const today = async () => localTime(clock.nowMs(), (await loadSettings(db)).body.timeZone).on

@@ -115,11 +115,12 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
 
 async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): Promise<BenchView['onVise']> {
   const body: RevisionBody = row.revision.body
-  const [materials, drawers, figures] = await Promise.all([
-    loadMaterials(db, materialIdsOf(body)),
-    loadDrawers(db),
-    db.select().from(variantFigure).where(eq(variantFigure.variantRevisionId, row.revision.id)),
-  ])
+  const materials = await loadMaterials(db, materialIdsOf(body))
+  const drawers = await loadDrawers(db)
+  const figures = await db
+    .select()
+    .from(variantFigure)
+    .where(eq(variantFigure.variantRevisionId, row.revision.id))
   const hookOnly = { hookMaterialId: body.hookMaterialId, swaps: [] }
   const fly = resolveDressing(body.dressing, hookOnly, materials)
   if (fly.kind !== 'fly') return null
@@ -151,7 +152,8 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
 
 /** The batch on the vise with its steps, what waits, and what was tied lately. */
 export async function benchView(db: Reader): Promise<BenchView> {
-  const [open, ended] = await Promise.all([loadBatches(db, 'open'), loadBatches(db, 'all')])
+  const open = await loadBatches(db, 'open')
+  const ended = await loadBatches(db, 'all')
   const events = await eventsOf(db, [...open, ...ended])
   const vise = open.find((row) => row.batch.onVise)
   return {

@@ -31,25 +31,28 @@ async function loadPlaces(db: Reader) {
 
 /** Where boxes are looked at: the reach of the next outing, else the first. */
 async function placeToFish(db: Reader, today: string) {
-  const [reaches, planned] = await Promise.all([loadReaches(db), nextOuting(db, today)])
+  const reaches = await loadReaches(db)
+  const planned = await nextOuting(db, today)
   const chosen = reaches.find(({ reach }) => reach.id === planned?.reachId) ?? reaches[0]
   return { bedMm: chosen?.reach.typicalDepthMm ?? 1000, speedMmPerS: chosen?.reach.surfaceSpeedMmPerS ?? 0 }
 }
 
 /** Boxes drawn as they are, and what is below par. */
 export async function boxesView(db: Reader, usualPar: number, today: string): Promise<BoxesView> {
-  const [boxes, compartments, variants, places, where, restock] = await Promise.all([
-    db.select().from(box).where(isNull(box.archivedAtMs)).orderBy(asc(box.position), asc(box.nameKey)),
-    db
-      .select()
-      .from(compartment)
-      .where(and(isNull(compartment.archivedAtMs)))
-      .orderBy(asc(compartment.row), asc(compartment.column)),
-    loadVariants(db),
-    loadPlaces(db),
-    placeToFish(db, today),
-    restockLines(db, usualPar),
-  ])
+  const boxes = await db
+    .select()
+    .from(box)
+    .where(isNull(box.archivedAtMs))
+    .orderBy(asc(box.position), asc(box.nameKey))
+  const compartments = await db
+    .select()
+    .from(compartment)
+    .where(and(isNull(compartment.archivedAtMs)))
+    .orderBy(asc(compartment.row), asc(compartment.column))
+  const variants = await loadVariants(db)
+  const places = await loadPlaces(db)
+  const where = await placeToFish(db, today)
+  const restock = await restockLines(db, usualPar)
   const toFly = (row: VariantRow, compartmentId: string): Fly => ({
     variantId: row.variant.id as Fly['variantId'],
     patternId: row.variant.patternId as Fly['patternId'],

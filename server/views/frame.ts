@@ -2,8 +2,9 @@ import { and, count, isNull, ne } from 'drizzle-orm'
 import type { FrameView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
-import { foodStage, pattern, setting, water } from '../db/schema.ts'
+import { pattern, setting, water } from '../db/schema.ts'
 import { onViseMention, queuedCount } from './bench.ts'
+import { loadStages } from './larder.ts'
 import { actionsView } from './lists.ts'
 import { loadReaches, nextOuting, startingMoment, toReachChoice } from './moment.ts'
 import { loadDrawers, restockLines } from './restock.ts'
@@ -31,7 +32,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
       actionsView(db),
       nextOuting(db, now.on),
       db.select({ n: count() }).from(water).where(isNull(water.archivedAtMs)),
-      db.select({ n: count() }).from(foodStage).where(isNull(foodStage.archivedAtMs)),
+      loadStages(db),
       db
         .select({ n: count() })
         .from(pattern)
@@ -50,7 +51,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
     moment: await startingMoment(db, reaches, now),
     roll: {
       waters: waters[0]?.n ?? 0,
-      stages: stages[0]?.n ?? 0,
+      stages: stages.length,
       patterns: patterns[0]?.n ?? 0,
       holes: restock.length,
       lowMaterials: [...drawers.values()].filter(

@@ -2,6 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import type { FoodStage } from '../../core/index.ts'
 import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptFor } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes } from '../db/schema.ts'
 import { loadVariants } from './variants.ts'
 
@@ -13,8 +14,16 @@ export interface LoadedStage {
   readonly groupKey: string
 }
 
-/** All stages that are not put away. */
+const keptStages = keptFor<Reader, { stages: readonly LoadedStage[] | null }>(() => ({ stages: null }))
+
+/** All stages that are not put away. Nothing but the first start writes them, so they are read once. */
 export async function loadStages(db: Reader): Promise<readonly LoadedStage[]> {
+  const kept = keptStages(db)
+  kept.stages ??= await readStages(db)
+  return kept.stages
+}
+
+async function readStages(db: Reader): Promise<readonly LoadedStage[]> {
   const rows = await db
     .select({ row: foodStage, foodName: food.name, groupKey: food.groupKey })
     .from(foodStage)
@@ -35,7 +44,8 @@ const text = (value: unknown) => (typeof value === 'string' ? value : '')
 
 /** Foods by life stage, with the patterns that serve each. */
 export async function larderView(db: Reader): Promise<LarderView> {
-  const [stages, variants] = await Promise.all([loadStages(db), loadVariants(db)])
+  const stages = await loadStages(db)
+  const variants = await loadVariants(db)
   const served = await db
     .select({ stageId: patternServes.foodStageId, patternId: pattern.id, name: pattern.name })
     .from(patternServes)

@@ -19,16 +19,15 @@ import {
   variantRevision,
   water,
 } from '../db/schema.ts'
+import { loadFamilies } from '../families.ts'
 import { toFamilyView } from '../materials.ts'
 import { ProblemError } from '../problem.ts'
 import { ruleLines } from './moment.ts'
 
 /** Waters with their reaches, from low to high. */
 export async function watersView(db: Reader): Promise<WatersView> {
-  const [waters, reaches] = await Promise.all([
-    db.select().from(water).where(isNull(water.archivedAtMs)).orderBy(asc(water.nameKey)),
-    db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position)),
-  ])
+  const waters = await db.select().from(water).where(isNull(water.archivedAtMs)).orderBy(asc(water.nameKey))
+  const reaches = await db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position))
   return {
     waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, ...body }) => ({
       id: id as WatersView['waters'][number]['id'],
@@ -52,51 +51,69 @@ export async function watersView(db: Reader): Promise<WatersView> {
   }
 }
 
-/** What the stores hold, with how many recipes use each drawer. */
-export async function storesView(db: Reader): Promise<StoresView> {
+/** How many current recipes use each drawer. */
+async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> {
   const rows = await db
     .select({
-      material,
-      family,
-      amount: materialBalance.amount,
-      usedBy: sql<number>`(select count(distinct ${revisionMaterial.variantRevisionId}) from ${revisionMaterial}
-        join ${variant} on ${variant.currentRevisionId} = ${revisionMaterial.variantRevisionId}
-        where ${revisionMaterial.materialId} = ${material.id})`,
+      id: revisionMaterial.materialId,
+      uses: sql<number>`count(distinct ${revisionMaterial.variantRevisionId})`,
     })
+    .from(revisionMaterial)
+    .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
+    .groupBy(revisionMaterial.materialId)
+  return new Map(rows.map(({ id, uses }) => [id, uses]))
+}
+
+/** What the stores hold, with how many recipes use each drawer. */
+export async function storesView(db: Reader): Promise<StoresView> {
+  const uses = await usesByMaterial(db)
+  const families = await loadFamilies(db)
+  const rows = await db
+    .select({ material, amount: materialBalance.amount })
     .from(material)
-    .innerJoin(family, eq(family.id, material.familyId))
     .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
+    .innerJoin(family, eq(family.id, material.familyId))
     .where(isNull(material.archivedAtMs))
     .orderBy(asc(family.kind), asc(family.name), asc(material.sizeKey), asc(material.colourKey))
   return {
-    materials: rows.map(({ material: m, family: f, amount, usedBy }) => ({
-      id: m.id as MaterialLine['id'],
-      familyId: m.familyId as MaterialLine['familyId'],
-      kind: f.kind,
-      name: f.name,
-      sizeKey: m.sizeKey,
-      colourName: m.colourName,
-      colourHex: m.colourHex,
-      colourWetHex: m.colourWetHex,
-      stockUnit: f.stockUnit,
-      onHand: amount,
-      minimumAmount: m.minimumAmount,
-      packAmount: m.packAmount,
-      usedBy,
-      cautions: [...f.body.cautions],
-      note: m.note,
-      version: m.version,
-    })),
+    materials: rows.flatMap(({ material: m, amount }) => {
+      const f = families.get(m.familyId)
+      return f
+        ? [
+            {
+              id: m.id as MaterialLine['id'],
+              familyId: m.familyId as MaterialLine['familyId'],
+              kind: f.kind,
+              name: f.name,
+              sizeKey: m.sizeKey,
+              colourName: m.colourName,
+              colourHex: m.colourHex,
+              colourWetHex: m.colourWetHex,
+              stockUnit: f.stockUnit,
+              onHand: amount,
+              minimumAmount: m.minimumAmount,
+              packAmount: m.packAmount,
+              usedBy: uses.get(m.id) ?? 0,
+              cautions: [...f.body.cautions],
+              note: m.note,
+              version: m.version,
+            },
+          ]
+        : []
+    }),
   }
 }
 
 /** Families that some drawer belongs to, with physics. */
 export async function familiesView(db: Reader): Promise<FamiliesView> {
-  const rows = await db
-    .selectDistinct({ family })
-    .from(family)
-    .innerJoin(material, eq(material.familyId, family.id))
-  return { families: rows.map((row) => toFamilyView(row.family)) }
+  const families = await loadFamilies(db)
+  const used = await db.selectDistinct({ id: material.familyId }).from(material)
+  return {
+    families: used.flatMap(({ id }) => {
+      const row = families.get(id)
+      return row ? [toFamilyView(row)] : []
+    }),
+  }
 }
 
 /** All families for choosing from, without physics. */
@@ -111,23 +128,21 @@ export async function catalogueView(db: Reader): Promise<FamiliesView> {
 
 /** One family with its physics. */
 export async function familyView(db: Reader, id: string): Promise<FamilyFull> {
-  const [row] = await db.select().from(family).where(eq(family.id, id))
+  const row = (await loadFamilies(db)).get(id)
   if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
   return toFamilyView(row)
 }
 
 /** Outings, the latest first, with what was lost on each. */
 export async function outingsView(db: Reader): Promise<OutingsView> {
-  const [rows, losses] = await Promise.all([
-    db
-      .select({ outing, water, reachName: reach.name })
-      .from(outing)
-      .innerJoin(water, eq(water.id, outing.waterId))
-      .leftJoin(reach, eq(reach.id, outing.reachId))
-      .where(isNull(outing.archivedAtMs))
-      .orderBy(desc(outing.on)),
-    loadLosses(db),
-  ])
+  const rows = await db
+    .select({ outing, water, reachName: reach.name })
+    .from(outing)
+    .innerJoin(water, eq(water.id, outing.waterId))
+    .leftJoin(reach, eq(reach.id, outing.reachId))
+    .where(isNull(outing.archivedAtMs))
+    .orderBy(desc(outing.on))
+  const losses = await loadLosses(db)
   return {
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
       id: o.id as OutingLine['id'],

@@ -11,6 +11,7 @@ import type {
   ReachChoice,
 } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { outing, pattern, patternServes, reach, water } from '../db/schema.ts'
 import { ProblemError } from '../problem.ts'
 import { loadStages, stageTitle } from './larder.ts'
@@ -25,7 +26,9 @@ export interface LoadedReach {
 }
 
 /** Reaches that are not put away, river by river from low to high. */
-export async function loadReaches(db: Reader): Promise<readonly LoadedReach[]> {
+export const loadReaches = keptUntilWrite(readReaches)
+
+async function readReaches(db: Reader): Promise<readonly LoadedReach[]> {
   return db
     .select({ reach, water })
     .from(reach)
@@ -117,7 +120,8 @@ export async function momentView(db: Reader, input: MomentInput, usualPar: numbe
   const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === input.reachId)
   if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
   const { reach: r, water: w } = loaded
-  const [stages, variants] = await Promise.all([loadStages(db), loadVariants(db)])
+  const stages = await loadStages(db)
+  const variants = await loadVariants(db)
   const servers = await serversByStage(db, variants)
   const state = { ...w, waterKind: w.kind, utcOffsetMinutes: offsetOn(input.on, w.timeZone) }
   const day = epochDayOf(input.on)

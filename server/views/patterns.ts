@@ -6,16 +6,18 @@ import { loadVariants, toFigureView } from './variants.ts'
 
 /** Patterns with their current dressing, variants and figures, by name. */
 export async function patternsView(db: Reader): Promise<PatternsView> {
-  const [patterns, dressings, served, variants] = await Promise.all([
-    db.select().from(pattern).where(isNull(pattern.archivedAtMs)).orderBy(asc(pattern.nameKey)),
-    db.select().from(dressing).orderBy(desc(dressing.revision)),
-    db
-      .select({ served: patternServes, stageName: foodStage.stageName, foodName: food.name })
-      .from(patternServes)
-      .innerJoin(foodStage, and(eq(foodStage.id, patternServes.foodStageId)))
-      .innerJoin(food, eq(food.id, foodStage.foodId)),
-    loadVariants(db),
-  ])
+  const patterns = await db
+    .select()
+    .from(pattern)
+    .where(isNull(pattern.archivedAtMs))
+    .orderBy(asc(pattern.nameKey))
+  const dressings = await db.select().from(dressing).orderBy(desc(dressing.revision))
+  const served = await db
+    .select({ served: patternServes, stageName: foodStage.stageName, foodName: food.name })
+    .from(patternServes)
+    .innerJoin(foodStage, and(eq(foodStage.id, patternServes.foodStageId)))
+    .innerJoin(food, eq(food.id, foodStage.foodId))
+  const variants = await loadVariants(db)
   return {
     patterns: patterns.map((row) => {
       const current = dressings.find(({ patternId }) => patternId === row.id)

@@ -2,13 +2,16 @@ import { eq, isNull } from 'drizzle-orm'
 import { fliesAllowed, holesOf } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { compartment, family, material, materialBalance } from '../db/schema.ts'
 import { drawerName } from '../materials.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
 /** Names and balances of all drawers, as restocking needs them. */
-export async function loadDrawers(db: Reader) {
+export const loadDrawers = keptUntilWrite(readDrawers)
+
+async function readDrawers(db: Reader) {
   const rows = await db
     .select({
       id: material.id,
@@ -61,11 +64,9 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
 
 /** Variants with a home that are below par, the emptiest first, with what the stores allow. */
 export async function restockLines(db: Reader, usualPar: number): Promise<RestockLine[]> {
-  const [variants, drawers, places] = await Promise.all([
-    loadVariants(db),
-    loadDrawers(db),
-    db.select().from(compartment),
-  ])
+  const variants = await loadVariants(db)
+  const drawers = await loadDrawers(db)
+  const places = await db.select().from(compartment)
   const byId = new Map(variants.map((row) => [row.variant.id, row]))
   const labels = new Map(places.map(({ id, label }) => [id, label]))
   const housed = variants.filter(({ variant }) => variant.homeCompartmentId !== null)

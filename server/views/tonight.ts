@@ -88,7 +88,8 @@ async function orderedHoles(
   foods: readonly FoodAtMoment[],
   usualPar: number,
 ): Promise<readonly RestockLine[]> {
-  const [holes, served] = await Promise.all([restockLines(db, usualPar), db.select().from(patternServes)])
+  const holes = await restockLines(db, usualPar)
+  const served = await db.select().from(patternServes)
   const worth = new Map<string, number>()
   for (const { patternId, foodStageId, weight } of served) {
     const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
@@ -105,7 +106,8 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const settings = await loadSettings(db)
   const now = localTime(clock.nowMs(), settings.body.timeZone)
   const usualPar = settings.body.parCount
-  const [reaches, planned] = await Promise.all([loadReaches(db), nextOuting(db, now.on)])
+  const reaches = await loadReaches(db)
+  const planned = await nextOuting(db, now.on)
   const moment = await startingMoment(db, reaches, now)
   if (!moment) return { outing: null, moment: null, lines: [], empty: true }
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)

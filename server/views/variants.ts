@@ -1,7 +1,8 @@
-import { and, eq, isNull, sql } from 'drizzle-orm'
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { VariantFigure } from '../../contract/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { flyBalance, pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
 
 /** A variant with what lists show of it. */
@@ -30,22 +31,54 @@ async function countsByRevision(
   return new Map(rows.map(({ revisionId, variantId, count }) => [revisionId, { variantId, count }]))
 }
 
+type FigureRow = typeof variantFigure.$inferSelect
+
+const keptFigures = keptFor<Reader, Map<string, FigureRow>>(() => new Map())
+
+/** Figures by recipe. A recipe's figure is written once while a process lives, so what was read is kept. */
+async function loadFigures(
+  db: Reader,
+  revisionIds: readonly string[],
+): Promise<ReadonlyMap<string, FigureRow>> {
+  const kept = keptFigures(db)
+  const unknown = revisionIds.filter((id) => !kept.has(id))
+  if (unknown.length > 0) {
+    const rows = await db
+      .select()
+      .from(variantFigure)
+      .where(inArray(variantFigure.variantRevisionId, [...unknown]))
+    for (const row of rows) kept.set(row.variantRevisionId, row)
+  }
+  return kept
+}
+
 /** All variants that are not put away, in the order of their patterns' names. */
-export async function loadVariants(db: Reader): Promise<readonly VariantRow[]> {
+export const loadVariants = keptUntilWrite(readVariants)
+
+async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
   const rows = await db
-    .select({ variant, patternName: pattern.name, figure: variantFigure })
+    .select({ variant, patternName: pattern.name })
     .from(variant)
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
-    .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variant.currentRevisionId))
     .where(and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs)))
     .orderBy(pattern.nameKey, variant.position)
   const counts = await countsByRevision(db)
+  const figures = await loadFigures(
+    db,
+    rows.map((row) => row.variant.currentRevisionId),
+  )
   const byVariant = new Map<string, number>()
   for (const { variantId, count } of counts.values())
     byVariant.set(variantId, (byVariant.get(variantId) ?? 0) + count)
   return rows.map((row) => {
     const onHand = byVariant.get(row.variant.id) ?? 0
-    return { ...row, onHand, olderOnHand: onHand - (counts.get(row.variant.currentRevisionId)?.count ?? 0) }
+    const figure = figures.get(row.variant.currentRevisionId) ?? null
+    return {
+      ...row,
+      figure,
+      onHand,
+      olderOnHand: onHand - (counts.get(row.variant.currentRevisionId)?.count ?? 0),
+    }
   })
 }
 

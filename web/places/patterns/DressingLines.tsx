@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useCallback, useState } from 'react'
 import styled from 'styled-components'
 import { COMPONENT_KINDS, wording } from '../../../core/index.ts'
 import type { Component, ComponentKind } from '../../../core/index.ts'
@@ -7,7 +7,7 @@ import { Select } from '../../ui/fields.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
 import { ComponentFields } from './ComponentFields.tsx'
 import { newComponent } from './draft.ts'
-import type { Draft, NewDrawer } from './draft.ts'
+import type { ChangeDraft, Draft, NewDrawer } from './draft.ts'
 import { componentLine } from './lineText.ts'
 import { MaterialPicker, MATERIALS_FOR } from './MaterialPicker.tsx'
 import type { MaterialBook } from './useMaterialBook.ts'
@@ -51,10 +51,59 @@ const Line = styled.li`
   }
 `
 
+interface EditorProps {
+  readonly component: Component
+  readonly book: MaterialBook
+  readonly onEdit: (key: string, edit: Partial<Component>, minted: NewDrawer | null) => void
+}
+
+/** Fields of one component; drawn again only when it or the stores change. */
+const ComponentEditor = memo(function ComponentEditor({ component, book, onEdit }: EditorProps) {
+  const { key } = component
+  const material = book.materials.get(component.materialId)
+  const pick = useCallback(
+    (materialId: string, minted: NewDrawer | null) => onEdit(key, { materialId }, minted),
+    [onEdit, key],
+  )
+  const cautions = (material?.family.cautions ?? []).filter(
+    (caution) => caution !== 'point' && caution !== 'eyes',
+  )
+  return (
+    <>
+      <MaterialPicker kind={component.kind} materialId={component.materialId} book={book} onPick={pick} />
+      <ComponentFields
+        component={component}
+        materialKind={material?.family.kind ?? ''}
+        onChange={(edit) => onEdit(key, edit, null)}
+      />
+      {cautions.map((caution) => (
+        <Caution key={caution}>{wording.caution(caution)}</Caution>
+      ))}
+    </>
+  )
+})
+
+const KIND_CHOICES = COMPONENT_KINDS.map((kind) => ({ id: kind, name: wording.componentName[kind] }))
+
+/** Adding a component: its kind is enough to start from. */
+const AddComponent = memo(function AddComponent({ onAdd }: { readonly onAdd: (kind: ComponentKind) => void }) {
+  return (
+    <Select
+      label="Add to the dressing"
+      hideLabel
+      placeholder="Add a component"
+      value={null}
+      choices={KIND_CHOICES}
+      onChange={(kind) => onAdd(kind as ComponentKind)}
+      width="200px"
+    />
+  )
+})
+
 interface LinesProps {
   readonly draft: Draft
   readonly book: MaterialBook
-  readonly onChange: (change: Partial<Draft>) => void
+  readonly onChange: ChangeDraft
   readonly onLook: (componentKey: string | null) => void
 }
 
@@ -62,49 +111,67 @@ interface LinesProps {
 export const withDrawer = (draft: Draft, minted: NewDrawer | null): Partial<Draft> =>
   minted ? { newDrawers: [...draft.newDrawers, minted] } : {}
 
-/** The dressing as lines in tying order; the fields open behind each. */
-export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
-  const [open, setOpen] = useState<string | null>(null)
-  const { components } = draft
-  const change = (key: string, edit: Partial<Component>, minted: NewDrawer | null = null) =>
-    onChange({
-      ...withDrawer(draft, minted),
-      components: components.map((component) =>
-        component.key === key ? { ...component, ...edit } : component,
-      ),
-      steps: null,
-    })
+/** What the lines do to the draft; stable, so that what is not edited is not drawn again. */
+function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: string) => void) {
+  const edit = useCallback<EditorProps['onEdit']>(
+    (key, change, minted) =>
+      onChange((draft) => ({
+        ...withDrawer(draft, minted),
+        components: draft.components.map((component) =>
+          component.key === key ? { ...component, ...change } : component,
+        ),
+        steps: null,
+      })),
+    [onChange],
+  )
   const remove = (key: string) =>
-    onChange({
-      components: components.filter((component) => component.key !== key),
+    onChange((draft) => ({
+      components: draft.components.filter((component) => component.key !== key),
       variants: draft.variants.map((variant) => ({
         ...variant,
         swaps: variant.swaps.filter(({ componentKey }) => componentKey !== key),
       })),
       steps: null,
+    }))
+  const move = (at: number, by: -1 | 1) =>
+    onChange(({ components }) => {
+      const next = [...components]
+      const [taken] = next.splice(at, 1)
+      if (taken) next.splice(at + by, 0, taken)
+      return { components: next, steps: null }
     })
-  const move = (at: number, by: -1 | 1) => {
-    const next = [...components]
-    const [taken] = next.splice(at, 1)
-    if (taken) next.splice(at + by, 0, taken)
-    onChange({ components: next, steps: null })
-  }
-  const add = async (kind: ComponentKind) => {
-    const kinds = MATERIALS_FOR[kind]
-    const there = components.find((component) =>
-      kinds.includes(book.materials.get(component.materialId)?.family.kind ?? 'other'),
-    )
-    const family = book.families.find((candidate) => candidate.kind === kinds[0])
-    if (!family) return
-    const size = family.sizes[Math.floor(family.sizes.length / 2)] ?? ''
-    const drawer =
-      there && kind !== 'bead'
-        ? { id: there.materialId, minted: null }
-        : await book.drawer(family.id, size, family.colours[0]?.name ?? '')
-    const component = newComponent(kind, drawer.id, components)
-    onChange({ ...withDrawer(draft, drawer.minted), components: [...components, component], steps: null })
-    setOpen(component.key)
-  }
+  const add = useCallback(
+    async (kind: ComponentKind) => {
+      const kinds = MATERIALS_FOR[kind]
+      const family = book.families.find((candidate) => candidate.kind === kinds[0])
+      if (!family) return
+      const size = family.sizes[Math.floor(family.sizes.length / 2)] ?? ''
+      const drawer = await book.drawer(family.id, size, family.colours[0]?.name ?? '')
+      onChange((draft) => {
+        const there = draft.components.find(({ materialId }) =>
+          kinds.includes(book.materials.get(materialId)?.family.kind ?? 'other'),
+        )
+        const reused = there && kind !== 'bead' ? there.materialId : null
+        const component = newComponent(kind, reused ?? drawer.id, draft.components)
+        open(component.key)
+        return {
+          ...withDrawer(draft, reused ? null : drawer.minted),
+          components: [...draft.components, component],
+          steps: null,
+        }
+      })
+    },
+    [book, onChange, open],
+  )
+  return { edit, remove, move, add }
+}
+
+/** The dressing as lines in tying order; the fields open behind each. */
+export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
+  const [open, setOpen] = useState<string | null>(null)
+  const { edit, remove, move, add } = useLineActions(book, onChange, setOpen)
+  const { components } = draft
+  const onAdd = useCallback((kind: ComponentKind) => void add(kind), [add])
   return (
     <>
       <ol aria-label="Dressing in tying order" onMouseLeave={() => onLook(null)}>
@@ -130,23 +197,7 @@ export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
               </div>
               {isOpen ? (
                 <div className="fields">
-                  <MaterialPicker
-                    kind={component.kind}
-                    materialId={component.materialId}
-                    book={book}
-                    onPick={(materialId, minted) => change(component.key, { materialId }, minted)}
-                  />
-                  <ComponentFields
-                    key={component.key}
-                    component={component}
-                    materialKind={material?.family.kind ?? ''}
-                    onChange={(edit) => change(component.key, edit)}
-                  />
-                  {(material?.family.cautions ?? [])
-                    .filter((key) => key !== 'point' && key !== 'eyes')
-                    .map((key) => (
-                      <Caution key={key}>{wording.caution(key)}</Caution>
-                    ))}
+                  <ComponentEditor component={component} book={book} onEdit={edit} />
                   <Row $gap={6}>
                     <Button onPress={() => move(at, -1)} isDisabled={at === 0}>
                       Earlier
@@ -163,15 +214,7 @@ export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
         })}
       </ol>
       <Row style={{ paddingTop: 8 }}>
-        <Select
-          label="Add to the dressing"
-          hideLabel
-          placeholder="Add a component"
-          value={null}
-          choices={COMPONENT_KINDS.map((kind) => ({ id: kind, name: wording.componentName[kind] }))}
-          onChange={(kind) => void add(kind as ComponentKind)}
-          width="200px"
-        />
+        <AddComponent onAdd={onAdd} />
       </Row>
     </>
   )

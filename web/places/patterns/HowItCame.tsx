@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { DoubtShare, SampledFall } from '../../../core/index.ts'
 import { setWork } from '../../app/state.ts'
@@ -76,7 +76,13 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
 }
 
 /** How a figure came about: components, what the doubt comes from, and the one measurement that would narrow it most. */
-export function HowItCame({ worked, waterTempC }: { readonly worked: WorkedOut; readonly waterTempC: number }) {
+export const HowItCame = memo(function HowItCame({
+  worked,
+  waterTempC,
+}: {
+  readonly worked: WorkedOut
+  readonly waterTempC: number
+}) {
   const { mass } = useWording()
   const { report } = worked
   const fall = report.kind === 'sinks' ? (report.trailing ?? report.free) : null
@@ -133,4 +139,4 @@ export function HowItCame({ worked, waterTempC }: { readonly worked: WorkedOut; 
       ) : null}
     </Section>
   )
-}
+})

@@ -1,10 +1,10 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { useLarderQuery } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { MonthStrip } from '../larder/MonthStrip.tsx'
-import type { Draft } from './draft.ts'
+import type { ChangeDraft, Draft } from './draft.ts'
 
 const PURPOSES = [
   { id: 'imitation', name: 'imitation' },
@@ -26,12 +26,12 @@ function monthsOf(
 }
 
 /** What the pattern imitates; its months follow from that. */
-export function Imitates({
+export const Imitates = memo(function Imitates({
   draft,
   onChange,
 }: {
   readonly draft: Draft
-  readonly onChange: (change: Partial<Draft>) => void
+  readonly onChange: ChangeDraft
 }) {
   const { data } = useLarderQuery()
   const [words, setWords] = useState('')
@@ -104,4 +104,4 @@ export function Imitates({
       </Row>
     </>
   )
-}
+})

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { parseQuantity, SAME_BEAD_MM, wording } from '../../../core/index.ts'
 import type { ComponentKind, MaterialKind } from '../../../core/index.ts'
 import type { FamilyFull } from '../../../contract/index.ts'
@@ -82,7 +82,7 @@ function TypedSize({
 }
 
 /** Choosing a material: family, size, colour. A drawer that is not there yet is minted on saving. */
-export function MaterialPicker({ kind, materialId, book, onPick }: PickerProps) {
+export const MaterialPicker = memo(function MaterialPicker({ kind, materialId, book, onPick }: PickerProps) {
   const family = book.familyOf(materialId)
   const material = book.materials.get(materialId)
   const choices = choicesFor(kind, book.families)
@@ -133,4 +133,4 @@ export function MaterialPicker({ kind, materialId, book, onPick }: PickerProps) 
       ) : null}
     </Row>
   )
-}
+})

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useBlocker, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { PatternLine, Problem } from '../../../contract/index.ts'
 import { api, useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
@@ -12,7 +12,7 @@ import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { wording } from '../../../core/index.ts'
 import { DressingLines, withDrawer } from './DressingLines.tsx'
 import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft, toCommand } from './draft.ts'
-import type { Draft } from './draft.ts'
+import type { ChangeDraft, Draft } from './draft.ts'
 import { FourFigures } from './FourFigures.tsx'
 import { HowItCame } from './HowItCame.tsx'
 import { Imitates } from './Imitates.tsx'
@@ -23,6 +23,30 @@ import { useFallColumn } from './useFallColumn.ts'
 import { useFlyReport } from './useFlyReport.ts'
 import { useMaterialBook } from './useMaterialBook.ts'
 import { VariantTable } from './VariantTable.tsx'
+
+const KEEP_AFTER_MS = 400
+
+/** Keeps an unsaved draft on this machine: a moment after each change, and when the sheet or the tab is left. */
+function useKeptDraft(draft: Draft | null, dirty: boolean): void {
+  const latest = useRef({ draft, dirty })
+  useEffect(() => {
+    latest.current = { draft, dirty }
+    if (!dirty || !draft) return
+    const timer = setTimeout(() => keepDraft(draft), KEEP_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [draft, dirty])
+  useEffect(() => {
+    const keepNow = () => {
+      const { draft: unsaved, dirty: isDirty } = latest.current
+      if (isDirty && unsaved) keepDraft(unsaved)
+    }
+    window.addEventListener('pagehide', keepNow)
+    return () => {
+      window.removeEventListener('pagehide', keepNow)
+      keepNow()
+    }
+  }, [])
+}
 
 /** The draft of the sheet: kept on this machine with every change, until it is saved or given up. */
 function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
@@ -36,15 +60,11 @@ function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
     setDirty(Boolean(kept))
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
   }, [id, Boolean(pattern)])
-  const change = (edit: Partial<Draft>) => {
-    setDraft((before) => {
-      if (!before) return before
-      const after = { ...before, ...edit }
-      keepDraft(after)
-      return after
-    })
+  const change = useCallback<ChangeDraft>((edit) => {
+    setDraft((before) => before && { ...before, ...(typeof edit === 'function' ? edit(before) : edit) })
     setDirty(true)
-  }
+  }, [])
+  useKeptDraft(draft, dirty)
   const reset = (next: Draft) => {
     if (draft) dropDraft(draft)
     setDraft(next)
@@ -95,7 +115,8 @@ export default function PatternSheet() {
   const waterTempC = moment?.waterTempC ?? 10
   const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]
   const worked = useFlyReport(draft, chosen, book, waterTempC)
-  useFallColumn(worked && 'report' in worked ? worked : null, draft, pattern, chosen?.id)
+  const calmFall = useDeferredValue(worked)
+  useFallColumn(calmFall && 'report' in calmFall ? calmFall : null, draft, pattern, chosen?.id)
 
   const servesNew = params.get('serves')
   useEffect(() => {
@@ -106,8 +127,15 @@ export default function PatternSheet() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only once, when the larder has come
   }, [larder, servesNew, Boolean(draft)])
 
+  const choose = useCallback(
+    (id: string) => setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true }),
+    [setParams],
+  )
+  // what is far from the edit may follow a moment later: the figures above never wait for it
+  const calm = useDeferredValue(draft)
   const saved = useMemo(() => pattern?.variants ?? [], [pattern])
-  const meantFor = useMemo(() => (draft?.serves ?? []).map(({ foodStageId }) => foodStageId), [draft])
+  const serves = draft?.serves
+  const meantFor = useMemo(() => (serves ?? []).map(({ foodStageId }) => foodStageId), [serves])
   if (data && !isNew && !pattern) return <Fault>There is no such pattern. It may have been undone.</Fault>
   if (!draft || !chosen || !book) return <p aria-busy="true">Opening the pattern …</p>
 
@@ -124,12 +152,9 @@ export default function PatternSheet() {
       return
     }
     if (delivery.kind === 'waiting') return
-    dropDraft(draft)
     reset({ ...draft, version: (asVersion ?? 0) + 1, newDrawers: [] })
     if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
   }
-  const choose = (id: string) =>
-    setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true })
   const stale = problem?.code === 'staleVersion'
   const nameFault =
     draft.name.trim() === '' && dirty
@@ -200,12 +225,12 @@ export default function PatternSheet() {
             materialId={chosen.hookMaterialId}
             book={book}
             onPick={(hookMaterialId, minted) =>
-              change({
-                ...withDrawer(draft, minted),
-                variants: draft.variants.map((variant) =>
+              change((before) => ({
+                ...withDrawer(before, minted),
+                variants: before.variants.map((variant) =>
                   variant.id === chosen.id ? { ...variant, hookMaterialId } : variant,
                 ),
-              })
+              }))
             }
           />
         </Row>
@@ -218,7 +243,7 @@ export default function PatternSheet() {
       <Section>
         <h2>Variants</h2>
         <VariantTable
-          draft={draft}
+          draft={calm ?? draft}
           book={book}
           boxes={boxes}
           saved={saved}
@@ -236,10 +261,10 @@ export default function PatternSheet() {
       </Section>
       <Section>
         <h2>Imitates</h2>
-        <Imitates draft={draft} onChange={change} />
+        <Imitates draft={calm ?? draft} onChange={change} />
       </Section>
-      {isWorked ? <ServesWhat worked={worked} meantFor={meantFor} /> : null}
-      {isWorked ? <HowItCame worked={worked} waterTempC={waterTempC} /> : null}
+      {calmFall && 'report' in calmFall ? <ServesWhat worked={calmFall} meantFor={meantFor} /> : null}
+      {calmFall && 'report' in calmFall ? <HowItCame worked={calmFall} waterTempC={waterTempC} /> : null}
       <Section>
         <NoteField label="Note" value={draft.note} onChange={(note) => change({ note })} width="520px" />
         {pattern && draft.version !== null ? (

@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import {
   bandIn,
   behaviourOf,
@@ -86,7 +86,7 @@ const COLOURS: Readonly<Record<Verdict, string>> = {
 }
 
 /** Which of the season's foods the variant serves here, and where it is too slow, too fast, too large or too small. */
-export function ServesWhat({
+export const ServesWhat = memo(function ServesWhat({
   worked,
   meantFor,
 }: {
@@ -148,4 +148,4 @@ export function ServesWhat({
       {rows.length === 0 ? <p>Nothing of this season at this place comes near it.</p> : null}
     </Section>
   )
-}
+})

@@ -1,3 +1,4 @@
+import { memo, useState } from 'react'
 import styled from 'styled-components'
 import { evaluateFly, LIST_CONDITIONS, resolveDressing } from '../../../core/index.ts'
 import type { BoxesView, VariantLine } from '../../../contract/index.ts'
@@ -6,7 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from './ComponentFields.tsx'
-import type { Draft, DraftVariant } from './draft.ts'
+import type { ChangeDraft, Draft, DraftVariant } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 import { copyToSize, copyUnweighted, copyWithDrawer, labelFor, materialIn } from './variantActions.ts'
 import type { Copied } from './variantActions.ts'
@@ -31,19 +32,54 @@ interface VariantTableProps {
   readonly saved: readonly VariantLine[]
   readonly chosenId: string
   readonly onChoose: (id: string) => void
-  readonly onChange: (change: Partial<Draft>) => void
+  readonly onChange: ChangeDraft
 }
 
 const NOWHERE = 'nowhere'
 
+/** The name of a variant: what is typed shows at once, whatever the rest of the table is doing. */
+function LabelField({
+  label,
+  onChange,
+}: {
+  readonly label: string
+  readonly onChange: (label: string) => void
+}) {
+  const [text, setText] = useState<string | null>(null)
+  const shown = text ?? label
+  return (
+    <TextField
+      label="Name of the variant"
+      hideLabel
+      value={shown}
+      onChange={(typed) => {
+        setText(typed)
+        onChange(typed)
+      }}
+      onBlur={() => setText(null)}
+      width="150px"
+      maxLength={80}
+      fault={shown.trim() === '' ? 'Give it a name.' : undefined}
+    />
+  )
+}
+
 /** Variants: what tells them apart, what each weighs and does, where it lives; copies in one action. */
-export function VariantTable({ draft, book, boxes, saved, chosenId, onChoose, onChange }: VariantTableProps) {
+export const VariantTable = memo(function VariantTable({
+  draft,
+  book,
+  boxes,
+  saved,
+  chosenId,
+  onChoose,
+  onChange,
+}: VariantTableProps) {
   const { units, mass } = useWording()
   const chosen = draft.variants.find(({ id }) => id === chosenId)
   const edit = (id: string, change: Partial<DraftVariant>) =>
-    onChange({
-      variants: draft.variants.map((variant) => (variant.id === id ? { ...variant, ...change } : variant)),
-    })
+    onChange((before) => ({
+      variants: before.variants.map((variant) => (variant.id === id ? { ...variant, ...change } : variant)),
+    }))
   const add = (copied: Copied | null, colour = '') => {
     if (!copied) return
     const materials = new Map(book.materials)
@@ -83,15 +119,7 @@ export function VariantTable({ draft, book, boxes, saved, chosenId, onChoose, on
                 onClick={() => onChoose(variant.id)}
               >
                 <td>
-                  <TextField
-                    label="Name of the variant"
-                    hideLabel
-                    value={variant.label}
-                    onChange={(label) => edit(variant.id, { label })}
-                    width="150px"
-                    maxLength={80}
-                    fault={variant.label.trim() === '' ? 'Give it a name.' : undefined}
-                  />
+                  <LabelField label={variant.label} onChange={(label) => edit(variant.id, { label })} />
                 </td>
                 <td className="number">{report ? mass(report.massMg.value) : '–'}</td>
                 <td className="number">
@@ -136,7 +164,7 @@ export function VariantTable({ draft, book, boxes, saved, chosenId, onChoose, on
       ) : null}
     </>
   )
-}
+})
 
 interface CopyRowProps {
   readonly draft: Draft

@@ -39,6 +39,9 @@ export interface Draft {
   readonly dislike: number
 }
 
+/** Changes a draft: by what is new, or by what it makes of the draft as it is. */
+export type ChangeDraft = (edit: Partial<Draft> | ((before: Draft) => Partial<Draft>)) => void
+
 /** The draft of a pattern that is there. */
 export function draftOf(pattern: PatternLine): Draft {
   const {
