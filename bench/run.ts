@@ -96,9 +96,9 @@ function benchCore(): readonly Line[] {
   ]
 }
 
-/** One run of load at 100 requests a second over four connections: one tier with two tabs. */
+/** One run of load at 100 requests a second over two connections: one tier with two tabs. */
 async function load(url: string, options: Partial<autocannon.Options> = {}): Promise<autocannon.Result> {
-  return autocannon({ url, overallRate: 100, connections: 4, duration: 10, ...options })
+  return autocannon({ url, overallRate: 100, connections: 2, duration: 10, ...options })
 }
 
 async function residentMb(pid: number | undefined): Promise<number> {

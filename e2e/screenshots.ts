@@ -105,6 +105,7 @@ try {
     await before?.(page)
     await page.waitForLoadState('networkidle')
     await page.evaluate(() => document.fonts.ready)
+    await page.mouse.move(600, 4)
     if (only.length === 0 || only.includes(name)) {
       await page.screenshot({ path: join(folder, `${name}.png`) })
       process.stdout.write(`${name}\n`)

@@ -32,7 +32,6 @@ const Strip = styled.aside`
   }
   .line span {
     white-space: nowrap;
-    z-index: 1;
     position: absolute;
     right: 3px;
     top: 1px;
