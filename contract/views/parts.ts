@@ -60,6 +60,8 @@ export const reachChoice = z
     surfaceSpeedMmPerS: z.number(),
     defaultTempC: z.array(z.number()),
     timeZone: z.string(),
+    latitudeDeg: z.number(),
+    longitudeDeg: z.number(),
   })
   .meta({ id: 'ReachChoice' })
 export type ReachChoice = z.infer<typeof reachChoice>

@@ -47,6 +47,8 @@ export const toReachChoice = ({ reach: r, water: w }: LoadedReach): ReachChoice 
   surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
   defaultTempC: [...r.defaultTempC],
   timeZone: w.timeZone,
+  latitudeDeg: w.latitudeDeg,
+  longitudeDeg: w.longitudeDeg,
 })
 
 /** Water temperature by the reach's months, °C, rounded to a tenth. */

@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
-import type { ReachState, StageLikelihood } from '../../../core/index.ts'
+import type { StageLikelihood } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useLarderQuery } from '../../app/api.ts'
 import { usePlaceKeys } from '../../app/shortcuts.ts'
+import { reachStateOf } from '../../app/reachState.ts'
 import { chooseMoment, light } from '../../app/state.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -54,12 +55,7 @@ interface Row {
 /** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
 function rowsAt(stages: readonly StageLine[], moment: Moment | null): readonly Row[] {
   const on = moment?.on ?? '2026-06-01'
-  const reach: ReachState = {
-    waterKind: moment?.reach.waterKind ?? 'freestone',
-    latitudeDeg: 54,
-    longitudeDeg: -2,
-    utcOffsetMinutes: 60,
-  }
+  const reach = reachStateOf(moment)
   const day = epochDayOf(on)
   return stages
     .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))

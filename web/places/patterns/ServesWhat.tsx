@@ -11,6 +11,7 @@ import {
 import type { FlyMatch } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useLarderQuery } from '../../app/api.ts'
+import { reachStateOf } from '../../app/reachState.ts'
 import { light } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -42,7 +43,7 @@ function servedAt(
     bodyLengthMm: bodyLengthMm(fly),
     bodyHexWet: body?.material.colourWetHex ?? null,
   }
-  const reach = { waterKind: moment.reach.waterKind, latitudeDeg: 54, longitudeDeg: -2, utcOffsetMinutes: 60 }
+  const reach = reachStateOf(moment)
   const day = epochDayOf(moment.on)
   return stages
     .flatMap((stage): Served[] => {
