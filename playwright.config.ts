@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
   workers: 2,
-  fullyParallel: false,
+  fullyParallel: true,
   retries: 0,
   timeout: 45_000,
   expect: { timeout: 8_000 },

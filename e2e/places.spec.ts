@@ -1,4 +1,4 @@
-import { axeFaults, expect, test } from './thistle.ts'
+import { axeFaults, choose, expect, test } from './thistle.ts'
 
 const PLACES = [
   ['/', /^Tonight/],
@@ -89,6 +89,10 @@ test('the moment is set in one place and moves foods and figures', async ({ page
   await expect(page.getByRole('table', { name: 'Foods at this moment' })).not.toContainText(
     'Large burrowing mayfly, dun',
   )
+  await choose(page, /Reach/, 'Dunmarl Reservoir, Shoal')
+  await expect(page.locator('#moment')).toContainText('Shoal')
+  await page.getByRole('button', { name: 'Next outing' }).click()
+  await expect(page.locator('#moment')).toContainText('Bridge Reach · Sat 6 June')
 })
 
 test('south of the equator the months are turned round', async ({ page, request, serving }) => {

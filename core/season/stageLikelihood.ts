@@ -12,7 +12,7 @@ export interface ReachState extends Spot {
 
 /** Why a stage is likely or not, as a code with values; wording makes the sentence. */
 export interface LikelihoodReason {
-  readonly code: 'month' | 'notThisMonth' | 'wrongWater' | 'hourGood' | 'hourPoor'
+  readonly code: 'month' | 'notThisMonth' | 'wrongWater' | 'lessAtHome' | 'hourGood' | 'hourPoor'
   readonly share: number
 }
 
@@ -29,6 +29,8 @@ export type Weather = 'any' | 'bright' | 'dull' | 'windy' | 'calm'
 const SEASONS = ['winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter'] as const // prettier-ignore
 /** Shipped likelihoods are judgement: ± 0.2 at 80 %. */
 const LIKELIHOOD_DOUBT = 0.2
+/** Below this a kind of water is not where a stage is at home. */
+const AT_HOME = 0.75
 /** What is left of a stage outside its hours: stragglers. */
 const OUTSIDE_HOURS = 0.1
 
@@ -89,6 +91,7 @@ export function stageLikelihood(
   const doubt = LIKELIHOOD_DOUBT * typical * (value > 0 ? 1 : 0)
   const present = months[month] ?? months[(month + 1) % 12] ?? months[(month + 11) % 12]
   const reasons: LikelihoodReason[] = [{ code: ofMonth > 0 ? 'month' : 'notThisMonth', share: ofMonth }]
+  if (typical > 0 && typical < AT_HOME) reasons.push({ code: 'lessAtHome', share: typical })
   if (typical === 0) reasons.push({ code: 'wrongWater', share: 0 })
   else reasons.push({ code: hour > 0.5 ? 'hourGood' : 'hourPoor', share: hour })
   return {

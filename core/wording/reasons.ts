@@ -85,6 +85,8 @@ export function likelihoodReason(reason: LikelihoodReason): string {
       return 'by the month'
     case 'notThisMonth':
       return 'not this month'
+    case 'lessAtHome':
+      return `${Math.max(Math.round(reason.share * 10), 1)} in 10 as common here as where it is at home`
     case 'wrongWater':
       return 'not on this kind of water'
     case 'hourGood':

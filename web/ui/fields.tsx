@@ -61,7 +61,8 @@ interface FieldProps {
   readonly autoFocus?: boolean
   readonly type?: 'text' | 'date' | 'time' | 'search'
   readonly maxLength?: number
-  readonly isReadOnly?: boolean
+  /** what holds where nothing is written */
+  readonly placeholder?: string | undefined
 }
 
 /** A line of text with its label, its hint and what is wrong with it. */
@@ -74,6 +75,7 @@ export function TextField({
   maxLength = 200,
   type = 'text',
   onBlur,
+  placeholder,
   ...props
 }: FieldProps) {
   return (
@@ -87,7 +89,7 @@ export function TextField({
         {...(hideLabel ? { 'aria-label': label } : {})}
       >
         {hideLabel ? null : <Label className="label">{label}</Label>}
-        <Input {...(hideLabel && type === 'search' ? { placeholder: label } : {})} />
+        <Input placeholder={placeholder ?? (hideLabel && type === 'search' ? label : undefined)} />
         {hint ? (
           <Text slot="description" className="hint">
             {hint}

@@ -87,6 +87,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         />
         <NumberField
           label="Keep"
+          placeholder={fly.par === null ? '' : String(fly.par)}
           value={fly.parCount ?? undefined}
           min={0}
           max={99}

@@ -14,6 +14,7 @@ interface NumberFieldProps {
   readonly onChange: (value: number | undefined) => void
   readonly width?: string
   readonly hideLabel?: boolean
+  readonly placeholder?: string
 }
 
 /** A figure in any notation; empty means derived. What is wrong stands at the field and the last good figure stays. */
@@ -26,6 +27,7 @@ export function NumberField({
   onChange,
   width = '92px',
   hideLabel = false,
+  placeholder,
 }: NumberFieldProps) {
   const [text, setText] = useState<string | null>(null)
   const fault = faultOf(text, min, max, whole)
@@ -33,6 +35,7 @@ export function NumberField({
     <TextField
       label={label}
       hideLabel={hideLabel}
+      placeholder={placeholder}
       value={text ?? (value === undefined ? '' : factorText(value))}
       onChange={(typed) => {
         setText(typed)

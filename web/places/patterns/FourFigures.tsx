@@ -162,7 +162,8 @@ export function FourFigures({
         <div>
           <dt>posture</dt>
           <dd>
-            {posture(worked)} {sinks ? <small>assumed</small> : null}
+            {posture(worked)}
+            {sinks ? <small> assumed</small> : null}
             {report.kind === 'floats' ? (
               <small>, bears about {mass(report.spareMg)} more in still water</small>
             ) : null}

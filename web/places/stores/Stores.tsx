@@ -2,12 +2,12 @@ import { useVirtualizer } from '@tanstack/react-virtual'
 import { useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
-import { wording } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../app/api.ts'
 import { stockAmount } from '../../app/words.ts'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { sizeText } from '../patterns/lineText.ts'
 import { DrawerSheet } from './DrawerSheet.tsx'
 
 const Scroll = styled.div`
@@ -86,13 +86,7 @@ const COLOURS: Readonly<Record<State, string>> = {
 }
 
 export const drawerTitle = ({ kind, name, sizeKey, colourName }: MaterialLine): string =>
-  [
-    name,
-    kind === 'bead' ? wording.beadSize(Number(sizeKey)) : kind === 'hook' ? `#${sizeKey}` : sizeKey,
-    colourName,
-  ]
-    .filter(Boolean)
-    .join(', ')
+  [name, sizeText(kind, sizeKey), colourName].filter(Boolean).join(', ')
 
 /** What the stores hold, drawer by drawer. */
 export default function Stores() {
