@@ -89,7 +89,7 @@ test('the moment is set in one place and moves foods and figures', async ({ page
   await expect(page.getByRole('table', { name: 'Foods at this moment' })).not.toContainText(
     'Large burrowing mayfly, dun',
   )
-  await choose(page, /Reach/, 'Dunmarl Reservoir, Shoal')
+  await choose(page, /Reach$/, 'Dunmarl Reservoir, Shoal')
   await expect(page.locator('#moment')).toContainText('Shoal')
   await page.getByRole('button', { name: 'Next outing' }).click()
   await expect(page.locator('#moment')).toContainText('Bridge Reach · Sat 6 June')

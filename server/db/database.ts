@@ -1,5 +1,6 @@
 import { createClient } from '@libsql/client'
 import type { Client } from '@libsql/client'
+import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
@@ -30,6 +31,15 @@ const exists = (file: string) =>
     () => false,
   )
 
+/** Pages of the write-ahead log before it is written back: at the usual 1,000 one write in eighty waits for the disk. */
+const LOG_PAGES = 8000
+
+/** Pragmas do not carry over pooled connections, so a write sets what it needs. */
+async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
+  await tx.run(sql.raw(`pragma wal_autocheckpoint = ${LOG_PAGES}`))
+  return work(tx)
+}
+
 /**
  * Opens a database file, brings it up to date and puts one write queue before it.
  * Where it is not new, a copy stands beside it before migrations run.
@@ -47,7 +57,7 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
   let tail: Promise<unknown> = Promise.resolve()
   noteWrite(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
-    const next = tail.then(() => db.transaction(work)).finally(() => noteWrite(db))
+    const next = tail.then(() => db.transaction((tx) => prepared(tx, work))).finally(() => noteWrite(db))
     tail = next.catch(() => undefined)
     return next
   }
