@@ -31,8 +31,8 @@ const exists = (file: string) =>
     () => false,
   )
 
-/** Pages of the write-ahead log before it is written back: at the usual 1,000 one write in eighty waits for the disk. */
-const LOG_PAGES = 8000
+/** Pages of the write-ahead log before it is written back: in small portions, so that no write waits long for the disk. */
+const LOG_PAGES = 250
 
 /** Pragmas do not carry over pooled connections, so a write sets what it needs. */
 async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
