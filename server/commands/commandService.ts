@@ -4,6 +4,7 @@ import { command, commandBodies } from '../../contract/index.ts'
 import type { ActionId, CommandBody, CommandKind, CommandResult } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Database } from '../db/database.ts'
+import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
 import { refreshFigures } from '../figures.ts'
@@ -53,6 +54,16 @@ const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable
   undoable: row.undoable,
 })
 
+/** What the commonest commands concern; all others may concern anything. */
+const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
+  materialEntry: ['materials'],
+  fliesLose: ['flies'],
+  fliesCount: ['flies'],
+  fliesMove: ['flies'],
+  batchCount: [],
+  batchFinish: ['flies', 'materials'],
+}
+
 /** Whether an action left a recipe that has no figures yet: a new one, or one that a redo brought back. */
 const madeRecipe = (images: readonly Image[]): boolean =>
   images.some((image) => image.kind === 'row' && image.table === 'variantRevision' && image.after !== null)
@@ -96,7 +107,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
         await tx.insert(action).values(row)
         if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
-      })
+      }, MATTERS[kind])
     } catch (error) {
       throw refusal(error) ?? error
     }

@@ -26,7 +26,7 @@ export interface LoadedReach {
 }
 
 /** Reaches that are not put away, river by river from low to high. */
-export const loadReaches = keptUntilWrite(readReaches)
+export const loadReaches = keptUntilWrite(readReaches, ['rest'])
 
 async function readReaches(db: Reader): Promise<readonly LoadedReach[]> {
   return db

@@ -9,7 +9,7 @@ import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
 /** Names and balances of all drawers, as restocking needs them. */
-export const loadDrawers = keptUntilWrite(readDrawers)
+export const loadDrawers = keptUntilWrite(readDrawers, ['materials', 'rest'])
 
 async function readDrawers(db: Reader) {
   const rows = await db

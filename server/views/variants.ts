@@ -53,7 +53,7 @@ async function loadFigures(
 }
 
 /** All variants that are not put away, in the order of their patterns' names. */
-export const loadVariants = keptUntilWrite(readVariants)
+export const loadVariants = keptUntilWrite(readVariants, ['flies', 'rest'])
 
 async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
   const rows = await db

@@ -67,7 +67,11 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
   const trimmed = words.trim()
-  const { data } = useSearchQuery(trimmed, { skip: trimmed === '' || only === 'actions' })
+  // only what answers these very words: Enter must not open what an earlier beginning had found
+  const { currentData: data, isFetching } = useSearchQuery(trimmed, {
+    skip: trimmed === '' || only === 'actions',
+  })
+  const [goWhenFound, setGoWhenFound] = useState(false)
   useEffect(() => {
     field.current?.focus()
   }, [])
@@ -115,10 +119,19 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
   const hits = only === 'actions' ? actions : [...found, ...(trimmed === '' ? [] : actions.slice(0, 3))]
   const at = Math.min(chosen, Math.max(hits.length - 1, 0))
 
+  const first = hits[0]
+  useEffect(() => {
+    if (!goWhenFound || isFetching) return
+    setGoWhenFound(false)
+    first?.go()
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the first hit is made anew at each render
+  }, [goWhenFound, isFetching])
+
   function onKeyDown(event: KeyboardEvent) {
     if (event.key === 'Escape') close()
     else if (event.key === 'ArrowDown') setChosen(Math.min(at + 1, hits.length - 1))
     else if (event.key === 'ArrowUp') setChosen(Math.max(at - 1, 0))
+    else if (event.key === 'Enter' && isFetching) setGoWhenFound(true)
     else if (event.key === 'Enter') hits[at]?.go()
     else return
     event.preventDefault()
