@@ -8,14 +8,27 @@ import { startProcess } from './serving.ts'
 import type { Serving } from './serving.ts'
 
 interface Fixtures {
-  /** a server of this test's own, over a copy of the demo's data */
+  /** the test writes nothing, and may share a server with others of its kind */
+  readonly onlyReads: boolean
+  /** a server over a copy of the demo's data: the test's own, or shared where it only reads */
   readonly serving: Serving
   /** errors of the page's console; a test fails where there are any at its end */
   readonly pageErrors: string[]
 }
 
-/** Tests over the demo's data: each has its own server and a page whose console stays clean. */
-export const test = base.extend<Fixtures, { readonly filled: string }>({
+/** Serves a copy of a data directory while it is used. */
+async function serveCopy(filled: string, use: (serving: Serving) => Promise<void>): Promise<void> {
+  const folder = await mkdtemp(join(tmpdir(), 'thistle-e2e-'))
+  await cp(filled, folder, { recursive: true })
+  const serving = await startProcess('demo', folder)
+  await use(serving)
+  await serving.stop()
+  await rm(folder, { recursive: true, force: true })
+}
+
+/** Tests over the demo's data: a server of its own where it writes, and a page whose console stays clean. */
+export const test = base.extend<Fixtures, { readonly filled: string; readonly shared: Serving }>({
+  onlyReads: [false, { option: true }],
   filled: [
     async ({}, use) => {
       const folder = await mkdtemp(join(tmpdir(), 'thistle-filled-'))
@@ -26,14 +39,8 @@ export const test = base.extend<Fixtures, { readonly filled: string }>({
     },
     { scope: 'worker' },
   ],
-  serving: async ({ filled }, use) => {
-    const folder = await mkdtemp(join(tmpdir(), 'thistle-e2e-'))
-    await cp(filled, folder, { recursive: true })
-    const serving = await startProcess('demo', folder)
-    await use(serving)
-    await serving.stop()
-    await rm(folder, { recursive: true, force: true })
-  },
+  shared: [async ({ filled }, use) => serveCopy(filled, use), { scope: 'worker' }],
+  serving: async ({ filled, shared, onlyReads }, use) => (onlyReads ? use(shared) : serveCopy(filled, use)),
   baseURL: async ({ serving }, use) => use(serving.address),
 
   pageErrors: async ({}, use) => use([]),
@@ -59,12 +66,30 @@ export async function choose(
   await page.getByRole('option', { name: option }).first().click()
 }
 
-/** Presses Tab until something has focus; fails where it cannot be reached. */
+/**
+ * Presses Tab, or Shift+Tab where it lies before what has focus, until it has focus; fails where it cannot be reached.
+ * Far away, several presses go out at once: at most half as many as there are stops on the way.
+ */
 export async function tabTo(page: Page, target: Locator, most = 160): Promise<void> {
   await target.first().waitFor()
-  for (let i = 0; i < most; i += 1) {
-    if (await target.first().evaluate((element) => element === document.activeElement)) return
-    await page.keyboard.press('Tab')
+  for (let pressed = 0; pressed < most;) {
+    const way = await target.first().evaluate((element) => {
+      const here = document.activeElement ?? document.body
+      if (element === here) return null
+      const before = (a: Node, b: Node) =>
+        (a.compareDocumentPosition(b) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0
+      const back = before(element, here)
+      const [from, to] = back ? [element, here] : [here, element]
+      const stops = [...document.querySelectorAll<HTMLElement>('a[href],button,input,[tabindex="0"]')].filter(
+        (stop) => stop.tabIndex >= 0 && stop.offsetParent !== null && before(from, stop) && before(stop, to),
+      )
+      return { back, stops: stops.length }
+    })
+    if (!way) return
+    const presses = Math.max(1, Math.floor(way.stops / 2))
+    const key = way.back ? 'Shift+Tab' : 'Tab'
+    await Promise.all(Array.from({ length: presses }, () => page.keyboard.press(key)))
+    pressed += presses
   }
   throw new Error(`cannot reach ${String(target)} by Tab`)
 }
@@ -84,6 +109,8 @@ export async function axeFaults(page: Page): Promise<readonly string[]> {
   const { violations } = await new AxeBuilder({ page })
     .exclude('svg *')
     .exclude('tbody tr:nth-child(n + 8)')
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode()
     .analyze()
   return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)
 }
