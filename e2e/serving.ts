@@ -3,6 +3,7 @@ import type { ChildProcess } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { SERVER_FLAGS } from '../tools/project.mjs'
 
 /** A server of its own on a free port, with a data directory of its own. */
 export interface Serving {
@@ -21,7 +22,7 @@ export function startProcess(
 ): Promise<Serving> {
   const child = spawn(
     process.execPath,
-    [join('dist', 'server', `${entry}.js`), '--port', String(port), '--data', dataPath],
+    [...SERVER_FLAGS, join('dist', 'server', `${entry}.js`), '--port', String(port), '--data', dataPath],
     {
       stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, ...env },

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { findChromium } from './chromium.mjs'
-import { bin, ensureBuilt, ensureInstalled, root, run } from './project.mjs'
+import { bin, ensureBuilt, ensureInstalled, root, run, SERVER_FLAGS } from './project.mjs'
 
 const [task, ...args] = process.argv.slice(2)
 
@@ -13,7 +13,8 @@ function become(program, programArgs, env = {}) {
   child.on('close', (code) => process.exit(code ?? 0))
 }
 
-const serve = (entry) => become(process.execPath, [join('dist', 'server', `${entry}.js`), ...args])
+const serve = (entry) =>
+  become(process.execPath, [...SERVER_FLAGS, join('dist', 'server', `${entry}.js`), ...args])
 
 const tasks = {
   async demo() {

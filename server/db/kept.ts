@@ -35,24 +35,34 @@ export function keptFor<Key extends object, Value>(make: () => Value): (key: Key
   }
 }
 
+/** Answers of one loader kept for different arguments before all of them are let go. */
+const MOST_KEPT = 50
+
 /**
- * A loader whose answer is kept until a write concerns it: several views of one page ask for the same rows. Within a
- * transaction it reads anew each time.
+ * A loader whose answer is kept, for each set of arguments, until a write concerns it: several views of one page ask
+ * for the same rows. Within a transaction it reads anew each time.
+ *
+ * @param load its arguments after the database are plain values, as JSON has them
  */
-export function keptUntilWrite<Key extends object, Value>(
-  load: (db: Key) => Promise<Value>,
+export function keptUntilWrite<Key extends object, Asked extends readonly unknown[], Value>(
+  load: (db: Key, ...asked: Asked) => Promise<Value>,
   matters: readonly Matter[],
-): (db: Key) => Promise<Value> {
-  const kept = new WeakMap<Key, { readonly generation: number; readonly value: Promise<Value> }>()
-  return (db) => {
+): (db: Key, ...asked: Asked) => Promise<Value> {
+  const kept = new WeakMap<Key, { readonly generation: number; readonly values: Map<string, Promise<Value>> }>()
+  return (db, ...asked) => {
     const writes = generations.get(db)
-    if (!writes) return load(db)
+    if (!writes) return load(db, ...asked)
     const generation = matters.reduce((sum, matter) => sum + writes.by[matter], 0)
-    const known = kept.get(db)
-    if (known?.generation === generation) return known.value
-    const value = load(db)
-    kept.set(db, { generation, value })
-    value.catch(() => kept.delete(db))
+    let known = kept.get(db)
+    if (known?.generation !== generation || known.values.size >= MOST_KEPT) {
+      known = { generation, values: new Map() }
+      kept.set(db, known)
+    }
+    const { values } = known
+    const key = JSON.stringify(asked)
+    const value = values.get(key) ?? load(db, ...asked)
+    values.set(key, value)
+    value.catch(() => values.delete(key))
     return value
   }
 }

@@ -2,6 +2,7 @@ import { and, count, isNull, ne } from 'drizzle-orm'
 import type { FrameView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { pattern, setting, water } from '../db/schema.ts'
 import { onViseMention, queuedCount } from './bench.ts'
 import { loadStages } from './larder.ts'
@@ -11,7 +12,9 @@ import { loadDrawers, restockLines } from './restock.ts'
 import { localTime } from './time.ts'
 
 /** The settings row; a data directory has one from its first start. */
-export async function loadSettings(db: Reader) {
+export const loadSettings = keptUntilWrite(readSettings, ['rest'])
+
+async function readSettings(db: Reader) {
   const [row] = await db.select().from(setting)
   if (!row) throw new Error('the settings row is missing')
   return row

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import { bandIn, bandRange, epochDayOf, stageLikelihood, throughMonths, wording } from '../../core/index.ts'
 import type { WaterKind } from '../../core/index.ts'
 
@@ -55,15 +55,21 @@ export const toReachChoice = ({ reach: r, water: w }: LoadedReach): ReachChoice 
 export const tempOn = (r: typeof reach.$inferSelect, on: string): number =>
   Math.round(throughMonths(r.defaultTempC, epochDayOf(on)) * 10) / 10
 
-/** The next planned outing from a day on. */
-export async function nextOuting(db: Reader, today: string) {
-  const [row] = await db
+const loadPlanned = keptUntilWrite(readPlanned, ['rest'])
+
+/** Outings that are planned, the next one first. */
+async function readPlanned(db: Reader) {
+  return db
     .select()
     .from(outing)
-    .where(and(eq(outing.status, 'planned'), gte(outing.on, today), isNull(outing.archivedAtMs)))
+    .where(and(eq(outing.status, 'planned'), isNull(outing.archivedAtMs)))
     .orderBy(asc(outing.on), desc(outing.id))
-    .limit(1)
-  return row ?? null
+}
+
+/** The next planned outing from a day on. */
+export async function nextOuting(db: Reader, today: string) {
+  const planned = await loadPlanned(db)
+  return planned.find(({ on }) => on >= today) ?? null
 }
 
 /** Hour at which most outings are at their best: a little after the middle of the hours planned. */
@@ -91,9 +97,16 @@ export async function startingMoment(
   }
 }
 
+/** Which patterns serve which stages. */
+export const loadServes = keptUntilWrite(readServes, ['rest'])
+
+async function readServes(db: Reader) {
+  return db.select().from(patternServes)
+}
+
 /** Which variants serve which stage. */
 async function serversByStage(db: Reader, variants: readonly VariantRow[]) {
-  const served = await db.select().from(patternServes)
+  const served = await loadServes(db)
   const byPattern = new Map<string, VariantRow[]>()
   for (const row of variants)
     byPattern.set(row.variant.patternId, [...(byPattern.get(row.variant.patternId) ?? []), row])
@@ -118,7 +131,9 @@ export interface MomentInput {
 }
 
 /** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
-export async function momentView(db: Reader, input: MomentInput, usualPar: number): Promise<MomentView> {
+export const momentView = keptUntilWrite(readMoment, ['flies', 'rest'])
+
+async function readMoment(db: Reader, input: MomentInput, usualPar: number): Promise<MomentView> {
   const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === input.reachId)
   if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
   const { reach: r, water: w } = loaded
@@ -164,13 +179,19 @@ export async function momentView(db: Reader, input: MomentInput, usualPar: numbe
   }
 }
 
+const loadPatternWaters = keptUntilWrite(readPatternWaters, ['rest'])
+
+async function readPatternWaters(db: Reader) {
+  return db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)
+}
+
 /** Variants of patterns that are fished on a kind of water; a pattern that names none is fished on all. */
 async function fishedOn(
   db: Reader,
   variants: readonly VariantRow[],
   kind: WaterKind,
 ): Promise<readonly VariantRow[]> {
-  const rows = await db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)
+  const rows = await loadPatternWaters(db)
   const elsewhere = new Set(
     rows.filter(({ waterKinds }) => waterKinds.length > 0 && !waterKinds.includes(kind)).map(({ id }) => id),
   )

@@ -62,13 +62,19 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
   }
 }
 
+const loadPlaceLabels = keptUntilWrite(readPlaceLabels, ['rest'])
+
+async function readPlaceLabels(db: Reader): Promise<ReadonlyMap<string, string>> {
+  const places = await db.select({ id: compartment.id, label: compartment.label }).from(compartment)
+  return new Map(places.map(({ id, label }) => [id, label]))
+}
+
 /** Variants with a home that are below par, the emptiest first, with what the stores allow. */
 export async function restockLines(db: Reader, usualPar: number): Promise<RestockLine[]> {
   const variants = await loadVariants(db)
   const drawers = await loadDrawers(db)
-  const places = await db.select().from(compartment)
   const byId = new Map(variants.map((row) => [row.variant.id, row]))
-  const labels = new Map(places.map(({ id, label }) => [id, label]))
+  const labels = await loadPlaceLabels(db)
   const housed = variants.filter(({ variant }) => variant.homeCompartmentId !== null)
   const holes = holesOf(
     housed.map((row) => ({ variantId: row.variant.id, onHand: row.onHand, parCount: row.variant.parCount })),

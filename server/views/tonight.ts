@@ -2,9 +2,8 @@ import { wording } from '../../core/index.ts'
 import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
-import { patternServes } from '../db/schema.ts'
 import { loadSettings } from './frame.ts'
-import { loadReaches, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
+import { loadReaches, loadServes, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
 import { restockLines } from './restock.ts'
 import { localTime } from './time.ts'
 
@@ -89,7 +88,7 @@ async function orderedHoles(
   usualPar: number,
 ): Promise<readonly RestockLine[]> {
   const holes = await restockLines(db, usualPar)
-  const served = await db.select().from(patternServes)
+  const served = await loadServes(db)
   const worth = new Map<string, number>()
   for (const { patternId, foodStageId, weight } of served) {
     const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
