@@ -8,33 +8,40 @@ import { drawerName } from '../materials.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
-/** Names and balances of all drawers, as restocking needs them. */
-export const loadDrawers = keptUntilWrite(readDrawers, ['materials', 'rest'])
+const loadDrawerNames = keptUntilWrite(readDrawerNames, ['rest'])
 
-async function readDrawers(db: Reader) {
+async function readDrawerNames(db: Reader) {
   const rows = await db
     .select({
       id: material.id,
       familyName: family.name,
       sizeKey: material.sizeKey,
       colourName: material.colourName,
-      amount: materialBalance.amount,
       minimumAmount: material.minimumAmount,
     })
     .from(material)
     .innerJoin(family, eq(family.id, material.familyId))
-    .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
     .where(isNull(material.archivedAtMs))
+  return rows.map(({ id, familyName, sizeKey, colourName, minimumAmount }) => ({
+    id,
+    name: drawerName(familyName, sizeKey, colourName),
+    minimumAmount,
+  }))
+}
+
+/** Names and balances of all drawers, as restocking needs them. */
+export const loadDrawers = keptUntilWrite(readDrawers, ['materials', 'rest'])
+
+async function readDrawers(db: Reader) {
+  const names = await loadDrawerNames(db)
+  const balances = await db.select().from(materialBalance)
+  const amounts = new Map(balances.map(({ materialId, amount }) => [materialId, amount]))
   return new Map(
-    rows.map((row) => [
-      row.id,
-      {
-        name: drawerName(row.familyName, row.sizeKey, row.colourName),
-        // below nought means that flies were tied from a drawer that nobody counted
-        onHand: row.amount !== null && row.amount >= 0 ? row.amount : null,
-        minimumAmount: row.minimumAmount,
-      },
-    ]),
+    names.map(({ id, ...drawer }) => {
+      const amount = amounts.get(id) ?? -1
+      // below nought means that flies were tied from a drawer that nobody counted
+      return [id, { ...drawer, onHand: amount >= 0 ? amount : null }]
+    }),
   )
 }
 

@@ -51,9 +51,11 @@ function lackingLine(hole: RestockLine): TonightLine {
 }
 
 /** What can be tied of a hole tonight: no more than is missing, than the stores allow, and than six. */
-function tieLine(hole: RestockLine): TonightLine | null {
-  const count = Math.min(hole.missing, 6, hole.allowed ?? 6)
-  if (count < 1) return null
+const countToTie = (hole: RestockLine) => Math.min(hole.missing, 6, hole.allowed ?? 6)
+const canBeTied = (hole: RestockLine) => countToTie(hole) >= 1
+
+function tieLine(hole: RestockLine): TonightLine {
+  const count = countToTie(hole)
   const minutes = MINUTES_TO_START + count * MINUTES_A_FLY
   const text = `Tie ${wording.countInWords(count)} ${hole.patternName} ${hole.label}: about ${minutes} minutes, into ${hole.compartmentLabel}.`
   const { patternId, variantId, onHand, par, drawing, compartmentId, compartmentLabel, allowed } = hole
@@ -118,11 +120,11 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   )
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where)),
-    ...[...holes.map(lackingLine).slice(0, MOST_LACKING), ...uncovered.map(uncoveredLine)].slice(
+    ...[...holes.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(
       0,
       MOST_LACKING,
     ),
-    ...holes.flatMap((hole) => tieLine(hole) ?? []).slice(0, MOST_TO_TIE),
+    ...holes.filter(canBeTied).slice(0, MOST_TO_TIE).map(tieLine),
     ...buyLine(holes).slice(0, MOST_TO_BUY),
   ]
   if (holes.length === 0 && foods.length > 0) {
