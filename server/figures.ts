@@ -6,6 +6,7 @@ import {
   drawFly,
   evaluateFly,
   LIST_CONDITIONS,
+  placeAtSurface,
   resolveDressing,
   USUAL_TIPPET,
 } from '../core/index.ts'
@@ -40,7 +41,7 @@ function bodyColour(fly: Fly): string | null {
 function outcomeOf(fly: Fly): Partial<Figure> & Pick<Figure, 'kind'> {
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
   const massMg = report.massMg.value
-  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: report.posture }
+  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: placeAtSurface(report.ride.posture) }
   if (report.kind !== 'sinks') return { kind: report.kind, massMg }
   const { value, low, high } = report.free.sinkSpeedMmPerS
   return {

@@ -44,6 +44,7 @@ export const component = z
     strands: count(200).optional(),
     layers: z.number().int().min(1, 'At least one layer.').max(20, 'At most 20 layers.').optional(),
     bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
+    clipped: z.number().min(0).max(1, 'From 0, clipped flush, to 1.').optional(),
     treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
   })
   .strict()

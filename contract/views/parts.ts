@@ -33,7 +33,7 @@ export const drawing = z
 /** What lists show of a variant: free fall at 10 °C, dipped and cast. */
 export const variantFigure = z
   .object({
-    kind: z.enum(['sinks', 'floats', 'doesNotFit', 'notYetComputed', 'incomplete']),
+    kind: z.enum(['sinks', 'floats', 'doesNotFit', 'incomplete']),
     massMg: z.number().nullable(),
     submergedMg: z.number().nullable(),
     sinkSpeedMmPerS: z.number().nullable(),

@@ -64,7 +64,7 @@ function amount(component: FlyComponent, fly: Fly, massMg: number): number {
  * Amounts are whole smallest steps, never nought for a material that is on the fly.
  */
 export function billOfMaterials(fly: Fly): readonly BillLine[] {
-  const masses = new Map(partsOf(fly).parts.map(({ key, massMg }) => [key, massMg]))
+  const masses = new Map(partsOf(fly).map(({ key, massMg }) => [key, massMg]))
   const lines = new Map<string, number>([[fly.hookMaterial.id, HUNDREDTHS]])
   for (const component of fly.components) {
     const massMg = masses.get(component.key) ?? strandMm(component, fly) * linearMassMgPerMm(component.material)

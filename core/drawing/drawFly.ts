@@ -25,7 +25,19 @@ function hookShapes(fly: Fly): readonly DrawingShape[] {
   ]
 }
 
-const BODY_ORDER = ['wire', 'thread', 'coat', 'body', 'thorax', 'foam', 'collar', 'hotSpot']
+const BODY_ORDER = [
+  'cone',
+  'wire',
+  'sheet',
+  'thread',
+  'coat',
+  'body',
+  'thorax',
+  'foam',
+  'collar',
+  'hotSpot',
+  'egg',
+]
 
 /** A wound or dubbed stretch, tapered a little at both ends. */
 function stretch(component: FlyComponent, fly: Fly): DrawingShape {
@@ -97,11 +109,15 @@ function hairShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] 
     case 'tail':
     case 'shuck':
       return fan(rear, drop - 9, drop + 9, component.fibreCount ?? 14)
-    case 'hackle':
+    case 'hackle': {
+      const below = component.clipped ?? (component.side === 'above' || component.side === 'both' ? 0 : 1)
+      const above = component.side === 'both' ? 0.25 : 1
+      const barbs = 6 * (component.turns ?? 3)
       return [
-        ...fan(middle, -118, -62, 6 * (component.turns ?? 3)),
-        ...fan(middle, 62, 118, 6 * (component.turns ?? 3)),
+        ...hairs(shortened(component, above), middle, { from: radians(-118), to: radians(-62) }, barbs),
+        ...hairs(shortened(component, below), middle, { from: radians(62), to: radians(118) }, barbs),
       ]
+    }
     case 'collar':
       return [...fan(middle, -68, -25, 12), ...fan(middle, 25, 68, 12)]
     case 'legs':
@@ -110,15 +126,25 @@ function hairShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] 
     case 'post':
       return fan(middle, -100, -80, 20)
     case 'wing':
+      if (component.side === 'around') return fan(middle, -32, -14, 22)
+      if (component.side === 'both') return fan(middle, -14, 14, 16)
       return fan(middle, component.material.family.kind === 'cdc' ? -110 : -75, -35, 22)
+    case 'strip':
+      return fan(onShank(fly, component.fromMm), -12, 8, 40)
     default:
       return []
   }
 }
 
+const shortened = (component: FlyComponent, share: number): FlyComponent => ({
+  ...component,
+  lengthMm: (component.lengthMm ?? 4) * share,
+})
+
 function beadShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   const bead = makeBead(component.material)
-  const centre = onShank(fly, component.fromMm + bead.diameterMm * 0.35)
+  const pinMm = component.lengthMm
+  const centre = onShank(fly, pinMm === null ? component.fromMm + bead.diameterMm * 0.35 : -pinMm)
   const radius = bead.diameterMm / 2
   const ring: DrawingShape = {
     key: component.key,
@@ -127,10 +153,20 @@ function beadShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] 
     stroke: '#3A4044',
     strokeMm: 0.08,
   }
+  if (pinMm !== null) {
+    const pin: DrawingShape = {
+      key: component.key,
+      path: pathThrough([onShank(fly, 0.6 * fly.hook.shankMm), centre]),
+      fill: null,
+      stroke: METAL,
+      strokeMm: 0.6,
+    }
+    return [pin, ring]
+  }
   if (bead.boring !== 'slotted') return [ring]
   const slot: readonly Point[] = [
-    [centre[0] - radius * 0.2, centre[1] - radius * 0.1],
-    [centre[0] - radius * 0.85, centre[1] - radius * 0.75],
+    [centre[0] - radius * 0.2, centre[1] + radius * 0.1],
+    [centre[0] - radius * 0.85, centre[1] + radius * 0.75],
   ]
   return [
     ring,
@@ -163,10 +199,11 @@ function laidShape(component: FlyComponent, fly: Fly): DrawingShape {
 function eyeShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   const radius = Number(component.material.sizeKey || 3) / 2
   const [x, y] = onShank(fly, component.fromMm + radius * 0.6)
+  const up = component.side === 'below' ? -1 : 1
   return [
     {
       key: component.key,
-      path: circlePath([x, y - radius * 0.3], radius),
+      path: circlePath([x, y - up * radius * 0.3], radius),
       fill: component.material.colourHex,
       stroke: '#3A4044',
       strokeMm: 0.08,
@@ -199,14 +236,14 @@ function reachOf(fly: Fly): { above: number; below: number; behind: number } {
   const { hook } = fly
   const reach = {
     above: hook.gapeMm * 0.6,
-    below: hook.gapeMm + hook.wireMm,
+    below: Math.max(hook.gapeMm + hook.wireMm, hook.neckMm + hook.eyeOuterMm),
     behind: hook.bendRadiusMm + hook.wireMm,
   }
   for (const { kind, lengthMm, outerMm, material } of fly.components) {
     const length = lengthMm ?? 0
     const radius = kind === 'bead' || kind === 'eyes' ? Number(material.sizeKey || 3) * 0.7 : outerMm / 2
     reach.above = Math.max(reach.above, radius)
-    if (kind === 'tail' || kind === 'shuck') reach.behind = Math.max(reach.behind, length)
+    if (kind === 'tail' || kind === 'shuck' || kind === 'strip') reach.behind = Math.max(reach.behind, length)
     if (kind === 'hackle' || kind === 'post' || kind === 'wing') reach.above = Math.max(reach.above, length)
     if (kind === 'hackle' || kind === 'legs' || kind === 'collar') reach.below = Math.max(reach.below, length)
   }
@@ -226,9 +263,13 @@ export function drawFly(fly: Fly): FlyDrawing {
     ...inFront.flatMap((component) => componentShapes(component, fly)),
   ]
   const reach = reachOf(fly)
-  const ahead = fly.hook.eyeOuterMm + fly.hook.neckMm + 0.5
+  const pinMm = Math.max(
+    0,
+    ...fly.components.map(({ kind, lengthMm }) => (kind === 'bead' ? (lengthMm ?? 0) + 3 : 0)),
+  )
+  const ahead = Math.max(fly.hook.eyeOuterMm + fly.hook.neckMm, pinMm) + 0.5
   const arch = fly.hook.style.curveDeg > 0 ? fly.hook.shankMm * 0.14 : 0
-  const minYMm = -(Math.max(reach.above, fly.hook.neckMm + fly.hook.eyeOuterMm) + arch) - 0.5
+  const minYMm = -(reach.above + arch) - 0.5
   return {
     minXMm: -ahead,
     minYMm,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import materials from '../material/shipped/materials.json' with { type: 'json' }
+import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { checkFit, makeBead, partsOf, resolveDressing, wrapLengthMm } from './index.ts'
+import { checkFit, COMPONENT_KINDS, makeBead, partsOf, resolveDressing, wrapLengthMm } from './index.ts'
 import type { Fly } from './index.ts'
 
 function flyOf(made: ReturnType<typeof recipe>): Fly {
@@ -124,18 +125,28 @@ describe('resolveDressing', () => {
 
 describe('partsOf', () => {
   it('weighs a size 16 tungsten jig nymph at about 160 mg, most of it bead', () => {
-    const { parts } = partsOf(flyOf(jigNymph()))
+    const parts = partsOf(flyOf(jigNymph()))
     const total = parts.reduce((sum, { massMg }) => sum + massMg, 0)
     expect(total).toBeGreaterThan(145)
     expect(total).toBeLessThan(178)
     expect(parts.find(({ kind }) => kind === 'bead')?.massMg).toBeCloseTo(131, -0.5)
   })
 
-  it('says what it cannot reckon with yet instead of guessing', () => {
-    const made = recipe(shippedMaterial('hook-streamer', '8'), [
-      { key: 'strip', kind: 'strip', material: shippedMaterial('strip-rabbit', '3'), at: [0, 1] },
-    ])
-    expect(partsOf(flyOf(made)).notReckoned).toEqual([{ key: 'strip', kind: 'strip' }])
+  it('gives every kind of component a mass, a volume and a place, whatever material it is made of', () => {
+    for (const kind of COMPONENT_KINDS) {
+      for (const family of shippedFamilies.filter(({ hook }) => !hook)) {
+        const material = shippedMaterial(family.key, family.sizes[0] ?? '')
+        const made = recipe(shippedMaterial('hook-straight', '12'), [
+          { key: 'one', kind, material, at: [0.1, 0.6] },
+        ])
+        for (const part of partsOf(flyOf(made))) {
+          const figures = [part.massMg, part.volumeMm3, part.airMm3, part.at.xMm, part.at.yMm, part.topMm]
+          expect(figures.every(Number.isFinite), `${kind} of ${family.key}: ${figures.join(' ')}`).toBe(true)
+          expect(part.massMg, `${kind} of ${family.key}`).toBeGreaterThanOrEqual(0)
+          expect(part.airMm3, `${kind} of ${family.key}`).toBeGreaterThanOrEqual(0)
+        }
+      }
+    }
   })
 })
 

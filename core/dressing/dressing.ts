@@ -1,4 +1,4 @@
-/** What a component does on a fly. All kinds may be recorded; core says which of them it cannot reckon with yet. */
+/** What a component does on a fly. */
 export const COMPONENT_KINDS = [
   'bead', 'cone', 'eyes', 'wire', 'sheet', 'thread', 'tail', 'shuck', 'body', 'rib', 'thorax', 'gills', 'legs', 'collar',
   'hackle', 'wing', 'post', 'wingCase', 'back', 'strip', 'foam', 'coat', 'hotSpot', 'egg',
@@ -18,7 +18,10 @@ export type Proportion =
   | { readonly factor: number; readonly of: 'component'; readonly componentKey: string }
   | { readonly mm: number }
 
-/** One material on a fly. Amounts left out are derived and shown as derived. */
+/**
+ * One material on a fly. Amounts left out are derived and shown as derived. The length of a bead is how far it stands
+ * before the eye on a pin, as balanced flies have it.
+ */
 export interface Component {
   readonly key: string
   readonly kind: ComponentKind
@@ -31,6 +34,8 @@ export interface Component {
   readonly layers?: number | undefined
   /** thickness of a wound or dubbed body: 0 the thinnest that covers, 1 as thick as anyone ties it */
   readonly bulk?: number | undefined
+  /** share of a hackle's fibres below the shank that shears have left: 0 flush, 1 untouched */
+  readonly clipped?: number | undefined
   readonly treatment?: 'dry' | 'floatant' | 'resin' | 'varnish' | undefined
 }
 

@@ -1,13 +1,15 @@
-import { hookCurve } from '../hook/index.ts'
+import { eyeCentre, hookCurve } from '../hook/index.ts'
 import type { Hook } from '../hook/index.ts'
 import { propertyOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
-import type { Direction, DragElement } from '../sink/index.ts'
+import type { Direction, DragElement, FlySpot } from '../sink/index.ts'
 import type { Part } from './part.ts'
 
 /** Makers differ in the mass of a hook of one size by ±30 % (80 %): as standard deviation of the logarithm. */
 const MASS_SD_LOG = Math.log(1.3) / 1.2816
 const PIECES_OF_BEND = 4
+/** The point leg with its tapered half counted as a cone. */
+const TAPERED_POINT_SHARE = 2 / 3
 
 function wire(
   from: { xMm: number; yMm: number },
@@ -19,6 +21,7 @@ function wire(
   const axis: Direction = [dx / lengthMm, dy / lengthMm, 0]
   return {
     kind: 'strands',
+    at: { xMm: from.xMm + dx / 2, yMm: from.yMm + dy / 2 },
     count: 1,
     diameterMm: wireMm,
     lengthMm,
@@ -43,13 +46,15 @@ function bendElements(hook: Hook): readonly DragElement[] {
 /** The eye's ring, as wire half lengthwise of its plane and half across. */
 function eyeElements(hook: Hook): readonly DragElement[] {
   const lengthMm = (Math.PI * (hook.eyeOuterMm - hook.wireMm)) / 2
-  const neck = (hook.style.neckDeg * Math.PI) / 180
+  const at = eyeCentre(hook)
+  const outMm = Math.max(Math.hypot(at.xMm, at.yMm), 1e-6)
   const axes: readonly Direction[] = [
     [0, 0, 1],
-    [-Math.cos(neck), Math.sin(neck), 0],
+    [at.xMm / outMm, at.yMm / outMm, 0],
   ]
   return axes.map((axis) => ({
     kind: 'strands',
+    at,
     count: 1,
     diameterMm: hook.wireMm,
     lengthMm,
@@ -59,10 +64,26 @@ function eyeElements(hook: Hook): readonly DragElement[] {
   }))
 }
 
+/** Where the wire's weight sits: its pieces along the curve, the point tapered, and the eye's ring. */
+function wireCentre(hook: Hook): FlySpot {
+  const curve = hookCurve(hook)
+  const eye = eyeCentre(hook)
+  let weight = Math.PI * (hook.eyeOuterMm - hook.wireMm)
+  let [x, y] = [weight * eye.xMm, weight * eye.yMm]
+  curve.slice(1).forEach((to, i) => {
+    const from = curve[i] ?? to
+    const tapered = i === curve.length - 2 ? TAPERED_POINT_SHARE : 1
+    const length = tapered * Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm)
+    weight += length
+    x += (length * (from.xMm + to.xMm)) / 2
+    y += (length * (from.yMm + to.yMm)) / 2
+  })
+  return { xMm: x / weight, yMm: y / weight }
+}
+
 /** The bare hook as a part: what stands clear of the dressing drags; the shank lies beneath it. */
 export function hookPart(hook: Hook, material: Material): Part {
   const density = propertyOf(material, 'densityMgPerMm3', 7.85).value
-  const bendMg = (Math.PI / 4) * hook.wireMm ** 2 * Math.PI * hook.bendRadiusMm * density
   const massMg = hook.volumeMm3 * density
   return {
     key: 'hook',
@@ -73,12 +94,11 @@ export function hookPart(hook: Hook, material: Material): Part {
     volumeMm3: hook.volumeMm3,
     airMm3: 0,
     wettingStrokes: 1,
-    centroid: {
-      xMm: hook.shankMm * (0.5 + (0.5 * bendMg) / massMg),
-      yMm: -hook.bendRadiusMm * Math.min((1.4 * bendMg) / massMg, 1),
-    },
+    wettingTimeS: 1,
+    at: wireCentre(hook),
     elements: [...bendElements(hook), ...eyeElements(hook)],
-    filmPerimeterMm: 0,
+    film: null,
     filmSupportShare: 0,
+    topMm: 0,
   }
 }

@@ -1,3 +1,4 @@
+import { shankHeightMm } from '../hook/index.ts'
 import type { DragElement } from '../sink/index.ts'
 import type { Fly } from './fly.ts'
 
@@ -11,6 +12,7 @@ export interface HullSection {
 const SLICES = 16
 const BODY_KINDS: ReadonlySet<string> = new Set([
   'wire',
+  'sheet',
   'thread',
   'body',
   'thorax',
@@ -44,6 +46,13 @@ export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
   return hullOf(fly).map(({ fromMm, toMm, diameterMm }) => {
     const shelteredShare = Math.min((widestAhead / diameterMm) ** 2, 1)
     widestAhead = Math.max(widestAhead, diameterMm)
-    return { kind: 'body', diameterMm, lengthMm: toMm - fromMm, shelteredShare }
+    const xMm = (fromMm + toMm) / 2
+    return {
+      kind: 'body',
+      at: { xMm, yMm: shankHeightMm(fly.hook, xMm) },
+      diameterMm,
+      lengthMm: toMm - fromMm,
+      shelteredShare,
+    }
   })
 }

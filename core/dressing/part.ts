@@ -1,9 +1,22 @@
-import type { DragElement } from '../sink/index.ts'
+import type { DragElement, FlySpot } from '../sink/index.ts'
 import type { Material } from '../material/index.ts'
 import type { ComponentKind } from './dressing.ts'
 
 /** How wet the fly is: as tied, dipped and cast twice, or squeezed out under water. */
 export type WetState = 'dry' | 'fresh' | 'soaked'
+
+/** How a part can lie on the surface film. */
+export interface FilmContact {
+  /** fibres that bend on the film; a body along it; or wings spread out in it */
+  readonly kind: 'fringe' | 'flank' | 'spread'
+  /** sum of the lines of contact, both sides of each fibre, mm */
+  readonly lineMm: number
+  /** the way round the dimple that they share, and its area */
+  readonly aroundMm: number
+  readonly areaMm2: number
+  /** how far it holds the shank above the film, mm */
+  readonly standoffMm: number
+}
 
 /** What one component brings to the fly: weight, volume, air, drag and support at the film. */
 export interface Part {
@@ -13,19 +26,20 @@ export interface Part {
   readonly massMg: number
   /** standard deviation of ln(mass) */
   readonly massSdLog: number
-  /** of the solids, without air, mm³ */
+  /** of the solids and of what is sealed in them, mm³ */
   readonly volumeMm3: number
   /** held among its fibres when the fly first goes in, mm³ */
   readonly airMm3: number
-  /** casts or squeezes that leave 37 % of that air */
+  /** drownings that leave 37 % of that air, and seconds in quiet water that do */
   readonly wettingStrokes: number
-  /** where its weight sits: x from the eye towards the bend, y up, mm */
-  readonly centroid: { readonly xMm: number; readonly yMm: number }
+  readonly wettingTimeS: number
+  /** where its weight sits */
+  readonly at: FlySpot
   readonly elements: readonly DragElement[]
-  /** length of line along which it can lie on the film, mm */
-  readonly filmPerimeterMm: number
+  readonly film: FilmContact | null
   /** share of the film's limit that it reaches dry, with its treatment, 0 to 0.6 */
   readonly filmSupportShare: number
+  readonly topMm: number
 }
 
 const STROKES_WHEN_FRESH = 2

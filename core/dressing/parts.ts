@@ -1,23 +1,45 @@
-import { componentPart } from './componentParts.ts'
-import type { ComponentKind } from './dressing.ts'
+import { valueOf } from '../material/index.ts'
 import type { Fly } from './fly.ts'
 import { hookPart } from './hookPart.ts'
 import type { Part } from './part.ts'
+import { substanceOf } from './substance/index.ts'
 
-/** A fly taken apart: what can be reckoned with, and what cannot yet. */
-export interface Parts {
-  readonly parts: readonly Part[]
-  readonly notReckoned: readonly { readonly key: string; readonly kind: ComponentKind }[]
-}
+const FILM_SHARE_LIMIT = 0.6
+/** What floatant does, as geared to the shipped gels and powders: to the film's grip, and to the time until wet. */
+const FLOATANT = { film: 1.6, wetting: 4 }
 
 /** All parts of a fly, the hook first, then in tying order. */
-export function partsOf(fly: Fly): Parts {
-  const parts: Part[] = [hookPart(fly.hook, fly.hookMaterial)]
-  const notReckoned: { key: string; kind: ComponentKind }[] = []
-  for (const component of fly.components) {
-    const part = componentPart(component, fly.components, fly.hook.shankMm)
-    if (part) parts.push(part)
-    else notReckoned.push({ key: component.key, kind: component.kind })
-  }
-  return { parts, notReckoned }
+export function partsOf(fly: Fly): readonly Part[] {
+  return [
+    hookPart(fly.hook, fly.hookMaterial),
+    ...fly.components.map((component): Part => {
+      const { key, kind, material, treatment } = component
+      const treated = treatment === 'floatant'
+      return {
+        key,
+        kind,
+        material,
+        ...substanceOf({ component, all: fly.components, hook: fly.hook }),
+        wettingStrokes: valueOf(material, 'wettingStrokes', 2) * (treated ? FLOATANT.wetting : 1),
+        wettingTimeS: valueOf(material, 'wettingTimeS', 30) * (treated ? FLOATANT.wetting : 1),
+        filmSupportShare: Math.min(
+          valueOf(material, 'filmSupportShare', 0.1) * (treated ? FLOATANT.film : 1),
+          FILM_SHARE_LIMIT,
+        ),
+      }
+    }),
+  ]
 }
+
+/** The parts of a fly on which floatant was rubbed: all but the metal. */
+export const withFloatant = (parts: readonly Part[]): readonly Part[] =>
+  parts.map((part) =>
+    part.kind === 'hook' || part.kind === 'bead'
+      ? part
+      : {
+          ...part,
+          wettingStrokes: part.wettingStrokes * FLOATANT.wetting,
+          wettingTimeS: part.wettingTimeS * FLOATANT.wetting,
+          filmSupportShare: Math.min(part.filmSupportShare * FLOATANT.film, FILM_SHARE_LIMIT),
+        },
+  )

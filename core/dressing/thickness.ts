@@ -19,10 +19,12 @@ export function addedDiameterMm(component: Component, material: Material, hook: 
       return 2 * strandDiameterMm(material) * (component.layers ?? 1)
     case 'thread':
       return 2 * THREAD_LAYER_MM * (component.layers ?? 2)
+    case 'sheet':
+      return 2 * valueOf(material, 'thicknessMm', 0.3) * (component.layers ?? 1)
     case 'coat':
       return 2 * valueOf(material, 'coatThicknessMm', 0.06) * (component.layers ?? 1)
     case 'collar':
-      return material.family.kind === 'dubbing' ? bodyDiameterMm(component, material, hook) : 0
+      return isFilling(material) ? bodyDiameterMm(component, material, hook) : 0
     case 'body':
     case 'thorax':
     case 'egg':
@@ -32,6 +34,10 @@ export function addedDiameterMm(component: Component, material: Material, hook: 
       return 0
   }
 }
+
+/** Feathers and hair of a collar stand out of the body; everything else makes it thicker. */
+const isFilling = ({ family }: Material) =>
+  !['hackle', 'feather', 'cdc', 'marabou', 'hair', 'fibre'].includes(family.kind)
 
 function bodyDiameterMm(component: Component, material: Material, hook: Hook): number {
   const bulk = component.bulk ?? DEFAULT_BULK

@@ -15,16 +15,5 @@ export interface Conditions {
 /** What lists sort by: free fall at 10 °C, dipped and cast. */
 export const LIST_CONDITIONS: Conditions = { waterTempC: 10, tippet: null, wet: 'fresh', filmTreatment: 'none' }
 
-/** What the user's own measurements say of a fly; 1 and wide until there are some. */
-export interface Calibration {
-  readonly dragMultiplier: number
-  /** standard deviation of ln(dragMultiplier) */
-  readonly dragSdLog: number
-  readonly timedCount: number
-}
-
-/** Before any drop was timed: the drag of a dressing is known to a factor of 1.38 (80 %). */
-export const UNCALIBRATED: Calibration = { dragMultiplier: 1, dragSdLog: 0.25, timedCount: 0 }
-
 /** 0.13 mm copolymer, half a metre of it trailing: what sheets show beside the free fall. */
 export const USUAL_TIPPET: Tippet = { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 500 }

@@ -3,7 +3,7 @@ import { flyDrag, localExponent, terminalSpeed, tippetPull } from '../sink/index
 import type { FallModel } from '../sink/index.ts'
 import { logEstimate } from '../uncertainty/index.ts'
 import type { Evidence } from '../uncertainty/index.ts'
-import type { Calibration } from './conditions.ts'
+import type { Calibration } from './calibration.ts'
 import type { DoubtShare, Fall } from './report.ts'
 
 /** Drag of a trailing line is known better than that of a dressing. */
@@ -12,6 +12,11 @@ const TIPPET_DRAG_SD_LOG = 0.1
 /** How far the weight in water moves, in mg, for one standard deviation of ln(mass) of a part. */
 export function submergedSdMg(part: Part, waterDensity: number): number {
   return Math.abs(part.massMg - waterDensity * part.volumeMm3) * part.massSdLog
+}
+
+/** What the mass of a fly rests on. */
+export function massBasis(calibration: Calibration): readonly Evidence[] {
+  return calibration.weighed || calibration.massFactors.size > 0 ? ['weighed', 'catalogue'] : ['catalogue']
 }
 
 const inputOf = (kind: Part['kind']): DoubtShare['input'] =>
@@ -36,7 +41,7 @@ export function fallOf(model: FallModel, parts: readonly Part[], calibration: Ca
     add(inputOf(part.kind), submergedSdMg(part, model.water.densityMgPerMm3) / model.submergedMg)
   }
   const total = [...variances.values()].reduce((sum, variance) => sum + variance, 0)
-  const basis: Evidence[] = calibration.timedCount > 0 ? ['timed'] : ['catalogue']
+  const basis: readonly Evidence[] = calibration.timedCount > 0 ? ['timed'] : massBasis(calibration)
   return {
     sinkSpeedMmPerS: logEstimate(speed, Math.sqrt(total) / exponent, basis),
     exponent,

@@ -1,24 +1,25 @@
-import { airKept, checkFit, hullElements, partsOf } from '../dressing/index.ts'
+import { checkFit, partsOf, withFloatant } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
-import { sizeNumber } from '../material/index.ts'
-import type { FallModel, Pose } from '../sink/index.ts'
+import { rideOf } from '../float/index.ts'
+import { restingAttitude } from '../sink/index.ts'
 import { logEstimate } from '../uncertainty/index.ts'
-import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
+import { waterAt } from '../water/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { UNCALIBRATED } from './conditions.ts'
-import type { Calibration, Conditions } from './conditions.ts'
-import { fallOf, submergedSdMg } from './doubt.ts'
+import { calibratedParts, UNCALIBRATED } from './calibration.ts'
+import type { Calibration } from './calibration.ts'
+import type { Conditions } from './conditions.ts'
+import { fallOf, massBasis, submergedSdMg } from './doubt.ts'
+import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
+import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
-
-/** Added mass of a compact body broadside to nose-on, as a share of the water that it pushes aside. */
-const ADDED_MASS_SHARE = 0.5
+import { splashOf } from './splash.ts'
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
 
-function massEstimate(parts: readonly Part[]) {
+function massEstimate(parts: readonly Part[], calibration: Calibration) {
   const massMg = sum(parts.map((part) => part.massMg))
   const sd = Math.hypot(...parts.map((part) => part.massMg * part.massSdLog)) / massMg
-  return logEstimate(massMg, sd, ['catalogue'])
+  return logEstimate(massMg, sd, massBasis(calibration))
 }
 
 function partMasses(parts: readonly Part[], water: WaterProperties): readonly PartMass[] {
@@ -45,46 +46,12 @@ function dressedToFloat(fly: Fly, conditions: Conditions): boolean {
   )
 }
 
-/** Load that the film bears under the parts that lie on it, mg: γ × perimeter × the share they reach. */
-function filmCapacityMg(parts: readonly Part[], water: WaterProperties): number {
-  const perMm = water.surfaceTensionMgPerS2 / GRAVITY_MM_PER_S2
-  return sum(parts.map((part) => perMm * part.filmPerimeterMm * part.filmSupportShare))
-}
+const WETTING = { dry: { drownings: 0, seconds: 0 }, fresh: { drownings: 1, seconds: 0 } } as const
 
-/** Flies with weight at the head or along the shank fall eye first, others level: assumed, not reckoned. */
-const poseOf = (fly: Fly): Pose =>
-  fly.components.some(({ kind }) => kind === 'bead' || kind === 'wire' || kind === 'eyes')
-    ? 'eyeFirst'
-    : 'level'
-
-function fallModel(
-  fly: Fly,
-  parts: readonly Part[],
-  submergedMg: number,
-  conditions: Conditions,
-  water: WaterProperties,
-  calibration: Calibration,
-): FallModel {
-  const beadMm = Math.max(
-    0,
-    ...fly.components.map(({ kind, material }) => (kind === 'bead' ? (sizeNumber(material) ?? 0) : 0)),
-  )
-  const elements = [...parts.flatMap((part) => part.elements), ...hullElements(fly, beadMm)]
-  const displacedMg = sum(
-    elements.map((element) =>
-      element.kind === 'body' ? (Math.PI / 4) * element.diameterMm ** 2 * element.lengthMm : 0,
-    ),
-  )
-  const volumeMg = sum(parts.map((part) => part.volumeMm3)) * water.densityMgPerMm3
-  return {
-    submergedMg,
-    inertiaMg: sum(parts.map((part) => part.massMg)) + ADDED_MASS_SHARE * (displacedMg + volumeMg),
-    elements,
-    pose: poseOf(fly),
-    dragMultiplier: calibration.dragMultiplier,
-    tippet: conditions.tippet,
-    water,
-  }
+/** The parts as measured and treated, from which everything else follows. */
+export function preparedParts(fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] {
+  const parts = calibratedParts(partsOf(fly), calibration)
+  return conditions.filmTreatment === 'floatant' ? withFloatant(parts) : parts
 }
 
 /**
@@ -98,36 +65,61 @@ export function evaluateFly(
   calibration: Calibration = UNCALIBRATED,
 ): FlyReport {
   const water = waterAt(conditions.waterTempC)
-  const { parts, notReckoned } = partsOf(fly)
+  const parts = preparedParts(fly, conditions, calibration)
   const findings = checkFit(fly)
-  const common = { massMg: massEstimate(parts), parts: partMasses(parts, water), findings }
+  const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
-  if (notReckoned.length > 0) return { kind: 'notYetComputed', ...common, notReckoned }
 
-  const solidMg = sum(common.parts.map((part) => part.submergedMg))
-  const airMg = (wet: Conditions['wet']) =>
-    water.densityMgPerMm3 * sum(parts.map((p) => p.airMm3 * airKept(p, wet)))
-  if (dressedToFloat(fly, conditions) && conditions.wet !== 'soaked') {
-    const spareMg = filmCapacityMg(parts, water) + airMg('dry') - solidMg
-    const lying = fly.components.some(({ kind }) => kind === 'hackle' || kind === 'foam')
-    const hanging = fly.components.some(({ kind }) => kind === 'shuck') || !lying
-    if (spareMg >= 0) {
-      return { kind: 'floats', ...common, by: 'film', posture: hanging ? 'inFilm' : 'onFilm', spareMg }
+  if (conditions.wet !== 'soaked' && dressedToFloat(fly, conditions)) {
+    const ride = rideOf(parts, water, WETTING[conditions.wet])
+    if (ride) return { kind: 'floats', ...common, ride }
+  }
+  const loads = loadsOf(parts, conditions.wet, water)
+  const submergedMg = sum(loads.map((load) => load.submergedMg))
+  if (submergedMg <= 0) {
+    const spareMg = -submergedMg
+    return {
+      kind: 'floats',
+      ...common,
+      ride: {
+        posture: 'awash',
+        freeHeightMm: 0,
+        spareMg,
+        reserve: 1 + spareMg / Math.max(sum(parts.map(({ massMg }) => massMg)), 1e-6),
+        bears: 'calm',
+        drowningsUntilSunk: drowningsUntilHeavy(parts, water),
+        soakS: 0,
+      },
     }
   }
-  const submergedMg = solidMg - airMg(conditions.wet)
-  if (submergedMg <= 0) {
-    return { kind: 'floats', ...common, by: 'buoyancy', posture: 'inFilm', spareMg: -submergedMg }
-  }
-  const model = fallModel(fly, parts, submergedMg, conditions, water, calibration)
+  const elements = dragElementsOf(fly, parts)
+  const attitude = restingAttitude(balanceOf(elements, loads, water))
+  const model = fallModelOf(
+    parts, elements, submergedMg, attitude.noseDownDeg, conditions, water, calibration,
+  ) // prettier-ignore
   const sd = Math.hypot(...parts.map((part) => submergedSdMg(part, water.densityMgPerMm3))) / submergedMg
   return {
     kind: 'sinks',
     ...common,
-    submergedMg: logEstimate(submergedMg, sd, ['catalogue']),
+    submergedMg: logEstimate(submergedMg, sd, massBasis(calibration)),
     free: fallOf({ ...model, tippet: null }, parts, calibration),
     trailing: conditions.tippet ? fallOf(model, parts, calibration) : null,
-    attitude: { kind: 'assumed', pose: model.pose },
+    attitude,
+    hung: hangOf(fly, conditions, calibration),
+    splash: splashOf(common.massMg.value),
     model,
   }
+}
+
+/** Drownings after which a fly that its air alone holds up goes down. */
+function drowningsUntilHeavy(parts: readonly Part[], water: WaterProperties): number {
+  const solid = sum(parts.map((part) => part.massMg - water.densityMgPerMm3 * part.volumeMm3))
+  if (solid <= 0) return Infinity
+  for (let drownings = 0; drownings < 500; drownings += 1) {
+    const air = sum(
+      parts.map((part) => part.airMm3 * Math.exp(-drownings / Math.max(part.wettingStrokes, 0.05))),
+    )
+    if (water.densityMgPerMm3 * air < solid) return drownings
+  }
+  return Infinity
 }

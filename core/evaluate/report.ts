@@ -1,6 +1,8 @@
 import type { ComponentKind, FitFinding } from '../dressing/index.ts'
-import type { FallModel, Pose } from '../sink/index.ts'
+import type { Ride } from '../float/index.ts'
+import type { Attitude, FallModel } from '../sink/index.ts'
 import type { Estimate } from '../uncertainty/index.ts'
+import type { Splash } from './splash.ts'
 
 /** Mass of one component, for the list below the drawing. */
 export interface PartMass {
@@ -25,16 +27,25 @@ export interface Fall {
   readonly doubt: readonly DoubtShare[]
 }
 
+/** How a fly hangs still from its eye. */
+export interface Hang {
+  /** as in {@link Attitude}; 0 or 180 where it hangs level */
+  readonly noseDownDeg: number
+  readonly pointUp: boolean
+  /** where a bead stands on a pin: how long the pin must be to hang level, and what 0.2 mm of it do */
+  readonly pin: {
+    readonly lengthMm: number
+    /** null where no length does */
+    readonly levelAtMm: number | null
+    readonly degreesPerFifthMm: number
+    readonly clearsEye: boolean
+  } | null
+}
+
 interface Common {
   readonly massMg: Estimate
   readonly parts: readonly PartMass[]
   readonly findings: readonly FitFinding[]
-}
-
-/** How the fly is held. Assumed until it is reckoned from where weight and drag sit. */
-export interface Attitude {
-  readonly kind: 'assumed'
-  readonly pose: Pose
 }
 
 /** What core says of a fly. An outcome that has no number has none. */
@@ -45,19 +56,11 @@ export type FlyReport =
       readonly free: Fall
       /** with the conditions' tippet; null where they have none */
       readonly trailing: Fall | null
+      /** in free fall */
       readonly attitude: Attitude
+      readonly hung: Hang
+      readonly splash: Splash
       readonly model: FallModel
     })
-  | (Common & {
-      readonly kind: 'floats'
-      /** by what it stays up: lighter than water, or carried by the film */
-      readonly by: 'buoyancy' | 'film'
-      readonly posture: 'onFilm' | 'inFilm'
-      /** mg in water that it bears more; a first figure, waves not counted */
-      readonly spareMg: number
-    })
+  | (Common & { readonly kind: 'floats'; readonly ride: Ride })
   | (Common & { readonly kind: 'doesNotFit' })
-  | (Common & {
-      readonly kind: 'notYetComputed'
-      readonly notReckoned: readonly { readonly key: string; readonly kind: ComponentKind }[]
-    })

@@ -1,12 +1,12 @@
-import { partsOf } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { terminalSpeed } from '../sink/index.ts'
 import type { FallModel } from '../sink/index.ts'
 import { normal, randomFrom } from '../uncertainty/index.ts'
 import type { Estimate } from '../uncertainty/index.ts'
-import { UNCALIBRATED } from './conditions.ts'
-import type { Calibration, Conditions } from './conditions.ts'
-import { evaluateFly } from './evaluateFly.ts'
+import { UNCALIBRATED } from './calibration.ts'
+import type { Calibration } from './calibration.ts'
+import type { Conditions } from './conditions.ts'
+import { evaluateFly, preparedParts } from './evaluateFly.ts'
 
 /** How far a long piece of work has got, 0 to 1. */
 export interface Progress {
@@ -50,7 +50,7 @@ export function* sampleFall(
 ): Generator<Progress, SampledFall> {
   const report = evaluateFly(input.fly, input.conditions, calibration)
   if (report.kind !== 'sinks') return { kind: 'doesNotSink' }
-  const { parts } = partsOf(input.fly)
+  const parts = preparedParts(input.fly, input.conditions, calibration)
   const density = report.model.water.densityMgPerMm3
   const random = randomFrom(input.seed)
   const speeds: number[] = []

@@ -20,12 +20,13 @@ export function shankHeightMm(hook: Hook, xMm: number): number {
 
 /**
  * The hook as a polyline from the end of the neck (or the shank's front) over shank and bend to the point.
- * The eye is a ring of its own at {@link eyeCentre}.
+ * The eye is a ring of its own at {@link eyeCentre}. The neck of a jig hook bends towards the point: so that the fly
+ * hangs with its weight below the eye and its point above.
  */
 export function hookCurve(hook: Hook): readonly CurvePoint[] {
   const points: CurvePoint[] = []
   const neck = radians(hook.style.neckDeg)
-  if (hook.neckMm > 0) points.push({ xMm: -hook.neckMm * Math.cos(neck), yMm: hook.neckMm * Math.sin(neck) })
+  if (hook.neckMm > 0) points.push({ xMm: -hook.neckMm * Math.cos(neck), yMm: -hook.neckMm * Math.sin(neck) })
   for (let i = 0; i <= STEPS; i += 1) {
     const xMm = (hook.shankMm * i) / STEPS
     points.push({ xMm, yMm: shankHeightMm(hook, xMm) })
@@ -51,9 +52,9 @@ export function hookCurve(hook: Hook): readonly CurvePoint[] {
 
 const POINT_OF_GAPE = 0.7
 
-/** Centre of the eye's ring. */
+/** Centre of the eye's ring, on the point's side of the shank where a neck bends down to it. */
 export function eyeCentre(hook: Hook): CurvePoint {
   const neck = radians(hook.style.neckDeg)
   const reach = hook.neckMm + hook.eyeOuterMm / 2
-  return { xMm: -reach * Math.cos(neck), yMm: reach * Math.sin(neck) }
+  return { xMm: -reach * Math.cos(neck), yMm: -reach * Math.sin(neck) }
 }

@@ -46,9 +46,9 @@ describe('hookCurve', () => {
     expect(point?.xMm).toBeCloseTo(hook.shankMm - 0.7 * hook.gapeMm, 6)
   })
 
-  it('raises the neck of a jig hook before the eye', () => {
+  it('bends the neck of a jig hook towards the point, before the eye', () => {
     const start = hookCurve(makeHook(16, { ...standard, style: 'jig60' }))[0]
-    expect(start?.yMm).toBeGreaterThan(0)
+    expect(start?.yMm).toBeLessThan(0)
     expect(start?.xMm).toBeLessThan(0)
   })
 

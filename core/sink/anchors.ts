@@ -1,6 +1,7 @@
 import { waterAt } from '../water/index.ts'
 import { ringOfAxes } from './dragElement.ts'
-import type { Direction, DragElement } from './dragElement.ts'
+import type { Direction, DragElement, FlySpot } from './dragElement.ts'
+import { faceFlow, flowAt } from './facing.ts'
 import type { FallModel } from './fallModel.ts'
 
 /**
@@ -38,13 +39,17 @@ function solidsOf(choice: AnchorChoice): readonly Solid[] {
   return [...dressed, { massMg: BEAD_VOLUME_MM3 * densityMgPerMm3, densityMgPerMm3 }]
 }
 
+const at = (xMm: number, yMm = 0): FlySpot => ({ xMm, yMm })
+
 const strands = (
+  at: FlySpot,
   count: number,
   diameterMm: number,
   lengthMm: number,
   axes: readonly Direction[],
 ): DragElement => ({
   kind: 'strands',
+  at,
   count,
   diameterMm,
   lengthMm,
@@ -58,6 +63,7 @@ function elementsOf(choice: AnchorChoice): readonly DragElement[] {
   const beadMm = choice.bead === 'none' ? 0 : 2.8
   const hairsInEnvelope: DragElement = {
     kind: 'strands',
+    at: at(4.5),
     count: 60 * choice.bulk,
     diameterMm: 0.02,
     lengthMm: 1.5,
@@ -70,13 +76,19 @@ function elementsOf(choice: AnchorChoice): readonly DragElement[] {
     },
   }
   const dressed: readonly DragElement[] = [
-    { kind: 'body', diameterMm, lengthMm: 5, shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1) },
+    {
+      kind: 'body',
+      at: at(4.5),
+      diameterMm,
+      lengthMm: 5,
+      shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1),
+    },
     hairsInEnvelope,
-    strands(1, 0.41, 4.0, [UPRIGHT]),
-    strands(1, 0.41, 4.6, [LENGTHWISE]),
-    strands(8, 0.05, 6, [LENGTHWISE]),
+    strands(at(8.8, -2), 1, 0.41, 4.0, [UPRIGHT]),
+    strands(at(7, -4), 1, 0.41, 4.6, [LENGTHWISE]),
+    strands(at(10), 8, 0.05, 6, [LENGTHWISE]),
   ]
-  return beadMm > 0 ? [{ kind: 'sphere', diameterMm: beadMm, count: 1 }, ...dressed] : dressed
+  return beadMm > 0 ? [{ kind: 'sphere', at: at(1.4), diameterMm: beadMm, count: 1 }, ...dressed] : dressed
 }
 
 /** The nymph of {@link AnchorChoice} as a fall in water of 10 °C, with its dry mass. */
@@ -90,8 +102,7 @@ export function anchorNymph(choice: AnchorChoice): { readonly massMg: number; re
     model: {
       submergedMg: massMg - water.densityMgPerMm3 * volumeMm3,
       inertiaMg: massMg + volumeMm3,
-      elements: elementsOf(choice),
-      pose: 'eyeFirst',
+      facing: faceFlow(elementsOf(choice), flowAt(90)),
       dragMultiplier: 1,
       tippet:
         choice.tippetMm > 0 ? { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: choice.tippetMm } : null,

@@ -7,6 +7,8 @@ import {
   cylinderDragCoefficient,
   descend,
   depthAtTime,
+  faceFlow,
+  flowAt,
   flyDrag,
   sphereDragCoefficient,
   terminalSpeed,
@@ -22,8 +24,7 @@ function ball(diameterMm: number, densityMgPerMm3: number, tempC = 10): FallMode
   return {
     submergedMg: volume * (densityMgPerMm3 - at.densityMgPerMm3),
     inertiaMg: volume * (densityMgPerMm3 + at.densityMgPerMm3 / 2),
-    elements: [{ kind: 'sphere', diameterMm, count: 1 }],
-    pose: 'eyeFirst',
+    facing: faceFlow([{ kind: 'sphere', at: { xMm: 0, yMm: 0 }, diameterMm, count: 1 }], flowAt(90)),
     dragMultiplier: 1,
     tippet: null,
     water: at,

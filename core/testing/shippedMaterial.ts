@@ -20,6 +20,7 @@ export function shippedMaterial(familyKey: string, sizeKey = '', colourName = ''
 type Line = Omit<Component, 'materialId' | 'place'> & {
   readonly material: Material
   readonly at: readonly [number, number]
+  readonly side?: Component['place']['side']
 }
 
 /** A recipe from lines, with the materials that it names. */
@@ -29,10 +30,10 @@ export function recipe(hook: Material, lines: readonly Line[]) {
   )
   const dressing: Dressing = {
     steps: null,
-    components: lines.map(({ material, at, ...component }) => ({
+    components: lines.map(({ material, at, side, ...component }) => ({
       ...component,
       materialId: material.id,
-      place: { from: at[0], to: at[1], side: 'around' },
+      place: { from: at[0], to: at[1], side: side ?? 'around' },
     })),
   }
   const variant: Variant = { hookMaterialId: hook.id, swaps: [] }

@@ -72,3 +72,10 @@ export function inTen(chance: number): string {
   if (chance < 0.05) return 'rarely'
   return tenths === 0 ? 'under 1 in 10' : `${tenths} in 10`
 }
+
+/** Times that a fly can be dragged under: `3 drownings`, `over 100 drownings`. */
+export function drownings(count: number): string {
+  if (count >= 100) return 'over 100 drownings'
+  const whole = Math.floor(count)
+  return whole === 0 ? 'its first drowning' : whole === 1 ? 'one drowning' : `${whole} drownings`
+}

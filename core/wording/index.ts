@@ -4,6 +4,7 @@ export { caution, stepTitle } from './bench.ts'
 export {
   beadSize,
   depth,
+  drownings,
   inTen,
   mass,
   provenance,
@@ -13,7 +14,17 @@ export {
   speedBand,
   temperature,
 } from './figures.ts'
-export { componentName, countInWords, depthBandName, LOSS_CAUSES, waterKindName } from './names.ts'
+export { attitudeWords, hangWords } from './attitude.ts'
+export {
+  bearsWord,
+  componentName,
+  countInWords,
+  depthBandName,
+  LOSS_CAUSES,
+  postureWord,
+  splashWord,
+  waterKindName,
+} from './names.ts'
 export type { LossCause } from './names.ts'
 export {
   aspectSentence,

@@ -1,4 +1,6 @@
 import type { ComponentKind } from '../dressing/index.ts'
+import type { SplashWord } from '../evaluate/index.ts'
+import type { Bears, Posture } from '../float/index.ts'
 import type { DepthBand, WaterKind } from '../season/index.ts'
 
 /** Kinds of component as tiers say them. */
@@ -49,3 +51,28 @@ const ONES = [
 
 /** A small count in words, figures from thirteen: `three`. */
 export const countInWords = (count: number): string => ONES[count] ?? String(count)
+
+/** How a fly rides, after "floats". */
+export const postureWord: Readonly<Record<Posture, string>> = {
+  proud: 'proud on its hackle',
+  low: 'low on the film',
+  inFilm: 'in the film',
+  hanging: 'hanging below the film',
+  awash: 'awash, just under',
+}
+
+/** What water a floating fly bears. */
+export const bearsWord: Readonly<Record<Bears, string>> = {
+  calm: 'calm water only',
+  ripple: 'a ripple',
+  waves: 'waves that do not break',
+  broken: 'broken water',
+}
+
+/** How a fly goes in. */
+export const splashWord: Readonly<Record<SplashWord, string>> = {
+  tipsIn: 'tips in',
+  slipsIn: 'slips in',
+  plips: 'goes in with a plip',
+  plops: 'plops',
+}

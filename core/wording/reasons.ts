@@ -4,7 +4,7 @@ import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
 import type { LikelihoodReason } from '../season/index.ts'
 import { smallLength, speed } from './figures.ts'
-import { componentName } from './names.ts'
+import { postureWord } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
 export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
@@ -102,11 +102,9 @@ export function reportSummary(report: FlyReport, units: DisplayUnits): string {
     case 'sinks':
       return `falls ${speed(report.free.sinkSpeedMmPerS.value, units)}`
     case 'floats':
-      return report.posture === 'onFilm' ? 'floats on the film' : 'floats in the film'
+      return `floats ${postureWord[report.ride.posture]}`
     case 'doesNotFit':
       return 'does not fit the hook'
-    case 'notYetComputed':
-      return `not worked out: ${report.notReckoned.map(({ kind }) => componentName[kind]).join(', ')}`
   }
 }
 

@@ -496,7 +496,7 @@ export const variantFigure = sqliteTable('variant_figure', {
     .primaryKey()
     .references(() => variantRevision.id, { onDelete: 'cascade' }),
   inputHash: text('input_hash').notNull(),
-  kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'notYetComputed' | 'incomplete'>().notNull(),
+  kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
   massMg: real('mass_mg'),
   submergedMg: real('submerged_mg'),
   sinkSpeedMmPerS: real('sink_speed_mm_per_s'),

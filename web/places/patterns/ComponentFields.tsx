@@ -124,6 +124,13 @@ const LONG: ReadonlySet<string> = new Set([
 const TURNED: ReadonlySet<string> = new Set(['wire', 'rib', 'hackle', 'collar', 'hotSpot'])
 const FIBROUS: ReadonlySet<string> = new Set(['tail', 'legs', 'gills', 'wing'])
 const LAYERED: ReadonlySet<string> = new Set(['thread', 'coat', 'wire'])
+const SIDED: ReadonlySet<string> = new Set(['wing', 'eyes', 'foam', 'hackle', 'legs', 'back', 'wingCase'])
+const SIDE_CHOICES = [
+  { id: 'around', name: 'around' },
+  { id: 'above', name: 'above' },
+  { id: 'below', name: 'below' },
+  { id: 'both', name: 'both sides' },
+]
 const THREAD_LIKE: ReadonlySet<string> = new Set(['thread', 'floss'])
 const STRANDED: ReadonlySet<string> = new Set(['shuck', 'post', 'wing', 'legs', 'gills'])
 
@@ -194,6 +201,35 @@ export function ComponentFields({ component, materialKind, onChange }: Component
       ) : null}
       {LONG.has(kind) && !(kind === 'collar' && dubbed) ? (
         <LengthFields length={component.length} onChange={(length) => onChange({ length })} />
+      ) : null}
+      {kind === 'bead' ? (
+        <NumberField
+          label="On a pin, mm before the eye"
+          value={component.length && 'mm' in component.length ? component.length.mm : undefined}
+          min={0}
+          max={30}
+          onChange={(mm) => onChange({ length: mm === undefined ? undefined : { mm } })}
+          width="196px"
+        />
+      ) : null}
+      {kind === 'hackle' ? (
+        <NumberField
+          label="Left below, 0 to 1"
+          value={component.clipped}
+          min={0}
+          max={1}
+          onChange={(clipped) => onChange({ clipped })}
+          width="132px"
+        />
+      ) : null}
+      {SIDED.has(kind) ? (
+        <Select
+          label="Side"
+          value={place.side}
+          choices={SIDE_CHOICES}
+          onChange={(side) => onChange({ place: { ...place, side: side as Component['place']['side'] } })}
+          width="132px"
+        />
       ) : null}
       <NumberField
         label="From (eye 0)"

@@ -74,17 +74,45 @@ function MillimetreRule({ pxPerMm }: { readonly pxPerMm: number }) {
 
 const NOT_FOUND = '–'
 
-function posture(worked: WorkedOut): string {
-  const { report } = worked
+/** How it rides or falls, and what a tier would ask next about that. */
+function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
+  const { mass, small: smallLength } = useWording()
   switch (report.kind) {
-    case 'sinks':
-      return report.attitude.pose === 'eyeFirst' ? 'sinks eye first' : 'sinks level'
-    case 'floats':
-      return report.posture === 'onFilm' ? 'on the film' : 'in the film'
+    case 'sinks': {
+      const { hung } = report
+      return (
+        <>
+          sinks {wording.attitudeWords(report.attitude)}{' '}
+          <small>
+            hangs {wording.hangWords(hung)}; {wording.splashWord[report.splash.word]}
+          </small>
+          {hung.pin ? (
+            <small style={{ display: 'block' }}>
+              {hung.pin.levelAtMm === null
+                ? 'no pin hangs it level'
+                : `level with the bead ${smallLength(hung.pin.levelAtMm)} before the eye`}
+              , {hung.pin.degreesPerFifthMm.toFixed(1)}° for each 0.2 mm
+              {hung.pin.clearsEye ? '' : '; here the bead does not clear the eye'}
+            </small>
+          ) : null}
+        </>
+      )
+    }
+    case 'floats': {
+      const { ride } = report
+      return (
+        <>
+          {wording.postureWord[ride.posture]}{' '}
+          <small>
+            {ride.freeHeightMm > 0 ? `${smallLength(ride.freeHeightMm)} clear; ` : ''}bears{' '}
+            {wording.bearsWord[ride.bears]} and {mass(ride.spareMg)} more; sinks after{' '}
+            {wording.drownings(ride.drowningsUntilSunk)}
+          </small>
+        </>
+      )
+    }
     case 'doesNotFit':
-      return 'does not fit'
-    case 'notYetComputed':
-      return `not worked out: ${report.notReckoned.map(({ kind }) => wording.componentName[kind]).join(', ')}`
+      return <>does not fit</>
   }
 }
 
@@ -162,11 +190,7 @@ export function FourFigures({
         <div>
           <dt>posture</dt>
           <dd>
-            {posture(worked)}
-            {sinks ? <small> assumed</small> : null}
-            {report.kind === 'floats' ? (
-              <small>, bears about {mass(report.spareMg)} more in still water</small>
-            ) : null}
+            <Posture worked={worked} />
           </dd>
         </div>
       </dl>

@@ -1,0 +1,1 @@
+export { substanceOf } from './substanceOf.ts'

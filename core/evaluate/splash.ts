@@ -1,0 +1,27 @@
+import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
+
+/** How a fly goes in, from least to most: tips in, slips in, plips, plops. */
+export const SPLASHES = ['tipsIn', 'slipsIn', 'plips', 'plops'] as const
+export type SplashWord = (typeof SPLASHES)[number]
+
+/** How a fly enters the water. */
+export interface Splash {
+  readonly word: SplashWord
+  /** energy that it brings to the surface, µJ */
+  readonly energyMicroJ: number
+}
+
+/** A fly that turns over drops from about this height. */
+const DROP_MM = 300
+/** Limits in µJ between the words, by judgement: a small nymph tips in, a 3.3 mm tungsten bead plops. */
+const LIMITS: readonly (readonly [number, SplashWord])[] = [
+  [60, 'tipsIn'],
+  [200, 'slipsIn'],
+  [500, 'plips'],
+]
+
+/** The splash of a fly of this mass at the end of an ordinary cast; 1 mg·mm²/s² is 1e-12 J, so 1e6 of them are 1 µJ. */
+export function splashOf(massMg: number): Splash {
+  const energyMicroJ = (massMg * GRAVITY_MM_PER_S2 * DROP_MM) / 1e6
+  return { energyMicroJ, word: LIMITS.find(([most]) => energyMicroJ < most)?.[1] ?? 'plops' }
+}

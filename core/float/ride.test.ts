@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest'
+import { partsOf, resolveDressing } from '../dressing/index.ts'
+import type { Part } from '../dressing/index.ts'
+import { hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
+import { filmLimitMg, POSTURES, rideOf, tuftLiftMg } from './index.ts'
+
+const water = waterAt(10)
+const DRY = { drownings: 0, seconds: 0 }
+
+function partsFor(made: ReturnType<typeof recipe>): readonly Part[] {
+  const fly = resolveDressing(made.dressing, made.variant, made.materials)
+  if (fly.kind !== 'fly') throw new Error(JSON.stringify(fly.missing))
+  return partsOf(fly)
+}
+
+/** An emerger on a curved hook that a tuft of feather this many gapes high holds up. */
+const emerger = (gapes: number, hook = '16') =>
+  recipe(shippedMaterial('hook-curved-fine', hook), [
+    { key: 'thread', kind: 'thread', material: shippedMaterial('thread-nylon', '50'), at: [0, 1] },
+    { key: 'body', kind: 'body', material: shippedMaterial('quill-stripped-herl'), at: [0.3, 1] },
+    {
+      key: 'tuft',
+      kind: 'wing',
+      material: shippedMaterial('cdc-feather'),
+      at: [0.15, 0.28],
+      side: 'above',
+      strands: 2,
+      length: { factor: gapes, of: 'gape' },
+    },
+  ])
+
+const clipped = (share: number) => {
+  const made = hackledDry()
+  return {
+    ...made,
+    dressing: {
+      ...made.dressing,
+      components: made.dressing.components.map((component) =>
+        component.kind === 'hackle' ? { ...component, clipped: share } : component,
+      ),
+    },
+  }
+}
+
+describe('lift', () => {
+  it('of a tuft of 30 mm³ that holds six tenths of its air is 16.6 mg', () => {
+    expect(tuftLiftMg(30, 0.05, 1.3, 0.6, water)).toBeCloseTo(16.6, 1)
+  })
+
+  it('of 24 mm³ of foam of 0.10 is 21.6 mg', () => {
+    expect(tuftLiftMg(24, 1, 0.1, 0, water)).toBeCloseTo(21.6, 1)
+  })
+
+  it('of a tuft halves with the tuft', () => {
+    expect(tuftLiftMg(15, 0.05, 1.3, 0.6, water)).toBeCloseTo(tuftLiftMg(30, 0.05, 1.3, 0.6, water) / 2, 9)
+  })
+})
+
+describe('filmLimitMg', () => {
+  it('never passes 2γ along the lines of contact', () => {
+    for (const part of partsFor(hackledDry())) {
+      const perMm = water.surfaceTensionMgPerS2 / GRAVITY_MM_PER_S2
+      expect(filmLimitMg(part, water)).toBeLessThanOrEqual(perMm * (part.film?.lineMm ?? 0) + 1e-9)
+    }
+  })
+
+  it('lets neighbours share a dimple: a denser hackle of the same reach gains nothing', () => {
+    const hackle = (turns: number) => {
+      const made = hackledDry()
+      const dressing = {
+        ...made.dressing,
+        components: made.dressing.components.map((c) => (c.kind === 'hackle' ? { ...c, turns } : c)),
+      }
+      const part = partsFor({ ...made, dressing }).find(({ kind }) => kind === 'hackle')
+      return part ? filmLimitMg(part, water) : 0
+    }
+    expect(hackle(8)).toBeCloseTo(hackle(4), 6)
+    expect(hackle(0.25)).toBeLessThan(hackle(4))
+  })
+})
+
+describe('rideOf', () => {
+  it('stands a hackled dry proud, and lower once its hackle is clipped below', () => {
+    const order = [1, 0.5, 0].map((share) => rideOf(partsFor(clipped(share)), water, DRY))
+    expect(order[0]?.posture).toBe('proud')
+    expect(order[2]?.posture).toBe('low')
+    const heights = order.map((ride) => ride?.freeHeightMm ?? 0)
+    expect(heights).toEqual([...heights].sort((a, b) => b - a))
+  })
+
+  it('goes from hanging to sunk as a tuft is shortened, with less to spare at each cut', () => {
+    const rides = [2, 1.5, 1, 0.8].map((gapes) => rideOf(partsFor(emerger(gapes)), water, DRY))
+    const spare = rides.map((ride) => ride?.spareMg ?? -1)
+    expect(spare).toEqual([...spare].sort((a, b) => b - a))
+    const drowned = rides.map((ride) => ride?.drowningsUntilSunk ?? 0)
+    expect(drowned).toEqual([...drowned].sort((a, b) => b - a))
+    expect(rideOf(partsFor(emerger(0.1)), water, DRY)).toBeNull()
+  })
+
+  it('sinks sooner in heavier iron', () => {
+    const spare = (hook: string) => rideOf(partsFor(emerger(1.5, hook)), water, DRY)?.spareMg ?? 0
+    expect(spare('16')).toBeGreaterThan(0)
+    expect(rideOf(partsFor(emerger(1, '10')), water, DRY)?.spareMg ?? 0).toBeLessThan(
+      rideOf(partsFor(emerger(2, '10')), water, DRY)?.spareMg ?? 0,
+    )
+  })
+
+  it('never rides higher after a drowning or an hour', () => {
+    const parts = partsFor(hackledDry())
+    const rank = (drownings: number, seconds: number) => {
+      const ride = rideOf(parts, water, { drownings, seconds })
+      return ride ? POSTURES.indexOf(ride.posture) : POSTURES.length
+    }
+    const ranks = [0, 2, 5, 10, 20, 40].map((drownings) => rank(drownings, 0))
+    expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
+    expect(rank(0, 36_000)).toBe(POSTURES.length)
+  })
+})
