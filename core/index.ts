@@ -1,4 +1,5 @@
 export * from './bench/index.ts'
+export * from './calibrate/index.ts'
 export * from './colour/index.ts'
 export * from './drawing/index.ts'
 export * from './dressing/index.ts'

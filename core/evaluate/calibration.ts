@@ -53,7 +53,7 @@ function reweighed(part: Part, factors: Calibration['massFactors']): Part {
 
 /**
  * Parts of a fly that was weighed whole: what it weighs more or less than reckoned is shared out by how little each
- * part was known (the linear Gaussian update), and each is known the better for it.
+ * part was known (the linear Gaussian update); together they are then as sure as the scale.
  */
 function sharedOut(parts: readonly Part[], weighed: NonNullable<Calibration['weighed']>): readonly Part[] {
   const variances = parts.map((part) => (part.massMg * part.massSdLog) ** 2)
@@ -62,7 +62,7 @@ function sharedOut(parts: readonly Part[], weighed: NonNullable<Calibration['wei
   return parts.map((part, i) => {
     const variance = variances[i] ?? 0
     const massMg = Math.max(part.massMg + (variance / total) * missing, 0.05 * part.massMg)
-    const sdMg = Math.sqrt(variance * (1 - variance / total))
+    const sdMg = weighed.sdMg * Math.sqrt(variance / (total - weighed.sdMg ** 2))
     const solid = part.kind === 'bead' || part.kind === 'cone' || part.kind === 'eyes'
     return {
       ...part,

@@ -37,7 +37,8 @@ export function fallOf(model: FallModel, parts: readonly Part[], calibration: Ca
     variances.set(input, (variances.get(input) ?? 0) + sd ** 2)
   add('drag', (fly / (fly + line)) * calibration.dragSdLog)
   if (line > 0) add('tippet', (line / (fly + line)) * TIPPET_DRAG_SD_LOG)
-  for (const part of parts) {
+  // drops of this very fly saw drag over weight: its weight is then no doubt of its own
+  for (const part of calibration.timedCount > 0 ? [] : parts) {
     add(inputOf(part.kind), submergedSdMg(part, model.water.densityMgPerMm3) / model.submergedMg)
   }
   const total = [...variances.values()].reduce((sum, variance) => sum + variance, 0)

@@ -53,10 +53,11 @@ export function* sampleFall(
   const parts = preparedParts(input.fly, input.conditions, calibration)
   const density = report.model.water.densityMgPerMm3
   const random = randomFrom(input.seed)
+  const unsure = calibration.timedCount > 0 ? [] : parts
   const speeds: number[] = []
   while (speeds.length < input.samples) {
     for (let i = 0; i < BATCH && speeds.length < input.samples; i += 1) {
-      const weightShift = parts.reduce(
+      const weightShift = unsure.reduce(
         (total, part) =>
           total + (part.massMg - density * part.volumeMm3) * (Math.exp(part.massSdLog * normal(random)) - 1),
         0,

@@ -1,0 +1,8 @@
+export { readDrop, TIMINGS, wallFactor } from './dropTest.ts'
+export type { DropOutcome, DropReading, DropTest, Timing } from './dropTest.ts'
+export { dragShares } from './likeness.ts'
+export type { DragShares } from './likeness.ts'
+export { shrinkDrag } from './shrink.ts'
+export type { Shrunk, ShrinkTarget } from './shrink.ts'
+export { contradictions, likelyMetal, massFactorOf } from './weighing.ts'
+export type { GoodsWeighing } from './weighing.ts'
