@@ -5,6 +5,7 @@ import {
   reachId, share, variantId, version, waterId,
 } from './common.ts' // prettier-ignore
 import { dressingBody, swaps } from './records/dressing.ts'
+import { dropTestBody, dropTestId, weighingBody, weighingId } from './records/measurement.ts'
 import { outingBody } from './records/outing.ts'
 import { settingsBody } from './records/settings.ts'
 import { reachBody, reachWithId, waterBody } from './records/water.ts'
@@ -150,6 +151,12 @@ export const commandBodies = {
   reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
   outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
   settingsSave: z.object({ version, settings: settingsBody }).strict(),
+  dropTestSave: z.object({ testId: dropTestId, version: nextVersion, test: dropTestBody }).strict(),
+  weighingSave: z.object({ weighingId, weighing: weighingBody }).strict(),
+  measurementArchive: z.union([
+    z.object({ kind: z.literal('dropTest'), id: dropTestId, version }).strict(),
+    z.object({ kind: z.literal('weighing'), id: weighingId, version }).strict(),
+  ]),
   undo: z.object({ actionId }).strict(),
 } as const
 

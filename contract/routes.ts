@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { civilDate, familyId, localMinute, reachId } from './common.ts'
 import { command, commandResult } from './commands.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
+import { measurementsView } from './views/measurements.ts'
 import { momentView } from './views/moment.ts'
 import {
   benchView,
@@ -87,6 +88,12 @@ export const routes = {
   },
   outings: { method: 'get', path: '/api/outings', summary: 'Outings, planned and done', answer: outingsView },
   stores: { method: 'get', path: '/api/stores', summary: 'Materials on hand', answer: storesView },
+  measurements: {
+    method: 'get',
+    path: '/api/measurements',
+    summary: 'Drop tests and weighings, and what they say',
+    answer: measurementsView,
+  },
   actions: {
     method: 'get',
     path: '/api/actions',

@@ -7,6 +7,7 @@ import { family, pattern, setting } from '../server/db/schema.ts'
 import { fixedId } from '../server/ids.ts'
 import { drawers } from './drawers.ts'
 import type { DemoDrawer, DrawerKey } from './drawers.ts'
+import { drops, weighings } from './measurements.ts'
 import { patterns } from './patterns.ts'
 import type { DemoLine, DemoPattern, DemoVariant } from './patterns.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
@@ -235,6 +236,33 @@ async function tellStores(tell: Tell, units: ReadonlyMap<string, keyof typeof UN
   }
 }
 
+async function tellMeasurements(tell: Tell): Promise<void> {
+  for (const [i, { on, pattern: name, label, line, times, ...drop }] of drops.entries()) {
+    await tell(on, 'dropTestSave', {
+      testId: fixedId(`drop-test:${i}`) as Id<'dropTestSave', 'testId'>,
+      version: null,
+      test: {
+        ...drop,
+        variantId: variantIdOf(name, label),
+        waterTempC: 10,
+        tippet: line && { lengthMm: line[0], diameterMm: line[1], densityMgPerMm3: 1.13 },
+        times: times.map((timeS) => ({ timeS, setAside: false })),
+      },
+    })
+  }
+  for (const [i, { on, drawer, ...weighing }] of weighings.entries()) {
+    await tell(on, 'weighingSave', {
+      weighingId: fixedId(`weighing:${i}`) as Id<'weighingSave', 'weighingId'>,
+      weighing: {
+        ...weighing,
+        subject: { kind: 'material', materialId: drawerId(drawer) },
+        readabilityMg: 1,
+        source: 'entered',
+      },
+    })
+  }
+}
+
 /** Fills a new data directory with the made-up valley; does nothing where there are patterns already. */
 export async function fillDemo(database: Database): Promise<void> {
   const [some] = await database.db.select({ id: pattern.id }).from(pattern).limit(1)
@@ -246,6 +274,7 @@ export async function fillDemo(database: Database): Promise<void> {
   await tellFlies(tell)
   await tellOutings(tell)
   await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))))
+  await tellMeasurements(tell)
   await tell('2026-06-03', 'batchPlan', {
     batchId: fixedId('batch:queued') as Id<'batchPlan', 'batchId'>,
     variantId: variantIdOf('Damp Straw', '#14 olive'),

@@ -1,6 +1,7 @@
 import { eq, isNull } from 'drizzle-orm'
 import {
   billOfMaterials,
+  calibrationFor,
   bodyLengthMm,
   CORE_VERSION,
   drawFly,
@@ -10,12 +11,13 @@ import {
   resolveDressing,
   USUAL_TIPPET,
 } from '../core/index.ts'
-import type { Fly, Material } from '../core/index.ts'
-import type { Tx } from './db/database.ts'
+import type { Calibration, Fly, Material, Measured } from '../core/index.ts'
+import type { Database, Tx } from './db/database.ts'
 import { variantFigure, variantRevision } from './db/schema.ts'
 import type { RevisionBody } from './db/schema.ts'
 import { contentHash } from './ids.ts'
-import { loadMaterials } from './materials.ts'
+import { loadMaterials, materialIdsOf } from './materials.ts'
+import { loadMeasurements } from './measurements.ts'
 
 type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
 
@@ -23,12 +25,6 @@ const NOTHING = {
   massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
   posture: null, bodyLengthMm: null, bodyHexWet: null, hookSize: null, drawing: null,
 } // prettier-ignore
-
-/** Materials that a recipe names, the hook included. */
-export const materialIdsOf = (body: RevisionBody): readonly string[] => [
-  body.hookMaterialId,
-  ...body.dressing.components.map(({ materialId }) => materialId),
-]
 
 /** The colour that the eye takes for the fly: body, else thorax, else thread. */
 function bodyColour(fly: Fly): string | null {
@@ -38,8 +34,8 @@ function bodyColour(fly: Fly): string | null {
   return shown?.material.colourWetHex ?? null
 }
 
-function outcomeOf(fly: Fly): Partial<Figure> & Pick<Figure, 'kind'> {
-  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
+function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<Figure, 'kind'> {
+  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }, calibration)
   const massMg = report.massMg.value
   if (report.kind === 'floats') return { kind: 'floats', massMg, posture: placeAtSurface(report.ride.posture) }
   if (report.kind !== 'sinks') return { kind: report.kind, massMg }
@@ -56,17 +52,23 @@ function outcomeOf(fly: Fly): Partial<Figure> & Pick<Figure, 'kind'> {
 }
 
 /** What lists show of a recipe: figures in free fall at 10 °C, its bill of materials and its drawing. */
-export function figureOf(body: RevisionBody, materials: ReadonlyMap<string, Material>): Figure {
+export function figureOf(
+  body: RevisionBody,
+  materials: ReadonlyMap<string, Material>,
+  variantId: string,
+  measured: Measured,
+): Figure {
   const inputHash = contentHash([
     CORE_VERSION,
     body,
     materialIdsOf(body).map((id) => materials.get(id)?.family.physics ?? null),
+    measured,
   ])
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
   if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
   return {
     ...NOTHING,
-    ...outcomeOf(fly),
+    ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
     inputHash,
     bodyLengthMm: bodyLengthMm(fly),
     bodyHexWet: bodyColour(fly),
@@ -79,7 +81,7 @@ export function figureOf(body: RevisionBody, materials: ReadonlyMap<string, Mate
 /** Works out the figures of recipes that have none yet. */
 export async function refreshFigures(tx: Tx): Promise<void> {
   const rows = await tx
-    .select({ id: variantRevision.id, body: variantRevision.body })
+    .select({ id: variantRevision.id, body: variantRevision.body, variantId: variantRevision.variantId })
     .from(variantRevision)
     .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variantRevision.id))
     .where(isNull(variantFigure.variantRevisionId))
@@ -88,7 +90,31 @@ export async function refreshFigures(tx: Tx): Promise<void> {
     tx,
     rows.flatMap(({ body }) => materialIdsOf(body)),
   )
-  for (const { id, body } of rows) {
-    await tx.insert(variantFigure).values({ ...figureOf(body, materials), variantRevisionId: id })
+  const { measured } = await loadMeasurements(tx)
+  for (const { id, body, variantId } of rows) {
+    const figure = figureOf(body, materials, variantId, measured)
+    await tx.insert(variantFigure).values({ ...figure, variantRevisionId: id })
+  }
+}
+
+/** Works out all figures anew, since what is measured of one fly moves its relatives. */
+export async function remeasureFigures(tx: Tx): Promise<void> {
+  await tx.delete(variantFigure)
+  await refreshFigures(tx)
+}
+
+/** Works out all figures anew where they come from other inputs than today's, as after an update. */
+export async function refreshStaleFigures({ db, write }: Database): Promise<void> {
+  const [row] = await db
+    .select({ figure: variantFigure, revision: variantRevision })
+    .from(variantFigure)
+    .innerJoin(variantRevision, eq(variantRevision.id, variantFigure.variantRevisionId))
+    .limit(1)
+  if (!row) return
+  const { body, variantId } = row.revision
+  const { measured } = await loadMeasurements(db)
+  const materials = await loadMaterials(db, materialIdsOf(body))
+  if (figureOf(body, materials, variantId, measured).inputHash !== row.figure.inputHash) {
+    await write(remeasureFigures)
   }
 }

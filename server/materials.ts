@@ -3,6 +3,7 @@ import type { Material, MaterialFamily } from '../core/index.ts'
 import type { FamilyFull, FamilyId } from '../contract/index.ts'
 import type { Reader } from './db/database.ts'
 import { material } from './db/schema.ts'
+import type { RevisionBody } from './db/schema.ts'
 import { loadFamilies } from './families.ts'
 import type { FamilyRow } from './families.ts'
 
@@ -38,6 +39,12 @@ export function toFamilyView(row: FamilyRow): FamilyFull {
     colours: row.body.colours.map((colour) => ({ ...colour })),
   }
 }
+
+/** Materials that a recipe names, the hook included. */
+export const materialIdsOf = (body: RevisionBody): readonly string[] => [
+  body.hookMaterialId,
+  ...body.dressing.components.map(({ materialId }) => materialId),
+]
 
 /** Some drawers with their families, by id. */
 export async function loadMaterials(

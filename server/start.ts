@@ -9,6 +9,7 @@ import { openDataDirectory } from './dataDirectory.ts'
 import { openDatabase } from './db/database.ts'
 import type { Database } from './db/database.ts'
 import { setting } from './db/schema.ts'
+import { refreshStaleFigures } from './figures.ts'
 import { seedShipped } from './seed.ts'
 
 export interface StartOptions {
@@ -55,6 +56,7 @@ export async function start(options: StartOptions): Promise<Running> {
     const database = await openDatabase(directory.databaseFile, join(rootPath, 'server', 'migrations'))
     await seedShipped(database, Intl.DateTimeFormat().resolvedOptions().timeZone)
     await options.fill?.(database)
+    await refreshStaleFigures(database)
     const [settings] = await database.db.select().from(setting)
     const clock = makeClock(settings?.clockStandsAtMs ?? null, process.env.HEAVY_THISTLE_NOW)
     const log = pino({ level: options.logLevel ?? process.env.HEAVY_THISTLE_LOG ?? 'warn' })

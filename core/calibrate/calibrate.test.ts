@@ -121,13 +121,14 @@ describe('the five tests of the valley', () => {
     const fly = flyOf(jigNymph())
     const dry = read(fly, { id: 'dry', wet: 'dry', timesS: timesAt(fly, 0.8, { wet: 'dry' }) })
     const soaked = read(fly, { id: 'wet', timesS: timesAt(fly, 0.98) })
-    expect(dry.airLeverage).toBeGreaterThan(0)
+    expect(dry.dryness).toBe(1)
+    expect(soaked.dryness).toBe(0)
     const both = shrinkDrag([dry, soaked], target(soaked))
     const dryAlone = shrinkDrag([dry], target(dry))
     expect(Math.abs(Math.log(both.dragMultiplier))).toBeLessThan(
       Math.abs(Math.log(dryAlone.dragMultiplier)) / 2,
     )
-    expect(both.airFactor).toBeGreaterThan(1)
+    expect(both.dryLogDrag).toBeGreaterThan(0.15)
   })
 
   it('finds brass in the tungsten jar by weighing ten beads', () => {
@@ -139,6 +140,7 @@ describe('the five tests of the valley', () => {
       count: 10,
       reckonedMg: 266,
       priorSdLog: 0.11,
+      familyShare: 0.2,
       scaleSdMg: 1,
     }
     const factor = massFactorOf([ten], ten)
@@ -156,6 +158,7 @@ describe('the five tests of the valley', () => {
       count: 10,
       reckonedMg: 36,
       priorSdLog: 0.205,
+      familyShare: 0.8,
       scaleSdMg: 1,
     }
     const own = massFactorOf([weighing], weighing)
@@ -209,6 +212,7 @@ describe('weighings', () => {
     count: 10,
     reckonedMg: 20,
     priorSdLog: 0.2,
+    familyShare: 0.8,
     scaleSdMg: 1,
   })
 

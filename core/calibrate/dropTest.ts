@@ -1,6 +1,6 @@
 import type { Fly, WetState } from '../dressing/index.ts'
 import { dressedWidthMm } from './width.ts'
-import { airKept } from '../dressing/index.ts'
+import { dryness } from '../dressing/index.ts'
 import { evaluateFly, preparedParts } from '../evaluate/index.ts'
 import type { Calibration } from '../evaluate/index.ts'
 import { descend, timeToDepth } from '../sink/index.ts'
@@ -36,11 +36,13 @@ export interface DropReading {
   readonly estimateMmPerS: number
   /** seen ÷ estimate, as measured */
   readonly ratio: number
+  /** q in F ∝ v^q at that speed */
+  readonly exponent: number
   /** ln(drag ÷ estimate) that would explain it, and its standard deviation */
   readonly logDrag: number
   readonly sdLog: number
-  /** how much of the weight in water the air held up, 0 soaked */
-  readonly airLeverage: number
+  /** share of its first air that it held: 1 straight from the vise, 0 soaked */
+  readonly dryness: number
   /** variance of ln(weight in water) that weighing could take away */
   readonly weightVariance: number
   readonly shares: DragShares
@@ -139,7 +141,6 @@ export function readDrop(test: DropTest, fly: Fly, masses: Calibration): DropOut
 
   const parts = preparedParts(fly, conditions, masses)
   const density = model.water.densityMgPerMm3
-  const air = parts.reduce((sum, part) => sum + density * part.airMm3 * airKept(part, test.wet), 0)
   const weightSd = parts.reduce(
     (sum, part) => sum + ((part.massMg - density * part.volumeMm3) * part.massSdLog) ** 2,
     0,
@@ -153,9 +154,10 @@ export function readDrop(test: DropTest, fly: Fly, masses: Calibration): DropOut
     ratio: seenMmPerS / estimateMmPerS,
     logDrag: -fall.exponent * Math.log(open / estimateMmPerS),
     sdLog: fall.exponent * sdOfSpeed,
-    airLeverage: air / model.submergedMg,
+    dryness: dryness(parts, test.wet),
     weightVariance: weightSd / model.submergedMg ** 2,
-    shares: dragShares(fly, parts, model, fall.sinkSpeedMmPerS.value),
+    shares: dragShares(fly, parts),
+    exponent: fall.exponent,
     outliers,
     advice: adviceFor(test, sdOfSpeed, kept.length),
   }

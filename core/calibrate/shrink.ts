@@ -1,4 +1,6 @@
 import { PRIOR_DRAG_SD_LOG } from '../evaluate/index.ts'
+import { logEstimate } from '../uncertainty/index.ts'
+import type { Estimate } from '../uncertainty/index.ts'
 import type { DropReading } from './dropTest.ts'
 import { condition } from './gaussian.ts'
 import { likeness } from './likeness.ts'
@@ -15,7 +17,8 @@ export interface Shrunk {
   readonly dragMultiplier: number
   /** standard deviation of ln(drag) that remains; with tests of its own, that of ln(drag ÷ weight) */
   readonly dragSdLog: number
-  readonly airFactor: number
+  /** ln of what clinging air adds to its drag while it is dry */
+  readonly dryLogDrag: number
   /** tests of this very variant */
   readonly timedCount: number
   /** how much of what each test says is taken over, those that count for more than 1 % */
@@ -24,8 +27,8 @@ export interface Shrunk {
 
 /** Of the drag's doubt, the share that dressings which drag alike have in common; the rest is a variant's own. */
 const SHARED = 0.8
-/** Doubt in the air that a dressing holds, as sd of its logarithm. */
-const AIR_SD_LOG = 0.7
+/** Doubt in what clinging air adds to the drag of a dry fly, as sd of its logarithm. */
+const DRY_SD_LOG = 0.25
 /** What no number of drops of one variant takes away: the fly dropped is not the one fished, and a tube is no river. */
 const FLOOR_SD_LOG = 0.05
 
@@ -36,8 +39,8 @@ const PRIOR = PRIOR_DRAG_SD_LOG ** 2
  *
  * ln(drag) of all flies is Gaussian about the estimate with sd 0.25; two flies share 0.8 × their likeness of it, and
  * the rest is each one's own. What a test sees is drag ÷ weight, so the doubt in a variant's weight joins its own part.
- * Air held dry is a second unknown of each variant, of which a test sees as much as the air then bears: tests dry and
- * soaked come apart into air and drag. Conditioning on all readings at once is hierarchical shrinkage with these weights.
+ * What clinging air adds is a second unknown of each variant, of which a test sees as much as the fly is still dry:
+ * tests dry and soaked come apart into air and drag. Conditioning on all readings at once is hierarchical shrinkage with these weights.
  */
 export function shrinkDrag(readings: readonly DropReading[], target: ShrinkTarget): Shrunk {
   const own = (reading: DropReading) => reading.variantId === target.variantId
@@ -49,7 +52,7 @@ export function shrinkDrag(readings: readonly DropReading[], target: ShrinkTarge
       const same = a.variantId === b.variantId
       const ownPart = same
         ? Math.min(a.weightVariance, b.weightVariance) +
-          a.airLeverage * b.airLeverage * AIR_SD_LOG ** 2 +
+          a.dryness * b.dryness * DRY_SD_LOG ** 2 +
           FLOOR_SD_LOG ** 2
         : 0
       return common(a.shares, b.shares, same) + ownPart + (i === j ? a.sdLog ** 2 : 0)
@@ -61,15 +64,38 @@ export function shrinkDrag(readings: readonly DropReading[], target: ShrinkTarge
   )
   const seen = readings.map(({ logDrag }) => logDrag)
   const drag = condition(covariance, withDrag, PRIOR + weightVariance, seen)
-  const withAir = readings.map((reading) => (own(reading) ? reading.airLeverage * AIR_SD_LOG ** 2 : 0))
-  const air = condition(covariance, withAir, AIR_SD_LOG ** 2, seen)
+
+  const withDryness = readings.map((reading) => (own(reading) ? reading.dryness * DRY_SD_LOG ** 2 : 0))
+  const dry = condition(covariance, withDryness, DRY_SD_LOG ** 2, seen)
   return {
     dragMultiplier: Math.exp(drag.mean),
     dragSdLog: Math.sqrt(drag.variance),
-    airFactor: Math.exp(air.mean),
+    dryLogDrag: dry.mean,
     timedCount,
     weights: readings
       .map(({ testId, variantId }, i) => ({ testId, variantId, weight: drag.weights[i] ?? 0 }))
       .filter(({ weight }) => Math.abs(weight) > 0.01),
   }
+}
+
+/** What was foretold of a drop before it was known, and whether the 80 % band held it. */
+export interface Foretold {
+  readonly speed: Estimate
+  readonly held: boolean
+}
+
+/** Foretells a drop from the tests before it, in the state and by the timing that it had. */
+export function foretold(reading: DropReading, earlier: readonly DropReading[]): Foretold {
+  const { dragMultiplier, dragSdLog, timedCount } = shrinkDrag(earlier, reading)
+  const weight = timedCount > 0 ? 0 : reading.weightVariance
+  const sd = Math.sqrt(
+    dragSdLog ** 2 + weight + reading.sdLog ** 2 + FLOOR_SD_LOG ** 2 + (reading.dryness * DRY_SD_LOG) ** 2,
+  )
+  const speed = logEstimate(
+    reading.estimateMmPerS * dragMultiplier ** (-1 / reading.exponent),
+    sd / reading.exponent,
+    timedCount > 0 ? ['timed'] : ['catalogue'],
+  )
+  const seen = reading.estimateMmPerS * Math.exp(-reading.logDrag / reading.exponent)
+  return { speed, held: speed.low <= seen && seen <= speed.high }
 }

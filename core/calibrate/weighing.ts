@@ -14,12 +14,12 @@ export interface GoodsWeighing {
   readonly reckonedMg: number
   /** doubt of the catalogue in it, sd of the logarithm */
   readonly priorSdLog: number
+  /** share of that doubt that the sizes of a family have in common, 0 to 1 */
+  readonly familyShare: number
   /** sd of the scale, mg */
   readonly scaleSdMg: number
 }
 
-/** Share of a family's doubt that its sizes have in common. */
-const FAMILY_SHARED = 0.8
 /** Pieces of one packet differ by this, sd of the logarithm. */
 const PIECE_SD_LOG = 0.03
 /** Weighings further apart than this many sd contradict each other. */
@@ -49,7 +49,8 @@ export function massFactorOf(
   const sds = known.map((weighing) => widened(weighing, logFactor(weighing)))
   const ownLogs = known.filter(({ materialId }) => materialId === drawer.materialId).map(logFactor)
   const targetSd = Math.max(drawer.priorSdLog, ...ownLogs.map((log) => Math.abs(log) / 1.5))
-  const shared = (same: boolean) => (same ? 1 : FAMILY_SHARED)
+  const familyShare = known[0]?.familyShare ?? 0
+  const shared = (same: boolean) => (same ? 1 : familyShare)
   const covariance = known.map((a, i) =>
     known.map(
       (b, j) =>

@@ -44,6 +44,12 @@ export interface Part {
 
 const STROKES_WHEN_FRESH = 2
 
+/** Share of all its first air that a fly still holds: 1 straight from the vise, 0 soaked; 0 where it never holds any. */
+export function dryness(parts: readonly Part[], wet: WetState): number {
+  const first = parts.reduce((sum, part) => sum + part.airMm3, 0)
+  return first > 0 ? parts.reduce((sum, part) => sum + part.airMm3 * airKept(part, wet), 0) / first : 0
+}
+
 /** Share of its first air that a part still holds. */
 export function airKept(part: Part, wet: WetState): number {
   if (wet === 'dry') return 1

@@ -13,8 +13,8 @@ export interface Calibration {
   readonly dragMultiplier: number
   /** standard deviation of ln(dragMultiplier) */
   readonly dragSdLog: number
-  /** by how much the air that it holds dry is off */
-  readonly airFactor: number
+  /** ln of what the air that clings to it adds to its drag while it is dry; fades as it soaks */
+  readonly dryLogDrag: number
   /** drops of this very variant that were timed */
   readonly timedCount: number
   /** by id of the material */
@@ -29,7 +29,7 @@ export const PRIOR_DRAG_SD_LOG = 0.25
 export const UNCALIBRATED: Calibration = {
   dragMultiplier: 1,
   dragSdLog: PRIOR_DRAG_SD_LOG,
-  airFactor: 1,
+  dryLogDrag: 0,
   timedCount: 0,
   massFactors: new Map(),
   weighed: null,
@@ -75,9 +75,6 @@ function sharedOut(parts: readonly Part[], weighed: NonNullable<Calibration['wei
 
 /** The parts of a fly as the user's scale has them. */
 export function calibratedParts(parts: readonly Part[], calibration: Calibration): readonly Part[] {
-  const known = parts.map((part) => ({
-    ...reweighed(part, calibration.massFactors),
-    airMm3: part.airMm3 * calibration.airFactor,
-  }))
+  const known = parts.map((part) => reweighed(part, calibration.massFactors))
   return calibration.weighed ? sharedOut(known, calibration.weighed) : known
 }

@@ -1,4 +1,4 @@
-import { airKept, hullElements } from '../dressing/index.ts'
+import { airKept, dryness, hullElements } from '../dressing/index.ts'
 import type { Fly, Part, WetState } from '../dressing/index.ts'
 import { sizeNumber } from '../material/index.ts'
 import { faceFlow, flowAt, weightCentre } from '../sink/index.ts'
@@ -65,7 +65,8 @@ export function fallModelOf(
       sum(parts.map((part) => part.massMg)) +
       ADDED_MASS_SHARE * water.densityMgPerMm3 * (displacedMm3 + volumeMm3),
     facing: faceFlow(elements, flowAt(noseDownDeg)),
-    dragMultiplier: calibration.dragMultiplier,
+    dragMultiplier:
+      calibration.dragMultiplier * Math.exp(calibration.dryLogDrag * dryness(parts, conditions.wet)),
     tippet: conditions.tippet,
     water,
   }

@@ -65,7 +65,7 @@ export function* sampleFall(
       const model: FallModel = {
         ...report.model,
         submergedMg: report.model.submergedMg + weightShift,
-        dragMultiplier: calibration.dragMultiplier * Math.exp(calibration.dragSdLog * normal(random)),
+        dragMultiplier: report.model.dragMultiplier * Math.exp(calibration.dragSdLog * normal(random)),
       }
       speeds.push(terminalSpeed(model))
     }

@@ -28,6 +28,9 @@ export type ActionCode =
   | 'waterSaved'
   | 'outingSaved'
   | 'settingsSaved'
+  | 'dropTimed'
+  | 'weighed'
+  | 'measurementArchived'
   | 'undone'
 
 /** An action in one short line, past tense, for the tray and tonight's list. */
@@ -57,6 +60,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Counted ${count} ${subject} in ${place}`
     case 'fliesMoved':
       return `Moved ${count} ${subject} to ${place}`
+    case 'dropTimed':
+      return `Timed ${count === 1 ? 'one drop' : `${count} drops`} of ${subject}`
+    case 'weighed':
+      return `Weighed ${count} ${subject}`
+    case 'measurementArchived':
+      return 'Put a measurement away'
     case 'materialBought':
       return `Added ${subject}`
     case 'materialCounted':

@@ -7,22 +7,25 @@ import type { Database } from '../db/database.ts'
 import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
-import { refreshFigures } from '../figures.ts'
+import { refreshFigures, remeasureFigures } from '../figures.ts'
 import { contentHash } from '../ids.ts'
 import { invalid, ProblemError } from '../problem.ts'
 import { batchCount, batchFinish, batchOnVise, batchPlan } from './bench.ts'
 import type { Handler } from './context.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
+import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image } from './recorder.ts'
 import { materialEntry, materialSave } from './stores.ts'
+import { forgetFigures } from '../views/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
   fliesMove, materialEntry, materialSave, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
+  dropTestSave, weighingSave, measurementArchive,
 } // prettier-ignore
 
 export interface CommandService {
@@ -68,6 +71,10 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
 const madeRecipe = (images: readonly Image[]): boolean =>
   images.some((image) => image.kind === 'row' && image.table === 'variantRevision' && image.after !== null)
 
+/** Whether an action changed what is measured, and with it the figures of all recipes. */
+const measured = (images: readonly Image[]): boolean =>
+  images.some((image) => image.kind === 'row' && (image.table === 'dropTest' || image.table === 'weighing'))
+
 /** The one way to write: checks, runs and records a command in one transaction. */
 export function makeCommandService(database: Database, clock: Clock): CommandService {
   async function execute(input: unknown): Promise<CommandResult> {
@@ -79,7 +86,8 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
     const requestHash = contentHash([kind, parsed.data])
     const handler = handlers[kind] as Handler<unknown>
     try {
-      return await database.write(async (tx) => {
+      let remeasured = false
+      const answered = await database.write(async (tx) => {
         const [known] = await tx.select().from(action).where(eq(action.id, id))
         if (known && known.requestHash !== requestHash) {
           throw new ProblemError('commandReused', 'This id was used for something else.')
@@ -105,9 +113,13 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
           undoesActionId: outcome.undoes ?? null,
         }
         await tx.insert(action).values(row)
-        if (madeRecipe(recorder.images)) await refreshFigures(tx)
+        remeasured = measured(recorder.images)
+        if (remeasured) await remeasureFigures(tx)
+        else if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
       }, MATTERS[kind])
+      if (remeasured) forgetFigures(database.db)
+      return answered
     } catch (error) {
       throw refusal(error) ?? error
     }

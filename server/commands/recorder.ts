@@ -19,6 +19,8 @@ const TABLES = {
   batch: schema.batch,
   outing: schema.outing,
   setting: schema.setting,
+  dropTest: schema.dropTest,
+  weighing: schema.weighing,
 } as const
 export type TableName = keyof typeof TABLES
 type RowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferSelect']

@@ -6,7 +6,8 @@ import { ProblemError } from '../problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
 
-async function nameOf({ tx }: CommandContext, materialId: string): Promise<string> {
+/** A drawer by name, or a problem that it is not there. */
+export async function drawerOf({ tx }: CommandContext, materialId: string): Promise<string> {
   const [row] = await tx
     .select({ name: family.name, sizeKey: material.sizeKey, colourName: material.colourName })
     .from(material)
@@ -21,7 +22,7 @@ export const materialEntry: Handler<CommandBody<'materialEntry'>> = async (
   context,
   { materialId, cause, amount },
 ) => {
-  const subject = await nameOf(context, materialId)
+  const subject = await drawerOf(context, materialId)
   const onHand = (await materialBalances(context, [materialId])).get(materialId) ?? 0
   const leaves = cause === 'wasted' || cause === 'given'
   const delta = cause === 'counted' ? amount - onHand : leaves ? -amount : amount
@@ -33,7 +34,7 @@ export const materialEntry: Handler<CommandBody<'materialEntry'>> = async (
 /** Changes what is kept of a material, its pack and its note. */
 export const materialSave: Handler<CommandBody<'materialSave'>> = async (context, body) => {
   const { materialId, version, ...change } = body
-  const subject = await nameOf(context, materialId)
+  const subject = await drawerOf(context, materialId)
   await context.recorder.update('material', materialId, version, change)
   return { label: { code: 'materialSaved', subject } }
 }

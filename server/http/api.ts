@@ -20,6 +20,7 @@ import {
   storesView,
   watersView,
 } from '../views/lists.ts'
+import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'
 import { patternsView } from '../views/patterns.ts'
 import { localTime } from '../views/time.ts'
@@ -77,6 +78,7 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   get(routes.boxes.path, async () => boxesView(db, await usualPar(), await today()))
   get(routes.outings.path, () => outingsView(db))
   get(routes.stores.path, () => storesView(db))
+  get(routes.measurements.path, () => measurementsView(db))
   get(routes.actions.path, () => actionsView(db))
   get(routes.search.path, ({ query }) => {
     const parsed = searchQuery.safeParse(query)

@@ -13,8 +13,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { materialIdsOf } from '../figures.ts'
-import { drawerName, loadMaterials } from '../materials.ts'
+import { drawerName, loadMaterials, materialIdsOf } from '../materials.ts'
 import { loadDrawers } from './restock.ts'
 import { toFigureView } from './variants.ts'
 

@@ -35,7 +35,10 @@ type FigureRow = typeof variantFigure.$inferSelect
 
 const keptFigures = keptFor<Reader, Map<string, FigureRow>>(() => new Map())
 
-/** Figures by recipe. A recipe's figure is written once while a process lives, so what was read is kept. */
+/** Figures by recipe. A recipe's figure is written anew only when something is measured, so what was read is kept. */
+/** Lets go of figures that were worked out anew. */
+export const forgetFigures = (db: Reader): void => keptFigures(db).clear()
+
 async function loadFigures(
   db: Reader,
   revisionIds: readonly string[],

@@ -1,7 +1,7 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
   ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
-  LarderView, MomentView, OutingsView, PatternsView, Problem, SearchView, StoresView, TonightView, WatersView,
+  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, Problem, SearchView, StoresView, TonightView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 
 /** A write to send: its id makes a repeated one harmless. */
@@ -33,6 +33,7 @@ export const api = createApi({
     boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
     outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
     stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
+    measurements: build.query<MeasurementsView, void>({ query: () => '/measurements', providesTags: ['all'] }),
     actions: build.query<ActionsView, void>({ query: () => '/actions', providesTags: ['all'] }),
     search: build.query<SearchView, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
     command: build.mutation<CommandResult, Sent>({
@@ -45,6 +46,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+  useMeasurementsQuery,
 } = api // prettier-ignore
 
 /** What a failed request says: the server's problem, or that it could not be reached. */

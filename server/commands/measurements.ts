@@ -1,0 +1,59 @@
+import { eq } from 'drizzle-orm'
+import type { CommandBody } from '../../contract/index.ts'
+import { pattern, variant } from '../db/schema.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { drawerOf } from './stores.ts'
+
+async function flyOf({ tx }: CommandContext, variantId: string) {
+  const [row] = await tx
+    .select({ label: variant.label, name: pattern.name, revisionId: variant.currentRevisionId })
+    .from(variant)
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(eq(variant.id, variantId))
+  if (!row) throw new ProblemError('unknownId', 'There is no such fly.')
+  return { name: `${row.name} ${row.label}`, revisionId: row.revisionId }
+}
+
+/** Records a drop test against the recipe as it is tied now; the version of a test already there changes it. */
+export const dropTestSave: Handler<CommandBody<'dropTestSave'>> = async (context, body) => {
+  const { testId, version, test } = body
+  const { variantId, tippet, ...rest } = test
+  const fly = await flyOf(context, variantId)
+  const row = {
+    ...rest,
+    tippetDiameterMm: tippet?.diameterMm ?? null,
+    tippetLengthMm: tippet?.lengthMm ?? null,
+    tippetDensityMgPerMm3: tippet?.densityMgPerMm3 ?? null,
+  }
+  if (version === null) {
+    await context.recorder.insert('dropTest', {
+      ...row,
+      id: testId,
+      atMs: context.nowMs,
+      variantRevisionId: fly.revisionId,
+    })
+  } else await context.recorder.update('dropTest', testId, version, row)
+  return { label: { code: 'dropTimed', subject: fly.name, count: test.times.length } }
+}
+
+/** Puts a test or a weighing away: it counts no more. */
+export const measurementArchive: Handler<CommandBody<'measurementArchive'>> = async (context, body) => {
+  const table = body.kind === 'dropTest' ? 'dropTest' : 'weighing'
+  await context.recorder.update(table, body.id, body.version, { archivedAtMs: context.nowMs })
+  return { label: { code: 'measurementArchived', subject: '' } }
+}
+
+/** Records what the scale said of a drawer's goods or of finished flies. */
+export const weighingSave: Handler<CommandBody<'weighingSave'>> = async (context, { weighingId, weighing }) => {
+  const { subject, ...rest } = weighing
+  const row = { ...rest, id: weighingId, atMs: context.nowMs }
+  if (subject.kind === 'variant') {
+    const fly = await flyOf(context, subject.variantId)
+    await context.recorder.insert('weighing', { ...row, variantRevisionId: fly.revisionId, materialId: null })
+    return { label: { code: 'weighed', subject: fly.name, count: weighing.count } }
+  }
+  const name = await drawerOf(context, subject.materialId)
+  await context.recorder.insert('weighing', { ...row, materialId: subject.materialId, variantRevisionId: null })
+  return { label: { code: 'weighed', subject: name, count: weighing.count } }
+}
