@@ -48,7 +48,9 @@ const shots: readonly Shot[] = [
         )
       const id = (label: string) =>
         /variant=([\w-]+)/.exec(hrefs.find(({ text }) => text === label)?.href ?? '')?.[1] ?? ''
-      await page.goto(new URL(`/tank?a=${id('#16 W 2.8')}&b=${id('#16 B 2.8')}`, page.url()).href)
+      await page.goto(
+        new URL(`/tank?fly=${id('#16 W 2.8')}&fly=${id('#16 B 2.8')}&fly=${id('#16 none')}`, page.url()).href,
+      )
       await page.locator('.recharts-surface').first().waitFor()
     },
   },

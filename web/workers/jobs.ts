@@ -1,9 +1,13 @@
 import { sampleFall } from '../../core/index.ts'
-import type { Progress, SampledFall, SampleInput } from '../../core/index.ts'
+import type { Calibration, Progress, SampledFall, SampleInput } from '../../core/index.ts'
 
 /** Heavy work by name: generators that yield progress and return a result. */
 export const jobs = {
-  sampleFall: (input: SampleInput): Generator<Progress, SampledFall> => sampleFall(input),
+  sampleFall: ({
+    calibration,
+    ...input
+  }: SampleInput & { readonly calibration: Calibration }): Generator<Progress, SampledFall> =>
+    sampleFall(input, calibration),
 } as const
 
 export type JobName = keyof typeof jobs

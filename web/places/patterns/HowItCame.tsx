@@ -35,6 +35,7 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
       'sampleFall',
       {
         fly: worked.fly,
+        calibration: worked.calibration,
         conditions: { ...LIST_CONDITIONS, waterTempC, tippet: USUAL_TIPPET },
         samples: SAMPLES,
         seed: 1,

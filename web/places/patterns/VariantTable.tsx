@@ -1,7 +1,14 @@
 import { memo, useState } from 'react'
 import styled from 'styled-components'
-import { evaluateFly, LIST_CONDITIONS, resolveDressing } from '../../../core/index.ts'
+import {
+  calibrationFor,
+  evaluateFly,
+  LIST_CONDITIONS,
+  NOTHING_MEASURED,
+  resolveDressing,
+} from '../../../core/index.ts'
 import type { BoxesView, VariantLine } from '../../../contract/index.ts'
+import { useMeasurementsQuery } from '../../app/api.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
@@ -75,6 +82,8 @@ export const VariantTable = memo(function VariantTable({
   onChange,
 }: VariantTableProps) {
   const { units, mass } = useWording()
+  const { data } = useMeasurementsQuery()
+  const measured = data?.measured ?? NOTHING_MEASURED
   const chosen = draft.variants.find(({ id }) => id === chosenId)
   const edit = (id: string, change: Partial<DraftVariant>) =>
     onChange((before) => ({
@@ -110,7 +119,10 @@ export const VariantTable = memo(function VariantTable({
         <tbody>
           {draft.variants.map((variant) => {
             const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
-            const report = fly.kind === 'fly' ? evaluateFly(fly, LIST_CONDITIONS) : null
+            const report =
+              fly.kind === 'fly'
+                ? evaluateFly(fly, LIST_CONDITIONS, calibrationFor(fly, variant.id, measured))
+                : null
             return (
               <tr
                 key={variant.id}

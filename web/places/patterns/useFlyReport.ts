@@ -1,13 +1,24 @@
 import { useMemo } from 'react'
 import {
+  calibrationFor,
   descend,
   drawFly,
   evaluateFly,
+  NOTHING_MEASURED,
   resolveDressing,
   timeToDepth,
   USUAL_TIPPET,
 } from '../../../core/index.ts'
-import type { Descent, Fly, FlyDrawing, FlyReport, Incomplete } from '../../../core/index.ts'
+import type {
+  Calibrated,
+  Descent,
+  Fly,
+  FlyDrawing,
+  FlyReport,
+  Incomplete,
+  Measured,
+} from '../../../core/index.ts'
+import { useMeasurementsQuery } from '../../app/api.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 
@@ -15,6 +26,8 @@ import type { MaterialBook } from './useMaterialBook.ts'
 export interface WorkedOut {
   readonly fly: Fly
   readonly report: FlyReport
+  /** what the user's own measurements say of it */
+  readonly calibration: Calibrated
   readonly drawing: FlyDrawing
   /** null where it does not sink */
   readonly descent: Descent | null
@@ -30,14 +43,21 @@ export function workOut(
   variant: DraftVariant,
   book: MaterialBook,
   waterTempC: number,
+  measured: Measured,
 ): WorkedOut | Incomplete {
   const fly = resolveDressing({ components: draft.components, steps: draft.steps }, variant, book.materials)
   if (fly.kind === 'incomplete') return fly
-  const report = evaluateFly(fly, { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' })
+  const calibration = calibrationFor(fly, variant.id, measured)
+  const report = evaluateFly(
+    fly,
+    { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
+    calibration,
+  )
   const descent = report.kind === 'sinks' ? descend(report.model, DEPTHS_MM.at(-1) ?? 3000, LEADER_MM) : null
   return {
     fly,
     report,
+    calibration,
     drawing: drawFly(fly),
     descent,
     times: DEPTHS_MM.map((depthMm) => ({ depthMm, timeS: descent ? timeToDepth(descent, depthMm) : null })),
@@ -51,8 +71,10 @@ export function useFlyReport(
   book: MaterialBook | null,
   waterTempC: number,
 ) {
+  const { data } = useMeasurementsQuery()
+  const measured = data?.measured ?? NOTHING_MEASURED
   return useMemo(
-    () => (draft && variant && book ? workOut(draft, variant, book, waterTempC) : null),
-    [draft, variant, book, waterTempC],
+    () => (draft && variant && book ? workOut(draft, variant, book, waterTempC, measured) : null),
+    [draft, variant, book, waterTempC, measured],
   )
 }

@@ -1,9 +1,9 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { depthAtTime, fromCore } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
-import type { InTank } from './Tank.tsx'
+import { LANE_COLOURS, LANE_DASHES } from './tankFlies.ts'
+import type { InTank } from './tankFlies.ts'
 
-const COLOURS = ['var(--thistle)', 'var(--moss)']
 const POINTS = 40
 
 /** Rows of depth by time, with the band as two ends; depth in the user's unit. */
@@ -23,22 +23,30 @@ function rowsOf(flies: readonly InTank[], units: DisplayUnits) {
   })
 }
 
-/** Curves of depth against time, downwards, each with the soft band in which 8 in 10 fall. */
-export default function FallChart({
-  flies,
-  units,
-}: {
+function ticksTo(depthMm: number, units: DisplayUnits): readonly number[] {
+  const deepest = fromCore(depthMm, units.depth)
+  const step = units.depth === 'm' ? (deepest > 3 ? 1 : 0.5) : deepest > 10 ? 4 : 2
+  return Array.from({ length: Math.floor(deepest / step + 1e-9) + 1 }, (_, i) => i * step)
+}
+
+interface FallChartProps {
   readonly flies: readonly InTank[]
   readonly units: DisplayUnits
-}) {
-  const rows = rowsOf(flies, units)
-  const sinking = flies.filter(({ descent }) => descent)
-  if (sinking.length === 0) return null
+  readonly depthMm: number
+}
+
+/** Curves of depth against time, downwards, each with the soft band in which 8 in 10 fall. */
+export default function FallChart({ flies, units, depthMm }: FallChartProps) {
+  if (!flies.some(({ descent }) => descent)) return null
   const tick = { fill: 'var(--quiet)', fontSize: 12 }
   return (
     <figure aria-label="Depth against time" style={{ paddingTop: 8 }}>
       <ResponsiveContainer width="100%" height={300}>
-        <ComposedChart data={rows} margin={{ top: 18, right: 18, bottom: 4, left: 4 }} accessibilityLayer>
+        <ComposedChart
+          data={rowsOf(flies, units)}
+          margin={{ top: 18, right: 18, bottom: 4, left: 4 }}
+          accessibilityLayer
+        >
           <CartesianGrid stroke="var(--rule)" />
           <XAxis
             dataKey="timeS"
@@ -53,8 +61,8 @@ export default function FallChart({
           <YAxis
             reversed
             type="number"
-            ticks={units.depth === 'm' ? [0, 0.5, 1, 1.5, 2, 2.5, 3] : [0, 2, 4, 6, 8]}
-            domain={[0, fromCore(3000, units.depth)]}
+            ticks={[...ticksTo(depthMm, units)]}
+            domain={[0, fromCore(depthMm, units.depth)]}
             unit={` ${units.depth}`}
             tick={tick}
             width={56}
@@ -66,8 +74,8 @@ export default function FallChart({
               key={`band-${id}`}
               dataKey={`band${n}`}
               stroke="none"
-              fill={COLOURS[n] ?? 'var(--ink)'}
-              fillOpacity={0.14}
+              fill={LANE_COLOURS[n] ?? 'var(--ink)'}
+              fillOpacity={0.12}
               isAnimationActive={false}
               connectNulls={false}
             />
@@ -77,9 +85,9 @@ export default function FallChart({
               key={id}
               dataKey={`depth${n}`}
               name={name}
-              stroke={COLOURS[n] ?? 'var(--ink)'}
+              stroke={LANE_COLOURS[n] ?? 'var(--ink)'}
               strokeWidth={2}
-              strokeDasharray={n === 1 ? '6 4' : '0'}
+              strokeDasharray={LANE_DASHES[n] ?? '0'}
               dot={false}
               isAnimationActive={false}
             />
@@ -89,23 +97,29 @@ export default function FallChart({
       <figcaption>
         {flies.map(({ id, name, descent }, n) =>
           descent ? (
-            <span key={id} style={{ marginRight: 18 }}>
-              <svg width={28} height={8} aria-hidden="true">
-                <line
-                  x1={0}
-                  x2={28}
-                  y1={4}
-                  y2={4}
-                  stroke={COLOURS[n]}
-                  strokeWidth={2}
-                  strokeDasharray={n === 1 ? '6 4' : '0'}
-                />
-              </svg>{' '}
-              {name}
+            <span key={id} style={{ marginRight: 18, whiteSpace: 'nowrap' }}>
+              <LaneMark n={n} /> {name}
             </span>
           ) : null,
         )}
       </figcaption>
     </figure>
+  )
+}
+
+/** The line by which a lane is known in all charts of the tank. */
+export function LaneMark({ n }: { readonly n: number }) {
+  return (
+    <svg width={28} height={8} aria-hidden="true">
+      <line
+        x1={0}
+        x2={28}
+        y1={4}
+        y2={4}
+        stroke={LANE_COLOURS[n]}
+        strokeWidth={2}
+        strokeDasharray={LANE_DASHES[n]}
+      />
+    </svg>
   )
 }

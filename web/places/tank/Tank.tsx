@@ -1,84 +1,159 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import {
-  descend,
-  depthAtTime,
-  evaluateFly,
-  parseQuantity,
-  resolveDressing,
-  timeToDepth,
-  USUAL_TIPPET,
-  wording,
-} from '../../../core/index.ts'
-import type { Descent, FlyReport } from '../../../core/index.ts'
-import type { PatternsView } from '../../../contract/index.ts'
-import { usePatternsQuery } from '../../app/api.ts'
+import { parseQuantity, wording } from '../../../core/index.ts'
+import type { Conditions, Current } from '../../../core/index.ts'
+import { useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
-import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { useMaterialBook } from '../patterns/useMaterialBook.ts'
-import type { MaterialBook } from '../patterns/useMaterialBook.ts'
+import { FallTables } from './FallTables.tsx'
+import { MOST_FLIES, putInTank } from './tankFlies.ts'
+import type { InTank } from './tankFlies.ts'
+import { TankLanes } from './TankLanes.tsx'
 
 const FallChart = lazy(() => import('./FallChart.tsx'))
+const Measured = lazy(() => import('./Measured.tsx'))
 
-/** A variant in the tank. */
-export interface InTank {
-  readonly id: string
-  readonly name: string
-  readonly report: FlyReport
-  readonly descent: Descent | null
-  /** speeds over the median at the ends of the band */
-  readonly spread: { readonly low: number; readonly high: number } | null
-}
-
-const DEPTHS_MM = [500, 1000, 1500, 2000, 3000]
-const SECONDS = [1, 2, 3, 4, 5, 8, 10]
-const DEEPEST_MM = 3000
+const LINES: readonly { readonly id: string; readonly name: string; readonly diameterMm: number | null }[] = [
+  { id: 'none', name: 'none, free fall', diameterMm: null },
+  { id: '0.10', name: '0.10 mm', diameterMm: 0.1 },
+  { id: '0.13', name: '0.13 mm', diameterMm: 0.13 },
+  { id: '0.15', name: '0.15 mm', diameterMm: 0.15 },
+  { id: '0.18', name: '0.18 mm', diameterMm: 0.18 },
+  { id: '0.23', name: '0.23 mm', diameterMm: 0.23 },
+]
 const LEADER_MM = 3600
+const COPOLYMER = 1.13
+const STATES = [
+  { id: 'dry', name: 'dry, from the vise' },
+  { id: 'fresh', name: 'dipped and cast' },
+  { id: 'soaked', name: 'soaked and squeezed' },
+]
+const TANK_DEPTHS_MM = [500, 1000, 2000, 3000, 4000, 6000]
 
-function inTank(
-  id: string,
-  patterns: PatternsView,
-  book: MaterialBook,
-  waterTempC: number,
-  withLine: boolean,
-): InTank | null {
-  const pattern = patterns.patterns.find(({ variants }) => variants.some((variant) => variant.id === id))
-  const variant = pattern?.variants.find((candidate) => candidate.id === id)
-  if (!pattern || !variant) return null
-  const fly = resolveDressing(pattern.dressing, variant, book.materials)
-  if (fly.kind !== 'fly') return null
-  const report = evaluateFly(fly, {
-    waterTempC,
-    tippet: withLine ? USUAL_TIPPET : null,
-    wet: 'fresh',
-    filmTreatment: 'none',
-  })
-  const name = `${pattern.name} ${variant.label}`
-  if (report.kind !== 'sinks') return { id, name, report, descent: null, spread: null }
-  const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
-  return {
-    id,
-    name,
-    report,
-    descent: descend(report.model, DEEPEST_MM, withLine ? LEADER_MM : Infinity),
-    spread: { low: low / value, high: high / value },
-  }
-}
-
-/** Depth against time for one or two variants at a chosen temperature, as curves and as a table. */
-export default function Tank() {
-  const { data } = usePatternsQuery()
+/** What the tank is filled with: temperature, line, wetness, depth, and whether it runs. */
+function useTankWater() {
   const moment = useMoment()
-  const book = useMaterialBook([])
-  const [params, setParams] = useSearchParams()
-  const { units, temperature, speed, speedBand, depth } = useWording()
+  const { units, temperature, depth } = useWording()
   const [text, setText] = useState<string | null>(null)
-  const [withLine, setWithLine] = useState(true)
+  const [line, setLine] = useState('0.13')
+  const [wet, setWet] = useState('fresh')
+  const [deep, setDeep] = useState(3000)
+  const [runs, setRuns] = useState(false)
   const shown = text ?? temperature(moment?.waterTempC ?? 10)
   const parsed = parseQuantity(shown, 'temperature', units.temperature, { min: 0, max: 30 })
   const waterTempC = parsed.kind === 'quantity' ? parsed.value : 10
+  const diameterMm = LINES.find(({ id }) => id === line)?.diameterMm ?? null
+  const conditions = useMemo<Conditions>(
+    () => ({
+      waterTempC,
+      tippet: diameterMm === null ? null : { diameterMm, densityMgPerMm3: COPOLYMER, lengthMm: LEADER_MM },
+      wet: wet as Conditions['wet'],
+      filmTreatment: 'none',
+    }),
+    [waterTempC, diameterMm, wet],
+  )
+  const reach = moment?.reach
+  const current = useMemo<Current | null>(
+    () =>
+      runs && reach && reach.surfaceSpeedMmPerS > 0
+        ? { depthMm: deep, surfaceMmPerS: reach.surfaceSpeedMmPerS, roughnessMm: 60 }
+        : null,
+    [runs, reach, deep],
+  )
+  const fields = (
+    <Row $align="end">
+      <TextField
+        label={`Water, ${units.temperature}`}
+        value={shown}
+        onChange={setText}
+        width="92px"
+        fault={parsed.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined}
+      />
+      <Select
+        label="Line that trails"
+        value={line}
+        choices={LINES.map(({ id, name }) => ({ id, name }))}
+        onChange={setLine}
+        width="140px"
+      />
+      <Select label="The flies are" value={wet} choices={STATES} onChange={setWet} width="180px" />
+      <Select
+        label="Depth"
+        value={String(deep)}
+        choices={TANK_DEPTHS_MM.map((mm) => ({ id: String(mm), name: depth(mm) }))}
+        onChange={(id) => setDeep(Number(id))}
+        width="100px"
+      />
+      {reach && reach.surfaceSpeedMmPerS > 0 ? (
+        <Checkbox isSelected={runs} onChange={setRuns}>
+          In the current of {reach.reachName}
+        </Checkbox>
+      ) : null}
+    </Row>
+  )
+  return { conditions, current, depthMm: deep, fields }
+}
+
+/** Which flies are in the tank; the address keeps them. */
+function useChosenFlies(choices: readonly { readonly id: string; readonly name: string }[]) {
+  const [params, setParams] = useSearchParams()
+  const asked = params.getAll('fly').filter((id) => choices.some((choice) => choice.id === id))
+  const usual = choices.find(({ name }) => name.includes('W'))?.id ?? choices[0]?.id
+  const ids = params.has('fly') || !usual ? asked : [usual]
+  const set = (next: readonly string[]) =>
+    setParams(
+      next.map((id): [string, string] => ['fly', id]),
+      { replace: true },
+    )
+  return {
+    ids: ids.slice(0, MOST_FLIES),
+    add: (id: string) => set([...ids.filter((other) => other !== id), id].slice(-MOST_FLIES)),
+    takeOut: (id: string) => set(ids.filter((other) => other !== id)),
+  }
+}
+
+function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut: (() => void) | null }) {
+  const { units, speed, speedBand } = useWording()
+  const { report } = fly
+  const fall = report.kind === 'sinks' ? report.free.sinkSpeedMmPerS : null
+  return (
+    <Row $gap={8} style={{ paddingTop: 4 }}>
+      <span>
+        <strong>{fly.name}</strong>: {wording.reportSummary(report, units)}
+        {report.kind === 'sinks' && fall ? (
+          <>
+            {' '}
+            free{report.trailing ? `, ${speed(report.trailing.sinkSpeedMmPerS.value)} at full line` : ''},{' '}
+            {wording.attitudeWords(report.attitude)}{' '}
+            <Quiet>
+              likely {speedBand(fall)}, {wording.provenance(fall.basis)}
+            </Quiet>
+          </>
+        ) : null}
+        {report.kind === 'floats' ? '. There is no fall to show.' : ''}
+      </span>
+      {onTakeOut ? (
+        <Button look="quiet" onPress={onTakeOut} aria-label={`Take ${fly.name} out`}>
+          take out
+        </Button>
+      ) : null}
+    </Row>
+  )
+}
+
+/** Up to six flies side by side: falling in the tank, as curves, as a table; and what was measured of them. */
+export default function Tank() {
+  const { data } = usePatternsQuery()
+  const { data: measurements } = useMeasurementsQuery()
+  const book = useMaterialBook([])
+  const { units } = useWording()
+  const svgRef = useRef<SVGSVGElement>(null)
+  const water = useTankWater()
+  const { conditions, depthMm, current } = water
   const choices = useMemo(
     () =>
       (data?.patterns ?? []).flatMap(({ name, variants }) =>
@@ -86,135 +161,71 @@ export default function Tank() {
       ),
     [data],
   )
-  const first = params.get('a') ?? choices.find(({ name }) => name.includes('W'))?.id ?? choices[0]?.id ?? null
-  const second = params.get('b')
+  const { ids, add, takeOut } = useChosenFlies(choices)
+  const key = ids.join(' ')
   const flies = useMemo(
     () =>
       data && book
-        ? [first, second].flatMap((id) => (id ? (inTank(id, data, book, waterTempC, withLine) ?? []) : []))
+        ? key
+            .split(' ')
+            .filter(Boolean)
+            .flatMap((id) => putInTank(id, data, book, measurements, { conditions, depthMm }) ?? [])
         : [],
-    [data, book, first, second, waterTempC, withLine],
+    [data, book, measurements, key, conditions, depthMm],
   )
   if (!data || !book) return <p aria-busy="true">Filling the tank …</p>
-  const choose = (key: 'a' | 'b') => (id: string) =>
-    setParams((before) => ({ ...Object.fromEntries(before), [key]: id }), { replace: true })
   return (
     <>
       <Heading>
         <h1>Tank</h1>
+        <Row $gap={8}>
+          <Button
+            onPress={() => void import('./exportTank.ts').then(({ saveCsv }) => saveCsv(flies))}
+            isDisabled={flies.length === 0}
+          >
+            Save the table
+          </Button>
+          <Button
+            onPress={() =>
+              void import('./exportTank.ts').then(({ savePng }) => svgRef.current && savePng(svgRef.current))
+            }
+            isDisabled={flies.length === 0}
+          >
+            Save the picture
+          </Button>
+        </Row>
       </Heading>
-      <Row $align="end">
-        <Select label="First fly" value={first} choices={choices} onChange={choose('a')} width="240px" />
+      {water.fields}
+      {flies.map((fly) => (
+        <FlyLine key={fly.id} fly={fly} onTakeOut={flies.length > 1 ? () => takeOut(fly.id) : null} />
+      ))}
+      <Row style={{ padding: '6px 0' }}>
         <Select
-          label="Second fly"
-          value={second}
-          choices={choices}
-          onChange={choose('b')}
+          label="Put another fly in"
+          hideLabel
+          placeholder={flies.length < MOST_FLIES ? 'Put another fly in' : 'The tank holds six'}
+          value={null}
+          choices={choices.filter(({ id }) => !ids.includes(id))}
+          onChange={add}
+          isDisabled={flies.length >= MOST_FLIES}
           width="240px"
-          placeholder="none"
         />
-        <TextField
-          label={`Water, ${units.temperature}`}
-          value={shown}
-          onChange={setText}
-          width="100px"
-          fault={
-            parsed.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined
-          }
-        />
-        <Checkbox isSelected={withLine} onChange={setWithLine}>
-          0.13 mm line trails as it falls
-        </Checkbox>
       </Row>
-      {flies.map(({ id, name, report }) => {
-        const fall = report.kind === 'sinks' ? (report.trailing ?? report.free).sinkSpeedMmPerS : null
-        return (
-          <p key={id} style={{ paddingTop: 6 }}>
-            <strong>{name}</strong>: {wording.reportSummary(report, units)}
-            {report.kind === 'sinks' && fall && report.trailing ? (
-              <>
-                {' '}
-                free, {speed(fall.value)} with half a metre of line{' '}
-                <Quiet>
-                  likely {speedBand(fall)}, {wording.provenance(fall.basis)}
-                </Quiet>
-              </>
-            ) : null}
-            {report.kind === 'floats' ? '. There is no fall to show.' : ''}
-          </p>
-        )
-      })}
+      <TankLanes flies={flies} depthMm={depthMm} current={current} svgRef={svgRef} />
       <Suspense fallback={<p aria-busy="true">Drawing the curves …</p>}>
-        <FallChart flies={flies} units={units} />
+        <FallChart flies={flies} units={units} depthMm={depthMm} />
       </Suspense>
       <Section>
         <h2>The same as a table</h2>
-        <Row $align="start" $gap={32}>
-          <Dense style={{ width: 'auto' }} aria-label="Seconds to a depth">
-            <thead>
-              <tr>
-                <th>down to</th>
-                {flies.map(({ id, name }) => (
-                  <th key={id} className="number">
-                    {name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {DEPTHS_MM.map((depthMm) => (
-                <tr key={depthMm}>
-                  <td className="number">{depth(depthMm)}</td>
-                  {flies.map(({ id, descent }) => {
-                    const timeS = descent ? timeToDepth(descent, depthMm) : null
-                    return (
-                      <td key={id} className="number">
-                        {timeS === null ? '–' : wording.seconds(timeS)}
-                      </td>
-                    )
-                  })}
-                </tr>
-              ))}
-            </tbody>
-          </Dense>
-          <Dense style={{ width: 'auto' }} aria-label="Countdown by second">
-            <thead>
-              <tr>
-                <th>count</th>
-                {flies.map(({ id, name }) => (
-                  <th key={id} className="number">
-                    {name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {SECONDS.map((timeS) => (
-                <tr key={timeS}>
-                  <td className="number">{timeS} s</td>
-                  {flies.map(({ id, descent }) => {
-                    const last = descent?.points.at(-1)
-                    const over = !descent || !last || timeS > last.timeS
-                    return (
-                      <td key={id} className="number">
-                        {over
-                          ? last && last.depthMm > 0
-                            ? `below ${depth(DEEPEST_MM)}`
-                            : '–'
-                          : depth(depthAtTime(descent, timeS))}
-                      </td>
-                    )
-                  })}
-                </tr>
-              ))}
-            </tbody>
-          </Dense>
-        </Row>
+        <FallTables flies={flies} depthMm={depthMm} />
         <Quiet>
-          With line the trailing length is the depth reached, so the fall slows as it goes. Estimates: nothing
-          of these flies was timed yet.
+          With line the trailing length is the depth reached, so the fall slows as it goes; at the end of a
+          leader of 3.6 m the fly swings.
         </Quiet>
       </Section>
+      <Suspense fallback={<p aria-busy="true">Opening the measurements …</p>}>
+        <Measured choices={choices} firstId={ids[0] ?? null} waterTempC={conditions.waterTempC} />
+      </Suspense>
     </>
   )
 }

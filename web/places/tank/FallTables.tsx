@@ -1,0 +1,77 @@
+import { depthAtTime, timeToDepth, wording } from '../../../core/index.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Dense, Row } from '../../ui/layout.tsx'
+import type { InTank } from './tankFlies.ts'
+
+const DEPTHS_MM = [500, 1000, 1500, 2000, 3000, 4000, 5000, 6000]
+const SECONDS = [1, 2, 3, 4, 5, 6, 8, 10, 15, 20]
+
+interface FallTablesProps {
+  readonly flies: readonly InTank[]
+  readonly depthMm: number
+}
+
+function Names({ of, flies }: { readonly of: string; readonly flies: readonly InTank[] }) {
+  return (
+    <thead>
+      <tr>
+        <th>{of}</th>
+        {flies.map(({ id, name }) => (
+          <th key={id} className="number" style={{ whiteSpace: 'normal', maxWidth: 120 }}>
+            {name}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  )
+}
+
+/** The fall in figures: seconds to each depth, and the depth at each second of a count. */
+export function FallTables({ flies, depthMm }: FallTablesProps) {
+  const { depth } = useWording()
+  const latest = Math.max(0, ...flies.map(({ descent }) => descent?.points.at(-1)?.timeS ?? 0))
+  return (
+    <Row $align="start" $gap={32}>
+      <Dense style={{ width: 'auto' }} aria-label="Seconds to a depth">
+        <Names of="down to" flies={flies} />
+        <tbody>
+          {DEPTHS_MM.filter((deep) => deep <= depthMm).map((deep) => (
+            <tr key={deep}>
+              <td className="number">{depth(deep)}</td>
+              {flies.map(({ id, descent }) => {
+                const timeS = descent ? timeToDepth(descent, deep) : null
+                return (
+                  <td key={id} className="number">
+                    {timeS === null ? '–' : wording.seconds(timeS)}
+                  </td>
+                )
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </Dense>
+      <Dense style={{ width: 'auto' }} aria-label="Countdown by second">
+        <Names of="count" flies={flies} />
+        <tbody>
+          {SECONDS.filter((timeS, i) => i < 3 || timeS <= latest + 1).map((timeS) => (
+            <tr key={timeS}>
+              <td className="number">{timeS} s</td>
+              {flies.map(({ id, descent }) => (
+                <td key={id} className="number">
+                  {countedDepth(descent, timeS, depth)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Dense>
+    </Row>
+  )
+}
+
+function countedDepth(descent: InTank['descent'], timeS: number, depth: (mm: number) => string): string {
+  const last = descent?.points.at(-1)
+  if (!descent || !last || last.depthMm <= 0) return '–'
+  if (timeS <= last.timeS) return depth(depthAtTime(descent, timeS))
+  return descent.stretchedAtMm === null ? `below ${depth(last.depthMm)}` : `swings at ${depth(last.depthMm)}`
+}

@@ -1,0 +1,184 @@
+import type { DropTestLine, WeighingLine } from '../../../contract/index.ts'
+import { wording } from '../../../core/index.ts'
+import { useMeasurementsQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import type { Choice } from '../../ui/fields.tsx'
+import { Caution, Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { DropTestForm } from './DropTestForm.tsx'
+import { WeighingForm } from './WeighingForm.tsx'
+
+const FAULTS: Readonly<Record<NonNullable<DropTestLine['fault']>, string>> = {
+  floats: 'It floats as it was then: nothing to compare with a fall.',
+  doesNotFit: 'Its parts do not fit the hook.',
+  noTimes: 'No time is left that counts.',
+  tooFast: 'Nothing on a hook falls so fast. Was the depth in another unit?',
+  incomplete: 'Its recipe lacks something.',
+}
+
+const ADVICE: Readonly<Record<NonNullable<DropTestLine['reading']>['advice'], string | null>> = {
+  none: null,
+  dropFarther: 'Too short: a late thumb is most of it. Drop it a metre and a half, or film it.',
+  filmIt: 'The thumb scatters. Count the frames of a film.',
+  repeat: 'Time it three times.',
+}
+
+/** What a test was foretold, what was seen, and what follows. */
+function TestRow({ test }: { readonly test: DropTestLine }) {
+  const { speed, speedBand, depth } = useWording()
+  const command = useCommand()
+  const { reading, foretold, held } = test
+  const advice = reading ? ADVICE[reading.advice] : null
+  return (
+    <tr>
+      <td>
+        {test.flyName}
+        {test.olderRecipe ? <Quiet> older recipe</Quiet> : null}
+        <br />
+        <Quiet>
+          {test.wet === 'dry' ? 'dry' : test.wet === 'fresh' ? 'dipped' : 'soaked'}, {depth(test.depthMm)}
+          {test.vesselMm ? `, tube ${test.vesselMm.toFixed(0)} mm` : ''}
+          {test.tippetDiameterMm ? `, ${test.tippetDiameterMm.toFixed(2)} mm line` : ''}, {test.timing}
+        </Quiet>
+      </td>
+      <td className="number">
+        {test.times.map(({ timeS, setAside }, i) => (
+          <span
+            key={i}
+            style={{
+              marginLeft: 6,
+              textDecoration: setAside || reading?.outliers.includes(i) ? 'line-through' : undefined,
+            }}
+          >
+            {timeS.toFixed(2)}
+          </span>
+        ))}
+      </td>
+      <td className="number">{foretold ? speedBand({ ...foretold, basis: [] }) : '–'}</td>
+      <td className="number">{reading ? speed(reading.seenMmPerS) : '–'}</td>
+      <td className="number">{reading ? reading.ratio.toFixed(2) : '–'}</td>
+      <td>
+        {held === null ? '' : held ? 'held' : 'did not hold'}
+        {test.fault ? <Caution>{FAULTS[test.fault]}</Caution> : null}
+        {advice ? <Caution>{advice}</Caution> : null}
+        {test.note ? <Quiet style={{ display: 'block' }}>{test.note}</Quiet> : null}
+      </td>
+      <td>
+        <Button
+          look="quiet"
+          aria-label={`Put the test of ${test.flyName} away`}
+          onPress={() =>
+            void command('measurementArchive', { kind: 'dropTest', id: test.id, version: test.version })
+          }
+        >
+          put away
+        </Button>
+      </td>
+    </tr>
+  )
+}
+
+function WeighingRow({ weighing }: { readonly weighing: WeighingLine }) {
+  const { mass } = useWording()
+  const command = useCommand()
+  return (
+    <tr>
+      <td>{weighing.name}</td>
+      <td className="number">
+        {weighing.count} in {mass(weighing.totalMg)}
+      </td>
+      <td className="number">{mass(weighing.totalMg / weighing.count)}</td>
+      <td className="number">{weighing.ratio === null ? '–' : weighing.ratio.toFixed(2)}</td>
+      <td>
+        {weighing.metal ? <Caution>This is {weighing.metal}, whatever the jar says.</Caution> : null}
+        {weighing.contradicts.length > 0 ? (
+          <Caution>It contradicts another weighing. Weigh again, and put the wrong one away.</Caution>
+        ) : null}
+      </td>
+      <td>
+        <Button
+          look="quiet"
+          aria-label={`Put the weighing of ${weighing.name} away`}
+          onPress={() =>
+            void command('measurementArchive', { kind: 'weighing', id: weighing.id, version: weighing.version })
+          }
+        >
+          put away
+        </Button>
+      </td>
+    </tr>
+  )
+}
+
+interface MeasuredProps {
+  readonly choices: readonly Choice[]
+  readonly firstId: string | null
+  readonly waterTempC: number
+}
+
+/** Predicted against measured: all drop tests and weighings, how many bands held, and where to enter more. */
+export default function Measured({ choices, firstId, waterTempC }: MeasuredProps) {
+  const { data } = useMeasurementsQuery()
+  const coverage = data?.coverage
+  return (
+    <>
+      <Section aria-label="Drop tests">
+        <h2>Drop tests</h2>
+        <DropTestForm choices={choices} firstId={firstId} waterTempC={waterTempC} />
+        {coverage && coverage.tests > 0 ? (
+          <p style={{ padding: '8px 0' }}>
+            Of {wording.countInWords(coverage.tests)} bands of 8 in 10,{' '}
+            <strong>{wording.countInWords(coverage.held)} held</strong>. Each is what was foretold before its
+            test was known.
+          </p>
+        ) : null}
+        {data && data.tests.length > 0 ? (
+          <Dense aria-label="Drop tests, predicted against measured">
+            <thead>
+              <tr>
+                <th>fly</th>
+                <th className="number">times, s</th>
+                <th className="number">foretold</th>
+                <th className="number">seen</th>
+                <th className="number">seen ÷ est.</th>
+                <th>band</th>
+                <th aria-label="actions" />
+              </tr>
+            </thead>
+            <tbody>
+              {data.tests.map((test) => (
+                <TestRow key={test.id} test={test} />
+              ))}
+            </tbody>
+          </Dense>
+        ) : (
+          <Quiet>Nothing was timed yet. Three drops of a metre or more bring a fly to within a tenth.</Quiet>
+        )}
+      </Section>
+      <Section aria-label="Weighings">
+        <h2>Weighings</h2>
+        <WeighingForm flies={choices} />
+        {data && data.weighings.length > 0 ? (
+          <Dense aria-label="Weighings against the catalogue" style={{ marginTop: 8 }}>
+            <thead>
+              <tr>
+                <th>what</th>
+                <th className="number">weighed</th>
+                <th className="number">each</th>
+                <th className="number">÷ catalogue</th>
+                <th>what it says</th>
+                <th aria-label="actions" />
+              </tr>
+            </thead>
+            <tbody>
+              {data.weighings.map((weighing) => (
+                <WeighingRow key={weighing.id} weighing={weighing} />
+              ))}
+            </tbody>
+          </Dense>
+        ) : null}
+      </Section>
+    </>
+  )
+}

@@ -1,0 +1,256 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import styled from 'styled-components'
+import { depthAtTime, driftedMm, wording } from '../../../core/index.ts'
+import type { Current } from '../../../core/index.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Row } from '../../ui/layout.tsx'
+import { LANE_COLOURS } from './tankFlies.ts'
+import type { InTank } from './tankFlies.ts'
+
+const Glass = styled.div`
+  svg {
+    display: block;
+    width: 100%;
+    max-width: 760px;
+    background: var(--water, color-mix(in srgb, var(--moss) 8%, var(--panel)));
+    border: 1px solid var(--quiet);
+  }
+  text {
+    font: 11px var(--figures);
+    fill: var(--quiet);
+  }
+  input[type='range'] {
+    flex: 1;
+    min-width: 180px;
+    max-width: 420px;
+    accent-color: var(--thistle);
+  }
+`
+
+const WIDTH = 760
+const HEIGHT = 320
+const LEFT = 56
+const SPEEDS = [
+  { id: '1', name: 'true time' },
+  { id: '0.5', name: 'half as fast' },
+  { id: '0.2', name: 'a fifth as fast' },
+]
+const STEP_S = 0.1
+/** Flies are drawn larger than the tank's scale, or they would not be seen. */
+const FLY_PX_PER_MM = 4
+const HEADROOM = 26
+
+interface TankLanesProps {
+  readonly flies: readonly InTank[]
+  readonly depthMm: number
+  /** the current that they drift in; null in still water */
+  readonly current: Current | null
+  readonly svgRef: React.RefObject<SVGSVGElement | null>
+}
+
+/** Where a fly is at a time: its depth, and how far it has drifted. */
+function placeOf(fly: InTank, timeS: number, current: Current | null) {
+  const { descent } = fly
+  const last = descent?.points.at(-1)
+  if (!descent || !last) return { depthMm: 0, driftMm: 0, at: 0 }
+  const at = Math.min(timeS, last.timeS)
+  return { depthMm: depthAtTime(descent, at), driftMm: current ? driftedMm(descent, current, at) : 0, at }
+}
+
+/** Runs a clock by animation frames and tells it to a painter, without drawing the page again. */
+function useTankClock(lastS: number, rate: number, paint: (timeS: number) => void) {
+  const time = useRef(0)
+  const [running, setRunning] = useState(false)
+  const show = useCallback(
+    (timeS: number) => {
+      time.current = Math.min(Math.max(timeS, 0), lastS)
+      paint(time.current)
+    },
+    [lastS, paint],
+  )
+  useEffect(() => {
+    show(time.current)
+  }, [show])
+  useEffect(() => {
+    if (!running) return
+    let before: number | null = null
+    let frame = requestAnimationFrame(function tick(now) {
+      if (before !== null) show(time.current + ((now - before) / 1000) * rate)
+      before = now
+      if (time.current >= lastS) {
+        setRunning(false)
+        return
+      }
+      frame = requestAnimationFrame(tick)
+    })
+    return () => cancelAnimationFrame(frame)
+  }, [running, rate, lastS, show])
+  const toggle = () => {
+    if (!running && time.current >= lastS) show(0)
+    setRunning(!running)
+  }
+  return { time, running, toggle, show, stop: () => setRunning(false) }
+}
+
+/** Up to six flies falling side by side in true or slowed time, each as it holds itself, with depth and second marks. */
+export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
+  const { depth } = useWording()
+  const [rate, setRate] = useState('1')
+  const moving = useRef(new Map<string, SVGGElement>())
+  const clock = useRef<HTMLOutputElement>(null)
+  const slider = useRef<HTMLInputElement>(null)
+  const lastS = Math.max(1, ...flies.map(({ descent }) => descent?.points.at(-1)?.timeS ?? 0))
+  const laneWidth = (WIDTH - LEFT) / Math.max(flies.length, 1)
+  const pxPerMm = (HEIGHT - 24) / depthMm
+  const furthest = current ? Math.max(1, ...flies.map((fly) => placeOf(fly, lastS, current).driftMm)) : 1
+  const paint = useCallback(
+    (timeS: number) => {
+      flies.forEach((fly, n) => {
+        const { depthMm: deep, driftMm } = placeOf(fly, timeS, current)
+        const x = current
+          ? LEFT + 30 + (driftMm / furthest) * (WIDTH - LEFT - 90)
+          : LEFT + laneWidth * (n + 0.5)
+        moving.current.get(fly.id)?.setAttribute('transform', `translate(${x} ${deep * pxPerMm})`)
+      })
+      if (clock.current) clock.current.value = wording.seconds(timeS)
+      if (slider.current) slider.current.value = String(timeS)
+    },
+    [flies, current, furthest, laneWidth, pxPerMm],
+  )
+  const { time, running, toggle, show, stop } = useTankClock(lastS, Number(rate), paint)
+  const step = (by: number) => {
+    stop()
+    show(time.current + by)
+  }
+  const marks = Array.from({ length: Math.floor(depthMm / 500) + 1 }, (_, i) => i * 500)
+  return (
+    <Glass>
+      <svg
+        ref={svgRef}
+        viewBox={`0 ${-HEADROOM} ${WIDTH} ${HEIGHT + HEADROOM}`}
+        role="img"
+        aria-label="Flies falling in the tank"
+      >
+        <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
+        <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
+        {marks.map((deep) => (
+          <g key={deep}>
+            <line
+              x1={LEFT - 6}
+              x2={WIDTH}
+              y1={deep * pxPerMm}
+              y2={deep * pxPerMm}
+              stroke="var(--rule)"
+              strokeWidth={1}
+            />
+            <text x={LEFT - 10} y={deep * pxPerMm + 11} textAnchor="end">
+              {depth(deep)}
+            </text>
+          </g>
+        ))}
+        {flies.map((fly, n) =>
+          current || !fly.descent ? null : (
+            <SecondMarks key={fly.id} fly={fly} x={LEFT + laneWidth * n + 8} pxPerMm={pxPerMm} />
+          ),
+        )}
+        {current ? (
+          <path
+            d={`M${LEFT - 6} ${depthMm * pxPerMm} H${WIDTH}`}
+            stroke="var(--brass)"
+            strokeWidth={5}
+            strokeDasharray="14 4 8 3"
+          />
+        ) : null}
+        {flies.map((fly, n) => (
+          <g
+            key={fly.id}
+            ref={(element) => {
+              if (element) moving.current.set(fly.id, element)
+              else moving.current.delete(fly.id)
+            }}
+          >
+            <g
+              transform={`rotate(${fly.report.kind === 'sinks' ? -fly.report.attitude.noseDownDeg : 0}) scale(${FLY_PX_PER_MM}) translate(${-fly.drawing.minXMm - fly.drawing.widthMm / 2} ${-fly.drawing.minYMm - fly.drawing.heightMm / 2})`}
+            >
+              {fly.drawing.shapes.map(({ path, fill, stroke, strokeMm }, i) => (
+                <path
+                  key={i}
+                  d={path}
+                  fill={fill ?? 'none'}
+                  stroke={stroke ?? 'none'}
+                  strokeWidth={Math.max(strokeMm, 0.12)}
+                  strokeLinecap="round"
+                />
+              ))}
+            </g>
+            <circle r={3} cx={0} cy={0} fill={LANE_COLOURS[n]} />
+          </g>
+        ))}
+      </svg>
+      <Row style={{ paddingTop: 8 }} role="group" aria-label="Time in the tank">
+        <Button look="main" onPress={toggle}>
+          {running ? 'Pause' : 'Let them fall'}
+        </Button>
+        <Button onPress={() => step(-STEP_S)} aria-label="A tenth of a second back">
+          −0.1 s
+        </Button>
+        <Button onPress={() => step(STEP_S)} aria-label="A tenth of a second on">
+          +0.1 s
+        </Button>
+        <input
+          ref={slider}
+          type="range"
+          aria-label="Second of the fall"
+          min={0}
+          max={lastS}
+          step={0.02}
+          defaultValue={0}
+          onInput={(event) => {
+            stop()
+            show(Number(event.currentTarget.value))
+          }}
+        />
+        <output ref={clock} className="figures" style={{ minWidth: 56 }}>
+          0 s
+        </output>
+        <Select label="Pace" hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
+      </Row>
+    </Glass>
+  )
+}
+
+const EVERY_S = [1, 2, 5, 10, 20, 30]
+
+/** Ticks down a lane, one a second of its fly's fall, or as many as have room. */
+function SecondMarks({
+  fly,
+  x,
+  pxPerMm,
+}: {
+  readonly fly: InTank
+  readonly x: number
+  readonly pxPerMm: number
+}) {
+  const { descent } = fly
+  if (!descent) return null
+  const last = Math.floor(descent.points.at(-1)?.timeS ?? 0)
+  const every =
+    EVERY_S.find((s) => ((descent.points.at(-1)?.depthMm ?? 0) * pxPerMm * s) / Math.max(last, 1) > 13) ?? 60
+  return (
+    <>
+      {Array.from({ length: Math.floor(last / every) }, (_, i) => {
+        const y = depthAtTime(descent, (i + 1) * every) * pxPerMm
+        return (
+          <g key={i}>
+            <line x1={x} x2={x + 8} y1={y} y2={y} stroke="var(--quiet)" />
+            <text x={x + 11} y={y + 4}>
+              {(i + 1) * every}
+            </text>
+          </g>
+        )
+      })}
+    </>
+  )
+}

@@ -1,0 +1,97 @@
+import { useState } from 'react'
+import { parseQuantity, wording } from '../../../core/index.ts'
+import type { CommandInput, Problem } from '../../../contract/index.ts'
+import { useStoresQuery } from '../../app/api.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import type { Choice } from '../../ui/fields.tsx'
+import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+
+const COUNTS = [1, 2, 5, 10, 20, 25].map((count) => ({ id: String(count), name: String(count) }))
+const SCALES = [
+  { id: '0.1', name: '0.1 mg' },
+  { id: '1', name: '1 mg' },
+  { id: '10', name: '0.01 g' },
+]
+
+/** Enters a weighing: of finished flies, or of hooks, beads or wire alone. */
+export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
+  const { data: stores } = useStoresQuery()
+  const { units, mass } = useWording()
+  const command = useCommand()
+  const [subject, setSubject] = useState<string | null>(null)
+  const [count, setCount] = useState('10')
+  const [readability, setReadability] = useState('1')
+  const [text, setText] = useState('')
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const goods = (stores?.materials ?? [])
+    .filter(({ kind }) => kind === 'hook' || kind === 'bead')
+    .map(({ id, name, sizeKey, colourName }) => ({
+      id: `material:${id}`,
+      name: [`${name}${sizeKey ? ` ${sizeKey}` : ''}`, colourName].filter(Boolean).join(', '),
+    }))
+  const choices = [...goods, ...flies.map(({ id, name }) => ({ id: `variant:${id}`, name: `flies: ${name}` }))]
+  const total = parseQuantity(text, 'mass', units.mass, { min: 0.1, max: 1_000_000 })
+  const save = async () => {
+    if (!subject || total.kind !== 'quantity') return
+    setProblem(null)
+    const [kind, id = ''] = subject.split(':')
+    type Subject = CommandInput<'weighingSave'>['weighing']['subject']
+    const delivery = await command(
+      'weighingSave',
+      {
+        weighingId: newId(),
+        weighing: {
+          subject: (kind === 'variant' ? { kind, variantId: id } : { kind, materialId: id }) as Subject,
+          count: Number(count),
+          totalMg: total.value,
+          readabilityMg: Number(readability),
+          source: 'entered',
+          note: '',
+        },
+      },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') setProblem(delivery.problem)
+    else setText('')
+  }
+  return (
+    <form
+      aria-label="A weighing"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <Row $align="end">
+        <Select label="On the scale" value={subject} choices={choices} onChange={setSubject} width="300px" />
+        <Select label="How many at once" value={count} choices={COUNTS} onChange={setCount} width="130px" />
+        <TextField
+          label={`All together, ${units.mass}`}
+          value={text}
+          onChange={setText}
+          width="120px"
+          fault={
+            text !== '' && total.kind === 'unclear'
+              ? wording.unclearSentence(total.code, total.suggestions)
+              : undefined
+          }
+        />
+        <Select
+          label="It shows steps of"
+          value={readability}
+          choices={SCALES}
+          onChange={setReadability}
+          width="130px"
+        />
+        <Button type="submit" look="main" isDisabled={!subject || total.kind !== 'quantity'}>
+          Keep the weighing
+        </Button>
+      </Row>
+      {total.kind === 'quantity' ? <Quiet>{mass(total.value / Number(count))} each.</Quiet> : null}
+      {problem ? <Fault>{problem.fields[0]?.message ?? problem.detail}</Fault> : null}
+    </form>
+  )
+}

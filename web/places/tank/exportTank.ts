@@ -1,0 +1,73 @@
+import { unparse } from 'papaparse'
+import { depthAtTime } from '../../../core/index.ts'
+import type { InTank } from './tankFlies.ts'
+
+/** Offers a file for saving. */
+function save(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob)
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(url)
+}
+
+const STEP_S = 0.25
+
+/** Depth by time of all flies, in mm and seconds, as comma-separated values that no spreadsheet takes for formulae. */
+export function tankCsv(flies: readonly InTank[]): string {
+  const sinking = flies.filter(({ descent }) => descent)
+  const lastS = Math.max(0, ...sinking.map(({ descent }) => descent?.points.at(-1)?.timeS ?? 0))
+  const head = [
+    'seconds',
+    ...sinking.flatMap(({ name }) => [`${name} mm`, `${name} low mm`, `${name} high mm`]),
+  ]
+  const rows = Array.from({ length: Math.ceil(lastS / STEP_S) + 1 }, (_, i) => {
+    const timeS = i * STEP_S
+    const depths = sinking.flatMap(({ descent, spread }) => {
+      const end = descent?.points.at(-1)?.timeS ?? 0
+      if (!descent || !spread || timeS > end) return ['', '', '']
+      const depthMm = depthAtTime(descent, timeS)
+      return [depthMm, depthMm * spread.low, depthMm * spread.high].map((mm) => mm.toFixed(0))
+    })
+    return [timeS.toFixed(2), ...depths]
+  })
+  return unparse([head, ...rows], { escapeFormulae: true })
+}
+
+export const saveCsv = (flies: readonly InTank[]): void =>
+  save('tank.csv', new Blob([tankCsv(flies)], { type: 'text/csv;charset=utf-8' }))
+
+/** Every rule of the page's theme that the picture uses, written into a copy of the drawing. */
+function withColours(svg: SVGSVGElement): string {
+  const copy = svg.cloneNode(true) as SVGSVGElement
+  const { width, height } = svg.viewBox.baseVal
+  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg')
+  copy.setAttribute('width', String(width * 2))
+  copy.setAttribute('height', String(height * 2))
+  const theme = getComputedStyle(document.documentElement)
+  return new XMLSerializer()
+    .serializeToString(copy)
+    .replace(/var\((--[a-z]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000000')
+}
+
+/** The tank as it stands, as a picture. */
+export async function savePng(svg: SVGSVGElement): Promise<void> {
+  const image = new Image()
+  const loaded = new Promise((resolve, reject) => {
+    image.onload = resolve
+    image.onerror = reject
+  })
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(withColours(svg))}`
+  await loaded
+  const canvas = document.createElement('canvas')
+  canvas.width = image.width
+  canvas.height = image.height
+  const context = canvas.getContext('2d')
+  if (!context) return
+  context.fillStyle = getComputedStyle(document.body).backgroundColor
+  context.fillRect(0, 0, canvas.width, canvas.height)
+  context.drawImage(image, 0, 0)
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  if (blob) save('tank.png', blob)
+}
