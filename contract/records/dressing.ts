@@ -65,6 +65,7 @@ export const swap = z
     componentKey,
     materialId: materialId.optional(),
     turns: turns.optional(),
+    bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
     omit: z.boolean().optional(),
   })
   .strict()

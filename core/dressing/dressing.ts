@@ -60,6 +60,8 @@ export interface Swap {
   readonly componentKey: string
   readonly materialId?: string | undefined
   readonly turns?: number | undefined
+  /** thickness of a dubbed body, as in {@link Component} */
+  readonly bulk?: number | undefined
   readonly omit?: boolean | undefined
 }
 

@@ -15,6 +15,7 @@ function swapped(component: Component, swap: Swap | undefined): Component | null
     ...component,
     materialId: swap.materialId ?? component.materialId,
     turns: swap.turns ?? component.turns,
+    bulk: swap.bulk ?? component.bulk,
   }
 }
 

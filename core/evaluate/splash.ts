@@ -20,8 +20,11 @@ const LIMITS: readonly (readonly [number, SplashWord])[] = [
   [500, 'plips'],
 ]
 
+/** Energy of a fly of this mass as it meets the water, µJ. */
+export const splashEnergyMicroJ = (massMg: number): number => (massMg * GRAVITY_MM_PER_S2 * DROP_MM) / 1e6
+
 /** The splash of a fly of this mass at the end of an ordinary cast; 1 mg·mm²/s² is 1e-12 J, so 1e6 of them are 1 µJ. */
 export function splashOf(massMg: number): Splash {
-  const energyMicroJ = (massMg * GRAVITY_MM_PER_S2 * DROP_MM) / 1e6
+  const energyMicroJ = splashEnergyMicroJ(massMg)
   return { energyMicroJ, word: LIMITS.find(([most]) => energyMicroJ < most)?.[1] ?? 'plops' }
 }

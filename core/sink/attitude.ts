@@ -33,7 +33,7 @@ const push: Push = { along: 0, left: 0 }
  * Moment of the body itself, as a share of ½ρv²: slender bodies turn broadside. Munk 1924, NACA Report 184, with
  * k₂ − k₁ ≈ 1 − 1/λ for a spheroid of slenderness λ (within 0.04 of Lamb's table).
  */
-function munkVolume(elements: readonly DragElement[]): number {
+export function munkVolume(elements: readonly DragElement[]): number {
   let [volume, length] = [0, 0]
   for (const element of elements) {
     if (element.kind !== 'body') continue
@@ -45,31 +45,61 @@ function munkVolume(elements: readonly DragElement[]): number {
   return slenderness > 1 ? 2 * volume * (1 - 1 / slenderness) : 0
 }
 
-/** Drag along the flow and moment about the weight that turns the nose down, at an attitude and a speed. */
-function turning(balance: Balance, facing: readonly Facing[], angleDeg: number, speed: number, munk: number) {
-  const { elements, weightAt, water } = balance
-  const flow = flowAt(angleDeg)
-  let [drag, moment] = [0, 0]
-  facing.forEach((faced, i) => {
-    pushOn(faced, speed, water, push)
-    const at = elements[i]?.at ?? weightAt
-    const [fx, fy] = [push.along * flow.x - push.left * flow.y, push.along * flow.y + push.left * flow.x]
-    moment += (at.xMm - weightAt.xMm) * fy - (at.yMm - weightAt.yMm) * fx
-    drag += push.along
-  })
-  moment -= 0.5 * water.densityMgPerMm3 * speed ** 2 * munk * flow.x * flow.y
-  return { drag, moment }
+/** Force of the water at an attitude and a speed, and its moment about the rear of the eye that turns the nose down. */
+export interface Forces {
+  readonly drag: number
+  readonly fx: number
+  readonly fy: number
+  readonly moment: number
 }
 
-/** Height of the centre of drag over the weight when the fly lies level, mm: above nought its point stays below. */
-function keelMm(balance: Balance, speed: number): number {
-  let [drag, lift] = [0, 0]
-  faceFlow(balance.elements, flowAt(0)).forEach((faced, i) => {
-    pushOn(faced, speed, balance.water, push)
+function sumForces(
+  elements: readonly DragElement[],
+  facing: readonly Facing[],
+  water: WaterProperties,
+  angleDeg: number,
+  speed: number,
+  munk: number,
+): Forces {
+  const flow = flowAt(angleDeg)
+  let [drag, fx, fy, moment] = [0, 0, 0, 0]
+  for (let i = 0; i < facing.length; i += 1) {
+    const [faced, element] = [facing[i], elements[i]]
+    if (!faced || !element) continue
+    pushOn(faced, speed, water, push)
+    const x = push.along * flow.x - push.left * flow.y
+    const y = push.along * flow.y + push.left * flow.x
+    moment += element.at.xMm * y - element.at.yMm * x
+    fx += x
+    fy += y
     drag += push.along
-    lift += push.along * (balance.elements[i]?.at.yMm ?? 0)
+  }
+  moment -= 0.5 * water.densityMgPerMm3 * speed ** 2 * munk * flow.x * flow.y
+  return { drag, fx, fy, moment }
+}
+
+/** {@link Forces} of elements at an attitude. */
+export const forcesAt = (
+  elements: readonly DragElement[],
+  water: WaterProperties,
+  angleDeg: number,
+  speed: number,
+  munk: number,
+): Forces => sumForces(elements, faceFlow(elements, flowAt(angleDeg)), water, angleDeg, speed, munk)
+
+/** Height of the centre of drag when the fly lies level, mm. */
+export function levelDragHeight(
+  elements: readonly DragElement[],
+  water: WaterProperties,
+  speed: number,
+): number {
+  let [drag, lift] = [0, 0]
+  faceFlow(elements, flowAt(0)).forEach((faced, i) => {
+    pushOn(faced, speed, water, push)
+    drag += push.along
+    lift += push.along * (elements[i]?.at.yMm ?? 0)
   })
-  return drag > 0 ? lift / drag - balance.weightAt.yMm : 0
+  return drag > 0 ? lift / drag : 0
 }
 
 /**
@@ -77,16 +107,19 @@ function keelMm(balance: Balance, speed: number): number {
  * drag about its weight bids, and comes to rest where that moment vanishes and any tilt brings it back.
  */
 export function restingAttitude(balance: Balance): Attitude {
+  const { elements, water, weightAt } = balance
   const weight = Math.max(balance.submergedMg, 1e-6) * GRAVITY_MM_PER_S2
-  const munk = munkVolume(balance.elements)
-  const level = faceFlow(balance.elements, flowAt(0))
-  let speed = balanceSpeed(weight, (v) => turning(balance, level, 0, v, munk).drag)
-  const start = keelMm(balance, speed) >= 0 ? 0 : 180
+  const munk = munkVolume(elements)
+  const speedAt = (angle: number, guess?: number) => {
+    const facing = faceFlow(elements, flowAt(angle))
+    return balanceSpeed(weight, (v) => sumForces(elements, facing, water, angle, v, 0).drag, guess)
+  }
+  let speed = speedAt(0)
+  const start = levelDragHeight(elements, water, speed) >= weightAt.yMm ? 0 : 180
   const momentAt = (angle: number) => {
-    const facing = faceFlow(balance.elements, flowAt(angle))
-    const { drag, moment } = turning(balance, facing, angle, speed, munk)
-    // as an arm, mm: the moment over the drag does not change its sign or its zeros with speed
-    return drag > 0 ? moment / drag : 0
+    const { drag, fx, fy, moment } = forcesAt(elements, water, angle, speed, munk)
+    // as an arm, mm: the moment about the weight over the drag
+    return drag > 0 ? (moment - (weightAt.xMm * fy - weightAt.yMm * fx)) / drag : 0
   }
   const first = momentAt(start)
   const way = Math.abs(first) > 1e-9 ? Math.sign(first) : Math.sign(momentAt(start + 1))
@@ -98,8 +131,7 @@ export function restingAttitude(balance: Balance): Attitude {
     before = after
     if (turned + STEP_DEG >= 360) return { noseDownDeg: 0, hold: 'tumbles' }
   }
-  const facing = faceFlow(balance.elements, flowAt((before + after) / 2))
-  speed = balanceSpeed(weight, (v) => turning(balance, facing, (before + after) / 2, v, munk).drag, speed)
+  speed = speedAt((before + after) / 2, speed)
   while (Math.abs(after - before) > TOLERANCE_DEG) {
     const middle = (before + after) / 2
     if (Math.sign(momentAt(middle)) === way) before = middle
