@@ -54,6 +54,48 @@ const shots: readonly Shot[] = [
       await page.locator('.recharts-surface').first().waitFor()
     },
   },
+  {
+    name: 'tank-drops',
+    path: '/tank',
+    before: async (page) => {
+      await page.getByRole('heading', { name: 'Drop tests' }).waitFor()
+      await page.getByRole('heading', { name: 'Drop tests' }).evaluate((heading) => heading.scrollIntoView())
+    },
+  },
+  {
+    name: 'finder',
+    path: '/patterns',
+    before: async (page) => {
+      await open(page, 'Third Button')
+      await page.getByRole('button', { name: 'Find a weighting' }).click()
+      await page.getByRole('button', { name: 'Find weightings' }).click()
+      await page.getByText('The best of').waitFor()
+      await page
+        .getByRole('form', { name: 'Find a weighting' })
+        .evaluate((form) => form.scrollIntoView({ block: 'start' }))
+      await page.locator('#sheet').evaluate((sheet) => sheet.scrollBy(0, -220))
+    },
+  },
+  {
+    name: 'trim',
+    path: '/patterns',
+    before: async (page) => {
+      await open(page, 'Kettle Lid')
+      await page.getByRole('button', { name: 'Trim it' }).click()
+      await page.getByRole('table', { name: 'What each cut does' }).scrollIntoViewIfNeeded()
+    },
+  },
+  {
+    name: 'how-it-came',
+    path: '/patterns',
+    before: async (page) => {
+      await open(page, 'Third Button')
+      await page.getByRole('button', { name: 'Check the band by sampling' }).click()
+      await page.getByText(/flies drawn from these spreads/).waitFor()
+      await page.getByRole('heading', { name: 'How this came about' }).evaluate((h) => h.scrollIntoView())
+      await page.locator('#sheet').evaluate((sheet) => sheet.scrollBy(0, -220))
+    },
+  },
   { name: 'boxes', path: '/boxes' },
   { name: 'outings', path: '/outings' },
   { name: 'stores', path: '/stores' },

@@ -86,7 +86,7 @@ const median = (values: readonly number[]) => {
 function outliersOf(timesS: readonly number[], scatterS: number): readonly number[] {
   if (timesS.length < 3) return []
   const middle = median(timesS)
-  const spread = Math.max(1.4826 * median(timesS.map((time) => Math.abs(time - middle))), scatterS / 2)
+  const spread = Math.max(1.4826 * median(timesS.map((time) => Math.abs(time - middle))), scatterS)
   return timesS.flatMap((time, i) => (Math.abs(time - middle) > OUTLIER_SDS * spread ? [i] : []))
 }
 

@@ -46,7 +46,8 @@ function dressedToFloat(fly: Fly, conditions: Conditions): boolean {
   )
 }
 
-const WETTING = { dry: { drownings: 0, seconds: 0 }, fresh: { drownings: 1, seconds: 0 } } as const
+/** What is dressed to float is cast dry: dipped or not, it has not been dragged under yet. */
+const NOT_DROWNED = { drownings: 0, seconds: 0 }
 
 /** The parts as measured and treated, from which everything else follows. */
 export function preparedParts(fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] {
@@ -71,7 +72,7 @@ export function evaluateFly(
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
 
   if (conditions.wet !== 'soaked' && dressedToFloat(fly, conditions)) {
-    const ride = rideOf(parts, water, WETTING[conditions.wet])
+    const ride = rideOf(parts, water, NOT_DROWNED)
     if (ride) return { kind: 'floats', ...common, ride }
   }
   const loads = loadsOf(parts, conditions.wet, water)

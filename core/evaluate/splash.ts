@@ -20,6 +20,10 @@ const LIMITS: readonly (readonly [number, SplashWord])[] = [
   [500, 'plips'],
 ]
 
+/** Most energy at which a splash is still called this, µJ. */
+export const splashLimitMicroJ = (word: SplashWord): number =>
+  LIMITS.find(([, name]) => name === word)?.[0] ?? Infinity
+
 /** Energy of a fly of this mass as it meets the water, µJ. */
 export const splashEnergyMicroJ = (massMg: number): number => (massMg * GRAVITY_MM_PER_S2 * DROP_MM) / 1e6
 

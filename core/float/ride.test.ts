@@ -3,7 +3,7 @@ import { partsOf, resolveDressing } from '../dressing/index.ts'
 import type { Part } from '../dressing/index.ts'
 import { hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
-import { filmLimitMg, POSTURES, rideOf, tuftLiftMg } from './index.ts'
+import { filmLimitMg, POSTURES, rideOf, trimmable, trimSteps, tuftLiftMg } from './index.ts'
 
 const water = waterAt(10)
 const DRY = { drownings: 0, seconds: 0 }
@@ -115,5 +115,32 @@ describe('rideOf', () => {
     const ranks = [0, 2, 5, 10, 20, 40].map((drownings) => rank(drownings, 0))
     expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
     expect(rank(0, 36_000)).toBe(POSTURES.length)
+  })
+})
+
+describe('trimSteps', () => {
+  const flyOf = (made: ReturnType<typeof recipe>) => {
+    const fly = resolveDressing(made.dressing, made.variant, made.materials)
+    if (fly.kind !== 'fly') throw new Error('incomplete')
+    return fly
+  }
+
+  it('knows what shears can do to a dry and to an emerger', () => {
+    expect(trimmable(flyOf(hackledDry())).map(({ how }) => how)).toEqual(['clipBelow'])
+    expect(trimmable(flyOf(emerger(1))).map(({ component, how }) => [component.key, how])).toEqual([
+      ['tuft', 'shorten'],
+    ])
+  })
+
+  it('never raises a fly that is cut', () => {
+    for (const [made, key, how] of [
+      [hackledDry(), 'hackle', 'clipBelow'],
+      [emerger(2), 'tuft', 'shorten'],
+    ] as const) {
+      const steps = trimSteps(flyOf(made), key, how, water)
+      const heights = steps.map(({ ride }) => ride?.freeHeightMm ?? -1)
+      expect(heights).toEqual([...heights].sort((a, b) => b - a))
+      expect(steps.at(-1)?.cut.left).toBe(0)
+    }
   })
 })

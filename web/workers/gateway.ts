@@ -1,23 +1,28 @@
 import { proxy, wrap } from 'comlink'
 import type { Remote } from 'comlink'
-import type { JobInput, JobName, JobResult } from './jobs.ts'
+import type { JobInput, JobName, JobProgress, JobResult } from './jobs.ts'
 import type { WorkerApi } from './worker.ts'
 
 /** The answer of a job that was stopped, by its user or by a newer one of the same key. */
 export type Stopped = { readonly kind: 'stopped' }
 
-interface RunOptions {
+interface RunOptions<Name extends JobName> {
   /** a newer job of the same key stops the older */
   readonly key: string
-  readonly onProgress?: (done: number) => void
+  readonly onProgress?: (progress: JobProgress<Name>) => void
+  /** which of the workers, so that halves of one piece of work run side by side */
+  readonly lane?: number
   readonly signal?: AbortSignal
 }
 
-let warm: Remote<WorkerApi> | null = null
+const warm = new Map<number, Remote<WorkerApi>>()
 
-function theWorker(): Remote<WorkerApi> {
-  warm ??= wrap<WorkerApi>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }))
-  return warm
+function workerOf(lane: number): Remote<WorkerApi> {
+  const known = warm.get(lane)
+  if (known) return known
+  const made = wrap<WorkerApi>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }))
+  warm.set(lane, made)
+  return made
 }
 
 const running = new Map<string, number>()
@@ -27,9 +32,9 @@ let started = 0
 export async function runJob<Name extends JobName>(
   name: Name,
   input: JobInput<Name>,
-  { key, onProgress, signal }: RunOptions,
+  { key, onProgress, signal, lane = 0 }: RunOptions<Name>,
 ): Promise<JobResult<Name> | Stopped> {
-  const worker = theWorker()
+  const worker = workerOf(lane)
   const before = running.get(key)
   if (before !== undefined) await worker.stop(`${key}:${before}`)
   const mine = (started += 1)
@@ -43,7 +48,7 @@ export async function runJob<Name extends JobName>(
       id,
       name,
       input,
-      proxy((done: number) => onProgress?.(done)),
+      proxy((progress: JobProgress<Name>) => onProgress?.(progress)),
     )
     return result ?? { kind: 'stopped' }
   } finally {

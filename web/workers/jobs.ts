@@ -1,5 +1,13 @@
-import { sampleFall } from '../../core/index.ts'
-import type { Calibration, Progress, SampledFall, SampleInput } from '../../core/index.ts'
+import { findWeightings, sampleFall } from '../../core/index.ts'
+import type {
+  Calibration,
+  FindInput,
+  FindProgress,
+  Found,
+  Progress,
+  SampledFall,
+  SampleInput,
+} from '../../core/index.ts'
 
 /** Heavy work by name: generators that yield progress and return a result. */
 export const jobs = {
@@ -8,9 +16,12 @@ export const jobs = {
     ...input
   }: SampleInput & { readonly calibration: Calibration }): Generator<Progress, SampledFall> =>
     sampleFall(input, calibration),
+  findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
 } as const
 
 export type JobName = keyof typeof jobs
 export type JobInput<Name extends JobName> = Parameters<(typeof jobs)[Name]>[0]
+export type JobProgress<Name extends JobName> =
+  ReturnType<(typeof jobs)[Name]> extends Generator<infer Step, unknown> ? Step : never
 export type JobResult<Name extends JobName> =
   ReturnType<(typeof jobs)[Name]> extends Generator<Progress, infer Result> ? Result : never

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { jobs } from './jobs.ts'
-import type { JobInput, JobName, JobResult } from './jobs.ts'
+import type { JobInput, JobName, JobProgress, JobResult } from './jobs.ts'
 
 /** How long a slice may run before the worker looks whether it was told to stop. */
 const SLICE_MS = 20
@@ -14,15 +14,15 @@ const worker = {
     key: string,
     name: Name,
     input: JobInput<Name>,
-    onProgress: (done: number) => void,
+    onProgress: (progress: JobProgress<Name>) => void,
   ): Promise<JobResult<Name> | null> {
     stopped.delete(key)
-    const work = jobs[name](input)
+    const work = (jobs[name] as (input: JobInput<Name>) => Generator<JobProgress<Name>, JobResult<Name>>)(input)
     let since = performance.now()
     for (let step = work.next(); ; step = work.next()) {
-      if (step.done) return step.value as JobResult<Name>
+      if (step.done) return step.value
       if (performance.now() - since < SLICE_MS) continue
-      onProgress(step.value.done)
+      onProgress(step.value)
       await breathe()
       if (stopped.delete(key)) return null
       since = performance.now()

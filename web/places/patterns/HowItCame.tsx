@@ -1,6 +1,7 @@
 import { memo, useEffect, useRef, useState } from 'react'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { DoubtShare, SampledFall } from '../../../core/index.ts'
+import { useMeasurementsQuery } from '../../app/api.ts'
 import { setWork } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useWording } from '../../app/useWording.ts'
@@ -43,7 +44,7 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
       {
         key: 'sampleFall',
         signal: controller.signal,
-        onProgress: (done) => dispatch(setWork({ label: 'Sampling the band', done })),
+        onProgress: ({ done }) => dispatch(setWork({ label: 'Sampling the band', done })),
       },
     )
     dispatch(setWork(null))
@@ -73,6 +74,26 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
         </p>
       ) : null}
     </>
+  )
+}
+
+/** Which drop tests moved the drag, the fly's own and those of its likes, and how much of each is taken over. */
+function Measurements({ worked: { calibration } }: { readonly worked: WorkedOut }) {
+  const { data } = useMeasurementsQuery()
+  const counted = calibration.weights.flatMap(({ testId, weight }) => {
+    const test = data?.tests.find(({ id }) => id === testId)
+    return test ? [`${test.flyName}${test.wet === 'dry' ? ', dry' : ''} ${Math.round(weight * 100)} %`] : []
+  })
+  if (counted.length === 0) return null
+  const moved = Math.round((calibration.dragMultiplier - 1) * 100)
+  return (
+    <p>
+      Drop tests make its drag{' '}
+      {moved === 0
+        ? 'what was estimated'
+        : `${Math.abs(moved)} % ${moved > 0 ? 'more' : 'less'} than estimated`}
+      . Taken over of each: {counted.join('; ')}.
+    </p>
   )
 }
 
@@ -135,6 +156,7 @@ export const HowItCame = memo(function HowItCame({
             What would narrow it most: {INPUTS[first.input].narrow}{' '}
             <Quiet>Drag grows with speed to the power {fall.exponent.toFixed(2)} here.</Quiet>
           </p>
+          <Measurements worked={worked} />
           <Sampled worked={worked} waterTempC={waterTempC} />
         </>
       ) : null}

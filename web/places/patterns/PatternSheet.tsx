@@ -15,6 +15,7 @@ import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft, toCommand } from 
 import type { ChangeDraft, Draft } from './draft.ts'
 import { FourFigures } from './FourFigures.tsx'
 import { HowItCame } from './HowItCame.tsx'
+import { FindOrTrim } from './FindOrTrim.tsx'
 import { Imitates } from './Imitates.tsx'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { ServesWhat } from './ServesWhat.tsx'
@@ -250,6 +251,15 @@ export default function PatternSheet() {
           chosenId={chosen.id}
           onChoose={choose}
           onChange={change}
+        />
+        <FindOrTrim
+          worked={isWorked ? worked : null}
+          draft={draft}
+          chosen={chosen}
+          book={book}
+          waterTempC={waterTempC}
+          onChange={change}
+          onChoose={choose}
         />
         {pattern && !dirty ? (
           <StartBatch

@@ -23,7 +23,11 @@ export interface MaterialBook {
 
 const toCore = (family: FamilyFull): MaterialFamily => family
 
-function toMaterial(family: FamilyFull, { id, sizeKey, colourName }: Omit<NewDrawer, 'familyId'>): Material {
+/** A drawer as core reckons with it. */
+export function toMaterial(
+  family: FamilyFull,
+  { id, sizeKey, colourName }: Omit<NewDrawer, 'familyId'>,
+): Material {
   const colour = family.colours.find(({ name }) => name === colourName)
   return {
     id,

@@ -1,0 +1,54 @@
+import { lazy, Suspense, useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { Row } from '../../ui/layout.tsx'
+import type { ChangeDraft, Draft, DraftVariant } from './draft.ts'
+import { Trim } from './Trim.tsx'
+import type { MaterialBook } from './useMaterialBook.ts'
+import type { WorkedOut } from './useFlyReport.ts'
+
+const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))
+
+interface FindOrTrimProps {
+  readonly worked: WorkedOut | null
+  readonly draft: Draft
+  readonly chosen: DraftVariant
+  readonly book: MaterialBook
+  readonly waterTempC: number
+  readonly onChange: ChangeDraft
+  readonly onChoose: (id: string) => void
+}
+
+/** The two tools for a variant, opened when wanted: weigh it backwards, or trim what floats. */
+export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, onChoose }: FindOrTrimProps) {
+  const [open, setOpen] = useState<'find' | 'trim' | null>(null)
+  if (!worked) return null
+  const floats = worked.report.kind === 'floats'
+  const toggle = (tool: 'find' | 'trim') => setOpen(open === tool ? null : tool)
+  return (
+    <div style={{ paddingTop: 8 }}>
+      <Row $gap={8}>
+        <Button onPress={() => toggle('find')} aria-expanded={open === 'find'}>
+          Find a weighting
+        </Button>
+        {floats ? (
+          <Button onPress={() => toggle('trim')} aria-expanded={open === 'trim'}>
+            Trim it
+          </Button>
+        ) : null}
+      </Row>
+      {open === 'find' ? (
+        <Suspense fallback={<p aria-busy="true">Opening the finder …</p>}>
+          <FindWeighting
+            draft={draft}
+            chosen={chosen}
+            book={book}
+            calibration={worked.calibration}
+            onChange={onChange}
+            onChoose={onChoose}
+          />
+        </Suspense>
+      ) : null}
+      {open === 'trim' && floats ? <Trim worked={worked} waterTempC={waterTempC} onChange={onChange} /> : null}
+    </div>
+  )
+}
