@@ -1,6 +1,6 @@
 import { airKept, dryness, hullOf, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
-import { checkFit, wrapLengthMm } from '../dressing/index.ts'
+import { checkFit, spreadWrapLengthMm } from '../dressing/index.ts'
 import { dragElementsOf, preparedParts } from '../evaluate/index.ts'
 import { linearMassMgPerMm, strandDiameterMm } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
@@ -137,7 +137,7 @@ export function makeGroup(
     beadVolumeMm3: beadPart?.volumeMm3 ?? 0,
     wireAt: wirePart?.at ?? null,
     wireLengthMm: (turns) =>
-      wireComponent ? wrapLengthMm(turns, wireComponent.coreMm, diameterMm, spanMm / Math.max(turns, 1)) : 0,
+      wireComponent ? spreadWrapLengthMm(turns, wireComponent.coreMm, diameterMm, spanMm) : 0,
     bodyVolumeMm3: elements.reduce(
       (sum, element) =>
         element.kind === 'body' ? sum + (Math.PI / 4) * element.diameterMm ** 2 * element.lengthMm : sum,

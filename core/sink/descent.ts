@@ -69,7 +69,8 @@ export function descend(model: FallModel, toDepthMm: number, leaderMm: number): 
 
   const target = SETTLED * freeSpeed
   let [time, depth, speed] = [0, 0, 0]
-  const h = START_STEP_S
+  // no longer than a third of the time in which the fly answers, or the steps would overshoot
+  const h = Math.min(START_STEP_S, (freeSpeed * model.inertiaMg) / weight / 3)
   while (speed < target && depth < endMm && time < 2) {
     const k1 = acceleration(depth, speed)
     const k2 = acceleration(depth + (h / 2) * speed, speed + (h / 2) * k1)
@@ -86,7 +87,11 @@ export function descend(model: FallModel, toDepthMm: number, leaderMm: number): 
   for (let step = 1; step <= STEPS_OF_DEPTH && depth < endMm; step += 1) {
     const nextDepth = settledAt + ((endMm - settledAt) * step) / STEPS_OF_DEPTH
     const length = trailing((depth + nextDepth) / 2)
-    const nextSpeed = balanceSpeed(weight, (v) => drag(v) + tippetPull(model, v, length), speed)
+    const nextSpeed = balanceSpeed(
+      weight,
+      (v) => drag(v) + tippetPull(model, v, length),
+      Math.max(speed, freeSpeed / 100),
+    )
     time += (nextDepth - depth) / nextSpeed
     depth = nextDepth
     speed = nextSpeed

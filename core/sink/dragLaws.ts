@@ -66,5 +66,6 @@ export function axialCylinderForce(
   if (speedMmPerS <= 0 || lengthMm <= 0 || diameterMm <= 0) return 0
   const x = (viscosity / density) * (lengthMm / (speedMmPerS * (diameterMm / 2) ** 2))
   const y = Math.sqrt(x) * (1 + 0.506 / (1 + 0.6 * x ** 0.28))
-  return ((2 * Math.PI) / Math.log1p(y)) * viscosity * speedMmPerS * lengthMm
+  // a line of next to no length has next to no force; so short a one would divide nought by nought
+  return y > 0 ? ((2 * Math.PI) / Math.log1p(y)) * viscosity * speedMmPerS * lengthMm : 0
 }

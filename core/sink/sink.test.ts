@@ -169,6 +169,17 @@ describe('descend', () => {
     expect(depthAtTime(descent, time ?? 0)).toBeCloseTo(1234, 6)
   })
 
+  it('keeps to its steps where a light fly with much drag answers at once', () => {
+    const light = { ...ball(8, 1.0005), inertiaMg: 1 }
+    const descent = descend(light, 500, Infinity)
+    const speed = terminalSpeed(light)
+    for (const point of descent.points.slice(1)) {
+      expect(point.speedMmPerS).toBeGreaterThan(0)
+      expect(point.speedMmPerS).toBeLessThan(speed * 1.01)
+    }
+    expect(descent.points.at(-1)?.depthMm).toBeCloseTo(500, 6)
+  })
+
   it('does not move what floats', () => {
     expect(descend(ball(3, 0.5), 1000, Infinity).points).toHaveLength(1)
   })

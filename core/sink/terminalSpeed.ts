@@ -12,7 +12,7 @@ const MOST_STEPS = 80
  * false position in the logarithms of speed and force, which never leaves the bracket.
  *
  * @param weight mg·mm/s², above 0
- * @param guess  where to start bracketing, mm/s
+ * @param guess  where to start bracketing, mm/s, above 0
  */
 export function balanceSpeed(weight: number, resisting: (speedMmPerS: number) => number, guess = 200): number {
   const excess = (speed: number) => Math.log(Math.max(resisting(speed), 1e-12 * weight) / weight)

@@ -2,7 +2,7 @@ import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import { threadLengthMm } from '../thread.ts'
-import { turnsThatFit, wrapLengthMm } from '../wraps.ts'
+import { spreadWrapLengthMm, turnsThatFit } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
 
@@ -12,7 +12,7 @@ export function woundSubstance(seat: Seat, usualTurns?: number): Substance {
   const lengthMm = placeMm(component)
   const diameterMm = strandDiameterMm(component.material)
   const turns = component.turns ?? usualTurns ?? turnsThatFit(lengthMm, diameterMm)
-  const strandMm = wrapLengthMm(turns, component.coreMm, diameterMm, turns > 0 ? lengthMm / turns : diameterMm)
+  const strandMm = spreadWrapLengthMm(turns, component.coreMm, diameterMm, lengthMm)
   return substance(seat, strandMm * linearMassMgPerMm(component.material), {
     massSdLog: 0.06,
     film: flank(lengthMm, component.outerMm),

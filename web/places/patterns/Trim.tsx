@@ -68,7 +68,7 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
             <th>bears</th>
             <th className="number">carries</th>
             <th>sinks after</th>
-            <th aria-label="actions" />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -143,7 +143,7 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
                 <th className="number">seen</th>
                 <th className="number">seen ÷ est.</th>
                 <th>band</th>
-                <th aria-label="actions" />
+                <td />
               </tr>
             </thead>
             <tbody>
@@ -168,7 +168,7 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
                 <th className="number">each</th>
                 <th className="number">÷ catalogue</th>
                 <th>what it says</th>
-                <th aria-label="actions" />
+                <td />
               </tr>
             </thead>
             <tbody>

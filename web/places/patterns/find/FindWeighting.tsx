@@ -276,7 +276,7 @@ function Results({ few, busy, looked, limitS, massText, onMake }: ResultsProps) 
             <th className="number">bulk</th>
             <th>stores</th>
             <th>why</th>
-            <th aria-label="actions" />
+            <td />
           </tr>
         </thead>
         <tbody>

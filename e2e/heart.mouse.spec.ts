@@ -1,0 +1,134 @@
+import { axeFaults, choose, expect, test } from './thistle.ts'
+import type { Page } from '@playwright/test'
+
+const lines = (page: Page) => page.getByRole('list', { name: 'Dressing in tying order' })
+const figures = (page: Page) => page.getByTestId('figures')
+const add = (page: Page, kind: string) =>
+  choose(page, /Add to the dressing|Add a component/, new RegExp(`^${kind}$`))
+const takeMaterial = (page: Page, name: string) => choose(page, /Material$/, name, lines(page))
+
+async function begin(page: Page, name: string, hook: string, size: string): Promise<void> {
+  await page.goto('/patterns/new')
+  await page.getByLabel('Name', { exact: true }).fill(name)
+  await choose(page, /Hook: bend, length, wire/, hook)
+  await choose(page, /^#\d+ Size|Size/, size)
+}
+async function save(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('button', { name: "Tonight's actions" })).toContainText(`Made ${name}`)
+}
+async function openPattern(page: Page, name: string): Promise<void> {
+  await page.goto('/patterns')
+  await page.getByRole('link', { name, exact: true }).click()
+  await page.getByRole('heading', { name, level: 1 }).waitFor()
+}
+
+test('a balanced leech says how long its pin must be to hang level', async ({ page }) => {
+  await begin(page, 'Heather Leech', 'Hook, jig, eye bent up by 90°', '#10')
+  await add(page, 'bead')
+  await takeMaterial(page, 'Tungsten alloy bead, straight bore')
+  await page.getByLabel('On a pin, mm before the eye').fill('9')
+  await add(page, 'tail')
+  await add(page, 'body')
+  await expect(figures(page)).toContainText(/level with the bead .+ before the eye/)
+  await expect(figures(page)).toContainText('for each 0.2 mm')
+  const hung = await figures(page).textContent()
+  await lines(page).getByRole('button', { name: /^bead/ }).click()
+  await page.getByLabel('On a pin, mm before the eye').fill('2')
+  await expect(figures(page)).not.toHaveText(hung ?? '')
+  await save(page, 'Heather Leech')
+})
+
+test('a foam dry floats, and says what it carries', async ({ page }) => {
+  await begin(page, 'Peat Beetle', 'Hook, straight, fine wire, for dries', '#12')
+  await add(page, 'thread')
+  await add(page, 'foam')
+  await add(page, 'hackle')
+  await expect(figures(page)).toContainText(/bears .+ and .+ mg more/)
+  await expect(figures(page)).toContainText('This floats.')
+  await save(page, 'Peat Beetle')
+  expect(await axeFaults(page)).toEqual([])
+})
+
+test('a tufted emerger is trimmed until it hangs lower, by clicks', async ({ page }) => {
+  await openPattern(page, 'Kettle Lid')
+  await expect(figures(page)).toContainText('hanging below the film')
+  const before = await figures(page).textContent()
+  await page.getByRole('button', { name: 'Trim it' }).click()
+  await choose(page, /What to trim/, 'shorten the wing')
+  const cuts = page.getByRole('table', { name: 'What each cut does' })
+  await expect(cuts.getByRole('row')).toHaveCount(10)
+  await expect(cuts).toContainText('it sinks')
+  expect(await axeFaults(page)).toEqual([])
+  await cuts.getByRole('button', { name: 'Cut to 75 %' }).click()
+  await expect(figures(page)).not.toHaveText(before ?? '')
+  await expect(page.getByText('not saved')).toBeVisible()
+})
+
+test('the finder gets two metres down in six seconds at 8 °C, and makes the variant', async ({ page }) => {
+  await openPattern(page, 'Third Button')
+  await page.getByRole('button', { name: 'Find a weighting' }).click()
+  const form = page.getByRole('form', { name: 'Find a weighting' })
+  await form.getByLabel('in water of').fill('8')
+  await form.getByRole('button', { name: 'Find weightings' }).click()
+  await expect(form.getByText(/^The best of/)).toBeVisible({ timeout: 30_000 })
+  const found = form.getByRole('table', { name: 'Weightings found' })
+  await expect(found).toContainText('the lightest that does it')
+  expect(await axeFaults(page)).toEqual([])
+  await found.getByRole('button', { name: 'Make a variant of no. 1', exact: true }).click()
+  await expect(page.getByRole('table', { name: 'Variants' }).getByRole('row')).toHaveCount(7)
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('not saved')).toBeHidden()
+})
+
+test('a drop test narrows the band and moves relatives, and undo takes it back', async ({ page }) => {
+  await openPattern(page, 'Wet Slate')
+  const before = await figures(page).textContent()
+  expect(before).toContain('est.')
+  const relatives = page.getByRole('table', { name: 'Variants' })
+  const ridesBefore = await relatives.textContent()
+  await page.goto('/tank')
+  const form = page.getByRole('form', { name: 'A drop test' })
+  await choose(page, /Fly that is dropped/, 'Wet Slate #18 W 2.4', form)
+  await choose(page, /Timed by/, 'frames of a film', form)
+  await form.getByLabel('Depth').fill('wide')
+  await expect(form).toContainText('Write a figure.')
+  await form.getByLabel('Depth').fill('1.2')
+  await form.getByLabel('Times, s').fill('4.1 4.2 4,1')
+  await form.getByRole('button', { name: 'Keep the test' }).click()
+  const tests = page.getByRole('table', { name: 'Drop tests, predicted against measured' })
+  await expect(tests.getByRole('row').nth(1)).toContainText('Wet Slate #18 W 2.4')
+  expect(await axeFaults(page)).toEqual([])
+  await openPattern(page, 'Wet Slate')
+  await expect(figures(page)).toContainText('timed')
+  await expect(relatives).not.toHaveText(ridesBefore ?? '')
+  await page
+    .getByRole('contentinfo', { name: 'Tray' })
+    .getByRole('button', { name: 'Undo', exact: true })
+    .click()
+  await expect(figures(page)).toHaveText(before ?? '')
+})
+
+test('six flies fall in the tank, pause and step', async ({ page }) => {
+  await page.goto('/tank')
+  await choose(page, /Put another fly in/, 'Coal Scuttle #10 W 4.0')
+  await choose(page, /Put another fly in/, 'Cold Tea #10 pale')
+  const clock = page.getByRole('group', { name: 'Time in the tank' }).locator('output')
+  await page.getByRole('button', { name: 'Let them fall' }).click()
+  await expect(clock).not.toHaveText('0.0 s')
+  await page.getByRole('button', { name: 'Pause' }).click()
+  const paused = await clock.textContent()
+  await page.getByRole('button', { name: 'A tenth of a second on' }).click()
+  await expect(clock).not.toHaveText(paused ?? '')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the table' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('tank.csv')
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the picture' }).click(),
+  ])
+  expect(picture.suggestedFilename()).toBe('tank.png')
+  expect(await axeFaults(page)).toEqual([])
+})
