@@ -3,98 +3,12 @@ import autocannon from 'autocannon'
 import { readFile, writeFile } from 'node:fs/promises'
 import { cpus } from 'node:os'
 import { join } from 'node:path'
-import {
-  descend,
-  drawFly,
-  evaluateFly,
-  LIST_CONDITIONS,
-  matchFly,
-  resolveDressing,
-  sampleFall,
-  USUAL_TIPPET,
-} from '../core/index.ts'
-import { shippedFoods } from '../core/season/shipped/larder.ts'
-import { jigNymph } from '../core/testing/shippedMaterial.ts'
 import { CHROMIUM_ARGS, chromiumPath } from '../e2e/chromium.ts'
 import { serveApart } from '../e2e/serving.ts'
 import type { Serving } from '../e2e/serving.ts'
-
-/** One line of the report. */
-interface Line {
-  readonly what: string
-  readonly figure: string
-  readonly wanted: string
-}
-
-const ROUNDS = 5
-const median = (values: readonly number[]) =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
-const ms = (value: number) => `${value < 1 ? value.toFixed(3) : value.toFixed(1)} ms`
-
-/** Median of five rounds of the mean time of one call, warm. */
-function timeOf(calls: number, work: () => unknown): number {
-  for (let i = 0; i < calls; i += 1) work()
-  return median(
-    Array.from({ length: ROUNDS }, () => {
-      const from = performance.now()
-      for (let i = 0; i < calls; i += 1) work()
-      return (performance.now() - from) / calls
-    }),
-  )
-}
-
-function benchCore(): readonly Line[] {
-  const made = jigNymph()
-  const fly = resolveDressing(made.dressing, made.variant, made.materials)
-  if (fly.kind !== 'fly') throw new Error('the nymph is incomplete')
-  const conditions = { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }
-  const report = evaluateFly(fly, conditions)
-  if (report.kind !== 'sinks') throw new Error('the nymph floats')
-  const edit = () => {
-    const resolved = resolveDressing(made.dressing, made.variant, made.materials)
-    if (resolved.kind !== 'fly') return
-    const worked = evaluateFly(resolved, conditions)
-    if (worked.kind === 'sinks') descend(worked.model, 3000, 3600)
-    drawFly(resolved)
-  }
-  const stages = shippedFoods.flatMap(({ stages: all }) => all).map((stage) => ({ ...stage, id: stage.key }))
-  const place = {
-    waterKind: 'freestone' as const,
-    bedMm: 900,
-    surfaceSpeedMmPerS: 750,
-    lengthMmLow: 6,
-    lengthMmHigh: 9,
-  }
-  const matched = {
-    behaviour: { kind: 'sinks' as const, sinkSpeedMmPerS: 420 },
-    bodyLengthMm: 7,
-    bodyHexWet: '#463c24',
-  }
-  const sample = () => {
-    const work = sampleFall({ fly, conditions, samples: 1000, seed: 1 })
-    let step = work.next()
-    while (!step.done) step = work.next()
-  }
-  return [
-    {
-      what: 'editing a pattern, all of core (resolve, evaluate, fall to 3 m, draw)',
-      figure: ms(timeOf(100, edit)),
-      wanted: 'under 4 ms',
-    },
-    {
-      what: 'evaluateFly, free and with line',
-      figure: ms(timeOf(200, () => evaluateFly(fly, conditions))),
-      wanted: '',
-    },
-    { what: 'descend to 3 m', figure: ms(timeOf(100, () => descend(report.model, 3000, 3600))), wanted: '' },
-    {
-      what: 'matchFly against all 164 stages',
-      figure: ms(timeOf(50, () => stages.map((stage) => matchFly(matched, stage, place)))),
-      wanted: '',
-    },
-    { what: 'sampling 1,000 flies', figure: ms(timeOf(1, sample)), wanted: '' },
-  ]
-}
+import { benchCore } from './core.ts'
+import { median, ms, ROUNDS } from './timing.ts'
+import type { Line } from './timing.ts'
 
 /** One run of load at 100 requests a second over two connections: one tier with two tabs. */
 async function load(url: string, options: Partial<autocannon.Options> = {}): Promise<autocannon.Result> {

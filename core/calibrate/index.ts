@@ -2,7 +2,7 @@ export { calibrationFor, massesFor, NOTHING_MEASURED, reckonedPiece } from './ca
 export type { Calibrated, FlyWeighing, Measured } from './calibrationFor.ts'
 export { readDrop, TIMINGS, wallFactor } from './dropTest.ts'
 export type { DropOutcome, DropReading, DropTest, Timing } from './dropTest.ts'
-export { dragShares } from './likeness.ts'
+
 export type { DragShares } from './likeness.ts'
 export { foretold, shrinkDrag } from './shrink.ts'
 export type { Foretold } from './shrink.ts'

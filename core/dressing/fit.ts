@@ -16,8 +16,13 @@ export interface FitFinding {
     | 'wireLongerThanShank'
     | 'beadAndWireCrowdShank'
     | 'tooManyTurns'
+    | 'overdressed'
+    | 'eyeCrowded'
+    | 'threadTooFine'
+    | 'ribMats'
+    | 'mayRoll'
   readonly componentKey: string
-  /** what was found and what would do, mm or turns */
+  /** what was found and what would do: mm, turns, denier or a share */
   readonly found: number
   readonly limit: number
 }

@@ -94,5 +94,5 @@ describe('any dressing that a recipe may hold', () => {
       { seed: 7, numRuns: 4000 },
     )
     expect([...kinds].sort()).toEqual(['doesNotFit', 'floats', 'sinks'])
-  })
+  }, 60_000)
 })

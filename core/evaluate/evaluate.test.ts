@@ -3,7 +3,14 @@ import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { hackledDry, jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { behaviourOf, evaluateFly, LIST_CONDITIONS, sampleFall, USUAL_TIPPET } from './index.ts'
+import {
+  behaviourOf,
+  evaluateFly,
+  LIST_CONDITIONS,
+  sampleFall,
+  speedAtAttitude,
+  USUAL_TIPPET,
+} from './index.ts'
 
 function flyOf(made: ReturnType<typeof recipe>): Fly {
   const resolved = resolveDressing(made.dressing, made.variant, made.materials)
@@ -51,6 +58,15 @@ describe('evaluateFly', () => {
       expect(Math.abs(speed.low - analytic.low) / width).toBeLessThan(0.15)
       expect(Math.abs(speed.high - analytic.high) / width).toBeLessThan(0.15)
     }
+  })
+
+  it('has the same speed, mass and fit where only those are asked for', () => {
+    const fly = flyOf(jigNymph())
+    const report = sinking(fly)
+    const quick = speedAtAttitude(fly, withTippet, report.attitude.noseDownDeg)
+    expect(quick.speedMmPerS).toBeCloseTo(report.trailing?.sinkSpeedMmPerS.value ?? 0, 4)
+    expect(quick.massMg).toBeCloseTo(report.massMg.value, 9)
+    expect(report.findings).toEqual(expect.arrayContaining([...quick.findings]))
   })
 
   it('orders tungsten, brass and no bead', () => {
@@ -121,6 +137,66 @@ describe('evaluateFly', () => {
       ),
       { seed: 19, numRuns: 120 },
     )
+  })
+})
+
+describe('sense', () => {
+  const codes = (made: ReturnType<typeof recipe>) =>
+    evaluateFly(flyOf(made), LIST_CONDITIONS).findings.map(({ code }) => code)
+  const on = (hook: string, lines: Parameters<typeof recipe>[1]) =>
+    recipe(shippedMaterial('hook-straight', hook), lines)
+  const fur = (bulk: number) =>
+    ({ key: 'body', kind: 'body', material: shippedMaterial('dubbing-hare'), at: [0.3, 1], bulk }) as const
+  const bead = {
+    key: 'bead',
+    kind: 'bead',
+    material: shippedMaterial('bead-brass-drilled', '2.4'),
+    at: [0, 0.2],
+  } as const
+
+  it('finds the slim nymph in order', () => {
+    expect(codes(jigNymph())).toEqual([])
+  })
+
+  it('says what is overdressed, by its bulk', () => {
+    expect(codes(on('16', [bead, fur(0.2)]))).not.toContain('overdressed')
+    expect(codes(on('16', [bead, fur(1)]))).toContain('overdressed')
+  })
+
+  it('leaves the eye free, the fur unpressed and the thread strong enough', () => {
+    const thread = (denier: string) =>
+      ({
+        key: 'thread',
+        kind: 'thread',
+        material: shippedMaterial('thread-nylon', denier),
+        at: [0, 1],
+      }) as const
+    const hackle = (from: number) =>
+      ({
+        key: 'hackle',
+        kind: 'hackle',
+        material: shippedMaterial('hackle-cape-stiff', '14'),
+        at: [from, 0.2],
+      }) as const
+    expect(codes(on('14', [thread('70'), hackle(0)]))).toContain('eyeCrowded')
+    expect(codes(on('14', [thread('70'), hackle(0.12)]))).not.toContain('eyeCrowded')
+    const rib = (turns: number) =>
+      ({
+        key: 'rib',
+        kind: 'rib',
+        material: shippedMaterial('wire-copper', '0.25'),
+        at: [0.3, 1],
+        turns,
+      }) as const
+    expect(codes(on('14', [fur(0.3), rib(14)]))).toContain('ribMats')
+    expect(codes(on('14', [fur(0.3), rib(5)]))).not.toContain('ribMats')
+    const strip = {
+      key: 'wing',
+      kind: 'strip',
+      material: shippedMaterial('strip-rabbit'),
+      at: [0.1, 1],
+    } as const
+    expect(codes(on('8', [thread('50'), strip]))).toContain('threadTooFine')
   })
 })
 

@@ -12,6 +12,7 @@ import { fallOf, massBasis, submergedSdMg } from './doubt.ts'
 import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
 import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
+import { rollOf, senseOf } from './sense.ts'
 import { splashOf } from './splash.ts'
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
@@ -67,7 +68,7 @@ export function evaluateFly(
 ): FlyReport {
   const water = waterAt(conditions.waterTempC)
   const parts = preparedParts(fly, conditions, calibration)
-  const findings = checkFit(fly)
+  const findings = [...checkFit(fly), ...senseOf(fly)]
   const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
 
@@ -102,6 +103,7 @@ export function evaluateFly(
   return {
     kind: 'sinks',
     ...common,
+    findings: [...findings, ...rollOf(fly, attitude)],
     submergedMg: logEstimate(submergedMg, sd, massBasis(calibration)),
     free: fallOf({ ...model, tippet: null }, parts, calibration),
     trailing: conditions.tippet ? fallOf(model, parts, calibration) : null,

@@ -19,6 +19,7 @@ export interface Descent {
 
 const START_STEP_S = 0.004
 const SETTLED = 0.995
+const MOST_STARTING_STEPS = 500
 const STEPS_OF_DEPTH = 48
 
 const TABLE_KNOTS = 40
@@ -71,7 +72,7 @@ export function descend(model: FallModel, toDepthMm: number, leaderMm: number): 
   let [time, depth, speed] = [0, 0, 0]
   // no longer than a third of the time in which the fly answers, or the steps would overshoot
   const h = Math.min(START_STEP_S, (freeSpeed * model.inertiaMg) / weight / 3)
-  while (speed < target && depth < endMm && time < 2) {
+  for (let step = 0; step < MOST_STARTING_STEPS && speed < target && depth < endMm; step += 1) {
     const k1 = acceleration(depth, speed)
     const k2 = acceleration(depth + (h / 2) * speed, speed + (h / 2) * k1)
     const k3 = acceleration(depth + (h / 2) * (speed + (h / 2) * k1), speed + (h / 2) * k2)

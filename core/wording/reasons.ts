@@ -25,6 +25,16 @@ export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
       return `The turns of wire need ${found}, and the shank has ${limit}.`
     case 'beadAndWireCrowdShank':
       return `Bead and wire crowd the shank: the wire needs ${found} of the ${limit} that are free.`
+    case 'overdressed':
+      return `Overdressed: as thick as ${percent(finding.found)} of the gape. It hides the outline and holds the fly up.`
+    case 'eyeCrowded':
+      return `The eye is crowded: this starts ${found} behind it. Leave ${limit} for the head and the knot.`
+    case 'threadTooFine':
+      return `${Math.round(finding.found)} denier is fine thread for this material; ${Math.round(finding.limit)} holds it.`
+    case 'ribMats':
+      return `The rib covers ${percent(finding.found)} of the fur and mats it. Take fewer turns or thinner wire.`
+    case 'mayRoll':
+      return 'Little holds it upright as it falls: it is likely to roll on its side.'
     case 'tooManyTurns':
       return `${Math.round(finding.found)} turns do not lie side by side here; ${Math.round(finding.limit)} fit.`
   }
