@@ -89,6 +89,17 @@ function beadVolume(diameterMm: number, boreMm: number, boring: BeadBoring): num
  * @example a slotted 2.8 mm tungsten bead weighs about 131 mg, a drilled one 162
  */
 export function makeBead(material: Material): Bead {
+  const known = made.get(material)
+  if (known) return known
+  const bead = integrateBead(material)
+  made.set(material, bead)
+  return bead
+}
+
+/** A bead is integrated once for each drawer: its slot costs more than all the rest of a fly. */
+const made = new WeakMap<Material, Bead>()
+
+function integrateBead(material: Material): Bead {
   const diameterMm = sizeNumber(material) ?? valueOf(material, 'diameterMm', 3)
   const boring = material.family.boring ?? 'drilled'
   const boreMm = boreOf(diameterMm, boring)

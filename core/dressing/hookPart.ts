@@ -83,6 +83,17 @@ function wireCentre(hook: Hook): FlySpot {
 
 /** The bare hook as a part: what stands clear of the dressing drags; the shank lies beneath it. */
 export function hookPart(hook: Hook, material: Material): Part {
+  const known = made.get(hook)
+  if (known?.material === material) return known
+  const part = makePart(hook, material)
+  made.set(hook, part)
+  return part
+}
+
+/** A hook is worked out once as long as a fly is on it. */
+const made = new WeakMap<Hook, Part>()
+
+function makePart(hook: Hook, material: Material): Part {
   const density = propertyOf(material, 'densityMgPerMm3', 7.85).value
   const massMg = hook.volumeMm3 * density
   return {

@@ -30,9 +30,12 @@ export function hullOf(fly: Fly): readonly HullSection[] {
     const fromMm = (fly.hook.shankMm * i) / SLICES
     const toMm = (fly.hook.shankMm * (i + 1)) / SLICES
     const middle = (fromMm + toMm) / 2
-    const diameterMm = wound
-      .filter((component) => component.fromMm <= middle && middle <= component.toMm)
-      .reduce((widest, { outerMm }) => Math.max(widest, outerMm), fly.hook.wireMm)
+    let diameterMm = fly.hook.wireMm
+    for (const component of wound) {
+      if (component.fromMm <= middle && middle <= component.toMm && component.outerMm > diameterMm) {
+        diameterMm = component.outerMm
+      }
+    }
     const last = sections[sections.length - 1]
     if (last && Math.abs(last.diameterMm - diameterMm) < 1e-9) sections[sections.length - 1] = { ...last, toMm }
     else sections.push({ fromMm, toMm, diameterMm })

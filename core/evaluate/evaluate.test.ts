@@ -213,8 +213,8 @@ describe('golden figures', () => {
       {
         "freeMmPerS": "496.538",
         "massMg": "157.850",
-        "trailingMmPerS": "383.181",
-        "version": 2,
+        "trailingMmPerS": "383.180",
+        "version": 3,
       }
     `)
   })

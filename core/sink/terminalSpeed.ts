@@ -2,7 +2,8 @@ import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
 import { flyDrag, tippetPull } from './fallModel.ts'
 import type { FallModel } from './fallModel.ts'
 
-const RELATIVE_TOLERANCE = 1e-7
+const RELATIVE_TOLERANCE = 1e-6
+const USUAL_EXPONENT = 1.5
 const MOST_STEPS = 80
 
 /**
@@ -16,12 +17,18 @@ const MOST_STEPS = 80
  */
 export function balanceSpeed(weight: number, resisting: (speedMmPerS: number) => number, guess = 200): number {
   const excess = (speed: number) => Math.log(Math.max(resisting(speed), 1e-12 * weight) / weight)
-  let high = guess
-  let atHigh = excess(high)
-  while (atHigh < 0 && high < 1e6) atHigh = excess((high *= 1.5))
-  let low = high / 1.5
-  let atLow = excess(low)
-  while (atLow > 0 && low > 1e-9) atLow = excess((low /= 1.5))
+  // a first guess by the usual power of speed, then outwards from it until the root is between
+  let near = guess
+  let atNear = excess(near)
+  let far = near * Math.exp(-atNear / USUAL_EXPONENT)
+  let atFar = excess(far)
+  for (let wider = 1.05; atNear * atFar > 0 && far < 1e6 && far > 1e-9; wider *= 1.5) {
+    near = far
+    atNear = atFar
+    far *= atFar < 0 ? wider : 1 / wider
+    atFar = excess(far)
+  }
+  let [low, atLow, high, atHigh] = near < far ? [near, atNear, far, atFar] : [far, atFar, near, atNear]
   let side = 0
   for (let step = 0; step < MOST_STEPS && high / low - 1 > RELATIVE_TOLERANCE; step += 1) {
     const middle = low * (high / low) ** (atLow / (atLow - atHigh))

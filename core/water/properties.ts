@@ -46,11 +46,16 @@ function surfaceTensionMgPerS2(t: number): number {
  * @example waterAt(10).viscosityMgPerMmS // 1.306
  */
 export function waterAt(tempC: number): WaterProperties {
+  if (latest?.tempC === tempC) return latest
   if (!(tempC >= 0 && tempC <= 30)) throw new RangeError(`water temperature ${tempC} °C is outside 0 to 30 °C`)
-  return {
+  latest = {
     tempC,
     densityMgPerMm3: densityMgPerMm3(tempC),
     viscosityMgPerMmS: viscosityMgPerMmS(tempC),
     surfaceTensionMgPerS2: surfaceTensionMgPerS2(tempC),
   }
+  return latest
 }
+
+/** Thousands of weightings in a row ask for the same water. */
+let latest: WaterProperties | null = null
