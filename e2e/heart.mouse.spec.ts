@@ -39,6 +39,31 @@ test('a balanced leech says how long its pin must be to hang level', async ({ pa
   await save(page, 'Heather Leech')
 })
 
+test('a tungsten jig is written down line by line, as on a card', async ({ page }) => {
+  await begin(page, 'Bracken Jig', 'Hook, jig, eye bent up by 60°', '#16')
+  const form = page.getByRole('form', { name: 'Type a line' })
+  const type = async (line: string) => {
+    await form.getByLabel('Type a line').fill(line)
+    await form.getByLabel('Type a line').press('Enter')
+  }
+  await type('bead: tungsten slotted 7/64 in copper')
+  await type('thread: nylon 70 denier olive')
+  await type('tail: 6 speckled cock, ⅔ shank')
+  await type('body: hare, slim, from 0.3 to 1')
+  await expect(lines(page).getByRole('listitem')).toHaveCount(4)
+  await expect(lines(page)).toContainText('2.8 mm · 7/64 in')
+  await expect(lines(page)).toContainText('6 fibres, ⅔ shank')
+  await form.getByLabel('Type a line').fill('rib: copper wire, some turns')
+  await form.getByRole('button', { name: 'Add the line' }).click()
+  await expect(form).toContainText('“some turns” is not understood')
+  await form.getByLabel('Type a line').fill('rib: fine copper wire 0.12, 5 turns')
+  await expect(form).toContainText('understood: rib:')
+  await form.getByRole('button', { name: 'Add the line' }).click()
+  await expect(figures(page)).toContainText('sinks')
+  expect(await axeFaults(page)).toEqual([])
+  await save(page, 'Bracken Jig')
+})
+
 test('a foam dry floats, and says what it carries', async ({ page }) => {
   await begin(page, 'Peat Beetle', 'Hook, straight, fine wire, for dries', '#12')
   await add(page, 'thread')

@@ -271,10 +271,10 @@ describe('conditioning', () => {
 
 describe('coverage', () => {
   it('of the 80 % bands after three drops lies between 76 and 84 %, the median error below 8 %', () => {
-    const right = trials(500)
+    const right = trials(400)
     expect(right.coveredAfter).toBeGreaterThan(0.76)
     expect(right.coveredAfter).toBeLessThan(0.84)
     expect(right.medianError).toBeLessThan(0.08)
-    expect(trials(120, { drag: 1.4, hooks: 1.2 }).medianError).toBeLessThan(0.08)
+    expect(trials(80, { drag: 1.4, hooks: 1.2 }).medianError).toBeLessThan(0.08)
   }, 60_000)
 })

@@ -1,6 +1,6 @@
 import { memo, useCallback, useState } from 'react'
 import styled from 'styled-components'
-import { COMPONENT_KINDS, wording } from '../../../core/index.ts'
+import { COMPONENT_KINDS, MATERIALS_FOR, wording } from '../../../core/index.ts'
 import type { Component, ComponentKind } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
@@ -9,7 +9,8 @@ import { ComponentFields } from './ComponentFields.tsx'
 import { newComponent } from './draft.ts'
 import type { ChangeDraft, Draft, NewDrawer } from './draft.ts'
 import { componentLine } from './lineText.ts'
-import { MaterialPicker, MATERIALS_FOR } from './MaterialPicker.tsx'
+import { MaterialPicker } from './MaterialPicker.tsx'
+import { TypeLine } from './TypeLine.tsx'
 import type { MaterialBook } from './useMaterialBook.ts'
 
 const Line = styled.li`
@@ -213,8 +214,11 @@ export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
           )
         })}
       </ol>
-      <Row style={{ paddingTop: 8 }}>
-        <AddComponent onAdd={onAdd} />
+      <Row style={{ paddingTop: 8 }} $align="start" $gap={18}>
+        <TypeLine book={book} onChange={onChange} />
+        <div style={{ paddingTop: 18 }}>
+          <AddComponent onAdd={onAdd} />
+        </div>
       </Row>
     </>
   )

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react'
-import { parseQuantity, SAME_BEAD_MM, wording } from '../../../core/index.ts'
-import type { ComponentKind, MaterialKind } from '../../../core/index.ts'
+import { MATERIALS_FOR, parseQuantity, SAME_BEAD_MM, wording } from '../../../core/index.ts'
+import type { ComponentKind } from '../../../core/index.ts'
 import type { FamilyFull } from '../../../contract/index.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
@@ -8,18 +8,6 @@ import type { NewDrawer } from './draft.ts'
 import { sizeText } from './lineText.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 import { nearestSize } from './variantActions.ts'
-
-/** Kinds of material that a component is usually made of, the likeliest first. */
-export const MATERIALS_FOR: Readonly<Record<ComponentKind | 'hook', readonly MaterialKind[]>> = {
-  hook: ['hook'], bead: ['bead'], cone: ['cone'], eyes: ['eyes'], wire: ['wire'], sheet: ['sheet'], thread: ['thread'],
-  tail: ['fibre', 'marabou', 'hackle', 'hair', 'quill', 'rubber', 'yarn', 'feather'], shuck: ['yarn', 'dubbing', 'fibre'],
-  body: ['dubbing', 'thread', 'floss', 'quill', 'herl', 'wire', 'tinsel', 'chenille', 'yarn', 'foam', 'sheet'],
-  rib: ['wire', 'tinsel', 'thread', 'floss'], thorax: ['dubbing', 'herl', 'chenille'], gills: ['marabou', 'yarn', 'herl', 'fibre'],
-  legs: ['hackle', 'rubber', 'fibre', 'marabou', 'hair'], collar: ['dubbing', 'hackle', 'cdc'], hackle: ['hackle', 'cdc'],
-  wing: ['cdc', 'feather', 'hair', 'yarn', 'hackle'], post: ['yarn', 'hair', 'cdc', 'foam'], wingCase: ['feather', 'sheet', 'quill', 'tinsel'],
-  back: ['sheet', 'quill', 'feather'], strip: ['strip'], foam: ['foam'], coat: ['resin'], hotSpot: ['thread', 'floss', 'dubbing'],
-  egg: ['yarn', 'chenille', 'bead'],
-} // prettier-ignore
 
 interface PickerProps {
   readonly kind: ComponentKind | 'hook'

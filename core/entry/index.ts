@@ -1,0 +1,3 @@
+export { MATERIALS_FOR } from './materialsFor.ts'
+export { readTypedLine } from './typedLine.ts'
+export type { NamedFamily, TypedLine } from './typedLine.ts'

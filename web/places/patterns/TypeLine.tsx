@@ -1,0 +1,98 @@
+import { useState } from 'react'
+import { readTypedLine } from '../../../core/index.ts'
+import type { Component, TypedLine } from '../../../core/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { TextField } from '../../ui/fields.tsx'
+import { Row } from '../../ui/layout.tsx'
+import { newComponent } from './draft.ts'
+import type { ChangeDraft } from './draft.ts'
+import { componentLine } from './lineText.ts'
+import { toMaterial } from './useMaterialBook.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+type Unclear = Extract<TypedLine, { kind: 'unclear' }>
+
+/** Where a line was not understood, and how it is written. */
+function unclearLine({ code, at }: Unclear): string {
+  switch (code) {
+    case 'noKind':
+      return 'Begin with what it is and a colon: “tail: 6 speckled cock, ⅔ shank”.'
+    case 'unknownKind':
+      return `“${at}” is no component. Write tail, body, rib, hackle, wing …`
+    case 'noMaterial':
+      return `No material of this kind is called “${at}”.`
+    case 'unknownAmount':
+      return `“${at}” is not understood. Write 5 turns, ⅔ shank, slim, above …`
+  }
+}
+
+/** What was understood, as the line that it will be. */
+function echo(line: Extract<TypedLine, { kind: 'understood' }>, book: MaterialBook): string {
+  const family = book.families.find(({ id }) => id === line.familyId)
+  const material = family && toMaterial(family, { id: '', sizeKey: line.sizeKey, colourName: line.colourName })
+  const component = newComponent(line.component.kind, '', [])
+  return componentLine({ ...component, ...line.component, place: component.place }, material)
+}
+
+interface TypeLineProps {
+  readonly book: MaterialBook
+  readonly onChange: ChangeDraft
+}
+
+/** A line of the dressing as it is written on a card; it says what it understood before it is taken. */
+export function TypeLine({ book, onChange }: TypeLineProps) {
+  const [text, setText] = useState('')
+  const [tried, setTried] = useState(false)
+  const line = text.trim() === '' ? null : readTypedLine(text, book.families)
+  const take = async () => {
+    if (line?.kind !== 'understood') {
+      setTried(true)
+      return
+    }
+    const drawer = await book.drawer(line.familyId, line.sizeKey, line.colourName)
+    onChange((draft) => {
+      const start = newComponent(line.component.kind, drawer.id, draft.components)
+      const component: Component = {
+        ...start,
+        ...line.component,
+        place: { ...start.place, ...line.component.place },
+      }
+      return {
+        newDrawers: drawer.minted ? [...draft.newDrawers, drawer.minted] : draft.newDrawers,
+        components: [...draft.components, component],
+        steps: null,
+      }
+    })
+    setText('')
+    setTried(false)
+  }
+  return (
+    <form
+      aria-label="Type a line"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void take()
+      }}
+    >
+      <Row $align="end" $gap={8}>
+        <TextField
+          label="Type a line"
+          value={text}
+          onChange={(typed) => {
+            setText(typed)
+            setTried(false)
+          }}
+          placeholder="tail: 6 speckled cock, ⅔ shank"
+          width="420px"
+          fault={tried && line?.kind === 'unclear' ? unclearLine(line) : undefined}
+        />
+        <Button type="submit" isDisabled={text.trim() === ''}>
+          Add the line
+        </Button>
+      </Row>
+      <p role="status" style={{ minHeight: '1.4em', fontSize: '0.875rem', color: 'var(--quiet)' }}>
+        {line?.kind === 'understood' ? `understood: ${echo(line, book)}` : ''}
+      </p>
+    </form>
+  )
+}
