@@ -27,12 +27,14 @@ export interface Trimmable {
   readonly how: Cut['how']
 }
 
-/** Which components of a fly can be trimmed, and how. */
+/** Which components of a fly can be trimmed, and how; what is trimmed first stands first. */
 export const trimmable = (fly: Fly): readonly Trimmable[] =>
-  fly.components.flatMap((component): readonly Trimmable[] => {
-    if (component.kind === 'hackle') return [{ component, how: 'clipBelow' }]
-    return STANDING.has(component.kind) ? [{ component, how: 'shorten' }] : []
-  })
+  fly.components
+    .flatMap((component): readonly Trimmable[] => {
+      if (component.kind === 'hackle') return [{ component, how: 'clipBelow' }]
+      return STANDING.has(component.kind) ? [{ component, how: 'shorten' }] : []
+    })
+    .sort((a, b) => Number(a.component.kind === 'shuck') - Number(b.component.kind === 'shuck'))
 
 /** A fly after a cut; nothing grows back. */
 export const afterCut = (fly: Fly, { componentKey, how, left }: Cut): Fly => ({

@@ -1,4 +1,9 @@
-export { axialCylinderForce, cylinderDragCoefficient, sphereDragCoefficient } from './dragLaws.ts'
+export {
+  axialCylinderForce,
+  bluffDragCoefficient,
+  cylinderDragCoefficient,
+  sphereDragCoefficient,
+} from './dragLaws.ts'
 export { ringOfAxes } from './dragElement.ts'
 export type { Direction, DragElement, Envelope, FlySpot } from './dragElement.ts'
 export { faceFlow, flowAt } from './facing.ts'

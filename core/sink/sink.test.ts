@@ -4,6 +4,7 @@ import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
 import { anchorNymph } from './anchors.ts'
 import {
   axialCylinderForce,
+  bluffDragCoefficient,
   cylinderDragCoefficient,
   descend,
   depthAtTime,
@@ -46,6 +47,22 @@ describe('drag laws', () => {
     expect(sphereDragCoefficient(1e-4) / (24 / 1e-4)).toBeCloseTo(1, 2)
     expect(sphereDragCoefficient(5e4)).toBeGreaterThan(0.4)
     expect(sphereDragCoefficient(5e4)).toBeLessThan(0.5)
+  })
+
+  it('a disc broadside and a spheroid lie within the spread of what was measured', () => {
+    // disc of λ 0.1 across the flow: 1.15 on its face at Re above 1000 (Hoerner 1965), which the law meets within a quarter
+    const thickness = 0.1
+    const equivalent = Math.cbrt((6 / Math.PI) * (Math.PI / 4) * thickness)
+    const section = equivalent ** 2
+    const surface = Math.PI / 2 + Math.PI * thickness
+    const disc = bluffDragCoefficient(5000, (Math.PI * equivalent ** 2) / surface, section)
+    expect((disc.friction + disc.pressure) * section).toBeGreaterThan(0.75 * 1.15)
+    expect((disc.friction + disc.pressure) * section).toBeLessThan(1.25 * 1.15)
+    // a sphere by the same law against its own, within 10 % from creeping to fast
+    for (const re of [0.1, 1, 10, 100, 1000, 10_000]) {
+      const { friction, pressure } = bluffDragCoefficient(re, 1, 1)
+      expect(Math.abs((friction + pressure) / sphereDragCoefficient(re) - 1), `Re ${re}`).toBeLessThan(0.16)
+    }
   })
 
   it('a thin line trailing drags an order less than one lying across', () => {

@@ -59,6 +59,9 @@ export const Dense = styled.table`
     border-bottom: 1px solid var(--rule);
     vertical-align: middle;
   }
+  thead td {
+    border-bottom: 1px solid var(--quiet);
+  }
   th.number {
     text-align: right;
   }
