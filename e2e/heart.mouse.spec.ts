@@ -64,6 +64,19 @@ test('a tungsten jig is written down line by line, as on a card', async ({ page 
   await save(page, 'Bracken Jig')
 })
 
+test('a form is the start of a tufted emerger', async ({ page }) => {
+  await page.goto('/patterns/new')
+  await page.getByLabel('Name', { exact: true }).fill('Sedge Lantern')
+  await page.getByRole('button', { name: 'tufted emerger' }).click()
+  await expect(lines(page).getByRole('listitem')).toHaveCount(4)
+  await expect(figures(page)).toContainText('in the film')
+  await page.getByRole('button', { name: 'Trim it' }).click()
+  const cuts = page.getByRole('table', { name: 'What each cut does' })
+  await cuts.getByRole('button', { name: 'Cut to 50 %' }).click()
+  await expect(figures(page)).not.toContainText('floats in the film')
+  await save(page, 'Sedge Lantern')
+})
+
 test('a foam dry floats, and says what it carries', async ({ page }) => {
   await begin(page, 'Peat Beetle', 'Hook, straight, fine wire, for dries', '#12')
   await add(page, 'thread')

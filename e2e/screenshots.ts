@@ -62,6 +62,7 @@ const shots: readonly Shot[] = [
       await page.getByRole('heading', { name: 'Drop tests' }).evaluate((heading) => heading.scrollIntoView())
     },
   },
+  { name: 'new-pattern', path: '/patterns/new' },
   {
     name: 'finder',
     path: '/patterns',

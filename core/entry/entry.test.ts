@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { COMPONENT_KINDS } from '../dressing/index.ts'
+import { COMPONENT_KINDS, resolveDressing } from '../dressing/index.ts'
+import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
-import { MATERIALS_FOR, readTypedLine } from './index.ts'
+import { shippedMaterial } from '../testing/shippedMaterial.ts'
+import { BARE_FORMS, MATERIALS_FOR, readTypedLine } from './index.ts'
 
 const families = shippedFamilies.map(({ key, ...family }) => ({ ...family, id: key }))
 const read = (text: string) => {
@@ -83,5 +85,52 @@ describe('readTypedLine', () => {
       })
       .map(({ name }) => name)
     expect(missed.length, missed.join('; ')).toBeLessThan(8)
+  })
+})
+
+describe('the eight bare forms', () => {
+  const worked = BARE_FORMS.map((form) => {
+    const hookFamily = families.find(({ name }) => name === form.hook.family)
+    const hook = shippedMaterial(hookFamily?.id ?? form.hook.family, form.hook.size)
+    const lines = form.lines.map((text, i) => {
+      const line = read(text)
+      const material = shippedMaterial(line.familyId, line.sizeKey, line.colourName)
+      return { material, component: { ...line.component, key: `c${i}`, materialId: material.id } }
+    })
+    const materials = new Map([hook, ...lines.map(({ material }) => material)].map((m) => [m.id, m]))
+    const fly = resolveDressing(
+      {
+        steps: null,
+        components: lines.map(({ component }) => ({
+          ...component,
+          place: { from: 0.1, to: 0.9, side: 'around', ...component.place },
+        })),
+      },
+      { hookMaterialId: hook.id, swaps: [] },
+      materials,
+    )
+    if (fly.kind !== 'fly') throw new Error(`${form.key}: ${JSON.stringify(fly.missing)}`)
+    return { key: form.key, report: evaluateFly(fly, LIST_CONDITIONS) }
+  })
+
+  it.each([
+    ['jigNymph', 'sinks'],
+    ['grub', 'sinks'],
+    ['softHackle', 'sinks'],
+    ['emerger', 'floats'],
+    ['hackledDry', 'floats'],
+    ['spinner', 'floats'],
+    ['foamBeetle', 'floats'],
+    ['leech', 'sinks'],
+  ])('%s %s', (key, kind) => {
+    expect(worked.find((form) => form.key === key)?.report.kind).toBe(kind)
+  })
+
+  it('ride as their names say: the dry proud, the spinner low, the emerger in the film', () => {
+    const posture = (key: string) => {
+      const report = worked.find((form) => form.key === key)?.report
+      return report?.kind === 'floats' ? report.ride.posture : null
+    }
+    expect([posture('hackledDry'), posture('spinner'), posture('emerger')]).toEqual(['proud', 'low', 'inFilm'])
   })
 })

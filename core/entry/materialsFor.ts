@@ -9,6 +9,6 @@ export const MATERIALS_FOR: Readonly<Record<ComponentKind | 'hook', readonly Mat
   rib: ['wire', 'tinsel', 'thread', 'floss'], thorax: ['dubbing', 'herl', 'chenille'], gills: ['marabou', 'yarn', 'herl', 'fibre'],
   legs: ['hackle', 'rubber', 'fibre', 'marabou', 'hair'], collar: ['dubbing', 'hackle', 'cdc'], hackle: ['hackle', 'cdc'],
   wing: ['cdc', 'feather', 'hair', 'yarn', 'hackle'], post: ['yarn', 'hair', 'cdc', 'foam'], wingCase: ['feather', 'sheet', 'quill', 'tinsel'],
-  back: ['sheet', 'quill', 'feather'], strip: ['strip'], foam: ['foam'], coat: ['resin'], hotSpot: ['thread', 'floss', 'dubbing'],
+  back: ['sheet', 'quill', 'feather', 'foam'], strip: ['strip'], foam: ['foam'], coat: ['resin'], hotSpot: ['thread', 'floss', 'dubbing'],
   egg: ['yarn', 'chenille', 'bead'],
 } // prettier-ignore

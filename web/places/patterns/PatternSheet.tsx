@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
 import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { wording } from '../../../core/index.ts'
+import { BareForms } from './BareForms.tsx'
 import { DressingLines, withDrawer } from './DressingLines.tsx'
 import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft, toCommand } from './draft.ts'
 import type { ChangeDraft, Draft } from './draft.ts'
@@ -239,6 +240,7 @@ export default function PatternSheet() {
       </Section>
       <Section>
         <h2>Dressing</h2>
+        {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
         <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} />
       </Section>
       <Section>

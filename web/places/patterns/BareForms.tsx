@@ -1,0 +1,72 @@
+import { useState } from 'react'
+import { BARE_FORMS, readTypedLine } from '../../../core/index.ts'
+import type { BareForm, Component } from '../../../core/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import { newComponent } from './draft.ts'
+import type { ChangeDraft, NewDrawer } from './draft.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+/** The drawers and components of a form, its materials found in the catalogue by the words of its lines. */
+async function laidOut(form: BareForm, book: MaterialBook) {
+  const minted = new Map<string, NewDrawer>()
+  const drawer = async (familyId: string, sizeKey: string, colourName: string): Promise<string> => {
+    const known = [...minted.values()].find(
+      (one) => one.familyId === familyId && one.sizeKey === sizeKey && one.colourName === colourName,
+    )
+    if (known) return known.id
+    const found = await book.drawer(familyId, sizeKey, colourName)
+    if (found.minted) minted.set(found.id, found.minted)
+    return found.id
+  }
+  const hookFamily = book.families.find(({ name }) => name === form.hook.family)
+  if (!hookFamily) return null
+  const hookMaterialId = await drawer(hookFamily.id, form.hook.size, hookFamily.colours[0]?.name ?? '')
+  const components: Component[] = []
+  for (const text of form.lines) {
+    const line = readTypedLine(text, book.families)
+    if (line.kind !== 'understood') continue
+    const materialId = await drawer(line.familyId, line.sizeKey, line.colourName)
+    const start = newComponent(line.component.kind, materialId, components)
+    components.push({ ...start, ...line.component, place: { ...start.place, ...line.component.place } })
+  }
+  return { hookMaterialId, components, drawers: [...minted.values()] }
+}
+
+interface BareFormsProps {
+  readonly book: MaterialBook
+  readonly onChange: ChangeDraft
+}
+
+/** Where an empty pattern may start: one of eight forms, to be changed into one's own. */
+export function BareForms({ book, onChange }: BareFormsProps) {
+  const [busy, setBusy] = useState(false)
+  const take = async (form: BareForm) => {
+    setBusy(true)
+    const made = await laidOut(form, book)
+    setBusy(false)
+    if (!made) return
+    onChange((draft) => ({
+      components: made.components,
+      newDrawers: [...draft.newDrawers, ...made.drawers],
+      variants: draft.variants.map((variant) => ({
+        ...variant,
+        hookMaterialId: made.hookMaterialId,
+        label: variant.label === 'first' ? `#${form.hook.size}` : variant.label,
+      })),
+      steps: null,
+    }))
+  }
+  return (
+    <div role="group" aria-label="Start from a form" style={{ padding: '8px 0' }}>
+      <Quiet>Start from a form, or from nothing:</Quiet>
+      <Row $gap={8} style={{ paddingTop: 6 }}>
+        {BARE_FORMS.map((form) => (
+          <Button key={form.key} onPress={() => void take(form)} isDisabled={busy}>
+            {form.name}
+          </Button>
+        ))}
+      </Row>
+    </div>
+  )
+}
