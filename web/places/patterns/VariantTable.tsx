@@ -4,6 +4,7 @@ import {
   calibrationFor,
   evaluateFly,
   LIST_CONDITIONS,
+  lookAlikes,
   NOTHING_MEASURED,
   resolveDressing,
 } from '../../../core/index.ts'
@@ -12,7 +13,7 @@ import { useMeasurementsQuery } from '../../app/api.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
-import { Dense, Quiet, Row } from '../../ui/layout.tsx'
+import { Caution, Dense, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from './ComponentFields.tsx'
 import type { ChangeDraft, Draft, DraftVariant } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
@@ -85,6 +86,18 @@ export const VariantTable = memo(function VariantTable({
   const { data } = useMeasurementsQuery()
   const measured = data?.measured ?? NOTHING_MEASURED
   const chosen = draft.variants.find(({ id }) => id === chosenId)
+  const worked = draft.variants.map((variant) => {
+    const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
+    return fly.kind === 'fly'
+      ? { variant, fly, report: evaluateFly(fly, LIST_CONDITIONS, calibrationFor(fly, variant.id, measured)) }
+      : { variant, fly: null, report: null }
+  })
+  const labels = new Map(draft.variants.map(({ id, label }) => [id, label]))
+  const alike = lookAlikes(
+    worked.flatMap(({ variant, fly, report }) =>
+      fly && report ? [{ id: variant.id, fly, massMg: report.massMg.value }] : [],
+    ),
+  )
   const edit = (id: string, change: Partial<DraftVariant>) =>
     onChange((before) => ({
       variants: before.variants.map((variant) => (variant.id === id ? { ...variant, ...change } : variant)),
@@ -117,12 +130,7 @@ export const VariantTable = memo(function VariantTable({
           </tr>
         </thead>
         <tbody>
-          {draft.variants.map((variant) => {
-            const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
-            const report =
-              fly.kind === 'fly'
-                ? evaluateFly(fly, LIST_CONDITIONS, calibrationFor(fly, variant.id, measured))
-                : null
+          {worked.map(({ variant, report }) => {
             return (
               <tr
                 key={variant.id}
@@ -165,6 +173,12 @@ export const VariantTable = memo(function VariantTable({
           })}
         </tbody>
       </Table>
+      {alike.map(({ lighterId, heavierId, ratio }) => (
+        <Caution key={lighterId + heavierId}>
+          {labels.get(lighterId)} and {labels.get(heavierId)} look alike, and one weighs {ratio.toFixed(1)}{' '}
+          times the other. A turn of another thread behind the bead tells them apart.
+        </Caution>
+      ))}
       {chosen ? (
         <CopyRow
           draft={draft}

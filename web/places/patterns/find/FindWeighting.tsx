@@ -8,7 +8,7 @@ import {
   weightable,
   wording,
 } from '../../../../core/index.ts'
-import type { Calibration, Finalist, SplashWord } from '../../../../core/index.ts'
+import type { Calibration, Finalist, SplashWord, Wanted } from '../../../../core/index.ts'
 import { useMoment } from '../../../app/useMoment.ts'
 import { newId } from '../../../app/useCommand.ts'
 import { useWording } from '../../../app/useWording.ts'
@@ -38,6 +38,8 @@ const SPLASH_CHOICES = [
   ...SPLASHES.slice(0, -1).map((word) => ({ id: word, name: `at most: ${wording.splashWord[word]}` })),
 ]
 const LEADER_MM = 3600
+/** Height of the stones of a usual bed, mm. */
+const STONES_MM = 60
 const LINE = { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: LEADER_MM }
 
 interface FindWeightingProps {
@@ -143,11 +145,13 @@ export default function FindWeighting({
   onChoose,
 }: FindWeightingProps) {
   const moment = useMoment()
-  const { units, temperature, mass } = useWording()
+  const { units, temperature, mass, depth } = useWording()
   const [depthText, setDepthText] = useState(() => String(fromCore(2000, units.depth).toFixed(1)))
   const [secondsText, setSecondsText] = useState('6')
   const [tempText, setTempText] = useState<string | null>(null)
   const [splash, setSplash] = useState<string>(ANY)
+  const [leadText, setLeadText] = useState(() => String(fromCore(2000, units.depth).toFixed(1)))
+  const [asked, setAsked] = useState<'depthByTime' | 'lead'>('depthByTime')
   const { choice, fields } = useChoice()
   const hook = book.materials.get(chosen.hookMaterialId)
   const searchable = useOffers(book, hook, choice)
@@ -157,8 +161,25 @@ export default function FindWeighting({
   const secondsFault = seconds > 0.2 && seconds <= 120 ? undefined : 'Between 0.2 and 120 s.'
   const shownTemp = tempText ?? temperature(moment?.waterTempC ?? 10)
   const temp = parseQuantity(shownTemp, 'temperature', units.temperature, { min: 0, max: 30 })
-  const ready = searchable && deep.kind === 'quantity' && !secondsFault && temp.kind === 'quantity'
-  const withinS = seconds
+  const lead = parseQuantity(leadText, 'length', units.depth, { min: 100, max: 30_000 })
+  const surfaceMmPerS = moment?.reach.surfaceSpeedMmPerS ?? 0
+  const byLead = asked === 'lead' && surfaceMmPerS > 0
+  const wanted: Wanted | null =
+    deep.kind !== 'quantity'
+      ? null
+      : byLead
+        ? lead.kind === 'quantity'
+          ? {
+              kind: 'lead',
+              depthMm: deep.value,
+              leadMm: lead.value,
+              current: { depthMm: deep.value, surfaceMmPerS, roughnessMm: STONES_MM },
+            }
+          : null
+        : secondsFault
+          ? null
+          : { kind: 'depthByTime', depthMm: deep.value, withinS: seconds }
+  const ready = searchable && wanted && temp.kind === 'quantity'
   const search = () => {
     if (!ready) return
     void start({
@@ -166,7 +187,7 @@ export default function FindWeighting({
       variant: chosen,
       materials: book.materials,
       offers: searchable.offers,
-      wanted: { kind: 'depthByTime', depthMm: deep.value, withinS },
+      wanted,
       conditions: { waterTempC: temp.value, tippet: LINE, wet: 'fresh', filmTreatment: 'none' },
       calibration,
       mostSplashMicroJ: splash === ANY ? Infinity : splashLimitMicroJ(splash as SplashWord),
@@ -199,13 +220,35 @@ export default function FindWeighting({
           width="100px"
           fault={unclear(deep)}
         />
-        <TextField
-          label="within, s"
-          value={secondsText}
-          onChange={setSecondsText}
-          width="100px"
-          fault={secondsFault}
-        />
+        {surfaceMmPerS > 0 ? (
+          <Select
+            label="and it has"
+            value={asked}
+            choices={[
+              { id: 'depthByTime', name: 'so many seconds' },
+              { id: 'lead', name: `so much lead on ${moment?.reach.reachName ?? ''}` },
+            ]}
+            onChange={(id) => setAsked(id as typeof asked)}
+            width="210px"
+          />
+        ) : null}
+        {byLead ? (
+          <TextField
+            label={`lead, ${units.depth}`}
+            value={leadText}
+            onChange={setLeadText}
+            width="100px"
+            fault={unclear(lead)}
+          />
+        ) : (
+          <TextField
+            label="within, s"
+            value={secondsText}
+            onChange={setSecondsText}
+            width="100px"
+            fault={secondsFault}
+          />
+        )}
         <TextField
           label={`in water of, ${units.temperature}`}
           value={shownTemp}
@@ -227,8 +270,9 @@ export default function FindWeighting({
         few={finding.few}
         busy={finding.busy}
         looked={finding.looked}
-        limitS={withinS}
+        limitS={byLead ? null : seconds}
         massText={mass}
+        depthText={depth}
         onMake={make}
       />
     </form>
@@ -239,18 +283,20 @@ interface ResultsProps {
   readonly few: readonly Finalist[] | null
   readonly busy: boolean
   readonly looked: number
-  readonly limitS: number
+  readonly limitS: number | null
   readonly massText: (mg: number) => string
+  readonly depthText: (mm: number) => string
   readonly onMake: (finalist: Finalist) => void
 }
 
-function Results({ few, busy, looked, limitS, massText, onMake }: ResultsProps) {
+function Results({ few, busy, looked, limitS, massText, depthText, onMake }: ResultsProps) {
   const rows = useMemo(() => few ?? [], [few])
   if (!few) return null
   if (rows.length === 0) {
     return busy ? null : (
       <p role="status">
-        None of {looked.toLocaleString('en')} ways does this. Allow more time, a larger hook or more splash.
+        None of {looked.toLocaleString('en')} ways does this. Allow more time or lead, a larger hook or more
+        splash.
       </p>
     )
   }
@@ -272,6 +318,7 @@ function Results({ few, busy, looked, limitS, massText, onMake }: ResultsProps) 
             <th>bead</th>
             <th>wire</th>
             <th className="number">down in</th>
+            {limitS === null ? <th className="number">lead</th> : null}
             <th className="number">weighs</th>
             <th className="number">bulk</th>
             <th>stores</th>
@@ -300,6 +347,9 @@ function Results({ few, busy, looked, limitS, massText, onMake }: ResultsProps) 
                     {finalist.low.toFixed(1)}–{finalist.high.toFixed(1)}
                   </Quiet>
                 </td>
+                {limitS === null ? (
+                  <td className="number">{finalist.leadMm === null ? '–' : depthText(finalist.leadMm)}</td>
+                ) : null}
                 <td className="number">{massText(finalist.massMg)}</td>
                 <td className="number">{finalist.bulkIndex.toFixed(2)}</td>
                 <td>{finalist.inStores ? 'has it' : 'lacks it'}</td>

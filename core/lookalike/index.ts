@@ -1,0 +1,2 @@
+export { lookAlikes } from './lookAlikes.ts'
+export type { LookAlike, Seen } from './lookAlikes.ts'

@@ -1,0 +1,56 @@
+import type { Fly, FlyComponent } from '../dressing/index.ts'
+
+/** A fly to be told from others in the box. */
+export interface Seen {
+  readonly id: string
+  readonly fly: Fly
+  readonly massMg: number
+}
+
+/** Two flies that look alike and weigh differently. */
+export interface LookAlike {
+  readonly lighterId: string
+  readonly heavierId: string
+  /** heavier over lighter */
+  readonly ratio: number
+}
+
+/** Flies nearer in weight than this fish alike. */
+const SAME_WEIGHT = 1.15
+const HIDDEN: ReadonlySet<string> = new Set(['wire', 'sheet'])
+const COLOUR_STEP = 48
+
+/** A colour as the eye remembers it: one of a few steps of each of red, green and blue. */
+const rough = (hex: string) =>
+  [1, 3, 5].map((at) => Math.round(parseInt(hex.slice(at, at + 2), 16) / COLOUR_STEP)).join('.')
+
+/** What shows of a component: its colour, and the size of a bead; never its metal. */
+function shown({ kind, material, lengthMm }: FlyComponent): string {
+  const size = kind === 'bead' || kind === 'cone' || kind === 'eyes' ? material.sizeKey : ''
+  const length = lengthMm === null ? '' : lengthMm.toFixed(0)
+  return [kind, rough(material.colourHex), size, length].join(' ')
+}
+
+const looks = ({ fly }: Seen) =>
+  [
+    fly.hook.size,
+    fly.hook.style.key,
+    ...fly.components.filter(({ kind }) => !HIDDEN.has(kind)).map(shown),
+  ].join('|')
+
+/**
+ * Pairs of flies that nobody can tell apart in the box although they weigh differently: the same hook, the same colours,
+ * the same size of bead. A mark that shows, such as a turn of another thread behind the bead, tells them apart.
+ */
+export function lookAlikes(flies: readonly Seen[]): readonly LookAlike[] {
+  const byLooks = new Map<string, Seen[]>()
+  for (const seen of flies) byLooks.set(looks(seen), [...(byLooks.get(looks(seen)) ?? []), seen])
+  return [...byLooks.values()].flatMap((alike) => {
+    const sorted = [...alike].sort((a, b) => a.massMg - b.massMg)
+    return sorted.slice(1).flatMap((heavier, i): readonly LookAlike[] => {
+      const lighter = sorted[i]
+      const ratio = lighter ? heavier.massMg / lighter.massMg : 1
+      return lighter && ratio > SAME_WEIGHT ? [{ lighterId: lighter.id, heavierId: heavier.id, ratio }] : []
+    })
+  })
+}
