@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { civilDate, familyId, localMinute, reachId } from './common.ts'
 import { command, commandResult } from './commands.ts'
+import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { measurementsView } from './views/measurements.ts'
 import { momentView } from './views/moment.ts'
@@ -106,6 +107,13 @@ export const routes = {
     summary: 'Find anything',
     query: searchQuery,
     answer: searchView,
+  },
+  instrument: {
+    method: 'post',
+    path: '/api/instruments/read',
+    summary: 'A reading of scale or drop timer; keeps nothing',
+    body: instrumentAsk,
+    answer: instrumentReading,
   },
   command: {
     method: 'post',

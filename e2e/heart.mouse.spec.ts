@@ -169,3 +169,27 @@ test('six flies fall in the tank, pause and step', async ({ page }) => {
   expect(picture.suggestedFilename()).toBe('tank.png')
   expect(await axeFaults(page)).toEqual([])
 })
+
+test('hooks are weighed and a fly is timed by simulated instruments, and told as such', async ({ page }) => {
+  await page.goto('/tank')
+  const weighing = page.getByRole('form', { name: 'A weighing' })
+  await choose(page, /On the scale/, /Hook, jig, eye bent up by 60° 16/, weighing)
+  await weighing.getByRole('button', { name: 'Weigh it on the simulated scale' }).click()
+  await expect(weighing.getByLabel('All together')).toHaveValue(/mg$/)
+  await expect(weighing).toContainText('simulated: no scale is connected')
+  await weighing.getByRole('button', { name: 'Keep the weighing' }).click()
+  const kept = page.getByRole('table', { name: 'Weighings against the catalogue' })
+  await expect(kept.getByRole('row').nth(1)).toContainText('simulated')
+
+  const drop = page.getByRole('form', { name: 'A drop test' })
+  await choose(page, /Fly that is dropped/, 'Third Button #16 B 2.8', drop)
+  for (let n = 1; n <= 3; n += 1) {
+    await drop.getByRole('button', { name: 'Drop it through simulated gates' }).click()
+    await expect(drop.getByLabel('Times, s')).toHaveValue(new RegExp(`^(\\d+\\.\\d\\d ?){${n}}$`))
+  }
+  await expect(drop).toContainText('two light gates')
+  await drop.getByRole('button', { name: 'Keep the test' }).click()
+  await expect(
+    page.getByRole('table', { name: 'Drop tests, predicted against measured' }).getByRole('row').nth(1),
+  ).toContainText('Third Button #16 B 2.8')
+})

@@ -173,3 +173,27 @@ describe('a weighing', () => {
     expect(weighings.map(({ contradicts }) => contradicts.length)).toEqual([1, 1])
   })
 })
+
+describe('an instrument', () => {
+  const read = (ask: object, host = '127.0.0.1:4180') =>
+    server.agent.post('/api/instruments/read').set('Host', host).send(ask)
+
+  it('that is simulated says so, and reads near what was expected but not just that', async () => {
+    const { body } = await read({ kind: 'scale', expected: 1000 }).expect(200)
+    expect(body).toMatchObject({ simulated: true, reading: { kind: 'reading' } })
+    const { value } = (body as { reading: { value: number } }).reading
+    expect(Math.abs(value / 1000 - 1)).toBeLessThan(0.1)
+    expect(Math.abs(value / 1000 - 1)).toBeGreaterThan(0.02)
+  })
+
+  it('is asked for something that can lie on it', async () => {
+    await read({ kind: 'scale', expected: -1 }).expect(400)
+    await read({ kind: 'oven', expected: 1 }).expect(400)
+  })
+
+  it('answers nobody from elsewhere', async () => {
+    await read({ kind: 'scale', expected: 10 }, 'evil.example').expect(({ status }) =>
+      expect(status).toBeGreaterThan(399),
+    )
+  })
+})

@@ -1,9 +1,10 @@
 import express, { Router } from 'express'
 import type { RequestHandler } from 'express'
-import { familyParams, momentQuery, routes, searchQuery } from '../../contract/index.ts'
+import { familyParams, instrumentAsk, momentQuery, routes, searchQuery } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { CommandService } from '../commands/commandService.ts'
 import type { Database } from '../db/database.ts'
+import { makeInstruments } from '../instruments/instruments.ts'
 import { invalid } from '../problem.ts'
 import { makeAnswerCache } from './answerCache.ts'
 import { benchView } from '../views/bench.ts'
@@ -84,6 +85,12 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
     const parsed = searchQuery.safeParse(query)
     if (!parsed.success) throw invalid(parsed.error)
     return searchView(db, parsed.data.q)
+  })
+  const readInstrument = makeInstruments()
+  router.post(routes.instrument.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {
+    const parsed = instrumentAsk.safeParse(request.body)
+    if (!parsed.success) throw invalid(parsed.error)
+    response.json(await readInstrument(parsed.data.kind, parsed.data.expected))
   })
   router.post(routes.command.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {
     response.json(await commands.execute(request.body))

@@ -1,6 +1,7 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
   ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
+  InstrumentReading,
   LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, Problem, SearchView, StoresView, TonightView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 
@@ -36,6 +37,9 @@ export const api = createApi({
     measurements: build.query<MeasurementsView, void>({ query: () => '/measurements', providesTags: ['all'] }),
     actions: build.query<ActionsView, void>({ query: () => '/actions', providesTags: ['all'] }),
     search: build.query<SearchView, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
+    instrument: build.mutation<InstrumentReading, { kind: 'scale' | 'timer'; expected: number }>({
+      query: (body) => ({ url: '/instruments/read', method: 'POST', body }),
+    }),
     command: build.mutation<CommandResult, Sent>({
       query: (body) => ({ url: '/commands', method: 'POST', body }),
       invalidatesTags: (_result, error) => (error ? [] : ['all']),
@@ -46,7 +50,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery,
+  useMeasurementsQuery, useInstrumentMutation,
 } = api // prettier-ignore
 
 /** What a failed request says: the server's problem, or that it could not be reached. */

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { useInstrument } from './useInstrument.ts'
 import { useStopwatch } from './useStopwatch.ts'
 
 const TIMING_NAMES: Readonly<Record<Timing, string>> = {
@@ -31,6 +32,8 @@ interface DropTestFormProps {
   readonly choices: readonly Choice[]
   readonly firstId: string | null
   readonly waterTempC: number
+  /** estimate of a fly's fall, for the simulated gates, mm/s */
+  readonly speedOf: (variantId: string) => number
 }
 
 /** Times as written, one after another; what is no time is named. */
@@ -53,7 +56,7 @@ function readFigure(text: string, least: number, most: number): number | string 
 }
 
 /** Enters a drop test: a fly that is really dropped, timed with the space bar or written down. */
-export function DropTestForm({ choices, firstId, waterTempC }: DropTestFormProps) {
+export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTestFormProps) {
   const { units, depth, speed } = useWording()
   const command = useCommand()
   const [chosenId, setChosenId] = useState<string | null>(null)
@@ -68,6 +71,10 @@ export function DropTestForm({ choices, firstId, waterTempC }: DropTestFormProps
   const [problem, setProblem] = useState<Problem | null>(null)
   const add = useCallback((timeS: number) => setText((before) => `${before} ${timeS.toFixed(2)}`.trim()), [])
   const watch = useStopwatch(armed, add)
+  const gates = useInstrument('timer', (timeS) => {
+    setTiming('gates')
+    add(timeS)
+  })
   const deep = readFigure(depthText, 0.05, 30)
   const vessel = vesselText.trim() === '' ? null : readFigure(vesselText, 1, 500)
   const { times, unclear } = readTimes(text)
@@ -154,6 +161,12 @@ export function DropTestForm({ choices, firstId, waterTempC }: DropTestFormProps
         <Button onPress={() => setArmed(!armed)}>
           {armed ? 'Put the stopwatch away' : 'Time it with the space bar'}
         </Button>
+        <Button
+          onPress={() => depthMm !== null && void gates.read(depthMm / Math.max(speedOf(variantId ?? ''), 1))}
+          isDisabled={depthMm === null || !variantId || gates.busy}
+        >
+          Drop it through simulated gates
+        </Button>
         {armed ? (
           <Button look="main" onPress={watch.press}>
             {watch.running ? 'Stop' : 'Start'}
@@ -177,6 +190,7 @@ export function DropTestForm({ choices, firstId, waterTempC }: DropTestFormProps
           </Quiet>
         ) : null}
       </p>
+      {gates.fault ? <Fault>{gates.fault}</Fault> : null}
       {problem ? <Fault>{problem.fields[0]?.message ?? problem.detail}</Fault> : null}
     </form>
   )

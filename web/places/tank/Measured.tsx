@@ -1,13 +1,18 @@
 import type { DropTestLine, WeighingLine } from '../../../contract/index.ts'
-import { wording } from '../../../core/index.ts'
-import { useMeasurementsQuery } from '../../app/api.ts'
+import { reckonedPiece, wording } from '../../../core/index.ts'
+import { useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Caution, Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { useMaterialBook } from '../patterns/useMaterialBook.ts'
 import { DropTestForm } from './DropTestForm.tsx'
 import { WeighingForm } from './WeighingForm.tsx'
+
+/** What a stand-in gets where there is no estimate. */
+const USUAL_FLY_MG = 50
+const USUAL_FALL_MM_PER_S = 300
 
 const FAULTS: Readonly<Record<NonNullable<DropTestLine['fault']>, string>> = {
   floats: 'It floats as it was then: nothing to compare with a fall.',
@@ -87,6 +92,7 @@ function WeighingRow({ weighing }: { readonly weighing: WeighingLine }) {
       <td>{weighing.name}</td>
       <td className="number">
         {weighing.count} in {mass(weighing.totalMg)}
+        {weighing.source === 'simulated' ? <Quiet> simulated</Quiet> : null}
       </td>
       <td className="number">{mass(weighing.totalMg / weighing.count)}</td>
       <td className="number">{weighing.ratio === null ? '–' : weighing.ratio.toFixed(2)}</td>
@@ -120,12 +126,23 @@ interface MeasuredProps {
 /** Predicted against measured: all drop tests and weighings, how many bands held, and where to enter more. */
 export default function Measured({ choices, firstId, waterTempC }: MeasuredProps) {
   const { data } = useMeasurementsQuery()
+  const { data: patterns } = usePatternsQuery()
+  const book = useMaterialBook([])
+  const figureOf = (id: string) =>
+    patterns?.patterns.flatMap(({ variants }) => variants).find((variant) => variant.id === id)?.figure
+  const massOf = (subject: string) => {
+    const [kind, id = ''] = subject.split(':')
+    if (kind === 'variant') return figureOf(id)?.massMg ?? USUAL_FLY_MG
+    const material = book?.materials.get(id)
+    return (material && reckonedPiece(material)?.mg) ?? USUAL_FLY_MG
+  }
+  const speedOf = (id: string) => figureOf(id)?.sinkSpeedMmPerS ?? USUAL_FALL_MM_PER_S
   const coverage = data?.coverage
   return (
     <>
       <Section aria-label="Drop tests">
         <h2>Drop tests</h2>
-        <DropTestForm choices={choices} firstId={firstId} waterTempC={waterTempC} />
+        <DropTestForm choices={choices} firstId={firstId} waterTempC={waterTempC} speedOf={speedOf} />
         {coverage && coverage.tests > 0 ? (
           <p style={{ padding: '8px 0' }}>
             Of {wording.countInWords(coverage.tests)} bands of 8 in 10,{' '}
@@ -158,7 +175,7 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
       </Section>
       <Section aria-label="Weighings">
         <h2>Weighings</h2>
-        <WeighingForm flies={choices} />
+        <WeighingForm flies={choices} massOf={massOf} />
         {data && data.weighings.length > 0 ? (
           <Dense aria-label="Weighings against the catalogue" style={{ marginTop: 8 }}>
             <thead>

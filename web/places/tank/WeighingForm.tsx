@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { useInstrument } from './useInstrument.ts'
 
 const COUNTS = [1, 2, 5, 10, 20, 25].map((count) => ({ id: String(count), name: String(count) }))
 const SCALES = [
@@ -17,7 +18,14 @@ const SCALES = [
 ]
 
 /** Enters a weighing: of finished flies, or of hooks, beads or wire alone. */
-export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
+export function WeighingForm({
+  flies,
+  massOf,
+}: {
+  readonly flies: readonly Choice[]
+  /** estimate of one piece of a subject, for the simulated scale */
+  readonly massOf: (subject: string) => number
+}) {
   const { data: stores } = useStoresQuery()
   const { units, mass } = useWording()
   const command = useCommand()
@@ -26,6 +34,11 @@ export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
   const [readability, setReadability] = useState('1')
   const [text, setText] = useState('')
   const [problem, setProblem] = useState<Problem | null>(null)
+  const [source, setSource] = useState<'entered' | 'simulated'>('entered')
+  const scale = useInstrument('scale', (mg) => {
+    setText(`${mg.toFixed(1)} mg`)
+    setSource('simulated')
+  })
   const goods = (stores?.materials ?? [])
     .filter(({ kind }) => kind === 'hook' || kind === 'bead')
     .map(({ id, name, sizeKey, colourName }) => ({
@@ -33,6 +46,7 @@ export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
       name: [`${name}${sizeKey ? ` ${sizeKey}` : ''}`, colourName].filter(Boolean).join(', '),
     }))
   const choices = [...goods, ...flies.map(({ id, name }) => ({ id: `variant:${id}`, name: `flies: ${name}` }))]
+  const expectedMg = subject ? massOf(subject) : 0
   const total = parseQuantity(text, 'mass', units.mass, { min: 0.1, max: 1_000_000 })
   const save = async () => {
     if (!subject || total.kind !== 'quantity') return
@@ -48,7 +62,7 @@ export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
           count: Number(count),
           totalMg: total.value,
           readabilityMg: Number(readability),
-          source: 'entered',
+          source,
           note: '',
         },
       },
@@ -71,7 +85,10 @@ export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
         <TextField
           label={`All together, ${units.mass}`}
           value={text}
-          onChange={setText}
+          onChange={(typed) => {
+            setText(typed)
+            setSource('entered')
+          }}
           width="120px"
           fault={
             text !== '' && total.kind === 'unclear'
@@ -90,6 +107,13 @@ export function WeighingForm({ flies }: { readonly flies: readonly Choice[] }) {
           Keep the weighing
         </Button>
       </Row>
+      <Row $gap={8} style={{ paddingTop: 6 }}>
+        <Button onPress={() => void scale.read(Number(count) * expectedMg)} isDisabled={!subject || scale.busy}>
+          Weigh it on the simulated scale
+        </Button>
+        {source === 'simulated' ? <Quiet>simulated: no scale is connected</Quiet> : null}
+      </Row>
+      {scale.fault ? <Fault>{scale.fault}</Fault> : null}
       {total.kind === 'quantity' ? <Quiet>{mass(total.value / Number(count))} each.</Quiet> : null}
       {problem ? <Fault>{problem.fields[0]?.message ?? problem.detail}</Fault> : null}
     </form>
