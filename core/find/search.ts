@@ -113,7 +113,7 @@ export function quickly(group: Group, input: FindInput) {
     }
     if (bead && beadAt) {
       const factor = input.calibration.massFactors.get(bead.id)?.factor ?? 1
-      add(makeBeadMass(bead) * factor, group.beadVolumeMm3, beadAt)
+      add(makeBead(bead).massMg * factor, group.beadVolumeMm3, beadAt)
     }
     if (wire && wireAt && turns > 0) {
       const mg = group.wireLengthMm(turns) * wireMgPerMm(wire, input)
@@ -140,17 +140,7 @@ export function quickly(group: Group, input: FindInput) {
     const lagS = (Math.LN2 * Math.exp(free) * inertiaMg) / weight
     return { timeS: timeS + lagS, leadMm: leadMm + (current ? lagS * current.surfaceMmPerS : 0), massMg }
   }
-
-  function makeBeadMass(bead: Material): number {
-    const known = beadMasses.get(bead.id)
-    if (known !== undefined) return known
-    const made = makeBead(bead).massMg
-    beadMasses.set(bead.id, made)
-    return made
-  }
 }
-
-const beadMasses = new Map<string, number>()
 
 /** Whether the stores have all of a weighting. */
 const hasAll = (input: FindInput, materials: readonly (Material | null)[]) =>
