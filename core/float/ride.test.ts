@@ -98,12 +98,19 @@ describe('rideOf', () => {
     expect(rideOf(partsFor(emerger(0.1)), water, DRY)).toBeNull()
   })
 
-  it('sinks sooner in heavier iron', () => {
-    const spare = (hook: string) => rideOf(partsFor(emerger(1.5, hook)), water, DRY)?.spareMg ?? 0
-    expect(spare('16')).toBeGreaterThan(0)
-    expect(rideOf(partsFor(emerger(1, '10')), water, DRY)?.spareMg ?? 0).toBeLessThan(
-      rideOf(partsFor(emerger(2, '10')), water, DRY)?.spareMg ?? 0,
-    )
+  it('has less to spare in heavier iron under the same tuft', () => {
+    const on = (family: string) => {
+      const made = emerger(1.5)
+      const hook = shippedMaterial(family, '16')
+      const materials = new Map(made.materials).set(hook.id, hook)
+      return rideOf(
+        partsFor({ ...made, materials, variant: { hookMaterialId: hook.id, swaps: [] } }),
+        water,
+        DRY,
+      )
+    }
+    expect(on('hook-curved-fine')?.spareMg ?? 0).toBeGreaterThan(1)
+    expect(on('hook-curved-heavy')?.spareMg ?? 0).toBeLessThan((on('hook-curved-fine')?.spareMg ?? 0) - 1)
   })
 
   it('never rides higher after a drowning or an hour', () => {

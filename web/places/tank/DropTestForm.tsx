@@ -1,14 +1,15 @@
 import { useCallback, useState } from 'react'
 import { fromCore, parseDecimal, toCore, TIMINGS, wording } from '../../../core/index.ts'
 import type { Timing } from '../../../core/index.ts'
-import type { CommandInput, Problem } from '../../../contract/index.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import type { CommandInput } from '../../../contract/index.ts'
+import { newId } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useInstrument } from './useInstrument.ts'
+import { useKeeping } from './useKeeping.ts'
 import { useStopwatch } from './useStopwatch.ts'
 
 const TIMING_NAMES: Readonly<Record<Timing, string>> = {
@@ -34,6 +35,8 @@ interface DropTestFormProps {
   readonly waterTempC: number
   /** estimate of a fly's fall, for the simulated gates, mm/s */
   readonly speedOf: (variantId: string) => number
+  /** whether simulated instruments are offered: among made-up data only */
+  readonly withStandIns: boolean
 }
 
 /** Times as written, one after another; what is no time is named. */
@@ -56,9 +59,8 @@ function readFigure(text: string, least: number, most: number): number | string 
 }
 
 /** Enters a drop test: a fly that is really dropped, timed with the space bar or written down. */
-export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTestFormProps) {
-  const { units, depth, speed } = useWording()
-  const command = useCommand()
+export function DropTestForm({ choices, firstId, waterTempC, speedOf, withStandIns }: DropTestFormProps) {
+  const { units, depth, speed, temperature } = useWording()
   const [chosenId, setChosenId] = useState<string | null>(null)
   const variantId = chosenId ?? firstId
   const [depthText, setDepthText] = useState(() => String(fromCore(USUAL_DEPTH_MM, units.depth).toFixed(1)))
@@ -68,11 +70,16 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTest
   const [line, setLine] = useState('none')
   const [text, setText] = useState('')
   const [armed, setArmed] = useState(false)
-  const [problem, setProblem] = useState<Problem | null>(null)
+  const [simulated, setSimulated] = useState(false)
+  const { keep, fault } = useKeeping(() => {
+    setText('')
+    setSimulated(false)
+  })
   const add = useCallback((timeS: number) => setText((before) => `${before} ${timeS.toFixed(2)}`.trim()), [])
   const watch = useStopwatch(armed, add)
   const gates = useInstrument('timer', (timeS) => {
     setTiming('gates')
+    setSimulated(true)
     add(timeS)
   })
   const deep = readFigure(depthText, 0.05, 30)
@@ -84,29 +91,22 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTest
   const ready = variantId && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
   const save = async () => {
     if (!ready) return
-    setProblem(null)
-    const delivery = await command(
-      'dropTestSave',
-      {
-        testId: newId(),
-        version: null,
-        test: {
-          variantId: variantId as CommandInput<'dropTestSave'>['test']['variantId'],
-          depthMm,
-          timing,
-          waterTempC,
-          vesselMm,
-          tippet:
-            line === 'none' ? null : { diameterMm: Number(line), densityMgPerMm3: COPOLYMER, lengthMm: 500 },
-          wet: wet as 'soaked',
-          times: times.map((timeS) => ({ timeS, setAside: false })),
-          note: '',
-        },
+    await keep('dropTestSave', {
+      testId: newId(),
+      version: null,
+      test: {
+        variantId: variantId as CommandInput<'dropTestSave'>['test']['variantId'],
+        depthMm,
+        timing,
+        waterTempC,
+        vesselMm,
+        tippet:
+          line === 'none' ? null : { diameterMm: Number(line), densityMgPerMm3: COPOLYMER, lengthMm: 500 },
+        wet: wet as 'soaked',
+        times: times.map((timeS) => ({ timeS, setAside: false })),
+        note: simulated ? 'Simulated gates.' : '',
       },
-      { quietly: true },
-    )
-    if (delivery.kind === 'refused') setProblem(delivery.problem)
-    else setText('')
+    })
   }
   return (
     <form
@@ -161,12 +161,14 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTest
         <Button onPress={() => setArmed(!armed)}>
           {armed ? 'Put the stopwatch away' : 'Time it with the space bar'}
         </Button>
-        <Button
-          onPress={() => depthMm !== null && void gates.read(depthMm / Math.max(speedOf(variantId ?? ''), 1))}
-          isDisabled={depthMm === null || !variantId || gates.busy}
-        >
-          Drop it through simulated gates
-        </Button>
+        {withStandIns ? (
+          <Button
+            onPress={() => depthMm !== null && void gates.read(depthMm / Math.max(speedOf(variantId ?? ''), 1))}
+            isDisabled={depthMm === null || !variantId || gates.busy}
+          >
+            Drop it through simulated gates
+          </Button>
+        ) : null}
         {armed ? (
           <Button look="main" onPress={watch.press}>
             {watch.running ? 'Stop' : 'Start'}
@@ -177,6 +179,7 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTest
         </Button>
       </Row>
       <p role="status">
+        <Quiet>In water of {temperature(waterTempC)}, as the tank above. </Quiet>
         {armed ? (
           <Quiet>
             {watch.running
@@ -191,7 +194,7 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf }: DropTest
         ) : null}
       </p>
       {gates.fault ? <Fault>{gates.fault}</Fault> : null}
-      {problem ? <Fault>{problem.fields[0]?.message ?? problem.detail}</Fault> : null}
+      {fault ? <Fault>{fault}</Fault> : null}
     </form>
   )
 }

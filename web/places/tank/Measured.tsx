@@ -1,6 +1,6 @@
 import type { DropTestLine, WeighingLine } from '../../../contract/index.ts'
 import { reckonedPiece, wording } from '../../../core/index.ts'
-import { useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
+import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -127,6 +127,8 @@ interface MeasuredProps {
 export default function Measured({ choices, firstId, waterTempC }: MeasuredProps) {
   const { data } = useMeasurementsQuery()
   const { data: patterns } = usePatternsQuery()
+  // a simulated figure among the user's own would teach the estimates something untrue
+  const withStandIns = useFrameQuery().data?.isDemo ?? false
   const book = useMaterialBook([])
   const figureOf = (id: string) =>
     patterns?.patterns.flatMap(({ variants }) => variants).find((variant) => variant.id === id)?.figure
@@ -142,7 +144,13 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
     <>
       <Section aria-label="Drop tests">
         <h2>Drop tests</h2>
-        <DropTestForm choices={choices} firstId={firstId} waterTempC={waterTempC} speedOf={speedOf} />
+        <DropTestForm
+          choices={choices}
+          firstId={firstId}
+          waterTempC={waterTempC}
+          speedOf={speedOf}
+          withStandIns={withStandIns}
+        />
         {coverage && coverage.tests > 0 ? (
           <p style={{ padding: '8px 0' }}>
             Of {wording.countInWords(coverage.tests)} bands of 8 in 10,{' '}
@@ -175,7 +183,7 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
       </Section>
       <Section aria-label="Weighings">
         <h2>Weighings</h2>
-        <WeighingForm flies={choices} massOf={massOf} />
+        <WeighingForm flies={choices} massOf={massOf} withStandIns={withStandIns} />
         {data && data.weighings.length > 0 ? (
           <Dense aria-label="Weighings against the catalogue" style={{ marginTop: 8 }}>
             <thead>

@@ -1,14 +1,15 @@
 import { useState } from 'react'
 import { parseQuantity, wording } from '../../../core/index.ts'
-import type { CommandInput, Problem } from '../../../contract/index.ts'
+import type { CommandInput } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../app/api.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import { newId } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useInstrument } from './useInstrument.ts'
+import { useKeeping } from './useKeeping.ts'
 
 const COUNTS = [1, 2, 5, 10, 20, 25].map((count) => ({ id: String(count), name: String(count) }))
 const SCALES = [
@@ -21,19 +22,21 @@ const SCALES = [
 export function WeighingForm({
   flies,
   massOf,
+  withStandIns,
 }: {
   readonly flies: readonly Choice[]
   /** estimate of one piece of a subject, for the simulated scale */
   readonly massOf: (subject: string) => number
+  /** whether simulated instruments are offered: among made-up data only */
+  readonly withStandIns: boolean
 }) {
   const { data: stores } = useStoresQuery()
   const { units, mass } = useWording()
-  const command = useCommand()
   const [subject, setSubject] = useState<string | null>(null)
   const [count, setCount] = useState('10')
   const [readability, setReadability] = useState('1')
   const [text, setText] = useState('')
-  const [problem, setProblem] = useState<Problem | null>(null)
+  const { keep, fault } = useKeeping(() => setText(''))
   const [source, setSource] = useState<'entered' | 'simulated'>('entered')
   const scale = useInstrument('scale', (mg) => {
     setText(`${mg.toFixed(1)} mg`)
@@ -50,26 +53,19 @@ export function WeighingForm({
   const total = parseQuantity(text, 'mass', units.mass, { min: 0.1, max: 1_000_000 })
   const save = async () => {
     if (!subject || total.kind !== 'quantity') return
-    setProblem(null)
     const [kind, id = ''] = subject.split(':')
     type Subject = CommandInput<'weighingSave'>['weighing']['subject']
-    const delivery = await command(
-      'weighingSave',
-      {
-        weighingId: newId(),
-        weighing: {
-          subject: (kind === 'variant' ? { kind, variantId: id } : { kind, materialId: id }) as Subject,
-          count: Number(count),
-          totalMg: total.value,
-          readabilityMg: Number(readability),
-          source,
-          note: '',
-        },
+    await keep('weighingSave', {
+      weighingId: newId(),
+      weighing: {
+        subject: (kind === 'variant' ? { kind, variantId: id } : { kind, materialId: id }) as Subject,
+        count: Number(count),
+        totalMg: total.value,
+        readabilityMg: Number(readability),
+        source,
+        note: '',
       },
-      { quietly: true },
-    )
-    if (delivery.kind === 'refused') setProblem(delivery.problem)
-    else setText('')
+    })
   }
   return (
     <form
@@ -107,15 +103,20 @@ export function WeighingForm({
           Keep the weighing
         </Button>
       </Row>
-      <Row $gap={8} style={{ paddingTop: 6 }}>
-        <Button onPress={() => void scale.read(Number(count) * expectedMg)} isDisabled={!subject || scale.busy}>
-          Weigh it on the simulated scale
-        </Button>
-        {source === 'simulated' ? <Quiet>simulated: no scale is connected</Quiet> : null}
-      </Row>
+      {withStandIns ? (
+        <Row $gap={8} style={{ paddingTop: 6 }}>
+          <Button
+            onPress={() => void scale.read(Number(count) * expectedMg)}
+            isDisabled={!subject || scale.busy}
+          >
+            Weigh it on the simulated scale
+          </Button>
+          {source === 'simulated' ? <Quiet>simulated: no scale is connected</Quiet> : null}
+        </Row>
+      ) : null}
       {scale.fault ? <Fault>{scale.fault}</Fault> : null}
       {total.kind === 'quantity' ? <Quiet>{mass(total.value / Number(count))} each.</Quiet> : null}
-      {problem ? <Fault>{problem.fields[0]?.message ?? problem.detail}</Fault> : null}
+      {fault ? <Fault>{fault}</Fault> : null}
     </form>
   )
 }
