@@ -32,6 +32,7 @@ test('a balanced leech says how long its pin must be to hang level', async ({ pa
   await add(page, 'body')
   await expect(figures(page)).toContainText(/level with the bead .+ before the eye/)
   await expect(figures(page)).toContainText('for each 0.2 mm')
+  await expect(lines(page)).toContainText('on a pin, 9 mm before the eye')
   const hung = await figures(page).textContent()
   await lines(page).getByRole('button', { name: /^bead/ }).click()
   await page.getByLabel('On a pin, mm before the eye').fill('2')

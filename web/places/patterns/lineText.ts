@@ -46,6 +46,10 @@ export function materialText(material: Material | undefined): string {
   return [family.name, size, colourName].filter(Boolean).join(', ')
 }
 
+/** What a length says of a component: of a bead, how far it stands before the eye. */
+const lengthText = (kind: Component['kind'], length: Proportion): string =>
+  kind === 'bead' ? `on a pin, ${proportionText(length)} before the eye` : proportionText(length)
+
 /** A component as one line: `tail: 6 fibres, speckled cock, ⅔ shank`. */
 export function componentLine(component: Component, material: Material | undefined): string {
   const { kind, fibreCount, strands, turns, layers, bulk, length } = component
@@ -54,7 +58,7 @@ export function componentLine(component: Component, material: Material | undefin
     strands === undefined ? '' : `${strands} ${strands === 1 ? 'strand' : 'strands'}`,
     turns === undefined ? '' : `${factorText(turns)} turns`,
     layers === undefined ? '' : `${layers} layers`,
-    length ? proportionText(length) : '',
+    length ? lengthText(kind, length) : '',
     bulk === undefined ? '' : bulk < 0.15 ? 'sparse' : bulk < 0.4 ? 'slim' : bulk < 0.7 ? 'full' : 'bulky',
   ]
   return `${wording.componentName[kind]}: ${[materialText(material), ...amounts].filter(Boolean).join(', ')}`
