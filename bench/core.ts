@@ -10,45 +10,32 @@ import {
   resolveDressing,
   sampleFall,
   speedAtAttitude,
-  UNCALIBRATED,
   USUAL_TIPPET,
 } from '../core/index.ts'
 import type { FindInput } from '../core/index.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import { trials } from '../core/testing/generatedFlies.ts'
+import { nymphSearch } from '../core/testing/nymphSearch.ts'
 import { jigNymph, shippedMaterial } from '../core/testing/shippedMaterial.ts'
 import { median, ms, ROUNDS, timeOf } from './timing.ts'
 import type { Line } from './timing.ts'
 
 /** A search over a quarter of a million weightings of a jig nymph: two metres in six seconds at 8 °C. */
 function wideSearch(share: FindInput['share']): FindInput {
-  const made = jigNymph()
   const sizes = ['1.5', '2.0', '2.4', '2.8', '3.0', '3.3', '3.5', '3.8', '4.0', '4.6']
   const all = (families: readonly string[], of: readonly string[]) =>
     families.flatMap((family) => of.map((size) => shippedMaterial(family, size)))
   const metals = ['bead-tungsten-slotted', 'bead-brass-slotted', 'bead-steel-slotted']
-  return {
-    dressing: made.dressing,
-    variant: made.variant,
-    materials: made.materials,
-    offers: {
+  return nymphSearch(
+    {
       hooks: all(['hook-jig-60'], ['18', '16', '14', '12', '10', '8']),
       beads: [null, ...all(metals, sizes)],
       wires: [null, ...all(['wire-tin', 'wire-lead', 'wire-copper'], ['0.25', '0.38', '0.5', '0.63'])],
       mostTurns: 40,
       bulks: [0.1, 0.35, 0.6],
-      inStores: new Set(),
     },
-    wanted: { kind: 'depthByTime', depthMm: 2000, withinS: 6 },
-    conditions: {
-      ...LIST_CONDITIONS,
-      waterTempC: 8,
-      tippet: { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600 },
-    },
-    calibration: UNCALIBRATED,
-    mostSplashMicroJ: Infinity,
-    share,
-  }
+    { share },
+  )
 }
 
 /** Time until the first that serves, until all was searched and reckoned in full, and how far the quick way was off. */

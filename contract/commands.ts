@@ -84,6 +84,10 @@ const batchCount = z
 const loss = z.object({ compartmentId, variantId, count: flies, cause: lossCause }).strict()
 
 /** Every write, by kind. The body is what the kind's handler needs and nothing else. */
+/** A length taken with a calliper, mm. */
+const measuredMm = (min: number, max: number) =>
+  z.number().min(min, `At least ${min} mm.`).max(max, `At most ${max} mm.`).nullable()
+
 export const commandBodies = {
   patternSave,
   patternArchive: z.object({ patternId, version }).strict(),
@@ -121,8 +125,22 @@ export const commandBodies = {
       materialId,
       version,
       minimumAmount: z.number().int().min(0).max(1_000_000_000).nullable(),
-      packAmount: z.number().int().min(1).max(1_000_000_000).nullable(),
+      packAmount: z.number().int().min(1, 'A pack holds something.').max(1_000_000_000).nullable(),
+      /** of a pack, in the currency's smallest coin */
+      priceMinor: z.number().int().min(0, 'Nought or more.').max(100_000_000).nullable(),
+      leadTimeDays: z.number().int().min(0, 'Nought or more.').max(365, 'At most a year.').nullable(),
+      supplier: z.string().trim().max(80, 'At most 80 characters.'),
       note,
+    })
+    .strict(),
+  /** null takes a measure back: the size then says what is usual */
+  hookMeasure: z
+    .object({
+      materialId,
+      version,
+      shankMm: measuredMm(1, 80),
+      gapeMm: measuredMm(0.5, 30),
+      wireMm: measuredMm(0.1, 3),
     })
     .strict(),
   boxCreate: z

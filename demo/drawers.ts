@@ -119,3 +119,42 @@ export const drawers = {
 } as const satisfies Record<string, DemoDrawer>
 
 export type DrawerKey = keyof typeof drawers
+
+/** How goods of a kind come: pieces, m, g, feathers or cm² in a pack, its price in cents, days until it arrives. */
+interface Pack {
+  readonly amount: number
+  readonly priceMinor: number
+  readonly leadTimeDays: number
+}
+
+/** By the beginning of a family's key; the longest that fits counts. */
+const packs: Readonly<Record<string, Pack>> = {
+  'hook-': { amount: 25, priceMinor: 450, leadTimeDays: 4 },
+  'hook-jig': { amount: 25, priceMinor: 590, leadTimeDays: 4 },
+  'hook-dry': { amount: 25, priceMinor: 480, leadTimeDays: 3 },
+  'bead-tungsten': { amount: 20, priceMinor: 640, leadTimeDays: 6 },
+  'bead-brass': { amount: 20, priceMinor: 190, leadTimeDays: 6 },
+  'eyes-': { amount: 20, priceMinor: 260, leadTimeDays: 6 },
+  'wire-tin': { amount: 3, priceMinor: 320, leadTimeDays: 4 },
+  'wire-copper': { amount: 10, priceMinor: 210, leadTimeDays: 4 },
+  'thread-': { amount: 100, priceMinor: 280, leadTimeDays: 3 },
+  'dubbing-': { amount: 2, priceMinor: 290, leadTimeDays: 3 },
+  'quill-': { amount: 30, priceMinor: 520, leadTimeDays: 5 },
+  'hackle-hen': { amount: 80, priceMinor: 1450, leadTimeDays: 5 },
+  'hackle-cape': { amount: 60, priceMinor: 3400, leadTimeDays: 5 },
+  'cdc-': { amount: 60, priceMinor: 540, leadTimeDays: 4 },
+  'feather-': { amount: 12, priceMinor: 380, leadTimeDays: 5 },
+  'marabou-': { amount: 12, priceMinor: 300, leadTimeDays: 4 },
+  'yarn-': { amount: 4, priceMinor: 240, leadTimeDays: 3 },
+  'foam-': { amount: 300, priceMinor: 220, leadTimeDays: 3 },
+  'resin-': { amount: 5, priceMinor: 980, leadTimeDays: 6 },
+  'cement-': { amount: 15, priceMinor: 420, leadTimeDays: 6 },
+}
+
+/** How a drawer is bought; null where the tier has not noted it. */
+export function packOf({ family }: DemoDrawer): Pack | null {
+  const key = Object.keys(packs)
+    .filter((start) => family.startsWith(start))
+    .sort((a, b) => b.length - a.length)[0]
+  return (key && packs[key]) || null
+}

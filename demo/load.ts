@@ -5,7 +5,7 @@ import { makeCommandService } from '../server/commands/commandService.ts'
 import type { Database } from '../server/db/database.ts'
 import { family, pattern, setting } from '../server/db/schema.ts'
 import { fixedId } from '../server/ids.ts'
-import { drawers } from './drawers.ts'
+import { drawers, packOf } from './drawers.ts'
 import type { DemoDrawer, DrawerKey } from './drawers.ts'
 import { drops, weighings } from './measurements.ts'
 import { patterns } from './patterns.ts'
@@ -223,16 +223,18 @@ async function tellStores(tell: Tell, units: ReadonlyMap<string, keyof typeof UN
         amount: Math.round(drawer.have * steps),
       })
     }
-    if (drawer.keep !== null) {
-      const minimumAmount = Math.round(drawer.keep * steps)
-      await tell('2026-06-01', 'materialSave', {
-        materialId,
-        version: 1,
-        minimumAmount,
-        packAmount: null,
-        note: '',
-      })
-    }
+    const pack = packOf(drawer)
+    if (drawer.keep === null && !pack) continue
+    await tell('2026-06-01', 'materialSave', {
+      materialId,
+      version: 1,
+      minimumAmount: drawer.keep === null ? null : Math.round(drawer.keep * steps),
+      packAmount: pack && Math.round(pack.amount * steps),
+      priceMinor: pack && pack.priceMinor,
+      leadTimeDays: pack && pack.leadTimeDays,
+      supplier: '',
+      note: '',
+    })
   }
 }
 
@@ -287,7 +289,14 @@ export async function fillDemo(database: Database): Promise<void> {
     .set({
       isDemo: true,
       clockStandsAtMs: Date.parse(CLOCK_STANDS_AT),
-      body: { ...defaultSettings, timeZone: 'Europe/London' },
+      body: {
+        ...defaultSettings,
+        timeZone: 'Europe/London',
+        weightCode: {
+          marks: { tungsten: 'red', brass: 'tan', none: null },
+          on: ['jigHooks', 'midgePupae'],
+        },
+      },
     })
     .where(eq(setting.id, 'settings'))
 }

@@ -1,6 +1,7 @@
+import type { SettingsBody } from '../contract/index.ts'
 import type { Reader } from './db/database.ts'
 import { keptFor } from './db/kept.ts'
-import { family } from './db/schema.ts'
+import { family, setting } from './db/schema.ts'
 
 export type FamilyRow = typeof family.$inferSelect
 
@@ -8,9 +9,27 @@ const keptFamilies = keptFor<Reader, { families: ReadonlyMap<string, FamilyRow> 
   families: null,
 }))
 
-/** All families by id. Nothing but the first start writes them, so they are read once for each database. */
+/** A family whose nX sizes are counted as the user's makers count them. */
+function counted(row: FamilyRow, steps: SettingsBody['hookSteps']): FamilyRow {
+  const { hook } = row.body
+  return hook ? { ...row, body: { ...row.body, hook: { ...hook, steps } } } : row
+}
+
+/**
+ * All families by id, hooks with the convention of the settings. Nothing but the first start and the settings writes
+ * them, so they are read once for each database.
+ */
 export async function loadFamilies(db: Reader): Promise<ReadonlyMap<string, FamilyRow>> {
   const kept = keptFamilies(db)
-  kept.families ??= new Map((await db.select().from(family)).map((row) => [row.id, row]))
+  if (kept.families) return kept.families
+  const [row] = await db.select().from(setting)
+  const steps = row?.body.hookSteps ?? 'wholeSizes'
+  const families = await db.select().from(family)
+  kept.families = new Map(families.map((each) => [each.id, counted(each, steps)]))
   return kept.families
+}
+
+/** Lets go of the families, since the settings changed how their sizes are counted. */
+export const forgetFamilies = (db: Reader): void => {
+  keptFamilies(db).families = null
 }

@@ -61,7 +61,10 @@ export function figureOf(
   const inputHash = contentHash([
     CORE_VERSION,
     body,
-    materialIdsOf(body).map((id) => materials.get(id)?.family.physics ?? null),
+    materialIdsOf(body).map((id) => {
+      const { family, overrides } = materials.get(id) ?? {}
+      return [family?.physics ?? null, family?.hook ?? null, overrides ?? null]
+    }),
     measured,
   ])
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)

@@ -61,8 +61,9 @@ export async function loadMaterials(
     rows.flatMap((row) => {
       const family = families.get(row.familyId)
       if (!family) return []
-      const { id, sizeKey, colourName, colourHex, colourWetHex } = row
-      return [[id, { id, family: toCoreFamily(family), sizeKey, colourName, colourHex, colourWetHex }]]
+      const { id, sizeKey, colourName, colourHex, colourWetHex, overrides } = row
+      const core = toCoreFamily(family)
+      return [[id, { id, family: core, sizeKey, colourName, colourHex, colourWetHex, overrides }]]
     }),
   )
 }

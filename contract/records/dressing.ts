@@ -66,6 +66,7 @@ export const swap = z
     materialId: materialId.optional(),
     turns: turns.optional(),
     bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
+    length: proportion.optional(),
     omit: z.boolean().optional(),
   })
   .strict()

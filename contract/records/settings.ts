@@ -1,5 +1,8 @@
 import { z } from 'zod'
 
+/** Colour of a turn of thread behind the bead; null for none. */
+const markColour = z.string().trim().min(1).max(40).nullable()
+
 /** Units, money and habits; one row. */
 export const settingsBody = z
   .object({
@@ -16,6 +19,15 @@ export const settingsBody = z
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
+    /** what counts as one size in "2X long": makers differ */
+    hookSteps: z.enum(['wholeSizes', 'evenSizes']),
+    weightCode: z
+      .object({
+        marks: z.object({ tungsten: markColour, brass: markColour, none: markColour }).strict(),
+        on: z.array(z.enum(['jigHooks', 'midgePupae', 'everything'])).max(3),
+      })
+      .strict()
+      .nullable(),
   })
   .strict()
 export type SettingsBody = z.infer<typeof settingsBody>
@@ -29,4 +41,6 @@ export const defaultSettings: SettingsBody = {
   singleKeys: true,
   theme: 'system',
   noLead: true,
+  hookSteps: 'wholeSizes',
+  weightCode: null,
 }

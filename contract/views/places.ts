@@ -1,4 +1,4 @@
-import { MATERIAL_KINDS } from '../../core/index.ts'
+import { CODED_METALS, MATERIAL_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import {
   boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
@@ -61,6 +61,11 @@ export const materialLine = z
     onHand: z.number().nullable(),
     minimumAmount: z.number().nullable(),
     packAmount: z.number().nullable(),
+    /** of a pack, in the currency's smallest coin */
+    priceMinor: z.number().nullable(),
+    leadTimeDays: z.number().nullable(),
+    supplier: z.string(),
+    overrides: z.record(z.string(), property),
     usedBy: z.number(),
     cautions: z.array(z.string()),
     note: z.string(),
@@ -107,7 +112,20 @@ export const patternLine = z
   .meta({ id: 'Pattern' })
 export type PatternLine = z.infer<typeof patternLine>
 
-export const patternsView = z.object({ patterns: z.array(patternLine) }).meta({ id: 'Patterns' })
+/** Flies that are easily taken for one another, and marks that break the user's weight code. */
+const toldApart = z.object({
+  pairs: z.array(z.object({ lighterId: variantId, heavierId: variantId, ratio: z.number() })),
+  marks: z.array(
+    z.object({
+      variantId,
+      metal: z.enum(CODED_METALS),
+      expected: z.string().nullable(),
+      found: z.string().nullable(),
+    }),
+  ),
+})
+
+export const patternsView = z.object({ patterns: z.array(patternLine), toldApart }).meta({ id: 'Patterns' })
 export type PatternsView = z.infer<typeof patternsView>
 
 export const waterLine = z

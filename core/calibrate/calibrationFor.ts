@@ -2,8 +2,8 @@ import { partsOf, makeBead } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { UNCALIBRATED } from '../evaluate/index.ts'
 import type { Calibration, MassFactor } from '../evaluate/index.ts'
-import { makeHook } from '../hook/index.ts'
-import { linearMassMgPerMm, sizeNumber } from '../material/index.ts'
+import { hookMassSdLog, hookOf } from '../hook/index.ts'
+import { linearMassMgPerMm } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import type { DropReading } from './dropTest.ts'
 import { dragShares } from './likeness.ts'
@@ -42,12 +42,10 @@ export interface ReckonedPiece {
 
 /** Mass of one piece, or of one mm of what comes by length, by the catalogue, with its doubt; null for what is not weighed so. */
 export function reckonedPiece(material: Material): ReckonedPiece | null {
-  const size = sizeNumber(material)
+  const hook = hookOf(material)
   switch (material.family.kind) {
     case 'hook':
-      return material.family.hook && size
-        ? { mg: makeHook(size, material.family.hook).massMg, sdLog: 0.205, familyShare: 0.8 }
-        : null
+      return hook && { mg: hook.massMg, sdLog: hookMassSdLog(material), familyShare: 0.8 }
     case 'bead':
       return { mg: makeBead(material).massMg, sdLog: 0.12, familyShare: 0.2 }
     case 'wire':

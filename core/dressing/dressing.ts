@@ -62,6 +62,7 @@ export interface Swap {
   readonly turns?: number | undefined
   /** thickness of a dubbed body, as in {@link Component} */
   readonly bulk?: number | undefined
+  readonly length?: Proportion | undefined
   readonly omit?: boolean | undefined
 }
 

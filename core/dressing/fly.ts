@@ -1,10 +1,13 @@
 import type { Hook } from '../hook/index.ts'
 import type { Material } from '../material/index.ts'
 import type { Component, Place } from './dressing.ts'
+import type { Amount } from './usualAmounts.ts'
 
-/** A component on the hook at hand, in millimetres. */
+/** A component on the hook at hand, in millimetres, its amounts complete. */
 export interface FlyComponent extends Omit<Component, 'materialId' | 'length' | 'place'> {
   readonly material: Material
+  /** what the recipe did not say and was worked out */
+  readonly derived: readonly (Amount | 'length')[]
   readonly side: Place['side']
   /** from the rear of the eye towards the bend, mm */
   readonly fromMm: number

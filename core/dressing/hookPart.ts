@@ -1,12 +1,10 @@
-import { eyeCentre, hookCurve } from '../hook/index.ts'
+import { eyeCentre, hookCurve, hookMassSdLog } from '../hook/index.ts'
 import type { Hook } from '../hook/index.ts'
 import { propertyOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import type { Direction, DragElement, FlySpot } from '../sink/index.ts'
 import type { Part } from './part.ts'
 
-/** Makers differ in the mass of a hook of one size by ±30 % (80 %): as standard deviation of the logarithm. */
-const MASS_SD_LOG = Math.log(1.3) / 1.2816
 const PIECES_OF_BEND = 4
 /** The point leg with its tapered half counted as a cone. */
 const TAPERED_POINT_SHARE = 2 / 3
@@ -101,7 +99,7 @@ function makePart(hook: Hook, material: Material): Part {
     kind: 'hook',
     material,
     massMg,
-    massSdLog: MASS_SD_LOG,
+    massSdLog: hookMassSdLog(material),
     volumeMm3: hook.volumeMm3,
     airMm3: 0,
     wettingStrokes: 1,

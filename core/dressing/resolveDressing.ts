@@ -1,4 +1,4 @@
-import { makeHook } from '../hook/index.ts'
+import { hookOf } from '../hook/index.ts'
 import type { Hook } from '../hook/index.ts'
 import { sizeNumber } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
@@ -6,6 +6,7 @@ import type { Component, Dressing, Swap, Variant } from './dressing.ts'
 import type { Fly, FlyComponent, Incomplete, MissingPiece } from './fly.ts'
 import { lengthOf, proportionMm } from './proportion.ts'
 import { addedDiameterMm } from './thickness.ts'
+import { AMOUNTS, usualAmounts } from './usualAmounts.ts'
 
 /** A component with what its variant changes. Null where the variant leaves it out. */
 function swapped(component: Component, swap: Swap | undefined): Component | null {
@@ -16,6 +17,7 @@ function swapped(component: Component, swap: Swap | undefined): Component | null
     materialId: swap.materialId ?? component.materialId,
     turns: swap.turns ?? component.turns,
     bulk: swap.bulk ?? component.bulk,
+    length: swap.length ?? component.length,
   }
 }
 
@@ -52,6 +54,15 @@ function lengthResolver(components: readonly Component[], hook: Hook, beadMm: nu
   return { lengthMm, missing }
 }
 
+/** A component with the amounts that its recipe leaves out, and which those are. */
+function completed(component: Component, material: Material, hook: Hook) {
+  const { from, to } = component.place
+  const usual = usualAmounts(component, material, (to - from) * hook.shankMm)
+  const derived = AMOUNTS.filter((amount) => usual[amount] !== undefined && component[amount] === undefined)
+  const added = Object.fromEntries(derived.map((amount) => [amount, usual[amount]]))
+  return { component: { ...component, ...added }, material, derived }
+}
+
 const overlaps = (a: Component['place'], b: Component['place']) => a.from < b.to && b.from < a.to
 
 /**
@@ -66,16 +77,15 @@ export function resolveDressing(
   materials: ReadonlyMap<string, Material>,
 ): ({ readonly kind: 'fly' } & Fly) | Incomplete {
   const hookMaterial = materials.get(variant.hookMaterialId)
-  const size = hookMaterial && sizeNumber(hookMaterial)
-  if (!hookMaterial || !hookMaterial.family.hook || !size) {
+  const hook = hookMaterial && hookOf(hookMaterial)
+  if (!hookMaterial || !hook) {
     const code = hookMaterial ? 'notAHook' : 'unknownMaterial'
     return { kind: 'incomplete', missing: [{ code, componentKey: null, materialId: variant.hookMaterialId }] }
   }
-  const hook = makeHook(size, hookMaterial.family.hook)
   const recipe = applySwaps(dressing, variant)
   const found = recipe.flatMap((component) => {
     const material = materials.get(component.materialId)
-    return material ? [{ component, material }] : []
+    return material ? [completed(component, material, hook)] : []
   })
   const missing: MissingPiece[] = recipe
     .filter((component) => !materials.has(component.materialId))
@@ -83,22 +93,22 @@ export function resolveDressing(
   const bead = found.find(({ component }) => component.kind === 'bead')
   const lengths = lengthResolver(recipe, hook, (bead && sizeNumber(bead.material)) ?? hook.gapeMm * 0.75)
   const components: FlyComponent[] = []
-  for (const { component, material } of found) {
-    const { materialId: _id, length: _length, place, ...amounts } = component
-    const coreMm = recipe
-      .slice(0, recipe.indexOf(component))
-      .filter((below) => below.kind !== 'bead' && overlaps(below.place, place))
-      .reduce((sum, below) => {
-        const belowMaterial = materials.get(below.materialId)
-        return belowMaterial ? sum + addedDiameterMm(below, belowMaterial, hook) : sum
-      }, hook.wireMm)
+  for (const [i, { component, material, derived }] of found.entries()) {
+    const { materialId: _id, length, place, ...amounts } = component
+    const coreMm = found
+      .slice(0, i)
+      .filter(({ component: below }) => below.kind !== 'bead' && overlaps(below.place, place))
+      .reduce((sum, below) => sum + addedDiameterMm(below.component, below.material, hook), hook.wireMm)
+    const lengthMm = lengths.lengthMm(component)
     components.push({
       ...amounts,
       material,
+      // fur wound as a collar has no free length
+      derived: lengthMm !== null && !length && amounts.bulk === undefined ? [...derived, 'length'] : derived,
       side: place.side,
       fromMm: place.from * hook.shankMm,
       toMm: place.to * hook.shankMm,
-      lengthMm: lengths.lengthMm(component),
+      lengthMm,
       coreMm: component.kind === 'bead' ? hook.wireMm : coreMm,
       outerMm: (component.kind === 'bead' ? hook.wireMm : coreMm) + addedDiameterMm(component, material, hook),
     })

@@ -2,27 +2,26 @@ import type { Hook } from '../hook/index.ts'
 import { sizeNumber, strandDiameterMm, valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import type { Component } from './dressing.ts'
+import { THREAD_LAYER_MM } from './threadWidth.ts'
 
 /** Radial thickness of a dubbed body in gapes: the thinnest that covers, and what full bulk adds. */
 const DUBBED_OF_GAPE = { thinnest: 0.05, added: 0.38 }
-const DEFAULT_BULK = 0.3
-/** Filaments of a wound thread lie flat in a layer of this thickness, mm. */
-export const THREAD_LAYER_MM = 0.035
 
-/** Diameter that a component adds to what lies below it, mm; nought for what sits apart from the body. */
+/** Diameter that a component, its amounts complete, adds to what lies below it, mm; nought for what sits apart from the body. */
 export function addedDiameterMm(component: Component, material: Material, hook: Hook): number {
+  const { layers = 1 } = component
   switch (component.kind) {
     case 'bead':
     case 'cone':
       return Math.max((sizeNumber(material) ?? valueOf(material, 'diameterMm', 3)) - hook.wireMm, 0)
     case 'wire':
-      return 2 * strandDiameterMm(material) * (component.layers ?? 1)
+      return 2 * strandDiameterMm(material) * layers
     case 'thread':
-      return 2 * THREAD_LAYER_MM * (component.layers ?? 2)
+      return 2 * THREAD_LAYER_MM * layers
     case 'sheet':
-      return 2 * valueOf(material, 'thicknessMm', 0.3) * (component.layers ?? 1)
+      return 2 * valueOf(material, 'thicknessMm', 0.3) * layers
     case 'coat':
-      return 2 * valueOf(material, 'coatThicknessMm', 0.06) * (component.layers ?? 1)
+      return 2 * valueOf(material, 'coatThicknessMm', 0.06) * layers
     case 'collar':
       return isFilling(material) ? bodyDiameterMm(component, material, hook) : 0
     case 'body':
@@ -40,12 +39,12 @@ const isFilling = ({ family }: Material) =>
   !['hackle', 'feather', 'cdc', 'marabou', 'hair', 'fibre'].includes(family.kind)
 
 function bodyDiameterMm(component: Component, material: Material, hook: Hook): number {
-  const bulk = component.bulk ?? DEFAULT_BULK
+  const { bulk = 0, layers = 1 } = component
   switch (material.family.kind) {
     case 'thread':
-      return 2 * THREAD_LAYER_MM * (component.layers ?? 3)
+      return 2 * THREAD_LAYER_MM * layers
     case 'floss':
-      return 2 * valueOf(material, 'thicknessMm', 0.08) * (component.layers ?? 2)
+      return 2 * valueOf(material, 'thicknessMm', 0.08) * layers
     case 'quill':
     case 'tinsel':
     case 'sheet':

@@ -1,16 +1,9 @@
 import { sizeNumber } from '../material/index.ts'
 import type { FlyComponent } from './fly.ts'
-import { THREAD_LAYER_MM } from './thickness.ts'
+import { threadWidthMm } from './threadWidth.ts'
 
 const BINDING_TURNS = 8
 const HEAD_TURNS = 14
-const NYLON_MG_PER_MM3 = 1.14
-const FLAT_PACKING = 0.72
-
-/** Width of a flat thread of this denier, mm. */
-export function threadWidthMm(denier: number): number {
-  return denier / 9000 / NYLON_MG_PER_MM3 / FLAT_PACKING / THREAD_LAYER_MM
-}
 
 /**
  * Thread on the fly, mm: its layers in touching turns over its place, eight turns for each component bound in,
@@ -19,7 +12,7 @@ export function threadWidthMm(denier: number): number {
 export function threadLengthMm(thread: FlyComponent, all: readonly FlyComponent[], shankMm: number): number {
   const widthMm = threadWidthMm(sizeNumber(thread.material) ?? 70)
   const placeMm = Math.min(thread.toMm - thread.fromMm, shankMm)
-  const baseTurns = ((thread.layers ?? 2) * placeMm) / widthMm
+  const baseTurns = ((thread.layers ?? 1) * placeMm) / widthMm
   const bound = all.filter(({ kind }) => kind !== 'bead' && kind !== 'thread' && kind !== 'coat')
   const binding = bound.reduce((sum, { coreMm }) => sum + BINDING_TURNS * Math.PI * coreMm, 0)
   return baseTurns * Math.PI * thread.coreMm + binding + HEAD_TURNS * Math.PI * (thread.coreMm + 0.4)

@@ -211,10 +211,10 @@ describe('golden figures', () => {
       trailingMmPerS: report.trailing?.sinkSpeedMmPerS.value.toPrecision(6),
     }).toMatchInlineSnapshot(`
       {
-        "freeMmPerS": "496.538",
-        "massMg": "157.850",
-        "trailingMmPerS": "383.180",
-        "version": 3,
+        "freeMmPerS": "496.180",
+        "massMg": "155.884",
+        "trailingMmPerS": "382.817",
+        "version": 4,
       }
     `)
   })

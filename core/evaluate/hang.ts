@@ -21,7 +21,7 @@ const withPin = (fly: Fly, lengthMm: number): Fly => ({
 })
 
 /** Tilt from level, degrees: above nought with the nose down. */
-function tiltOf(noseDownDeg: number): number {
+export function tiltFromLevelDeg(noseDownDeg: number): number {
   if (noseDownDeg > 90) return 180 - noseDownDeg
   return noseDownDeg < -90 ? -180 - noseDownDeg : noseDownDeg
 }
@@ -36,7 +36,7 @@ export function hangOf(fly: Fly, conditions: Conditions, calibration: Calibratio
   const bead = fly.components.find(({ kind, lengthMm }) => kind === 'bead' && lengthMm !== null)
   const pointUp = Math.abs(noseDownDeg) > 90
   if (!bead?.lengthMm) return { noseDownDeg, pointUp, pin: null }
-  const tilt = (lengthMm: number) => tiltOf(hungAt(withPin(fly, lengthMm)))
+  const tilt = (lengthMm: number) => tiltFromLevelDeg(hungAt(withPin(fly, lengthMm)))
   return {
     noseDownDeg,
     pointUp,

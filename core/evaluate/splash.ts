@@ -1,7 +1,7 @@
 import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
 
-/** How a fly goes in, from least to most: tips in, slips in, plips, plops. */
-export const SPLASHES = ['tipsIn', 'slipsIn', 'plips', 'plops'] as const
+/** How a fly goes in, from least to most. */
+export const SPLASHES = ['tipsIn', 'slipsIn', 'taps', 'plops', 'thuds'] as const
 export type SplashWord = (typeof SPLASHES)[number]
 
 /** How a fly enters the water. */
@@ -17,7 +17,8 @@ const DROP_MM = 300
 const LIMITS: readonly (readonly [number, SplashWord])[] = [
   [60, 'tipsIn'],
   [200, 'slipsIn'],
-  [500, 'plips'],
+  [500, 'taps'],
+  [1500, 'plops'],
 ]
 
 /** Most energy at which a splash is still called this, µJ. */
@@ -30,5 +31,5 @@ export const splashEnergyMicroJ = (massMg: number): number => (massMg * GRAVITY_
 /** The splash of a fly of this mass at the end of an ordinary cast; 1 mg·mm²/s² is 1e-12 J, so 1e6 of them are 1 µJ. */
 export function splashOf(massMg: number): Splash {
   const energyMicroJ = splashEnergyMicroJ(massMg)
-  return { energyMicroJ, word: LIMITS.find(([most]) => energyMicroJ < most)?.[1] ?? 'plops' }
+  return { energyMicroJ, word: LIMITS.find(([most]) => energyMicroJ < most)?.[1] ?? 'thuds' }
 }

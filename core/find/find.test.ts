@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
-import { jigNymph, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { evaluateFly, hangOf, LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
+import { resolveDressing } from '../dressing/index.ts'
+import { POSTURES } from '../float/index.ts'
+import type { Posture } from '../float/index.ts'
+import { nymphSearch } from '../testing/nymphSearch.ts'
+import { emerger, hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { dominates } from './findWeightings.ts'
-import { combinationsOf, finalists, findWeightings, paretoFront } from './index.ts'
+import { combinationsOf, finalists, findWeightings, paretoFront, swapsFor, weightable } from './index.ts'
 import type { FindInput, Found } from './index.ts'
 
 const sizes = ['1.5', '2.0', '2.4', '2.8', '3.0', '3.3', '3.8', '4.0']
@@ -11,33 +15,10 @@ const beads = ['bead-tungsten-slotted', 'bead-brass-slotted'].flatMap((family) =
 )
 const wires = ['0.25', '0.38', '0.5'].map((size) => shippedMaterial('wire-tin', size))
 
-function search(change: Partial<FindInput> = {}, offers: Partial<FindInput['offers']> = {}): FindInput {
-  const made = jigNymph()
-  return {
-    dressing: made.dressing,
-    variant: made.variant,
-    materials: made.materials,
-    offers: {
-      hooks: ['18', '16', '14', '12'].map((size) => shippedMaterial('hook-jig-60', size, 'bronze')),
-      beads: [null, ...beads],
-      wires: [null, ...wires],
-      mostTurns: 20,
-      bulks: [0.1, 0.5],
-      inStores: new Set([beads[3]?.id ?? '', 'hook-jig-60|16|bronze']),
-      ...offers,
-    },
-    wanted: { kind: 'depthByTime', depthMm: 2000, withinS: 6 },
-    conditions: {
-      ...LIST_CONDITIONS,
-      waterTempC: 8,
-      tippet: { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600 },
-    },
-    calibration: UNCALIBRATED,
-    mostSplashMicroJ: Infinity,
-    share: { of: 1, nth: 0 },
-    ...change,
-  }
-}
+const hooks = ['18', '16', '14', '12'].map((size) => shippedMaterial('hook-jig-60', size, 'bronze'))
+const inStores = new Set([beads[3]?.id ?? '', 'hook-jig-60|16|bronze'])
+const search = (change: Partial<FindInput> = {}, offers: Partial<FindInput['offers']> = {}): FindInput =>
+  nymphSearch({ hooks, beads: [null, ...beads], wires: [null, ...wires], inStores, ...offers }, change)
 
 function run(input: FindInput): readonly Found[] {
   const work = findWeightings(input)
@@ -107,5 +88,130 @@ describe('findWeightings', () => {
 
   it('counts what it looks at', () => {
     expect(combinationsOf(input)).toBe(4 * 17 * (1 + 3 * 20) * 2)
+  })
+
+  it('knows what each costs, and which is the cheapest of those with a price', () => {
+    const costs = new Map([
+      ...hooks.map(({ id }, i) => [id, 20 + i] as const),
+      ...beads.map(({ id }, i) => [id, id.includes('tungsten') ? 40 + i : 8 + i] as const),
+      ...wires.map(({ id }) => [id, 0.02] as const),
+    ])
+    const priced = search({}, { costs })
+    const few = finalists(run(priced), priced)
+    const cheapest = few.find(({ merits }) => merits.includes('cheapest'))
+    expect(cheapest?.costMinor).toBe(Math.min(...few.map(({ costMinor }) => costMinor ?? Infinity)))
+    expect(best.every(({ costMinor }) => costMinor === null)).toBe(true)
+    const bare = few.find(({ weighting }) => weighting.bead && weighting.turns === 0)
+    const { hook, bead } = bare?.weighting ?? {}
+    expect(bare?.costMinor).toBeCloseTo((costs.get(hook?.id ?? '') ?? 0) + (costs.get(bead?.id ?? '') ?? 0), 9)
+  })
+})
+
+describe('hanging level', () => {
+  const hook = shippedMaterial('hook-jig-90', '10', 'bronze')
+  const made = recipe(hook, [
+    { key: 'thread', kind: 'thread', material: shippedMaterial('thread-nylon', '70', 'black'), at: [0, 1] },
+    {
+      key: 'tail',
+      kind: 'tail',
+      material: shippedMaterial('marabou-plume', '', 'black'),
+      at: [1, 1],
+      fibreCount: 30,
+      length: { factor: 1, of: 'shank' },
+    },
+    {
+      key: 'body',
+      kind: 'body',
+      material: shippedMaterial('dubbing-hare', '', 'black'),
+      at: [0.1, 1],
+      bulk: 0.5,
+    },
+  ])
+  const level = search(
+    { ...made, wanted: { kind: 'level', depthMm: 1000 } },
+    {
+      hooks: [hook],
+      beads: ['2.4', '2.8', '3.3'].map((size) => shippedMaterial('bead-brass-drilled', size, 'gold')),
+      wires: [null],
+      bulks: [],
+    },
+  )
+  const few = finalists(run(level), level)
+
+  it('puts each bead where the fly hangs level, nearer the eye the heavier it is, and clear of the eye', () => {
+    expect(few.length).toBeGreaterThan(1)
+    for (const { tiltDeg } of few) expect(tiltDeg).toBeLessThan(12)
+    const byMass = [...few].sort((a, b) => a.massMg - b.massMg)
+    const pins = byMass.map(({ weighting }) => weighting.pinMm ?? 0)
+    expect(pins).toEqual([...pins].sort((a, b) => b - a))
+  })
+
+  it('says a pin that makes the fly as tied hang level', () => {
+    const [found] = few
+    if (!found) throw new Error('nothing found')
+    const { dressing, ...keys } = weightable(made.dressing, hook.id)
+    const materials = new Map(made.materials).set(found.weighting.bead?.id ?? '', found.weighting.bead ?? hook)
+    const fly = resolveDressing(
+      dressing,
+      { hookMaterialId: hook.id, swaps: swapsFor(made.dressing, [], found.weighting, keys) },
+      materials,
+    )
+    if (fly.kind !== 'fly') throw new Error('incomplete')
+    const { pin } = hangOf(fly, level.conditions, UNCALIBRATED)
+    expect(pin?.lengthMm).toBeCloseTo(pin?.levelAtMm ?? 0, 0)
+    expect(pin?.clearsEye).toBe(true)
+  })
+})
+
+describe('holding a posture', () => {
+  const wires = ['0.38', '0.5', '0.63'].map((size) => shippedMaterial('wire-lead', size))
+  const MOST_TURNS = 20
+  const asked = (made: ReturnType<typeof recipe>, family: string, posture: Posture) =>
+    search(
+      { ...made, conditions: LIST_CONDITIONS, wanted: { kind: 'posture', posture } },
+      {
+        hooks: ['18', '14', '10'].map((size) => shippedMaterial(family, size, 'bronze')),
+        beads: [null],
+        wires: [null, ...wires],
+        bulks: [],
+        mostTurns: MOST_TURNS,
+      },
+    )
+
+  /** All weightings of a search, each reckoned in full. */
+  function everyRide({ offers, dressing, materials }: FindInput) {
+    const ways = offers.hooks.flatMap((hook) =>
+      offers.wires.flatMap((wire) =>
+        Array.from({ length: wire ? MOST_TURNS : 1 }, (_, i) => ({ hook, wire, turns: wire ? i + 1 : 0 })),
+      ),
+    )
+    return ways.flatMap(({ hook, wire, turns }) => {
+      const { dressing: whole, ...keys } = weightable(dressing, hook.id)
+      const swaps = swapsFor(dressing, [], { bead: null, wire, turns, bulk: null, pinMm: null }, keys)
+      const book = new Map(materials).set(hook.id, hook)
+      if (wire) book.set(wire.id, wire)
+      const fly = resolveDressing(whole, { hookMaterialId: hook.id, swaps }, book)
+      const report = fly.kind === 'fly' ? evaluateFly(fly, LIST_CONDITIONS) : null
+      return report?.kind === 'floats' ? [report] : []
+    })
+  }
+
+  it.each([
+    ['a hackled dry', hackledDry('16'), 'hook-dry-fine'],
+    ['an emerger', emerger(1.5), 'hook-curved-fine'],
+  ] as const)('finds of %s the lightest and the steadiest, as trying each in full does', (_, made, family) => {
+    const all = everyRide(asked(made, family, 'proud'))
+    expect(all.length).toBeGreaterThan(2)
+    for (const posture of POSTURES) {
+      const holding = all.filter(({ ride }) => ride.posture === posture)
+      const input = asked(made, family, posture)
+      const few = finalists(run(input), input)
+      expect(few.length > 0, posture).toBe(holding.length > 0)
+      if (holding.length === 0) continue
+      const lightest = few.find(({ merits }) => merits.includes('lightest'))
+      const steadiest = few.find(({ merits }) => merits.includes('steadiest'))
+      expect(lightest?.massMg).toBeCloseTo(Math.min(...holding.map(({ massMg }) => massMg.value)), 6)
+      expect(steadiest?.reserve).toBeCloseTo(Math.max(...holding.map(({ ride }) => ride.reserve)), 6)
+    }
   })
 })

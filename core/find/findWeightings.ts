@@ -1,10 +1,11 @@
 import { resolveDressing } from '../dressing/index.ts'
 import { leadTo } from '../drift/index.ts'
-import { evaluateFly } from '../evaluate/index.ts'
+import { evaluateFly, hangOf, tiltFromLevelDeg } from '../evaluate/index.ts'
 import { descend, timeToDepth } from '../sink/index.ts'
 import { swapsFor, weightable } from './group.ts'
-import { searchShape, shapesOf } from './search.ts'
-import type { FindInput, Finalist, Found, Merit } from './wanted.ts'
+import { searchShape } from './search.ts'
+import { shapesOf } from './shapes.ts'
+import type { FindInput, Finalist, Found, Merit, Weighting } from './wanted.ts'
 
 /** How far a search has come, with the best so far. */
 export interface FindProgress {
@@ -17,9 +18,16 @@ const SHOW_EVERY = 12
 /** Differences below these count as none between two weightings. */
 const ALIKE = { massShare: 0.02, timeShare: 0.02, bulk: 0.01 }
 
-const costs = ({ massMg, timeS, bulkIndex, inStores }: Found) => [massMg, timeS, bulkIndex, inStores ? 0 : 1]
+const costs = ({ massMg, timeS, reserve, bulkIndex, costMinor, inStores }: Found) => [
+  massMg,
+  timeS,
+  -(reserve ?? 0),
+  bulkIndex,
+  costMinor ?? Infinity,
+  inStores ? 0 : 1,
+]
 
-/** Whether one weighting is at least as good as another in mass, time, bulk and stores, and better in one. */
+/** Whether one weighting is at least as good as another in mass, time, reserve, bulk, cost and stores, and better in one. */
 export function dominates(a: Found, b: Found): boolean {
   const [of, than] = [costs(a), costs(b)]
   return (
@@ -39,12 +47,9 @@ export function paretoFront(found: readonly Found[]): readonly Found[] {
 const least = (found: readonly Found[], of: (one: Found) => number): Found | undefined =>
   found.reduce<Found | undefined>((best, next) => (best && of(best) <= of(next) ? best : next), undefined)
 
-/** Seconds that were asked for, or nought where a lead was. */
-const wantedS = ({ wanted }: FindInput) => (wanted.kind === 'depthByTime' ? wanted.withinS : 0)
-
 const alike = (a: Found, b: Found) =>
   Math.abs(a.massMg / b.massMg - 1) < ALIKE.massShare &&
-  Math.abs(a.timeS / b.timeS - 1) < ALIKE.timeShare &&
+  Math.abs(a.timeS - b.timeS) <= ALIKE.timeShare * b.timeS &&
   Math.abs(a.bulkIndex - b.bulkIndex) < ALIKE.bulk &&
   a.inStores === b.inStores
 
@@ -65,14 +70,30 @@ export function chooseFew(
     least(front, ({ bulkIndex, massMg }) => bulkIndex * 1e6 + massMg),
     'slimmest',
   )
-  take(
-    least(front, ({ timeS }) => timeS),
-    'fastest',
-  )
-  take(
-    least(front, ({ timeS }) => Math.abs(timeS - wantedS(input))),
-    'nearest',
-  )
+  const { wanted } = input
+  if (wanted.kind === 'posture') {
+    take(
+      least(front, ({ reserve }) => -(reserve ?? 0)),
+      'steadiest',
+    )
+  } else {
+    take(
+      least(front, ({ timeS }) => timeS),
+      'fastest',
+    )
+  }
+  if (wanted.kind === 'depthByTime') {
+    take(
+      least(front, ({ timeS }) => Math.abs(timeS - wanted.withinS)),
+      'nearest',
+    )
+  }
+  if (front.some(({ costMinor }) => costMinor !== null)) {
+    take(
+      least(front, ({ costMinor }) => costMinor ?? Infinity),
+      'cheapest',
+    )
+  }
   take(
     least(
       front.filter(({ inStores }) => inStores),
@@ -93,26 +114,45 @@ export function chooseFew(
     .sort((a, b) => a.found.massMg - b.found.massMg)
 }
 
-/** Reckons a weighting in full: attitude at its own speed, band, stepped start from rest. */
-export function reckonInFull(found: Found, merits: readonly Merit[], input: FindInput): Finalist | null {
-  const { weighting } = found
+/** The fly of a weighting, as the finder would tie it. */
+function flyOf(weighting: Weighting, input: FindInput) {
   const materials = new Map(input.materials)
   for (const material of [weighting.hook, weighting.bead, weighting.wire]) {
     if (material) materials.set(material.id, material)
   }
   const { dressing, ...keys } = weightable(input.dressing, weighting.hook.id)
-  const fly = resolveDressing(
-    dressing,
-    {
-      hookMaterialId: weighting.hook.id,
-      swaps: swapsFor(input.dressing, input.variant.swaps, weighting, keys),
-    },
-    materials,
-  )
+  const swaps = swapsFor(input.dressing, input.variant.swaps, weighting, keys)
+  return resolveDressing(dressing, { hookMaterialId: weighting.hook.id, swaps }, materials)
+}
+
+const inTenths = (mm: number) => Math.round(mm * 10) / 10
+
+/** A weighting with its pin as long as hanging level asks when the pin's own weight counts too; null where none does. */
+function withLevelPin(found: Found, input: FindInput): Found | null {
+  if (found.weighting.pinMm === null) return found
+  const fly = flyOf(found.weighting, input)
+  if (fly.kind !== 'fly') return null
+  const { pin } = hangOf(fly, input.conditions, input.calibration)
+  const levelMm = pin?.levelAtMm ?? null
+  return levelMm === null ? null : { ...found, weighting: { ...found.weighting, pinMm: inTenths(levelMm) } }
+}
+
+/** Reckons a weighting in full: attitude at its own speed, band, stepped start from rest; or how it rides. */
+export function reckonInFull(quickest: Found, merits: readonly Merit[], input: FindInput): Finalist | null {
+  const found = withLevelPin(quickest, input)
+  if (!found) return null
+  const fly = flyOf(found.weighting, input)
   if (fly.kind !== 'fly') return null
   const report = evaluateFly(fly, input.conditions, input.calibration)
+  const { wanted } = input
+  const none = { leadMm: null, low: 0, high: 0, tiltDeg: null, spareMg: null, quickError: 0 }
+  if (wanted.kind === 'posture') {
+    if (report.kind !== 'floats' || report.ride.posture !== wanted.posture) return null
+    const { reserve, spareMg } = report.ride
+    return { ...found, ...none, merits, massMg: report.massMg.value, reserve, spareMg }
+  }
   if (report.kind !== 'sinks') return null
-  const { depthMm } = input.wanted
+  const { depthMm } = wanted
   const descent = descend(
     report.model,
     depthMm,
@@ -123,13 +163,14 @@ export function reckonInFull(found: Found, merits: readonly Merit[], input: Find
   const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
   return {
     ...found,
+    ...none,
     merits,
     massMg: report.massMg.value,
     timeS,
     low: (timeS * value) / high,
     high: (timeS * value) / low,
-    leadMm:
-      input.wanted.kind === 'lead' ? (leadTo(descent, input.wanted.current, depthMm)?.leadMm ?? null) : null,
+    leadMm: wanted.kind === 'lead' ? (leadTo(descent, wanted.current, depthMm)?.leadMm ?? null) : null,
+    tiltDeg: Math.abs(tiltFromLevelDeg(report.hung.noseDownDeg)),
     quickError: found.timeS / timeS - 1,
   }
 }

@@ -1,11 +1,12 @@
-import { airKept, dryness, hullOf, resolveDressing } from '../dressing/index.ts'
+import { airKept, dryness, hullOf, makeBead, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
 import { checkFit, spreadWrapLengthMm } from '../dressing/index.ts'
 import { dragElementsOf, preparedParts } from '../evaluate/index.ts'
+import { eyeCentre } from '../hook/index.ts'
 import { linearMassMgPerMm, strandDiameterMm } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import { dragField } from '../sink/index.ts'
-import type { DragField } from '../sink/index.ts'
+import type { DragField, FlySpot } from '../sink/index.ts'
 import { waterAt } from '../water/index.ts'
 import type { FindInput, Weighting } from './wanted.ts'
 
@@ -36,13 +37,19 @@ const BULKY: ReadonlySet<string> = new Set(['body', 'thorax', 'collar'])
 export function swapsFor(
   dressing: Dressing,
   kept: readonly Swap[],
-  { bead, wire, turns, bulk }: Pick<Weighting, 'bead' | 'wire' | 'turns' | 'bulk'>,
+  { bead, wire, turns, bulk, pinMm }: Omit<Weighting, 'hook'>,
   keys: { readonly beadKey: string; readonly wireKey: string },
 ): readonly Swap[] {
   const swaps = new Map(kept.map((swap) => [swap.componentKey, swap]))
   swaps.set(
     keys.beadKey,
-    bead ? { componentKey: keys.beadKey, materialId: bead.id } : { componentKey: keys.beadKey, omit: true },
+    bead
+      ? {
+          componentKey: keys.beadKey,
+          materialId: bead.id,
+          ...(pinMm === null ? {} : { length: { mm: pinMm } }),
+        }
+      : { componentKey: keys.beadKey, omit: true },
   )
   swaps.set(
     keys.wireKey,
@@ -67,7 +74,13 @@ export interface Group {
   readonly fly: Fly
   readonly mostTurns: number
   readonly bulkIndex: number
-  readonly drag: DragField
+  /** all parts with one turn of wire, as measured and treated */
+  readonly parts: readonly Part[]
+  readonly beadKey: string
+  readonly wireKey: string
+  readonly eye: FlySpot
+  /** its drag at every attitude; tabulated when first asked for */
+  readonly drag: () => DragField
   readonly dragMultiplier: number
   /** weight in water, moments and mass of all but bead and wire */
   readonly rest: {
@@ -86,6 +99,8 @@ export interface Group {
 }
 
 const FIRST_SPEED = 300
+/** Where a bead is tried first that a balanced fly is to carry before its eye, mm. */
+const FIRST_PIN_MM = 3
 
 /**
  * The outline that weightings share, worked out once: its drag at every attitude, its weight without bead and wire.
@@ -101,7 +116,9 @@ export function makeGroup(
   const materials = new Map(input.materials)
   for (const material of [shape.hook, bead, wire]) if (material) materials.set(material.id, material)
   const { dressing, ...keys } = weightable(input.dressing, shape.hook.id)
-  const swaps = swapsFor(input.dressing, input.variant.swaps, { bead, wire, turns: 1, bulk: shape.bulk }, keys)
+  const pinMm = input.wanted.kind === 'level' ? FIRST_PIN_MM : null
+  const first = { bead, wire, turns: 1, bulk: shape.bulk, pinMm }
+  const swaps = swapsFor(input.dressing, input.variant.swaps, first, keys)
   const fly = resolveDressing(dressing, { hookMaterialId: shape.hook.id, swaps }, materials)
   if (fly.kind !== 'fly') return null
   if (checkFit(fly).some(({ severity }) => severity === 'fault')) return null
@@ -123,12 +140,17 @@ export function makeGroup(
   }
   const diameterMm = wire ? strandDiameterMm(wire) : 1
   const spanMm = wireComponent ? wireComponent.toMm - wireComponent.fromMm : 0
+  let drag: DragField | null = null
   return {
     ...shape,
     fly,
+    parts,
+    beadKey: keys.beadKey,
+    wireKey: keys.wireKey,
+    eye: eyeCentre(fly.hook),
     mostTurns: wire ? Math.min(input.offers.mostTurns, Math.floor(spanMm / diameterMm)) : 0,
     bulkIndex: Math.max(...hullOf(fly).map((section) => section.diameterMm)) / fly.hook.gapeMm,
-    drag: dragField(elements, water, FIRST_SPEED),
+    drag: () => (drag ??= dragField(elements, water, FIRST_SPEED)),
     dragMultiplier:
       input.calibration.dragMultiplier *
       Math.exp(input.calibration.dryLogDrag * dryness(parts, input.conditions.wet)),
@@ -149,3 +171,7 @@ export function makeGroup(
 /** Mass of one mm of a wire as the scale has it. */
 export const wireMgPerMm = (wire: Material, input: FindInput): number =>
   linearMassMgPerMm(wire) * (input.calibration.massFactors.get(wire.id)?.factor ?? 1)
+
+/** Mass of one bead as the scale has it. */
+export const beadMg = (bead: Material, input: FindInput): number =>
+  makeBead(bead).massMg * (input.calibration.massFactors.get(bead.id)?.factor ?? 1)

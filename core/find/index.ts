@@ -1,5 +1,5 @@
-export { combinationsOf } from './search.ts'
+export { combinationsOf } from './shapes.ts'
 export { finalists, findWeightings, paretoFront } from './findWeightings.ts'
 export type { FindProgress } from './findWeightings.ts'
 export { swapsFor, weightable } from './group.ts'
-export type { FindInput, Finalist, Found, Merit, Offers, Wanted, Weighting } from './wanted.ts'
+export type { FindInput, Finalist, Found, Merit, Offers, Wanted, WantedFall, Weighting } from './wanted.ts'

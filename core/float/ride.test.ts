@@ -1,34 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { partsOf, resolveDressing } from '../dressing/index.ts'
 import type { Part } from '../dressing/index.ts'
-import { hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { emerger, hackledDry, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
 import { filmLimitMg, POSTURES, rideOf, trimmable, trimSteps, tuftLiftMg } from './index.ts'
 
 const water = waterAt(10)
 const DRY = { drownings: 0, seconds: 0 }
 
-function partsFor(made: ReturnType<typeof recipe>): readonly Part[] {
+function partsFor(made: ReturnType<typeof emerger>): readonly Part[] {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error(JSON.stringify(fly.missing))
   return partsOf(fly)
 }
-
-/** An emerger on a curved hook that a tuft of feather this many gapes high holds up. */
-const emerger = (gapes: number, hook = '16') =>
-  recipe(shippedMaterial('hook-curved-fine', hook), [
-    { key: 'thread', kind: 'thread', material: shippedMaterial('thread-nylon', '50'), at: [0, 1] },
-    { key: 'body', kind: 'body', material: shippedMaterial('quill-stripped-herl'), at: [0.3, 1] },
-    {
-      key: 'tuft',
-      kind: 'wing',
-      material: shippedMaterial('cdc-feather'),
-      at: [0.15, 0.28],
-      side: 'above',
-      strands: 2,
-      length: { factor: gapes, of: 'gape' },
-    },
-  ])
 
 const clipped = (share: number) => {
   const made = hackledDry()
@@ -126,7 +110,7 @@ describe('rideOf', () => {
 })
 
 describe('trimSteps', () => {
-  const flyOf = (made: ReturnType<typeof recipe>) => {
+  const flyOf = (made: ReturnType<typeof emerger>) => {
     const fly = resolveDressing(made.dressing, made.variant, made.materials)
     if (fly.kind !== 'fly') throw new Error('incomplete')
     return fly

@@ -156,6 +156,22 @@ function freeHeight(parts: readonly Part[], { posture, loadMg, supportMg }: Stag
   }
 }
 
+/** The posture that a fly takes at the surface, support over load there and what it bears more; null for one that sinks. */
+export function postureOf(
+  parts: readonly Part[],
+  water: WaterProperties,
+  wetting: Wetting,
+): Pick<Ride, 'posture' | 'reserve' | 'spareMg'> | null {
+  const stages = stagesOf(parts, water, wetting)
+  const stage = stages.find(({ loadMg, supportMg }) => supportMg >= loadMg)
+  if (!stage) return null
+  return {
+    posture: stage.posture,
+    reserve: stage.supportMg / stage.loadMg,
+    spareMg: Math.max(...stages.map(({ loadMg, supportMg }) => supportMg - loadMg)),
+  }
+}
+
 /**
  * How a fly rides at the surface, or null for one that sinks. It takes the highest posture whose support bears its
  * load: fibres, flanks and spent wings on the film, air among its fibres and foam below it.

@@ -21,6 +21,13 @@ export interface Hook {
   readonly volumeMm3: number
 }
 
+/** What was measured on a hook, mm; what was not is as the size and the convention have it. */
+export interface MeasuredHook {
+  readonly shankMm?: number | undefined
+  readonly gapeMm?: number | undefined
+  readonly wireMm?: number | undefined
+}
+
 /** Hook sizes that are understood; even ones are usual. */
 const HOOK_SIZE_MIN = 2
 const HOOK_SIZE_MAX = 24
@@ -47,19 +54,21 @@ function arcOverChord(curveDeg: number): number {
  * n sizes larger; a size is a whole one or an even one as the convention says. Mass is that of the bent wire:
  * shank, bend arc, point leg with its tapered half counted as a cone, eye ring, and the jig's neck.
  *
- * @param size 2 to 24
+ * @param size     2 to 24
+ * @param measured overrides what a size usually has
  * @throws RangeError outside that range
  * @example makeHook(16, { style: 'straight', xLong: 0, xHeavy: 0, steps: 'wholeSizes' }).massMg // 16.5
  */
-export function makeHook(size: number, convention: HookConvention): Hook {
+export function makeHook(size: number, convention: HookConvention, measured: MeasuredHook = {}): Hook {
   if (!(size >= HOOK_SIZE_MIN && size <= HOOK_SIZE_MAX)) {
     throw new RangeError(`hook size ${size} is outside ${HOOK_SIZE_MIN} to ${HOOK_SIZE_MAX}`)
   }
   const style = hookStyle(convention.style)
   const perX = convention.steps === 'evenSizes' ? 2 : 1
-  const shankMm = scaled(BASE.shankMm, GROWTH.shank, size - convention.xLong * perX) * style.shankFactor
-  const gapeMm = scaled(BASE.gapeMm, GROWTH.gape, size) * style.gapeFactor
-  const wireMm = scaled(BASE.wireMm, GROWTH.wire, size - convention.xHeavy * perX)
+  const shankMm =
+    measured.shankMm ?? scaled(BASE.shankMm, GROWTH.shank, size - convention.xLong * perX) * style.shankFactor
+  const gapeMm = measured.gapeMm ?? scaled(BASE.gapeMm, GROWTH.gape, size) * style.gapeFactor
+  const wireMm = measured.wireMm ?? scaled(BASE.wireMm, GROWTH.wire, size - convention.xHeavy * perX)
   const bendRadiusMm = (gapeMm + wireMm) / 2
   const eyeInnerMm = EYE_INNER_OF_GAPE * gapeMm
   const neckMm = style.neckOfGape * gapeMm

@@ -1,4 +1,5 @@
 export { makeHook } from './hook.ts'
+export { hookMassSdLog, hookOf } from './hookOf.ts'
 export type { Hook } from './hook.ts'
 export { eyeCentre, hookCurve, shankHeightMm } from './curve.ts'
 export type { CurvePoint } from './curve.ts'

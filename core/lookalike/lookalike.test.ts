@@ -3,7 +3,8 @@ import { resolveDressing } from '../dressing/index.ts'
 import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import type { recipe } from '../testing/shippedMaterial.ts'
 import { jigNymph, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { lookAlikes } from './index.ts'
+import { bearsMarks, checkMark, lookAlikes } from './index.ts'
+import type { WeightCode } from './index.ts'
 
 function seen(id: string, made: ReturnType<typeof recipe>) {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
@@ -46,5 +47,32 @@ describe('lookAlikes', () => {
 
   it('lets flies of one weight look as alike as they will', () => {
     expect(lookAlikes([tungsten(), { ...tungsten(), id: 'again' }])).toEqual([])
+  })
+})
+
+describe('a weight code', () => {
+  const code: WeightCode = { marks: { tungsten: 'red', brass: 'tan', none: null }, on: ['jigHooks'] }
+
+  it('finds the mark that is missing, and says which was expected', () => {
+    expect(checkMark(brass().fly, code)).toEqual({ metal: 'brass', expected: 'tan', found: null })
+    expect(checkMark(tungsten().fly, code)).toEqual({ metal: 'tungsten', expected: 'red', found: null })
+  })
+
+  it('is content with the right mark, whatever its case', () => {
+    expect(checkMark(marked().fly, code)).toBeNull()
+    expect(checkMark(marked().fly, { ...code, marks: { ...code.marks, brass: 'Tan' } })).toBeNull()
+  })
+
+  it('finds a mark that belongs to another metal', () => {
+    const swapped = { ...code, marks: { tungsten: 'tan', brass: 'red', none: null } }
+    expect(checkMark(marked().fly, swapped)).toEqual({ metal: 'brass', expected: 'red', found: 'tan' })
+  })
+
+  it('is for jig hooks, midge pupae or everything, as the tier says', () => {
+    const { fly } = tungsten()
+    expect(bearsMarks(fly, code, false)).toBe(true)
+    expect(bearsMarks(fly, { ...code, on: ['midgePupae'] }, false)).toBe(false)
+    expect(bearsMarks(fly, { ...code, on: ['midgePupae'] }, true)).toBe(true)
+    expect(bearsMarks(fly, { ...code, on: ['everything'] }, false)).toBe(true)
   })
 })

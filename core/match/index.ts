@@ -1,3 +1,3 @@
 export { bodyLengthMm } from './bodyLength.ts'
-export { matchFly } from './matchFly.ts'
+export { bottomAspect, matchFly } from './matchFly.ts'
 export type { Behaviour, FlyMatch, MatchAspect, Matched, MatchPlace } from './matchFly.ts'

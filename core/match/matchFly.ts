@@ -97,6 +97,10 @@ function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): Match
   return { ...base, code: 'depthRight', score: 1 }
 }
 
+/** Whether something that falls so fast is down on the bottom within a usual drift, or wait, at a place. */
+export const bottomAspect = (sinkSpeedMmPerS: number, place: MatchPlace): MatchAspect =>
+  sinkingAspect(sinkSpeedMmPerS, 'bottom', place)
+
 function depthAspect(fly: Matched, stage: FoodStage, place: MatchPlace): MatchAspect {
   const band = bandIn(stage, place.waterKind)
   const base = { aspect: 'depth' as const, found: 0, wantedLow: 0, wantedHigh: 0 }

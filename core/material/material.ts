@@ -61,4 +61,6 @@ export interface Material {
   readonly colourName: string
   readonly colourHex: string
   readonly colourWetHex: string
+  /** what the user knows better of this drawer than its family does; a hook's measured shank, gape and wire among it */
+  readonly overrides?: Physics
 }

@@ -1,8 +1,9 @@
 import type { Material, Property } from './material.ts'
 
-/** The property of a material, or a fallback where its kind has none. */
+/** The property of a material: the drawer's own, else the family's, else a fallback where its kind has none. */
 export function propertyOf(material: Material, name: string, fallback = 0): Property {
   return (
+    material.overrides?.[name] ??
     material.family.physics[name] ?? { value: fallback, low: fallback, high: fallback, evidence: 'kindDefault' }
   )
 }

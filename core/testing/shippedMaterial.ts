@@ -100,3 +100,19 @@ export function hackledDry(hookSize = '16') {
     },
   ])
 }
+
+/** An emerger on a curved hook that a tuft of feather this many gapes high holds up. */
+export const emerger = (gapes: number, hook = '16') =>
+  recipe(shippedMaterial('hook-curved-fine', hook), [
+    { key: 'thread', kind: 'thread', material: shippedMaterial('thread-nylon', '50'), at: [0, 1] },
+    { key: 'body', kind: 'body', material: shippedMaterial('quill-stripped-herl'), at: [0.3, 1] },
+    {
+      key: 'tuft',
+      kind: 'wing',
+      material: shippedMaterial('cdc-feather'),
+      at: [0.15, 0.28],
+      side: 'above',
+      strands: 2,
+      length: { factor: gapes, of: 'gape' },
+    },
+  ])

@@ -23,6 +23,7 @@ export type ActionCode =
   | 'materialCounted'
   | 'materialTaken'
   | 'materialSaved'
+  | 'hookMeasured'
   | 'boxMade'
   | 'waterMade'
   | 'waterSaved'
@@ -74,6 +75,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Took ${subject} out`
     case 'materialSaved':
       return `Changed ${subject}`
+    case 'hookMeasured':
+      return `Measured ${subject}`
     case 'boxMade':
       return `Made the box ${subject}`
     case 'waterMade':

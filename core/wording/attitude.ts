@@ -1,3 +1,4 @@
+import { tiltFromLevelDeg } from '../evaluate/index.ts'
 import type { Hang } from '../evaluate/index.ts'
 import type { Attitude } from '../sink/index.ts'
 
@@ -7,7 +8,7 @@ const UPRIGHT_WITHIN_DEG = 20
 /** An attitude as tiers say it: nose down, level with its point up, hanging by its head. */
 function tilted(noseDownDeg: number): string {
   const pointUp = Math.abs(noseDownDeg) > 90
-  const tilt = noseDownDeg > 90 ? 180 - noseDownDeg : noseDownDeg < -90 ? -180 - noseDownDeg : noseDownDeg
+  const tilt = tiltFromLevelDeg(noseDownDeg)
   if (Math.abs(tilt) > 90 - UPRIGHT_WITHIN_DEG) return tilt > 0 ? 'nose down' : 'bend down'
   const point = pointUp ? 'point up' : 'point down'
   if (Math.abs(tilt) < LEVEL_WITHIN_DEG) return `level, ${point}`

@@ -36,7 +36,7 @@ export function speedBand(estimate: Estimate, units: DisplayUnits): string {
 /** A mass: `144 mg`. */
 export function mass(mg: number, units: DisplayUnits): string {
   const value = fromCore(mg, units.mass)
-  const usual = units.mass === 'mg' ? (mg < 10 ? 1 : 0) : 2
+  const usual = units.mass === 'mg' ? (mg < 0.095 ? 2 : mg < 10 ? 1 : 0) : 2
   return `${fixed(value, decimalsFor(value, usual))} ${units.mass}`
 }
 

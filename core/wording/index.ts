@@ -1,5 +1,6 @@
 export { actionSentence } from './actions.ts'
 export type { ActionCode, ActionLabel } from './actions.ts'
+export { markSentence, workedOutAmounts } from './amounts.ts'
 export { caution, stepTitle } from './bench.ts'
 export {
   beadSize,
@@ -32,5 +33,6 @@ export {
   likelihoodReason,
   missingSentence,
   reportSummary,
+  tooLightSentence,
   unclearSentence,
 } from './reasons.ts'

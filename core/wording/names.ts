@@ -73,6 +73,7 @@ export const bearsWord: Readonly<Record<Bears, string>> = {
 export const splashWord: Readonly<Record<SplashWord, string>> = {
   tipsIn: 'tips in',
   slipsIn: 'slips in',
-  plips: 'goes in with a plip',
+  taps: 'taps',
   plops: 'plops',
+  thuds: 'thuds',
 }

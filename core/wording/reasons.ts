@@ -88,6 +88,10 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
   }
 }
 
+/** What to say of a fly that is meant for the bottom and does not get there; see {@link MatchAspect}. */
+export const tooLightSentence = (aspect: MatchAspect, place: string, units: DisplayUnits): string =>
+  `Too light for the bottom at ${place}: it falls ${speed(aspect.found, units)} with its line, and ${speed(aspect.wantedLow, units)} gets down there.`
+
 /** Why a stage is likely at a moment, or not. */
 export function likelihoodReason(reason: LikelihoodReason): string {
   switch (reason.code) {

@@ -1,14 +1,15 @@
 import { eq } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { command, commandBodies } from '../../contract/index.ts'
-import type { ActionId, CommandBody, CommandKind, CommandResult } from '../../contract/index.ts'
+import type { ActionId, CommandBody, CommandKind, CommandResult, SettingsBody } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Database } from '../db/database.ts'
 import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
+import { forgetFamilies } from '../families.ts'
 import { refreshFigures, remeasureFigures } from '../figures.ts'
-import { contentHash } from '../ids.ts'
+import { canonicalJson, contentHash } from '../ids.ts'
 import { invalid, ProblemError } from '../problem.ts'
 import { batchCount, batchFinish, batchOnVise, batchPlan } from './bench.ts'
 import type { Handler } from './context.ts'
@@ -17,14 +18,14 @@ import { dropTestSave, measurementArchive, weighingSave } from './measurements.t
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
 import { makeRecorder } from './recorder.ts'
-import type { Image } from './recorder.ts'
-import { materialEntry, materialSave } from './stores.ts'
+import type { Image, TableName } from './recorder.ts'
+import { hookMeasure, materialEntry, materialSave } from './stores.ts'
 import { forgetFigures } from '../views/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
-  fliesMove, materialEntry, materialSave, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
+  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive,
 } // prettier-ignore
 
@@ -71,9 +72,29 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
 const madeRecipe = (images: readonly Image[]): boolean =>
   images.some((image) => image.kind === 'row' && image.table === 'variantRevision' && image.after !== null)
 
-/** Whether an action changed what is measured, and with it the figures of all recipes. */
-const measured = (images: readonly Image[]): boolean =>
-  images.some((image) => image.kind === 'row' && (image.table === 'dropTest' || image.table === 'weighing'))
+/** What of a row moves the figures of recipes: a measurement, a measured hook, the counting of sizes. */
+function figureInput(table: TableName, row: Record<string, unknown> | null): unknown {
+  switch (table) {
+    case 'dropTest':
+    case 'weighing':
+      return row
+    case 'material':
+      return row?.overrides ?? {}
+    case 'setting':
+      return (row?.body as SettingsBody | undefined)?.hookSteps
+    default:
+      return null
+  }
+}
+
+/** Whether an action changed what the figures of all recipes hang on. */
+const movesFigures = (images: readonly Image[]): boolean =>
+  images.some(
+    (image) =>
+      image.kind === 'row' &&
+      canonicalJson(figureInput(image.table, image.before)) !==
+        canonicalJson(figureInput(image.table, image.after)),
+  )
 
 /** The one way to write: checks, runs and records a command in one transaction. */
 export function makeCommandService(database: Database, clock: Clock): CommandService {
@@ -113,12 +134,15 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
           undoesActionId: outcome.undoes ?? null,
         }
         await tx.insert(action).values(row)
-        remeasured = measured(recorder.images)
+        remeasured = movesFigures(recorder.images)
         if (remeasured) await remeasureFigures(tx)
         else if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
       }, MATTERS[kind])
-      if (remeasured) forgetFigures(database.db)
+      if (remeasured) {
+        forgetFamilies(database.db)
+        forgetFigures(database.db)
+      }
       return answered
     } catch (error) {
       throw refusal(error) ?? error

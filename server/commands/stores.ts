@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm'
+import type { Property } from '../../core/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
 import { drawerName } from '../materials.ts'
@@ -29,6 +30,26 @@ export const materialEntry: Handler<CommandBody<'materialEntry'>> = async (
   await bookMaterials(context, [{ materialId, delta, cause, counted: cause === 'counted' ? amount : null }])
   const code = cause === 'counted' ? 'materialCounted' : leaves ? 'materialTaken' : 'materialBought'
   return { label: { code, subject } }
+}
+
+/** A calliper reads to this, mm; between makers' coatings and hands half as much again is likely. */
+const CALLIPER_MM = { shankMm: 0.15, gapeMm: 0.15, wireMm: 0.012 }
+
+/** Records what a calliper says of a hook, or takes it back. */
+export const hookMeasure: Handler<CommandBody<'hookMeasure'>> = async (context, body) => {
+  const { materialId, version, ...measured } = body
+  const subject = await drawerOf(context, materialId)
+  const { overrides } = await context.recorder.need('material', materialId, 'material')
+  const { shankMm: _shank, gapeMm: _gape, wireMm: _wire, ...others } = overrides
+  const own = (['shankMm', 'gapeMm', 'wireMm'] as const).flatMap((name): [string, Property][] => {
+    const value = measured[name]
+    const off = CALLIPER_MM[name]
+    return value === null ? [] : [[name, { value, low: value - off, high: value + off, evidence: 'entered' }]]
+  })
+  await context.recorder.update('material', materialId, version, {
+    overrides: { ...others, ...Object.fromEntries(own) },
+  })
+  return { label: { code: 'hookMeasured', subject } }
 }
 
 /** Changes what is kept of a material, its pack and its note. */

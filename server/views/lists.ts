@@ -93,6 +93,12 @@ export async function storesView(db: Reader): Promise<StoresView> {
               onHand: amount,
               minimumAmount: m.minimumAmount,
               packAmount: m.packAmount,
+              priceMinor: m.priceMinor,
+              leadTimeDays: m.leadTimeDays,
+              supplier: m.supplier,
+              overrides: Object.fromEntries(
+                Object.entries(m.overrides).flatMap(([key, value]) => (value ? [[key, value]] : [])),
+              ),
               usedBy: uses.get(m.id) ?? 0,
               cautions: [...f.body.cautions],
               note: m.note,

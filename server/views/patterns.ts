@@ -2,6 +2,7 @@ import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import type { PatternLine, PatternsView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { dressing, food, foodStage, pattern, patternServes } from '../db/schema.ts'
+import { loadToldApart } from './toldApart.ts'
 import { loadVariants, toFigureView } from './variants.ts'
 
 /** Patterns with their current dressing, variants and figures, by name. */
@@ -19,6 +20,7 @@ export async function patternsView(db: Reader): Promise<PatternsView> {
     .innerJoin(food, eq(food.id, foodStage.foodId))
   const variants = await loadVariants(db)
   return {
+    toldApart: await loadToldApart(db),
     patterns: patterns.map((row) => {
       const current = dressings.find(({ patternId }) => patternId === row.id)
       return {

@@ -42,14 +42,18 @@ export const api = createApi({
     }),
     command: build.mutation<CommandResult, Sent>({
       query: (body) => ({ url: '/commands', method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['all']),
+      // the settings say how hook sizes are counted, so that what shipped reads anew
+      invalidatesTags: (_result, error, { kind }) => {
+        if (error) return []
+        return kind === 'settingsSave' || kind === 'undo' ? ['all', 'shipped'] : ['all']
+      },
     }),
   }),
 })
 
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
-  useCatalogueQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation,
 } = api // prettier-ignore
 

@@ -3,6 +3,7 @@ import { ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import type { FilmContact } from '../part.ts'
+import { tiedInStrands } from '../usualAmounts.ts'
 import { wrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
@@ -54,13 +55,6 @@ function stanceOf({ kind, side }: FlyComponent): Stance {
   }
 }
 
-/** Fibres where only feathers, strands or nothing are counted. */
-function fibreCountOf(component: FlyComponent): number {
-  if (component.fibreCount !== undefined) return component.fibreCount
-  const perFeather = valueOf(component.material, 'fibresPerFeather', 0)
-  return perFeather > 0 ? (component.strands ?? 1) * perFeather : 12
-}
-
 const fibreMassPerMm = ({ material }: FlyComponent) =>
   (Math.PI / 4) *
   valueOf(material, 'fibreDiameterMm', 0.03) ** 2 *
@@ -104,8 +98,8 @@ export function bunchSubstance(seat: Seat): Substance {
   const { material } = component
   const stance = stanceOf(component)
   const lengthMm = component.lengthMm ?? 0
-  const thick = ['yarn', 'rubber', 'chenille', 'quill', 'sheet', 'tinsel'].includes(material.family.kind)
-  const count = thick ? (component.strands ?? component.fibreCount ?? 1) : fibreCountOf(component)
+  const thick = tiedInStrands(material)
+  const count = (thick ? component.strands : component.fibreCount) ?? 0
   const diameterMm = thick ? strandDiameterMm(material) : valueOf(material, 'fibreDiameterMm', 0.05)
   const perMm =
     thick || material.family.massModel === 'fibre' ? linearMassMgPerMm(material) : fibreMassPerMm(component)
@@ -169,7 +163,7 @@ function hackleFilm(count: number, reachMm: number, below: number, lengthMm: num
 export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
   const { component } = seat
   const { material, coreMm } = component
-  const turns = component.turns ?? 3
+  const { turns = 0 } = component
   const stemMm = valueOf(material, 'stemDiameterMm', 0.2)
   const woundMm = wrapLengthMm(turns, coreMm, stemMm, stemMm)
   const reachMm = component.lengthMm ?? 4

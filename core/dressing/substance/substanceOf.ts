@@ -8,7 +8,6 @@ import {
 
 const HACKLE_LEAN_DEG = 85
 const SOFT_COLLAR_LEAN_DEG = 50
-const HOT_SPOT_TURNS = 5
 
 const familyKind = ({ material }: FlyComponent) => material.family.kind
 
@@ -42,11 +41,10 @@ export function substanceOf(seat: Seat): Substance {
       return sheetSubstance(seat)
     case 'wire':
     case 'rib':
+    case 'hotSpot':
       return woundSubstance(seat)
     case 'thread':
       return threadSubstance(seat)
-    case 'hotSpot':
-      return woundSubstance(seat, HOT_SPOT_TURNS)
     case 'body':
     case 'thorax':
     case 'egg':

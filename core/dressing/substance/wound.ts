@@ -2,16 +2,16 @@ import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import { threadLengthMm } from '../thread.ts'
-import { spreadWrapLengthMm, turnsThatFit } from '../wraps.ts'
+import { spreadWrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
 
 /** Wire, tinsel or floss wound in turns. */
-export function woundSubstance(seat: Seat, usualTurns?: number): Substance {
+export function woundSubstance(seat: Seat): Substance {
   const { component } = seat
   const lengthMm = placeMm(component)
   const diameterMm = strandDiameterMm(component.material)
-  const turns = component.turns ?? usualTurns ?? turnsThatFit(lengthMm, diameterMm)
+  const { turns = 0 } = component
   const strandMm = spreadWrapLengthMm(turns, component.coreMm, diameterMm, lengthMm)
   return substance(seat, strandMm * linearMassMgPerMm(component.material), {
     massSdLog: 0.06,

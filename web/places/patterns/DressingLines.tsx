@@ -1,7 +1,8 @@
 import { memo, useCallback, useState } from 'react'
 import styled from 'styled-components'
 import { COMPONENT_KINDS, MATERIALS_FOR, wording } from '../../../core/index.ts'
-import type { Component, ComponentKind } from '../../../core/index.ts'
+import type { Component, ComponentKind, DisplayUnits } from '../../../core/index.ts'
+import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
@@ -11,6 +12,7 @@ import type { ChangeDraft, Draft, NewDrawer } from './draft.ts'
 import { componentLine } from './lineText.ts'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { TypeLine } from './TypeLine.tsx'
+import type { WorkedOut } from './useFlyReport.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 
 const Line = styled.li`
@@ -40,6 +42,12 @@ const Line = styled.li`
   }
   button.line::after {
     content: ' ▾';
+    color: var(--quiet);
+  }
+  .worked {
+    flex: none;
+    font-family: var(--mono);
+    font-size: 13px;
     color: var(--quiet);
   }
   button.line[aria-expanded='true'] {
@@ -106,6 +114,8 @@ interface LinesProps {
   readonly book: MaterialBook
   readonly onChange: ChangeDraft
   readonly onLook: (componentKey: string | null) => void
+  /** the fly that comes of it, for amounts that the lines leave out; null while it lacks something */
+  readonly worked: WorkedOut | null
 }
 
 /** Puts a newly named drawer into the draft. */
@@ -167,8 +177,30 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
   return { edit, remove, move, add }
 }
 
+interface WorkedOutOfProps {
+  readonly componentKey: string
+  readonly worked: WorkedOut | null
+  readonly units: DisplayUnits
+  readonly mass: (mg: number) => string
+}
+
+/** What the line leaves out and is worked out on this hook, and what the component weighs. */
+function WorkedOutOf({ componentKey, worked, units, mass }: WorkedOutOfProps) {
+  const component = worked?.fly.components.find(({ key }) => key === componentKey)
+  const part = worked?.report.parts.find(({ key }) => key === componentKey)
+  if (!component || !part) return null
+  const amounts = wording.workedOutAmounts(component, units)
+  return (
+    <span className="worked">
+      {amounts.length > 0 ? `worked out: ${amounts.join(', ')} · ` : ''}
+      {mass(part.massMg)}
+    </span>
+  )
+}
+
 /** The dressing as lines in tying order; the fields open behind each. */
-export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
+export function DressingLines({ draft, book, onChange, onLook, worked }: LinesProps) {
+  const { units, mass } = useWording()
   const [open, setOpen] = useState<string | null>(null)
   const { edit, remove, move, add } = useLineActions(book, onChange, setOpen)
   const { components } = draft
@@ -195,6 +227,7 @@ export function DressingLines({ draft, book, onChange, onLook }: LinesProps) {
                 >
                   {componentLine(component, material)}
                 </button>
+                <WorkedOutOf componentKey={component.key} worked={worked} units={units} mass={mass} />
               </div>
               {isOpen ? (
                 <div className="fields">

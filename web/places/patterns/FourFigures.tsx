@@ -121,10 +121,13 @@ export function FourFigures({
   worked,
   highlight,
   tempText,
+  caution,
 }: {
   readonly worked: WorkedOut
   readonly highlight: string | null
   readonly tempText: string
+  /** what the place says of it; null where it says nothing */
+  readonly caution: string | null
 }) {
   const { speed, speedBand, mass, depth, units } = useWording()
   const truePx = useTrueSize()
@@ -147,7 +150,9 @@ export function FourFigures({
           <dt>in water</dt>
           <dd>
             <span className="figures">{sinks ? mass(sinks.submergedMg.value) : NOT_FOUND}</span>{' '}
-            <small>of {mass(report.massMg.value)}, est.</small>
+            <small>
+              of {mass(report.massMg.value)}, {wording.provenance(report.massMg.basis)}
+            </small>
           </dd>
         </div>
         <div>
@@ -202,6 +207,7 @@ export function FourFigures({
             <Caution key={finding.code}>{wording.fitSentence(finding, units)}</Caution>
           ),
         )}
+        {caution ? <Caution>{caution}</Caution> : null}
         {report.kind === 'floats' ? (
           <Quiet>This floats. It will not reach the bottom without weight.</Quiet>
         ) : null}

@@ -21,10 +21,11 @@ import { Imitates } from './Imitates.tsx'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { ServesWhat } from './ServesWhat.tsx'
 import { StartBatch } from './StartBatch.tsx'
+import { useBottomCaution } from './useBottomCaution.ts'
 import { useFallColumn } from './useFallColumn.ts'
 import { useFlyReport } from './useFlyReport.ts'
 import { useMaterialBook } from './useMaterialBook.ts'
-import { VariantTable } from './VariantTable.tsx'
+import { Variants } from './Variants.tsx'
 
 const KEEP_AFTER_MS = 400
 
@@ -120,6 +121,8 @@ export default function PatternSheet() {
   const calmFall = useDeferredValue(worked)
   useFallColumn(calmFall && 'report' in calmFall ? calmFall : null, draft, pattern, chosen?.id)
 
+  const bottomCaution = useBottomCaution(calmFall && 'report' in calmFall ? calmFall : null, draft)
+
   const servesNew = params.get('serves')
   useEffect(() => {
     const stage = larder?.stages.find(({ id }) => id === servesNew)
@@ -207,7 +210,12 @@ export default function PatternSheet() {
         </Row>
       ) : null}
       {isWorked ? (
-        <FourFigures worked={worked} highlight={looked} tempText={temperature(waterTempC)} />
+        <FourFigures
+          worked={worked}
+          highlight={looked}
+          tempText={temperature(waterTempC)}
+          caution={bottomCaution}
+        />
       ) : (
         <p role="status">{worked?.missing.map((piece) => wording.missingSentence(piece)).join(' ')}</p>
       )}
@@ -241,11 +249,17 @@ export default function PatternSheet() {
       <Section>
         <h2>Dressing</h2>
         {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
-        <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} />
+        <DressingLines
+          draft={draft}
+          book={book}
+          onChange={change}
+          onLook={setLooked}
+          worked={calmFall && 'report' in calmFall ? calmFall : null}
+        />
       </Section>
       <Section>
         <h2>Variants</h2>
-        <VariantTable
+        <Variants
           draft={calm ?? draft}
           book={book}
           boxes={boxes}

@@ -13,6 +13,7 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { ToldApart } from './ToldApart.tsx'
 
 const List = styled(Dense)`
   td.fly {
@@ -192,6 +193,7 @@ export default function Patterns() {
       <p>
         <Quiet>Flies at true size. Figures in free fall at 10 °C, wet; 8 in 10 fall within the band.</Quiet>
       </p>
+      <ToldApart data={data} />
       <List aria-label="Patterns and their variants">
         <thead>
           <tr>

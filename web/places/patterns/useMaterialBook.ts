@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react'
 import type { Material, MaterialFamily } from '../../../core/index.ts'
-import type { FamilyFull } from '../../../contract/index.ts'
+import type { FamilyFull, MaterialLine } from '../../../contract/index.ts'
 import { api, useCatalogueQuery, useFamiliesQuery, useStoresQuery } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { newId } from '../../app/useCommand.ts'
@@ -19,6 +19,16 @@ export interface MaterialBook {
     colourName: string,
   ) => Promise<{ id: string; minted: NewDrawer | null }>
   readonly onHandOf: (materialId: string) => number | null
+  /** price of one piece or of one mm, in the currency's smallest coin, by family: the drawer's own, else a sister's */
+  readonly costOf: (materialId: string, familyId: string) => number | null
+}
+
+const PIECE_STEPS = 100
+
+/** What one piece or one mm of a drawer costs; null where its pack or price is not noted. */
+function unitCost({ priceMinor, packAmount, stockUnit }: MaterialLine): number | null {
+  if (priceMinor === null || packAmount === null) return null
+  return (priceMinor / packAmount) * (stockUnit === 'count' ? PIECE_STEPS : 1)
 }
 
 const toCore = (family: FamilyFull): MaterialFamily => family
@@ -55,7 +65,11 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
 
   const materials = useMemo(() => {
     const book = new Map<string, Material>()
-    for (const drawer of [...(stores?.materials ?? []), ...newDrawers]) {
+    for (const line of stores?.materials ?? []) {
+      const family = physics.get(line.familyId)
+      if (family) book.set(line.id, { ...toMaterial(family, line), overrides: line.overrides })
+    }
+    for (const drawer of newDrawers) {
       const family = physics.get(drawer.familyId)
       if (family) book.set(drawer.id, toMaterial(family, drawer))
     }
@@ -84,6 +98,13 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
       [...stores.materials, ...newDrawers].map(({ id, familyId }) => [id as string, familyId as string]),
     )
     const listed = new Map(catalogue.families.map((family) => [family.id as string, family]))
+    const costs = new Map<string, number>()
+    for (const line of stores.materials) {
+      const cost = unitCost(line)
+      if (cost === null) continue
+      costs.set(line.id, cost)
+      costs.set(line.familyId, cost)
+    }
     const amounts = new Map(stores.materials.map(({ id, onHand }) => [id as string, onHand]))
     return {
       materials,
@@ -91,6 +112,7 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
       familyOf: (materialId) => listed.get(familyIdOf.get(materialId) ?? '') ?? null,
       drawer,
       onHandOf: (materialId) => amounts.get(materialId) ?? null,
+      costOf: (materialId, familyId) => costs.get(materialId) ?? costs.get(familyId) ?? null,
     }
   }, [stores, used, catalogue, newDrawers, materials, drawer])
 }

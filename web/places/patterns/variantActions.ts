@@ -30,7 +30,8 @@ const METAL: Readonly<Record<string, string>> = {
   plastic: 'P',
 }
 
-function beadLabel(bead: Material | undefined): string {
+/** A bead in few letters: `W 2.8`, `B 2.4`, `none`. */
+export function beadLabel(bead: Material | undefined): string {
   if (!bead) return 'none'
   const metal = Object.keys(METAL).find((key) => bead.family.name.toLowerCase().includes(key))
   return `${metal ? METAL[metal] : ''} ${bead.sizeKey}`.trim()
@@ -55,7 +56,8 @@ export function labelFor(
   return label
 }
 
-const copyOf = (variant: DraftVariant, change: Partial<DraftVariant>): DraftVariant => ({
+/** A variant like another, without its place and number. */
+export const copyOf = (variant: DraftVariant, change: Partial<DraftVariant>): DraftVariant => ({
   ...variant,
   parCount: null,
   homeCompartmentId: null,

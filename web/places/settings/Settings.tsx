@@ -1,12 +1,14 @@
+import { useState } from 'react'
 import { useFrameQuery } from '../../app/api.ts'
 import { toggleKeys } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { calibrateScreen, useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Checkbox, Select } from '../../ui/fields.tsx'
+import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../patterns/ComponentFields.tsx'
+import { WeightCodeFields } from './WeightCodeFields.tsx'
 
 /** Width of a bank card, mm (ISO/IEC 7810 ID-1). */
 const CARD_MM = 85.6
@@ -19,6 +21,7 @@ export default function Settings() {
   const command = useCommand()
   const dispatch = useAppDispatch()
   const pxPerMm = useTrueSize()
+  const [currency, setCurrency] = useState(frame?.settings.currency ?? '')
   if (!frame) return null
   const { settings, settingsVersion } = frame
   const save = (change: Partial<typeof settings>) =>
@@ -93,11 +96,37 @@ export default function Settings() {
             onChange={(id) => save({ theme: id as 'day' })}
             width="150px"
           />
+          <Select
+            label="2X long is the shank of a hook"
+            value={settings.hookSteps}
+            choices={[
+              { id: 'wholeSizes', name: 'two sizes larger' },
+              { id: 'evenSizes', name: 'two even sizes larger' },
+            ]}
+            onChange={(id) => save({ hookSteps: id as 'wholeSizes' })}
+            width="220px"
+          />
+          <TextField
+            label="Money"
+            value={currency}
+            onChange={setCurrency}
+            onBlur={() => (/^[A-Z]{3}$/.test(currency) ? save({ currency }) : setCurrency(settings.currency))}
+            width="90px"
+            maxLength={3}
+            fault={/^[A-Z]{3}$/.test(currency) ? undefined : 'Three letters, as EUR.'}
+          />
           <Checkbox isSelected={settings.singleKeys} onChange={(singleKeys) => save({ singleKeys })}>
             single keys
           </Checkbox>
           <Button onPress={() => dispatch(toggleKeys())}>Show the keys</Button>
         </Row>
+      </Section>
+      <Section>
+        <h2>Weight code</h2>
+        <WeightCodeFields
+          code={settings.weightCode}
+          onSave={(code) => save({ weightCode: code && { marks: code.marks, on: [...code.on] } })}
+        />
       </Section>
       <Section>
         <h2>This screen</h2>

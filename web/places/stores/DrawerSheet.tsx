@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import { parseDecimal, wording } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
+import { useFrameQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { stockAmount } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
+import { MeasuredHook } from './MeasuredHook.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 
 const UNITS: Readonly<Record<MaterialLine['stockUnit'], { words: string; steps: number }>> = {
@@ -45,7 +47,6 @@ export function DrawerSheet({
   const command = useCommand()
   const unit = UNITS[line.stockUnit]
   const [amount, setAmount] = useState('')
-  const [keep, setKeep] = useState(line.minimumAmount === null ? '' : String(line.minimumAmount / unit.steps))
   const [note, setNote] = useState(line.note)
   const [refused, setRefused] = useState<string | null>(null)
   const read = steps(amount, line.stockUnit)
@@ -59,12 +60,15 @@ export function DrawerSheet({
     setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
     if (delivery.kind === 'done') setAmount('')
   }
-  const save = (change: { minimumAmount?: number | null; note?: string }) =>
+  const save = (change: Partial<Bought> & { note?: string }) =>
     void command('materialSave', {
       materialId: line.id,
       version: line.version,
       minimumAmount: line.minimumAmount,
       packAmount: line.packAmount,
+      priceMinor: line.priceMinor,
+      leadTimeDays: line.leadTimeDays,
+      supplier: line.supplier,
       note: line.note,
       ...change,
     })
@@ -120,22 +124,9 @@ export function DrawerSheet({
         </Row>
         {refused ? <Fault>{refused}</Fault> : null}
       </Section>
+      {line.kind === 'hook' ? <MeasuredHook key={line.id + line.version} line={line} /> : null}
       <Section>
-        <Row $align="end">
-          <TextField
-            label={`Keep at least, ${unit.words}`}
-            value={keep}
-            onChange={setKeep}
-            width="150px"
-            fault={faultOf(keep)}
-          />
-          <Button
-            onPress={() => save({ minimumAmount: keep.trim() === '' ? null : steps(keep, line.stockUnit) })}
-            isDisabled={Boolean(faultOf(keep))}
-          >
-            Keep this
-          </Button>
-        </Row>
+        <HowBought line={line} onSave={save} />
         <NoteField
           label="Note"
           value={note}
@@ -148,5 +139,66 @@ export function DrawerSheet({
         ))}
       </Section>
     </>
+  )
+}
+
+type Bought = Pick<MaterialLine, 'minimumAmount' | 'packAmount' | 'priceMinor' | 'leadTimeDays' | 'supplier'>
+
+const textOf = (amount: number | null, steps: number) => (amount === null ? '' : String(amount / steps))
+const COIN = 100
+
+/** What is kept of it, and how it is bought: pack, price, days, where. */
+function HowBought({
+  line,
+  onSave,
+}: {
+  readonly line: MaterialLine
+  readonly onSave: (change: Bought) => void
+}) {
+  const { data: frame } = useFrameQuery()
+  const unit = UNITS[line.stockUnit]
+  const [texts, setTexts] = useState({
+    keep: textOf(line.minimumAmount, unit.steps),
+    pack: textOf(line.packAmount, unit.steps),
+    price: line.priceMinor === null ? '' : (line.priceMinor / COIN).toFixed(2),
+    days: textOf(line.leadTimeDays, 1),
+    supplier: line.supplier,
+  })
+  const type = (field: keyof typeof texts) => (text: string) =>
+    setTexts((before) => ({ ...before, [field]: text }))
+  const numbers = [texts.keep, texts.pack, texts.price, texts.days]
+  const amount = (text: string, steps: number) => {
+    const parsed = parseDecimal(text)
+    return text.trim() === '' || parsed.kind === 'unclear' ? null : Math.round(parsed.value * steps)
+  }
+  const save = () =>
+    onSave({
+      minimumAmount: amount(texts.keep, unit.steps),
+      packAmount: amount(texts.pack, unit.steps) || null,
+      priceMinor: amount(texts.price, COIN),
+      leadTimeDays: amount(texts.days, 1),
+      supplier: texts.supplier.trim(),
+    })
+  const field = (key: keyof typeof texts, label: string, width: string) => (
+    <TextField
+      label={label}
+      value={texts[key]}
+      onChange={type(key)}
+      width={width}
+      fault={key === 'supplier' ? undefined : faultOf(texts[key])}
+      maxLength={80}
+    />
+  )
+  return (
+    <Row $align="end">
+      {field('keep', `Keep at least, ${unit.words}`, '150px')}
+      {field('pack', `In a pack, ${unit.words}`, '130px')}
+      {field('price', `A pack costs, ${frame?.settings.currency ?? ''}`, '130px')}
+      {field('days', 'Comes within, days', '130px')}
+      {field('supplier', 'From', '150px')}
+      <Button onPress={save} isDisabled={numbers.some(faultOf)}>
+        Keep this
+      </Button>
+    </Row>
   )
 }

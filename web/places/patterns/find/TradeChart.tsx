@@ -1,20 +1,22 @@
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
-import type { Finalist } from '../../../../core/index.ts'
+import type { Finalist, Wanted } from '../../../../core/index.ts'
 
-/** The trade-off at one look: seconds against splash, in the stores filled, others open. */
+/** The trade-off at one look: seconds, or for what floats the reserve, against splash; in the stores filled, others open. */
 export default function TradeChart({
   few,
-  limitS,
+  wanted,
 }: {
   readonly few: readonly Finalist[]
-  readonly limitS: number | null
+  readonly wanted: Wanted
 }) {
+  const floats = wanted.kind === 'posture'
+  const most = wanted.kind === 'depthByTime' ? wanted.withinS : 'auto'
   const points = (inStores: boolean) =>
     few
       .map((finalist, i) => ({
         n: i + 1,
         x: finalist.splashMicroJ,
-        y: finalist.timeS,
+        y: floats ? (finalist.reserve ?? 0) : finalist.timeS,
         inStores: finalist.inStores,
       }))
       .filter((point) => point.inStores === inStores)
@@ -44,7 +46,7 @@ export default function TradeChart({
       )
     }
   return (
-    <figure aria-label="Seconds against splash" style={{ maxWidth: 620 }}>
+    <figure aria-label={floats ? 'Reserve against splash' : 'Seconds against splash'} style={{ maxWidth: 620 }}>
       <ResponsiveContainer width="100%" height={220}>
         <ScatterChart margin={{ top: 16, right: 20, bottom: 26, left: 8 }} accessibilityLayer>
           <CartesianGrid stroke="var(--rule)" />
@@ -61,9 +63,9 @@ export default function TradeChart({
           <YAxis
             dataKey="y"
             type="number"
-            name="seconds"
-            unit=" s"
-            domain={['auto', limitS ?? 'auto']}
+            name={floats ? 'reserve' : 'seconds'}
+            unit={floats ? ' ×' : ' s'}
+            domain={['auto', most]}
             tick={tick}
             tickFormatter={(value: number) => value.toFixed(1)}
             stroke="var(--quiet)"

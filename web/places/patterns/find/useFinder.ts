@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { combinationsOf, finalists, paretoFront } from '../../../../core/index.ts'
-import type { Finalist, FindInput, Found } from '../../../../core/index.ts'
+import type { Finalist, FindInput, Found, Wanted } from '../../../../core/index.ts'
 import { setWork } from '../../../app/state.ts'
 import { useAppDispatch } from '../../../app/store.ts'
 import { runJob } from '../../../workers/gateway.ts'
@@ -10,6 +10,8 @@ export interface Finding {
   readonly busy: boolean
   readonly looked: number
   readonly few: readonly Finalist[] | null
+  /** what was asked for when it began */
+  readonly wanted: Wanted | null
 }
 
 const LANES = [0, 1] as const
@@ -17,7 +19,7 @@ const LANES = [0, 1] as const
 /** Runs a search in two workers, shows the best so far, and stops when asked. */
 export function useFinder() {
   const dispatch = useAppDispatch()
-  const [finding, setFinding] = useState<Finding>({ busy: false, looked: 0, few: null })
+  const [finding, setFinding] = useState<Finding>({ busy: false, looked: 0, few: null, wanted: null })
   const stop = useRef<AbortController | null>(null)
   useEffect(() => () => stop.current?.abort(), [])
   const start = useCallback(
@@ -29,7 +31,8 @@ export function useFinder() {
       const soFar: Record<number, { done: number; found: readonly Found[] }> = {}
       const best = () => paretoFront(LANES.flatMap((lane) => soFar[lane]?.found ?? []))
       let over = false
-      setFinding({ busy: true, looked, few: null })
+      const { wanted } = input
+      setFinding({ busy: true, looked, few: null, wanted })
       const halves = await Promise.all(
         LANES.map((lane) =>
           runJob(
@@ -54,7 +57,7 @@ export function useFinder() {
       dispatch(setWork(null))
       const found = halves.flatMap((half) => ('kind' in half ? [] : half))
       const all = halves.some((half) => 'kind' in half) ? best() : paretoFront(found)
-      setFinding({ busy: false, looked, few: finalists(all, whole) })
+      setFinding({ busy: false, looked, few: finalists(all, whole), wanted })
     },
     [dispatch],
   )

@@ -15,6 +15,7 @@ export interface OfferChoice {
   readonly noTungsten: boolean
   readonly onlyStores: boolean
   readonly otherSizes: boolean
+  readonly otherWires: boolean
   readonly bodies: boolean
 }
 
@@ -31,8 +32,15 @@ const JIG_NECK_DEG = 30
 const isLead = ({ name }: FamilyFull) => /\blead\b/i.test(name) && !/lead-free/i.test(name)
 const isTungsten = ({ name }: FamilyFull) => /tungsten/i.test(name)
 
-/** Families of beads and wires that suit a hook: slotted beads on a jig, drilled or countersunk ones elsewhere. */
+/** Hooks of one bend and length; they differ in their wire. */
+function isSister({ hook: other }: FamilyFull, { family: { hook } }: Material): boolean {
+  if (!other || !hook) return false
+  return hookStyle(other.style).key === hookStyle(hook.style).key && other.xLong === hook.xLong
+}
+
+/** Families of hooks, beads and wires that suit a hook: slotted beads on a jig, drilled or countersunk ones elsewhere. */
 function suits(family: FamilyFull, hook: Material): boolean {
+  if (family.kind === 'hook') return isSister(family, hook)
   if (family.kind === 'wire') return !/rib/i.test(family.name) && !/steel/i.test(family.name)
   if (family.kind !== 'bead' || !/tungsten|brass/i.test(family.name)) return false
   const jig = hookStyle(hook.family.hook?.style ?? 'straight').neckDeg > JIG_NECK_DEG
@@ -78,7 +86,13 @@ export function useOffers(
     if (!hook || full.size < wantedIds.length) return null
     const drawers = new Map<string, NewDrawer>()
     const inStores = new Set<string>()
+    const costs = new Map<string, number>()
     const known = [...book.materials.values()]
+    const priced = (material: Material, familyId: string): Material => {
+      const cost = book.costOf(material.id, familyId)
+      if (cost !== null) costs.set(material.id, cost)
+      return material
+    }
     const drawerOf = (family: FamilyFull, sizeKey: string, colourName: string): Material => {
       const there = known.filter(
         (material) => material.family.name === family.name && material.sizeKey === sizeKey,
@@ -86,31 +100,31 @@ export function useOffers(
       const stocked = there.find(({ id }) => (book.onHandOf(id) ?? 0) > 0) ?? there[0]
       if (stocked) {
         if ((book.onHandOf(stocked.id) ?? 0) > 0) inStores.add(stocked.id)
-        return stocked
+        return priced(stocked, family.id)
       }
       const drawer = { id: newId<string>(), familyId: family.id, sizeKey, colourName }
       drawers.set(drawer.id, drawer)
-      return toMaterial(family, drawer)
+      return priced(toMaterial(family, drawer), family.id)
     }
     const usable = (family: FamilyFull) =>
       !(choice.noLead && isLead(family)) && !(choice.noTungsten && isTungsten(family))
-    const goods = [...full.values()]
-      .filter(usable)
+    const families = [...full.values()].filter(usable)
+    const goods = families
+      .filter(({ kind }) => kind !== 'hook')
       .flatMap((family) => family.sizes.map((size) => drawerOf(family, size, family.colours[0]?.name ?? '')))
-    const hookFamily = book.familyOf(hook.id)
+    const hookFamilyId = book.familyOf(hook.id)?.id
     const size = Number(hook.sizeKey)
-    const hooks =
-      choice.otherSizes && hookFamily
-        ? hookFamily.sizes
-            .filter((other) => Math.abs(Number(other) - size) <= 2)
-            .map((other) =>
-              drawerOf(
-                { ...hookFamily, physics: hook.family.physics as FamilyFull['physics'] },
-                other,
-                hook.colourName,
-              ),
-            )
-        : [hook]
+    const hooks = families
+      .filter(({ kind, id }) => kind === 'hook' && (choice.otherWires || id === hookFamilyId))
+      .flatMap((family) =>
+        family.sizes
+          .filter((other) => Math.abs(Number(other) - size) <= (choice.otherSizes ? 2 : 0))
+          .map((other) =>
+            family.id === hookFamilyId && other === hook.sizeKey
+              ? priced(hook, family.id)
+              : drawerOf(family, other, family.colours[0]?.name ?? ''),
+          ),
+      )
     if ((book.onHandOf(hook.id) ?? 0) > 0) inStores.add(hook.id)
     const kept = (material: Material) => !choice.onlyStores || inStores.has(material.id)
     return {
@@ -122,6 +136,7 @@ export function useOffers(
         mostTurns: MOST_TURNS,
         bulks: choice.bodies ? BULKS : [],
         inStores,
+        costs,
       },
     }
   }, [book, hook, full, wantedIds, choice])

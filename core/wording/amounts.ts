@@ -1,0 +1,39 @@
+import type { FlyComponent } from '../dressing/index.ts'
+import type { DisplayUnits } from '../quantity/index.ts'
+import { smallLength } from './figures.ts'
+
+const one = (count: number, single: string, several: string) =>
+  `${Math.round(count)} ${Math.round(count) === 1 ? single : several}`
+
+/** The amounts of a component that its recipe does not say, as worked out on this hook: `17 turns`, `4.7 mm long`. */
+export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): readonly string[] {
+  const { derived, turns = 0, fibreCount = 0, strands = 0, layers = 0, lengthMm } = component
+  return derived.flatMap((amount) => {
+    switch (amount) {
+      case 'turns':
+        return one(turns, 'turn', 'turns')
+      case 'fibreCount':
+        return one(fibreCount, 'fibre', 'fibres')
+      case 'strands':
+        return fibreCount > 0 ? [] : one(strands, 'strand', 'strands')
+      case 'layers':
+        return one(layers, 'layer', 'layers')
+      case 'bulk':
+        return 'slim'
+      case 'length':
+        return lengthMm === null ? [] : `${smallLength(lengthMm, units)} long`
+    }
+  })
+}
+
+/** A mark that breaks the weight code: `brass with a turn of red: your code has tan for brass`. */
+export function markSentence(fault: {
+  readonly metal: string
+  readonly expected: string | null
+  readonly found: string | null
+}): string {
+  const what = fault.metal === 'none' ? 'no bead' : fault.metal
+  const found = fault.found ? `a turn of ${fault.found}` : 'no turn of thread'
+  const code = fault.expected ?? 'no turn'
+  return `${what} with ${found}: your code has ${code} for ${what}`
+}

@@ -1,0 +1,14 @@
+import { useCallback } from 'react'
+import { useFrameQuery } from './api.ts'
+
+const COIN = 100
+
+/** Says an amount of the currency's smallest coin in the user's currency: `€0.42`. */
+export function useMoney(): (minor: number) => string {
+  const { data } = useFrameQuery()
+  const currency = data?.settings.currency ?? 'EUR'
+  return useCallback(
+    (minor: number) => new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / COIN),
+    [currency],
+  )
+}

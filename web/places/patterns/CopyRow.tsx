@@ -1,0 +1,94 @@
+import { wording } from '../../../core/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import type { Draft, DraftVariant } from './draft.ts'
+import { copyToSize, copyUnweighted, copyWithDrawer, materialIn } from './variantActions.ts'
+import type { Copied } from './variantActions.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+interface CopyRowProps {
+  readonly draft: Draft
+  readonly book: MaterialBook
+  readonly chosen: DraftVariant
+  readonly onAdd: (copied: Copied | null, colour?: string) => void
+  readonly onRemove: (id: string) => void
+}
+
+/** Copies of the chosen variant: next size, other bead, other colour, unweighted. */
+export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) {
+  const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
+  const beadId = beadKey ? materialIn(draft, chosen, beadKey) : null
+  const bead = beadId ? book.materials.get(beadId) : undefined
+  const body = draft.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
+  const bodyId = body ? materialIn(draft, chosen, body.key) : null
+  const bodyFamily = bodyId ? book.familyOf(bodyId) : null
+  const bodyMaterial = bodyId ? book.materials.get(bodyId) : undefined
+  const beadFamilies = book.families.filter(({ kind }) => kind === 'bead')
+  const beadFamily = beadId ? book.familyOf(beadId) : null
+  const beadChoices = [
+    ...(beadFamily?.sizes ?? []).map((size) => ({
+      id: `${beadFamily?.id}|${size}`,
+      name: wording.beadSize(Number(size)),
+    })),
+    ...beadFamilies
+      .filter(({ id }) => id !== beadFamily?.id)
+      .map(({ id, name }) => ({ id: `${id}|${bead?.sizeKey ?? '2.8'}`, name })),
+  ]
+  return (
+    <Row style={{ paddingTop: 8 }} $gap={8}>
+      <Quiet>Copy {chosen.label} to:</Quiet>
+      <Button onPress={() => void copyToSize(draft, chosen, 2, book).then((copied) => onAdd(copied))}>
+        a size smaller
+      </Button>
+      <Button onPress={() => void copyToSize(draft, chosen, -2, book).then((copied) => onAdd(copied))}>
+        a size larger
+      </Button>
+      {beadKey && bead ? (
+        <Select
+          label="Copy with another bead"
+          hideLabel
+          placeholder="another bead"
+          value={null}
+          choices={beadChoices}
+          onChange={(choice) => {
+            const [familyId = '', sizeKey = ''] = choice.split('|')
+            const family = book.families.find(({ id }) => id === familyId)
+            const colour = family?.colours.find(({ name }) => name === bead.colourName) ?? family?.colours[0]
+            void copyWithDrawer(
+              chosen,
+              beadKey,
+              { familyId, sizeKey, colourName: colour?.name ?? '' },
+              book,
+            ).then((copied) => onAdd(copied))
+          }}
+          width="150px"
+        />
+      ) : null}
+      {body && bodyFamily && bodyMaterial ? (
+        <Select
+          label="Copy in another colour"
+          hideLabel
+          placeholder="another colour"
+          value={null}
+          choices={bodyFamily.colours.map(({ name }) => ({ id: name, name }))}
+          onChange={(colourName) =>
+            void copyWithDrawer(
+              chosen,
+              body.key,
+              { familyId: bodyFamily.id, sizeKey: bodyMaterial.sizeKey, colourName },
+              book,
+            ).then((copied) => onAdd(copied, colourName))
+          }
+          width="150px"
+        />
+      ) : null}
+      {bead || draft.components.some(({ kind }) => kind === 'wire') ? (
+        <Button onPress={() => onAdd(copyUnweighted(draft, chosen))}>unweighted</Button>
+      ) : null}
+      {draft.variants.length > 1 ? (
+        <Button onPress={() => onRemove(chosen.id)}>Put {chosen.label} away</Button>
+      ) : null}
+    </Row>
+  )
+}

@@ -1,0 +1,35 @@
+import { useMemo } from 'react'
+import { bandIn, behaviourOf, bottomAspect, wording } from '../../../core/index.ts'
+import { useLarderQuery } from '../../app/api.ts'
+import { reachStateOf } from '../../app/reachState.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
+import type { Draft } from './draft.ts'
+import type { WorkedOut } from './useFlyReport.ts'
+
+/** Says when a fly that is meant for food on the bottom does not get down at the place in the Column. */
+export function useBottomCaution(worked: WorkedOut | null, draft: Draft | null): string | null {
+  const { data: larder } = useLarderQuery()
+  const moment = useMoment()
+  const { units } = useWording()
+  const serves = draft?.serves
+  return useMemo(() => {
+    if (!worked || !larder || !moment) return null
+    const { reach } = moment
+    const { waterKind } = reachStateOf(moment)
+    const meant = new Set((serves ?? []).map(({ foodStageId }) => foodStageId))
+    const forBottom = larder.stages.some(
+      (stage) => meant.has(stage.id) && bandIn(stage, waterKind) === 'bottom',
+    )
+    const behaviour = behaviourOf(worked.report)
+    if (!forBottom || behaviour.kind !== 'sinks') return null
+    const aspect = bottomAspect(behaviour.sinkSpeedMmPerS, {
+      waterKind,
+      bedMm: reach.typicalDepthMm,
+      surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
+      lengthMmLow: 0,
+      lengthMmHigh: 0,
+    })
+    return aspect.code === 'tooSlow' ? wording.tooLightSentence(aspect, reach.reachName, units) : null
+  }, [worked, larder, moment, serves, units])
+}

@@ -1,0 +1,42 @@
+import {
+  calibrationFor,
+  evaluateFly,
+  LIST_CONDITIONS,
+  NOTHING_MEASURED,
+  resolveDressing,
+} from '../../../core/index.ts'
+import type { Fly, FlyReport } from '../../../core/index.ts'
+import type { VariantLine } from '../../../contract/index.ts'
+import { useMeasurementsQuery } from '../../app/api.ts'
+import type { Draft, DraftVariant } from './draft.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+
+/** A variant of the draft as core has it in free fall at 10 °C; without a report while it lacks something. */
+export interface WorkedVariant {
+  readonly variant: DraftVariant
+  readonly fly: Fly | null
+  readonly report: FlyReport | null
+  readonly onHand: number
+}
+
+/** Works out every variant of a draft for the lists. */
+export function useWorkedVariants(
+  draft: Draft,
+  book: MaterialBook,
+  saved: readonly VariantLine[],
+): readonly WorkedVariant[] {
+  const { data } = useMeasurementsQuery()
+  const measured = data?.measured ?? NOTHING_MEASURED
+  return draft.variants.map((variant) => {
+    const onHand = saved.find(({ id }) => id === variant.id)?.onHand ?? 0
+    const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
+    return fly.kind === 'fly'
+      ? {
+          variant,
+          onHand,
+          fly,
+          report: evaluateFly(fly, LIST_CONDITIONS, calibrationFor(fly, variant.id, measured)),
+        }
+      : { variant, onHand, fly: null, report: null }
+  })
+}
