@@ -4,11 +4,12 @@ import { CHROMIUM_ARGS, chromiumPath } from './e2e/chromium.ts'
 /** The real interface in real Chromium, against servers that the tests start themselves. */
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/fill.ts',
   testMatch: '*.spec.ts',
   workers: 2,
   fullyParallel: true,
   retries: 0,
-  timeout: 45_000,
+  timeout: 120_000,
   expect: { timeout: 8_000 },
   reporter: [['json', { outputFile: 'test-results/e2e.json' }], ['line']],
   use: {

@@ -4,6 +4,7 @@ import type { Locator, Page } from '@playwright/test'
 import { cp, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { FILLED } from './fill.ts'
 import { startProcess } from './serving.ts'
 import type { Serving } from './serving.ts'
 
@@ -16,10 +17,10 @@ interface Fixtures {
   readonly pageErrors: string[]
 }
 
-/** Serves a copy of a data directory while it is used. */
-async function serveCopy(filled: string, use: (serving: Serving) => Promise<void>): Promise<void> {
+/** Serves a copy of the demo's data while it is used. */
+async function serveCopy(use: (serving: Serving) => Promise<void>): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'thistle-e2e-'))
-  await cp(filled, folder, { recursive: true })
+  await cp(process.env[FILLED] ?? '', folder, { recursive: true, filter: (path) => !path.endsWith('compiled') })
   const serving = await startProcess('demo', folder)
   await use(serving)
   await serving.stop()
@@ -27,20 +28,10 @@ async function serveCopy(filled: string, use: (serving: Serving) => Promise<void
 }
 
 /** Tests over the demo's data: a server of its own where it writes, and a page whose console stays clean. */
-export const test = base.extend<Fixtures, { readonly filled: string; readonly shared: Serving }>({
+export const test = base.extend<Fixtures, { readonly shared: Serving }>({
   onlyReads: [false, { option: true }],
-  filled: [
-    async ({}, use) => {
-      const folder = await mkdtemp(join(tmpdir(), 'thistle-filled-'))
-      const serving = await startProcess('demo', folder)
-      await serving.stop()
-      await use(folder)
-      await rm(folder, { recursive: true, force: true })
-    },
-    { scope: 'worker' },
-  ],
-  shared: [async ({ filled }, use) => serveCopy(filled, use), { scope: 'worker' }],
-  serving: async ({ filled, shared, onlyReads }, use) => (onlyReads ? use(shared) : serveCopy(filled, use)),
+  shared: [async ({}, use) => serveCopy(use), { scope: 'worker' }],
+  serving: async ({ shared, onlyReads }, use) => (onlyReads ? use(shared) : serveCopy(use)),
   baseURL: async ({ serving }, use) => use(serving.address),
 
   pageErrors: async ({}, use) => use([]),

@@ -6,7 +6,15 @@ import type { Posture } from '../float/index.ts'
 import { nymphSearch } from '../testing/nymphSearch.ts'
 import { emerger, hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { dominates } from './findWeightings.ts'
-import { combinationsOf, finalists, findWeightings, paretoFront, swapsFor, weightable } from './index.ts'
+import {
+  combinationsOf,
+  finalists,
+  findWeightings,
+  paretoFront,
+  rungsOf,
+  swapsFor,
+  weightable,
+} from './index.ts'
 import type { FindInput, Found } from './index.ts'
 
 const sizes = ['1.5', '2.0', '2.4', '2.8', '3.0', '3.3', '3.8', '4.0']
@@ -213,5 +221,35 @@ describe('holding a posture', () => {
       expect(lightest?.massMg).toBeCloseTo(Math.min(...holding.map(({ massMg }) => massMg.value)), 6)
       expect(steadiest?.reserve).toBeCloseTo(Math.max(...holding.map(({ ride }) => ride.reserve)), 6)
     }
+  })
+})
+
+describe('rungsOf', () => {
+  const made = search()
+  const ladder = {
+    dressing: made.dressing,
+    variant: made.variant,
+    materials: made.materials,
+    beads: [null, ...beads],
+    conditions: LIST_CONDITIONS,
+    calibration: UNCALIBRATED,
+    toDepthMm: 2000,
+  }
+  const rungs = rungsOf(ladder)
+
+  it('climbs from the slowest to the fastest, without a bead at the foot', () => {
+    expect(rungs.length).toBeGreaterThan(6)
+    expect(rungs[0]?.bead).toBeNull()
+    const speeds = rungs.map(({ report }) => report.free.sinkSpeedMmPerS.value)
+    expect(speeds).toEqual([...speeds].sort((a, b) => a - b))
+  })
+
+  it('leaves out a bead that does not go on the hook', () => {
+    expect(rungs.some(({ bead }) => bead?.sizeKey === '4.0')).toBe(false)
+    expect(rungs.some(({ bead }) => bead?.sizeKey === '2.8')).toBe(true)
+  })
+
+  it('has none for a fly that has no bead', () => {
+    expect(rungsOf({ ...ladder, ...hackledDry() })).toEqual([])
   })
 })

@@ -1,5 +1,7 @@
 export { combinationsOf } from './shapes.ts'
 export { finalists, findWeightings, paretoFront } from './findWeightings.ts'
 export type { FindProgress } from './findWeightings.ts'
+export { rungsOf } from './rungs.ts'
+export type { Rung } from './rungs.ts'
 export { swapsFor, weightable } from './group.ts'
 export type { FindInput, Finalist, Found, Merit, Offers, Wanted, WantedFall, Weighting } from './wanted.ts'

@@ -7,6 +7,7 @@ import { useMoment } from '../app/useMoment.ts'
 import { shortDepth } from '../app/words.ts'
 import type { ColumnContent, Mark } from './marks.ts'
 import { MomentHead } from './MomentHead.tsx'
+import { FallMarks } from './FallMarks.tsx'
 import { Lane, Profile } from './Lane.tsx'
 import { heightShare } from './scale.ts'
 
@@ -53,6 +54,25 @@ const Strip = styled.aside`
     bottom: 0;
     left: 50%;
     border-left: 1px dotted var(--quiet);
+  }
+  .grip {
+    position: absolute;
+    left: calc(50% + 16px);
+    padding: 0 3px;
+    font: 0.6875rem/1.3 var(--figures);
+    color: var(--ink);
+    background: color-mix(in srgb, var(--panel) 80%, transparent);
+    border-radius: 3px;
+    touch-action: none;
+    z-index: 2;
+  }
+  .grip[data-drags='true'] {
+    cursor: ns-resize;
+    border: 1px solid var(--quiet);
+  }
+  .grip[data-ghost='true'] {
+    left: calc(50% + 54px);
+    border: 1px dashed var(--thistle);
   }
   .bar {
     opacity: 0.6;
@@ -269,24 +289,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
         ))}
         <Lane marks={foods} side="left" heightPx={heightPx} bedMm={bedMm} lane="foods" />
         <Lane marks={flies} side="right" heightPx={heightPx} bedMm={bedMm} lane="flies" />
-        {content.fall?.seconds.map(({ timeS, depthMm, lowMm, highMm }) => (
-          <div key={timeS}>
-            <span
-              className="bar"
-              style={{
-                left: '50%',
-                width: 10,
-                top: y(lowMm),
-                height: Math.max(y(highMm) - y(lowMm), 2),
-                background: 'linear-gradient(transparent, var(--thistle), transparent)',
-                opacity: 0.5,
-              }}
-            />
-            <div className="line" style={{ top: y(depthMm), left: '50%', right: 'calc(50% - 14px)' }}>
-              <span style={{ left: 16, right: 'auto', top: -8 }}>{timeS} s</span>
-            </div>
-          </div>
-        ))}
+        {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
         <div className="line" style={{ bottom: 0 }}>
           <span style={{ top: 'auto', bottom: 2 }}>bed {shortDepth(bedMm, frame.settings.units)}</span>
         </div>

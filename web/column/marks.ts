@@ -19,14 +19,21 @@ export interface Mark {
   readonly to: string | null
 }
 
+/** Where a fly is after a second of its fall, with the band. */
+export interface SecondMark {
+  readonly timeS: number
+  readonly depthMm: number
+  readonly lowMm: number
+  readonly highMm: number
+}
+
 /** A fall drawn in the Column: second marks with their band. */
 export interface FallMark {
-  readonly seconds: readonly {
-    readonly timeS: number
-    readonly depthMm: number
-    readonly lowMm: number
-    readonly highMm: number
-  }[]
+  readonly seconds: readonly SecondMark[]
+  /** the fall of a weighting that is only thought of */
+  readonly ghost: readonly SecondMark[]
+  /** where dragging a second mark to a depth does something */
+  readonly onDrag: ((timeS: number, depthMm: number) => void) | null
 }
 
 /** What a place hangs in the Column besides the foods. Null leaves the flies lane to the census of the boxes. */

@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { heightShare, spread } from './scale.ts'
+import { depthAtShare, heightShare, spread } from './scale.ts'
+
+describe('depthAtShare', () => {
+  it('takes a height back to its depth, in the lens and below it', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -15, max: 2000, noNaN: true }), (depth) => {
+        expect(depthAtShare(heightShare(depth, 2000), 2000)).toBeCloseTo(depth, 6)
+      }),
+    )
+  })
+})
 
 describe('heightShare', () => {
   it('gives the lens a fifth, the film its place in it and the bed the end', () => {

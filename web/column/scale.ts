@@ -12,6 +12,15 @@ export function heightShare(depthMm: number, bedMm: number): number {
   return LENS_SHARE + ((1 - LENS_SHARE) * (Math.min(depthMm, bed) - LENS_BOTTOM_MM)) / (bed - LENS_BOTTOM_MM)
 }
 
+/** Depth at a share of the Column's height: the inverse of {@link heightShare}. */
+export function depthAtShare(share: number, bedMm: number): number {
+  const bed = Math.max(bedMm, LENS_BOTTOM_MM + 1)
+  const inside = Math.min(Math.max(share, 0), 1)
+  return inside <= LENS_SHARE
+    ? LENS_TOP_MM + (inside / LENS_SHARE) * (LENS_BOTTOM_MM - LENS_TOP_MM)
+    : LENS_BOTTOM_MM + ((inside - LENS_SHARE) / (1 - LENS_SHARE)) * (bed - LENS_BOTTOM_MM)
+}
+
 /** Where labels go so that none covers another: each as near to its own height as its neighbours allow. */
 export function spread(wanted: readonly number[], gap: number, most: number): readonly number[] {
   const order = wanted.map((at, i) => ({ at, i })).sort((a, b) => a.at - b.at)

@@ -1,4 +1,5 @@
 import { memo } from 'react'
+import type { CSSProperties } from 'react'
 
 /** A drawing as core and the server hand it over, in mm. */
 export interface Drawing {
@@ -24,6 +25,15 @@ interface FlyDrawingProps {
   readonly title?: string
 }
 
+// lists hold hundreds of drawings: those out of sight are neither laid out nor painted
+const STYLE: CSSProperties = {
+  maxWidth: '100%',
+  display: 'block',
+  background: 'var(--paper)',
+  borderRadius: 4,
+  contentVisibility: 'auto',
+}
+
 /** The fly to scale, from its dressing. One component for list, sheet, bench, box and card. */
 export const FlyDrawing = memo(function FlyDrawing({
   drawing,
@@ -39,7 +49,7 @@ export const FlyDrawing = memo(function FlyDrawing({
       height={heightMm * pxPerMm}
       role={title ? 'img' : 'presentation'}
       aria-label={title}
-      style={{ maxWidth: '100%', display: 'block', background: 'var(--paper)', borderRadius: 4 }}
+      style={STYLE}
     >
       {shapes.map(({ key, path, fill, stroke, strokeMm }, i) => (
         <path

@@ -37,6 +37,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['D', 'enter the Column'],
   ['↑ ↓ ← →', 'in the Column: from mark to mark'],
   ['P', 'in the Column: pin a mark'],
+  ['Alt+↑ Alt+↓', 'on a pattern: a lighter, a heavier bead; Enter makes it'],
   [', .', 'an hour earlier, later'],
   ['B', 'Tonight: queue the first batch'],
   ['Space', 'Bench: next step'],

@@ -10,6 +10,10 @@ import { useCommand } from '../useCommand.ts'
 const inOverlay = (target: EventTarget | null) =>
   target instanceof HTMLElement && Boolean(target.closest('[role="dialog"], [role="listbox"], [role="search"]'))
 
+/** What Enter presses or opens by itself. */
+const isPressable = (target: EventTarget | null) =>
+  target instanceof HTMLElement && Boolean(target.closest('button, a, [role="button"], summary'))
+
 /** Keys that work everywhere. Single ones never fire while typing and can be turned off. */
 export function useFrameKeys(frame: FrameView | undefined): void {
   const navigate = useNavigate()
@@ -28,6 +32,7 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       return true
     }
     function onSingle(event: KeyboardEvent): boolean {
+      if (event.key === 'Enter' && isPressable(event.target)) return false
       const place = PLACES.find(({ digit }) => String(digit) === event.key)
       const own = placeKeys.current[event.key] ?? placeKeys.current[event.key.toLowerCase()]
       if (place) void navigate(place.path)
@@ -45,8 +50,10 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       if (event.ctrlKey || event.metaKey) taken = onControl(event)
       else if (event.altKey) {
         const place = PLACES.find(({ digit }) => event.code === `Digit${digit}`)
+        const own = placeKeys.current[`Alt+${event.key}`]
         if (place) void navigate(place.path)
-        taken = Boolean(place)
+        else own?.()
+        taken = Boolean(place ?? own)
       } else if (event.key === 'Escape' && isTyping(event.target)) {
         if (event.target instanceof HTMLElement) event.target.blur()
       } else if (singleKeys && !isTyping(event.target) && !inOverlay(event.target)) taken = onSingle(event)

@@ -11,6 +11,8 @@ import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { useColumn } from '../../column/marks.ts'
+import { FirstFly } from './FirstFly.tsx'
+import type { Check } from './FirstFly.tsx'
 import { useWakeLock } from './useWakeLock.ts'
 
 const Vise = styled.section`
@@ -182,6 +184,7 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
   useEffect(() => {
     region.current?.focus()
   }, [batch.batchId])
+  const [check, setCheck] = useState<Check | null>(null)
   const left = batch.planned - batch.done - batch.spoiled
 
   function onKeyDown(event: KeyboardEvent) {
@@ -202,6 +205,8 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
       c: actions.done,
       x: actions.spoiled,
       p: actions.pause,
+      t: () => setCheck(check === 'time' ? null : 'time'),
+      g: () => setCheck(check === 'weigh' ? null : 'weigh'),
     }
     const act =
       event.ctrlKey || event.metaKey || event.altKey
@@ -219,7 +224,7 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
       <Vise
         ref={region}
         tabIndex={0}
-        aria-label={`At the vise: ${batch.patternName} ${batch.label}. Space next, Backspace back, C done, X spoiled, P pause`}
+        aria-label={`At the vise: ${batch.patternName} ${batch.label}. Space next, Backspace back, C done, X spoiled, P pause, T time the first, G weigh it`}
         onKeyDown={onKeyDown}
       >
         <div>
@@ -321,6 +326,7 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
         </Quiet>
         {vise.note ? <p>Note of the pattern: {vise.note}</p> : null}
       </Section>
+      <FirstFly vise={vise} open={check} onOpen={setCheck} />
       <Section>
         <h2>To lay out</h2>
         <Dense aria-label="To lay out for the batch">

@@ -9,7 +9,7 @@ import { Caution, Row } from '../../ui/layout.tsx'
 import { ComponentFields } from './ComponentFields.tsx'
 import { newComponent } from './draft.ts'
 import type { ChangeDraft, Draft, NewDrawer } from './draft.ts'
-import { componentLine } from './lineText.ts'
+import { componentLine, materialText } from './lineText.ts'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { TypeLine } from './TypeLine.tsx'
 import type { WorkedOut } from './useFlyReport.ts'
@@ -179,19 +179,24 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
 
 interface WorkedOutOfProps {
   readonly componentKey: string
+  /** as the dressing has it, before the variant's swaps */
+  readonly materialId: string
   readonly worked: WorkedOut | null
   readonly units: DisplayUnits
   readonly mass: (mg: number) => string
 }
 
 /** What the line leaves out and is worked out on this hook, and what the component weighs. */
-function WorkedOutOf({ componentKey, worked, units, mass }: WorkedOutOfProps) {
+function WorkedOutOf({ componentKey, materialId, worked, units, mass }: WorkedOutOfProps) {
   const component = worked?.fly.components.find(({ key }) => key === componentKey)
   const part = worked?.report.parts.find(({ key }) => key === componentKey)
+  if (worked && !component) return <span className="worked">not on this variant</span>
   if (!component || !part) return null
   const amounts = wording.workedOutAmounts(component, units)
+  const swapped = component.material.id !== materialId
   return (
     <span className="worked">
+      {swapped ? `here: ${materialText(component.material)} · ` : ''}
       {amounts.length > 0 ? `worked out: ${amounts.join(', ')} · ` : ''}
       {mass(part.massMg)}
     </span>
@@ -227,7 +232,13 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
                 >
                   {componentLine(component, material)}
                 </button>
-                <WorkedOutOf componentKey={component.key} worked={worked} units={units} mass={mass} />
+                <WorkedOutOf
+                  componentKey={component.key}
+                  materialId={component.materialId}
+                  worked={worked}
+                  units={units}
+                  mass={mass}
+                />
               </div>
               {isOpen ? (
                 <div className="fields">

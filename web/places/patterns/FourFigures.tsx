@@ -3,7 +3,9 @@ import { wording } from '../../../core/index.ts'
 import { useWording } from '../../app/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
-import { Caution, Fault, Quiet } from '../../ui/layout.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
+import type { useRungs } from './useRungs.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 const Pinned = styled.div`
@@ -122,12 +124,14 @@ export function FourFigures({
   highlight,
   tempText,
   caution,
+  rungs,
 }: {
   readonly worked: WorkedOut
   readonly highlight: string | null
   readonly tempText: string
   /** what the place says of it; null where it says nothing */
   readonly caution: string | null
+  readonly rungs: ReturnType<typeof useRungs>
 }) {
   const { speed, speedBand, mass, depth, units } = useWording()
   const truePx = useTrueSize()
@@ -199,6 +203,18 @@ export function FourFigures({
           </dd>
         </div>
       </dl>
+      {rungs.words ? (
+        <Row className="findings" role="status" aria-label="Another rung">
+          <span>
+            {rungs.words.beads}: falls {speed(rungs.words.toMmPerS)} with its line instead of{' '}
+            {speed(rungs.words.fromMmPerS)}, {rungs.words.splash}
+          </span>
+          <Button look="main" onPress={rungs.make}>
+            Make it
+          </Button>
+          <Button onPress={rungs.letGo}>Let go</Button>
+        </Row>
+      ) : null}
       <div className="findings" role="status">
         {report.findings.map((finding) =>
           finding.severity === 'fault' ? (

@@ -24,6 +24,7 @@ import { StartBatch } from './StartBatch.tsx'
 import { useBottomCaution } from './useBottomCaution.ts'
 import { useFallColumn } from './useFallColumn.ts'
 import { useFlyReport } from './useFlyReport.ts'
+import { useRungs } from './useRungs.ts'
 import { useMaterialBook } from './useMaterialBook.ts'
 import { Variants } from './Variants.tsx'
 
@@ -119,9 +120,18 @@ export default function PatternSheet() {
   const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]
   const worked = useFlyReport(draft, chosen, book, waterTempC)
   const calmFall = useDeferredValue(worked)
-  useFallColumn(calmFall && 'report' in calmFall ? calmFall : null, draft, pattern, chosen?.id)
 
-  const bottomCaution = useBottomCaution(calmFall && 'report' in calmFall ? calmFall : null, draft)
+  const choose = useCallback(
+    (id: string) => setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true }),
+    [setParams],
+  )
+  const calmWorked = calmFall && 'report' in calmFall ? calmFall : null
+  const rungs = useRungs(calmWorked, draft, chosen, book, waterTempC, (edit, id) => {
+    if (Object.keys(edit).length > 0) change(edit)
+    choose(id)
+  })
+  useFallColumn(calmWorked, draft, pattern, chosen?.id, rungs)
+  const bottomCaution = useBottomCaution(calmWorked, draft)
 
   const servesNew = params.get('serves')
   useEffect(() => {
@@ -132,10 +142,6 @@ export default function PatternSheet() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only once, when the larder has come
   }, [larder, servesNew, Boolean(draft)])
 
-  const choose = useCallback(
-    (id: string) => setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true }),
-    [setParams],
-  )
   // what is far from the edit may follow a moment later: the figures above never wait for it
   const calm = useDeferredValue(draft)
   const saved = useMemo(() => pattern?.variants ?? [], [pattern])
@@ -215,6 +221,7 @@ export default function PatternSheet() {
           highlight={looked}
           tempText={temperature(waterTempC)}
           caution={bottomCaution}
+          rungs={rungs}
         />
       ) : (
         <p role="status">{worked?.missing.map((piece) => wording.missingSentence(piece)).join(' ')}</p>
@@ -249,13 +256,7 @@ export default function PatternSheet() {
       <Section>
         <h2>Dressing</h2>
         {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
-        <DressingLines
-          draft={draft}
-          book={book}
-          onChange={change}
-          onLook={setLooked}
-          worked={calmFall && 'report' in calmFall ? calmFall : null}
-        />
+        <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} worked={calmWorked} />
       </Section>
       <Section>
         <h2>Variants</h2>
@@ -289,8 +290,8 @@ export default function PatternSheet() {
         <h2>Imitates</h2>
         <Imitates draft={calm ?? draft} onChange={change} />
       </Section>
-      {calmFall && 'report' in calmFall ? <ServesWhat worked={calmFall} meantFor={meantFor} /> : null}
-      {calmFall && 'report' in calmFall ? <HowItCame worked={calmFall} waterTempC={waterTempC} /> : null}
+      {calmWorked ? <ServesWhat worked={calmWorked} meantFor={meantFor} /> : null}
+      {calmWorked ? <HowItCame worked={calmWorked} waterTempC={waterTempC} /> : null}
       <Section>
         <NoteField label="Note" value={draft.note} onChange={(note) => change({ note })} width="520px" />
         {pattern && draft.version !== null ? (

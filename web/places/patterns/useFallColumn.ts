@@ -1,8 +1,9 @@
 import { useMemo } from 'react'
 import { depthAtTime } from '../../../core/index.ts'
+import type { Rung } from '../../../core/index.ts'
 import type { PatternLine } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
-import type { ColumnContent, Mark } from '../../column/marks.ts'
+import type { ColumnContent, FallMark, Mark, SecondMark } from '../../column/marks.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import type { Draft } from './draft.ts'
@@ -11,11 +12,13 @@ import type { WorkedOut } from './useFlyReport.ts'
 const LAST_SECOND = 12
 
 /** Second marks of a fall down to the bed, thinned where they would crowd, with the band of speed as smear. */
-function secondsOf(worked: WorkedOut, bedMm: number) {
-  const { report, descent } = worked
+function secondsOf(
+  { report, descent }: Pick<WorkedOut, 'report' | 'descent'>,
+  bedMm: number,
+): readonly SecondMark[] {
   if (report.kind !== 'sinks' || !descent) return []
   const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
-  const marks = []
+  const marks: SecondMark[] = []
   let last = -Infinity
   for (let timeS = 1; timeS <= LAST_SECOND; timeS += 1) {
     const depthMm = depthAtTime(descent, timeS)
@@ -70,6 +73,7 @@ export function useFallColumn(
   draft: Draft | null,
   pattern: PatternLine | undefined,
   chosenId: string | undefined,
+  { ghost, onDrag }: { readonly ghost: Rung | null; readonly onDrag: FallMark['onDrag'] },
 ): void {
   const moment = useMoment()
   const { speed } = useWording()
@@ -79,10 +83,12 @@ export function useFallColumn(
     const foods = (serves ?? []).map(({ foodStageId }) => foodStageId)
     return {
       flies: rungs(pattern, chosenId, bedMm, speed),
-      fall: worked ? { seconds: secondsOf(worked, bedMm) } : null,
+      fall: worked
+        ? { seconds: secondsOf(worked, bedMm), ghost: ghost ? secondsOf(ghost, bedMm) : [], onDrag }
+        : null,
       foods: foods.length > 0 ? foods : null,
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- speed is made anew at each render and depends on units alone
-  }, [worked, pattern, chosenId, bedMm, serves])
+  }, [worked, pattern, chosenId, bedMm, serves, ghost, onDrag])
   useColumn(content)
 }

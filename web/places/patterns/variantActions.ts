@@ -37,6 +37,23 @@ export function beadLabel(bead: Material | undefined): string {
   return `${metal ? METAL[metal] : ''} ${bead.sizeKey}`.trim()
 }
 
+/** The variant of a draft that is tied like this one, where there is one. */
+export function twinOf(draft: Draft, { hookMaterialId, swaps }: DraftVariant): DraftVariant | undefined {
+  const amounts = (own: readonly Swap[], componentKey: string) => {
+    const { turns, bulk, length } = own.find((swap) => swap.componentKey === componentKey) ?? {}
+    return JSON.stringify([turns, bulk, length])
+  }
+  return draft.variants.find(
+    (other) =>
+      other.hookMaterialId === hookMaterialId &&
+      draft.components.every(
+        ({ key }) =>
+          materialIn(draft, other, key) === materialIn(draft, { ...other, swaps }, key) &&
+          amounts(other.swaps, key) === amounts(swaps, key),
+      ),
+  )
+}
+
 /** How a variant would be called: `#14 W 3.3`, with its body's colour where that is what tells it apart. */
 export function labelFor(
   draft: Draft,

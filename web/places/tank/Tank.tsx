@@ -12,6 +12,7 @@ import { useMaterialBook } from '../patterns/useMaterialBook.ts'
 import { FallTables } from './FallTables.tsx'
 import { MOST_FLIES, putInTank } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
+import { Meeting } from './Meeting.tsx'
 import { TankLanes } from './TankLanes.tsx'
 
 const FallChart = lazy(() => import('./FallChart.tsx'))
@@ -223,6 +224,7 @@ export default function Tank() {
           leader of 3.6 m the fly swings.
         </Quiet>
       </Section>
+      <Meeting flies={flies} depthMm={depthMm} />
       <Suspense fallback={<p aria-busy="true">Opening the measurements …</p>}>
         <Measured choices={choices} firstId={ids[0] ?? null} waterTempC={conditions.waterTempC} />
       </Suspense>

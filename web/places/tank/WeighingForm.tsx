@@ -23,17 +23,20 @@ export function WeighingForm({
   flies,
   massOf,
   withStandIns,
+  first,
 }: {
   readonly flies: readonly Choice[]
   /** estimate of one piece of a subject, for the simulated scale */
   readonly massOf: (subject: string) => number
   /** whether simulated instruments are offered: among made-up data only */
   readonly withStandIns: boolean
+  /** what lies on the scale to begin with */
+  readonly first?: { readonly subject: string; readonly count: string }
 }) {
   const { data: stores } = useStoresQuery()
   const { units, mass } = useWording()
-  const [subject, setSubject] = useState<string | null>(null)
-  const [count, setCount] = useState('10')
+  const [subject, setSubject] = useState<string | null>(first?.subject ?? null)
+  const [count, setCount] = useState(first?.count ?? '10')
   const [readability, setReadability] = useState('1')
   const [text, setText] = useState('')
   const { keep, fault } = useKeeping(() => setText(''))

@@ -1,0 +1,154 @@
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { depthAtTime, rungsOf, sizeNumber, USUAL_TIPPET, wording } from '../../../core/index.ts'
+import type { Material, Rung } from '../../../core/index.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
+import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
+import type { MaterialBook } from './useMaterialBook.ts'
+import { toMaterial } from './useMaterialBook.ts'
+import type { WorkedOut } from './useFlyReport.ts'
+import { copyOf, labelFor, materialIn, twinOf } from './variantActions.ts'
+import { newId } from '../../app/useCommand.ts'
+
+const DEEPEST_MM = 3000
+
+interface Offered {
+  readonly beads: readonly (Material | null)[]
+  readonly minted: ReadonlyMap<string, NewDrawer>
+}
+
+/** Beads to climb: every size of the bead's family, those of other families that lie in the stores, and none. */
+function offered(draft: Draft, variant: DraftVariant, book: MaterialBook): Offered {
+  const component = draft.components.find(({ kind }) => kind === 'bead')
+  const beadId = component && (materialIn(draft, variant, component.key) ?? component.materialId)
+  const bead = beadId ? book.materials.get(beadId) : undefined
+  const family = beadId ? book.familyOf(beadId) : null
+  if (!bead || !family) return { beads: [], minted: new Map() }
+  const { boring } = bead.family
+  const known = [...book.materials.values()].filter(
+    (material) => material.family.kind === 'bead' && material.family.boring === boring,
+  )
+  const minted = new Map<string, NewDrawer>()
+  const beads = family.sizes.flatMap((sizeKey): Material[] => {
+    const there = known.find(
+      (material) => material.family.name === bead.family.name && material.sizeKey === sizeKey,
+    )
+    if (there) return []
+    const drawer = { id: newId<string>(), familyId: family.id, sizeKey, colourName: bead.colourName }
+    minted.set(drawer.id, drawer)
+    return [{ ...toMaterial(family, drawer), family: bead.family }]
+  })
+  const distinct = new Map([...known, ...beads].map((one) => [`${one.family.name} ${one.sizeKey}`, one]))
+  distinct.set(`${bead.family.name} ${bead.sizeKey}`, bead)
+  return { beads: [null, ...distinct.values()], minted }
+}
+
+/** A bead as a rung is called: `3.3 tungsten`. */
+const beadWords = (bead: Material | null) =>
+  bead ? `${sizeNumber(bead)} ${bead.family.name.split(' ')[0]?.toLowerCase()}` : 'no bead'
+
+/** The rungs of the chosen variant, the one that is thought of, and what makes it. */
+export function useRungs(
+  worked: WorkedOut | null,
+  draft: Draft | null,
+  variant: DraftVariant | undefined,
+  book: MaterialBook | null,
+  waterTempC: number,
+  onMake: (edit: Partial<Draft>, id: string) => void,
+) {
+  const [thought, setThought] = useState<{ readonly of: string; readonly beadId: string | null } | null>(null)
+  const ladder = useMemo(() => {
+    if (!worked || !draft || !variant || !book || worked.report.kind !== 'sinks') return null
+    const { beads, minted } = offered(draft, variant, book)
+    const rungs = rungsOf({
+      dressing: { components: draft.components, steps: null },
+      variant,
+      materials: book.materials,
+      beads,
+      conditions: { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
+      calibration: worked.calibration,
+      toDepthMm: DEEPEST_MM,
+    })
+    return { rungs, minted }
+  }, [worked, draft, variant, book, waterTempC])
+  const beadKey = draft?.components.find(({ kind }) => kind === 'bead')?.key
+  const ownId = draft && variant && beadKey ? materialIn(draft, variant, beadKey) : null
+  const rungs = ladder?.rungs ?? []
+  const at = (beadId: string | null) => rungs.findIndex(({ bead }) => (bead?.id ?? null) === beadId)
+  const own = rungs[at(ownId)] ?? null
+  const ghost = thought && thought.of === variant?.id ? (rungs[at(thought.beadId)] ?? null) : null
+
+  const think = useCallback(
+    (rung: Rung | undefined) => {
+      if (rung && variant) setThought({ of: variant.id, beadId: rung.bead?.id ?? null })
+    },
+    [variant],
+  )
+  const step = (by: 1 | -1) => think(rungs[at((ghost ?? own)?.bead?.id ?? null) + by])
+  const letGo = () => setThought(null)
+  const make = () => {
+    if (!ghost || ghost === own || !draft || !variant || !book || !ladder) return
+    const drawer = ghost.bead ? ladder.minted.get(ghost.bead.id) : undefined
+    const materials = new Map(book.materials)
+    if (ghost.bead) materials.set(ghost.bead.id, ghost.bead)
+    const made = copyOf(variant, { swaps: ghost.swaps })
+    const twin = twinOf(draft, made)
+    if (twin) {
+      onMake({}, twin.id)
+      letGo()
+      return
+    }
+    onMake(
+      {
+        newDrawers: drawer ? [...draft.newDrawers, drawer] : draft.newDrawers,
+        variants: [...draft.variants, { ...made, label: labelFor(draft, made, materials) }],
+      },
+      made.id,
+    )
+    letGo()
+  }
+  const isOther = ghost !== null && ghost !== own
+  const keys: Readonly<Record<string, () => void>> = isOther
+    ? { 'Alt+ArrowUp': () => step(-1), 'Alt+ArrowDown': () => step(1), Enter: make, Escape: letGo }
+    : { 'Alt+ArrowUp': () => step(-1), 'Alt+ArrowDown': () => step(1) }
+  const hung = useFresh(keys)
+  usePlaceKeys(hung)
+
+  const onDrag = useCallback(
+    (timeS: number, depthMm: number) => {
+      const off = (rung: Rung) => Math.abs(depthAtTime(rung.descent, timeS) - depthMm)
+      think([...(ladder?.rungs ?? [])].sort((a, b) => off(a) - off(b))[0])
+    },
+    [ladder, think],
+  )
+  return {
+    ghost: isOther ? ghost : null,
+    onDrag: rungs.length > 1 ? onDrag : null,
+    words: isOther && own ? differenceWords(own, ghost) : null,
+    make,
+    letGo,
+  }
+}
+
+/** Keys whose object stays the same as long as their names do; each calls what it stands for now. */
+function useFresh(keys: Readonly<Record<string, () => void>>) {
+  const names = Object.keys(keys).join(' ')
+  const [held] = useState<{ current: Readonly<Record<string, () => void>> }>({ current: keys })
+  useEffect(() => {
+    held.current = keys
+  })
+  return useMemo(
+    () => Object.fromEntries(names.split(' ').map((name) => [name, () => held.current[name]?.()])),
+    [names, held],
+  )
+}
+
+/** What one rung does otherwise than another: `2.8 tungsten → 3.3 tungsten, splash taps → plops`. */
+function differenceWords(own: Rung, ghost: Rung) {
+  const [from, to] = [own.report.splash.word, ghost.report.splash.word].map((word) => wording.splashWord[word])
+  return {
+    beads: `${beadWords(own.bead)} → ${beadWords(ghost.bead)}`,
+    fromMmPerS: (own.report.trailing ?? own.report.free).sinkSpeedMmPerS.value,
+    toMmPerS: (ghost.report.trailing ?? ghost.report.free).sinkSpeedMmPerS.value,
+    splash: from === to ? `${to} as now` : `splash ${from} → ${to}`,
+  }
+}
