@@ -7,6 +7,7 @@ import {
 import { dressingBody, swaps } from './records/dressing.ts'
 import { dropTestBody, dropTestId, weighingBody, weighingId } from './records/measurement.ts'
 import { outingBody } from './records/outing.ts'
+import { observationBody, observationId, readingImportId, readingsBody } from './records/season.ts'
 import { settingsBody } from './records/settings.ts'
 import { reachBody, reachWithId, waterBody } from './records/water.ts'
 import { WATER_KINDS } from '../core/index.ts'
@@ -143,6 +144,10 @@ export const commandBodies = {
       wireMm: measuredMm(0.1, 3),
     })
     .strict(),
+  readingsImport: z.object({ importId: readingImportId, readings: readingsBody }).strict(),
+  readingsArchive: z.object({ importId: readingImportId, version }).strict(),
+  observationSave: z.object({ observationId, version: nextVersion, observation: observationBody }).strict(),
+  observationArchive: z.object({ observationId, version }).strict(),
   boxCreate: z
     .object({
       boxId,

@@ -4,6 +4,8 @@ import { command, commandResult } from './commands.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { measurementsView } from './views/measurements.ts'
+import { seasonWindowsBody } from './records/season.ts'
+import { reachSeasonView, seasonStateView } from './views/season.ts'
 import { momentView } from './views/moment.ts'
 import {
   benchView,
@@ -35,6 +37,9 @@ export const momentQuery = z.object({
   localMin: z.coerce.number().pipe(localMinute),
 })
 
+export const reachSeasonQuery = z.object({ reachId })
+const kept = z.object({ kept: z.boolean() })
+
 export const searchQuery = z.object({ q: z.string().trim().min(1).max(80) })
 export const familyParams = z.object({ id: familyId })
 
@@ -47,6 +52,33 @@ export const routes = {
     summary: 'Foods and flies by depth at a moment',
     query: momentQuery,
     answer: momentView,
+  },
+  season: {
+    method: 'get',
+    path: '/api/season',
+    summary: 'How warm each reach is, and what its windows hang on',
+    answer: seasonStateView,
+  },
+  reachSeason: {
+    method: 'get',
+    path: '/api/season/reach',
+    summary: 'Readings, windows and notes of a reach',
+    query: reachSeasonQuery,
+    answer: reachSeasonView,
+  },
+  seasonWindows: {
+    method: 'post',
+    path: '/api/season/windows',
+    summary: 'Keeps the windows that a page worked out; they are derived and may be dropped',
+    body: seasonWindowsBody,
+    answer: kept,
+  },
+  readings: {
+    method: 'post',
+    path: '/api/readings',
+    summary: 'A command that takes readings in; its body may be larger than those of other commands',
+    body: command,
+    answer: commandResult,
   },
   waters: { method: 'get', path: '/api/waters', summary: 'Waters with their reaches', answer: watersView },
   larder: { method: 'get', path: '/api/larder', summary: 'Foods by life stage', answer: larderView },

@@ -1,16 +1,24 @@
 import { eq } from 'drizzle-orm'
+import { datedBroods, emergenceWindows } from '../core/index.ts'
 import { defaultSettings } from '../contract/index.ts'
-import type { CommandInput, CommandKind } from '../contract/index.ts'
+import type { CommandInput, CommandKind, FoodStageId, ReachId } from '../contract/index.ts'
 import { makeCommandService } from '../server/commands/commandService.ts'
 import type { Database } from '../server/db/database.ts'
 import { family, pattern, setting } from '../server/db/schema.ts'
 import { fixedId } from '../server/ids.ts'
+import { keepWindows } from '../server/season.ts'
+import { loadStages } from '../server/views/larder.ts'
+import { seasonStateView } from '../server/views/season.ts'
 import { drawers, packOf } from './drawers.ts'
 import type { DemoDrawer, DrawerKey } from './drawers.ts'
 import { drops, weighings } from './measurements.ts'
 import { patterns } from './patterns.ts'
 import type { DemoLine, DemoPattern, DemoVariant } from './patterns.ts'
+import { observations, readings } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
+
+/** Years that are made up for the windows which the demo opens with. */
+const DEMO_YEARS = 300
 
 const UNIT_STEPS = { count: 100, mm: 1000, mg: 1000, patch: 100 } as const
 
@@ -238,6 +246,43 @@ async function tellStores(tell: Tell, units: ReadonlyMap<string, keyof typeof UN
   }
 }
 
+async function tellSeason(tell: Tell): Promise<void> {
+  for (const { reach, rows } of readings) {
+    await tell('2026-06-04', 'readingsImport', {
+      importId: fixedId(`readings:${reach}`) as Id<'readingsImport', 'importId'>,
+      readings: { reachId: fixedId(`reach:${reach}`) as ReachId, depthMm: 300, source: 'simulated', rows },
+    })
+  }
+  for (const [i, { reach, stage, effortMinutes, ...noted }] of observations.entries()) {
+    await tell(noted.on, 'observationSave', {
+      observationId: fixedId(`observation:${i}`) as Id<'observationSave', 'observationId'>,
+      version: null,
+      observation: {
+        ...noted,
+        reachId: fixedId(`reach:${reach}`) as ReachId,
+        foodStageId: fixedId(`stage:${stage}`) as FoodStageId,
+        count: null,
+        lengthMm: null,
+        effortMinutes: effortMinutes ?? null,
+        method: 'seen',
+      },
+    })
+  }
+}
+
+/** Works the windows of all reaches out, as the first page would, so that the first look shows them. */
+async function workWindowsOut(database: Database): Promise<void> {
+  const { reaches } = await seasonStateView(database.db)
+  const broods = datedBroods((await loadStages(database.db)).map(({ core }) => core))
+  for (const { reachId, inputHash, model, latitudeDeg, elevationM } of reaches) {
+    const reach = { key: reachId, model, latitudeDeg, elevationM }
+    const work = emergenceWindows({ reaches: [reach], broods, years: DEMO_YEARS, seed: 1 })
+    let step = work.next()
+    while (!step.done) step = work.next()
+    await keepWindows(database, { reachId, inputHash, windows: step.value[0]?.windows ?? [] })
+  }
+}
+
 async function tellMeasurements(tell: Tell): Promise<void> {
   for (const [i, { on, pattern: name, label, line, times, ...drop }] of drops.entries()) {
     await tell(on, 'dropTestSave', {
@@ -277,6 +322,8 @@ export async function fillDemo(database: Database): Promise<void> {
   await tellOutings(tell)
   await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))))
   await tellMeasurements(tell)
+  await tellSeason(tell)
+  await workWindowsOut(database)
   await tell('2026-06-03', 'batchPlan', {
     batchId: fixedId('batch:queued') as Id<'batchPlan', 'batchId'>,
     variantId: variantIdOf('Damp Straw', '#14 olive'),

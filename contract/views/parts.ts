@@ -1,3 +1,4 @@
+import { reachWarmth } from './season.ts'
 import { z } from 'zod'
 import {
   batchId,
@@ -58,10 +59,10 @@ export const reachChoice = z
     reachName: z.string(),
     typicalDepthMm: z.number(),
     surfaceSpeedMmPerS: z.number(),
-    defaultTempC: z.array(z.number()),
     timeZone: z.string(),
     latitudeDeg: z.number(),
     longitudeDeg: z.number(),
+    warmth: reachWarmth,
   })
   .meta({ id: 'ReachChoice' })
 export type ReachChoice = z.infer<typeof reachChoice>

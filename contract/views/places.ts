@@ -5,6 +5,7 @@ import {
   variantRevisionId, version, waterId,
 } from '../common.ts' // prettier-ignore
 import { dressingBody, step, swaps } from '../records/dressing.ts'
+import { brood, trigger } from '../records/season.ts'
 import { reachBody, waterBody } from '../records/water.ts'
 import { batchMention, depthBand, drawing, variantFigure, variantMention } from './parts.ts'
 
@@ -165,6 +166,8 @@ export const stageLine = z
       }),
     ),
     importance: z.number(),
+    trigger,
+    broods: z.array(brood),
     noteForTier: z.string(),
     howFished: z.string(),
     onHand: z.number(),

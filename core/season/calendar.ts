@@ -35,6 +35,12 @@ export function placeInYear(day: EpochDay): {
   }
 }
 
+/** Year of an epoch day. */
+export const yearOf = (day: EpochDay): number => new Date(day * DAY_MS).getUTCFullYear()
+
+/** Epoch day of the first of January of a year. */
+export const newYearOf = (year: number): EpochDay => Date.UTC(year, 0, 1) / DAY_MS
+
 /** A value given for the middle of each month, drawn straight between the middles. */
 export function throughMonths(values: readonly number[], day: EpochDay): number {
   const { month, dayOfMonth, daysInMonth } = placeInYear(day)

@@ -1,3 +1,5 @@
+import type { Trigger } from './emergence/index.ts'
+
 /** Where in the water a stage is met. */
 export const DEPTH_BANDS = ['bottom', 'midWater', 'topHalfMetre', 'inFilm', 'onFilm'] as const
 export type DepthBand = (typeof DEPTH_BANDS)[number]
@@ -32,6 +34,13 @@ export interface StageHours {
   readonly weather: string
 }
 
+/** One of several generations of a stage in a year. Months are 1 to 12. */
+export interface Brood {
+  readonly name: string
+  readonly months: readonly number[]
+  readonly trigger: Trigger
+}
+
 /** One life stage of a food. */
 export interface FoodStage {
   readonly id: string
@@ -44,6 +53,9 @@ export interface FoodStage {
   readonly hours: readonly StageHours[]
   /** 0 to 1 */
   readonly importance: number
+  readonly trigger: Trigger
+  /** in calendar order; empty where there is one a year */
+  readonly broods: readonly Brood[]
 }
 
 /** Whether a kind of water stands still. */

@@ -1,20 +1,42 @@
 import type { Estimate } from '../uncertainty/index.ts'
 import { placeInYear, throughMonths } from './calendar.ts'
+import { chanceOnDayOfYear, firstDayOf, lastDayOf } from './emergence/index.ts'
+import type { EmergenceWindow } from './emergence/index.ts'
 import type { EpochDay } from './calendar.ts'
 import type { FoodStage, StageHours, StageMonth, WaterKind } from './foodStage.ts'
 import { sunTimes } from './sun.ts'
 import type { Spot, SunTimes } from './sun.ts'
 
+/** What the season engine knows of a reach. */
+export interface ReachSeason {
+  /** by stage, its broods with what was learned */
+  readonly windows: ReadonlyMap<string, readonly EmergenceWindow[]>
+  /** days of earlier years, MM-DD, on which a stage was seen here */
+  readonly seenOn: ReadonlyMap<string, readonly string[]>
+  readonly waterTempC: number
+  /** over the last week; null where it was not read */
+  readonly trendCPerDay: number | null
+  /** whether the reach has readings of its own */
+  readonly measured: boolean
+}
+
 /** A reach as the season knows it. */
 export interface ReachState extends Spot {
   readonly waterKind: WaterKind
+  /** null where its windows have not been worked out: then the months speak */
+  readonly season?: ReachSeason | null
 }
 
 /** Why a stage is likely or not, as a code with values; wording makes the sentence. */
-export interface LikelihoodReason {
-  readonly code: 'month' | 'notThisMonth' | 'wrongWater' | 'lessAtHome' | 'hourGood' | 'hourPoor'
-  readonly share: number
-}
+export type LikelihoodReason =
+  | {
+      readonly code: 'month' | 'notThisMonth' | 'wrongWater' | 'lessAtHome' | 'hourGood' | 'hourPoor'
+      readonly share: number
+    }
+  | { readonly code: 'warmth'; readonly tempC: number; readonly trendCPerDay: number | null }
+  | { readonly code: 'notYet' | 'over'; readonly days: number }
+  | { readonly code: 'seenHere'; readonly on: readonly string[] }
+  | { readonly code: 'kindOnly' }
 
 /** Chance to meet a stage in numbers at a moment, with the length it then has. */
 export interface StageLikelihood {
@@ -27,8 +49,8 @@ export interface StageLikelihood {
 export type Weather = 'any' | 'bright' | 'dull' | 'windy' | 'calm'
 
 const SEASONS = ['winter', 'winter', 'spring', 'spring', 'spring', 'summer', 'summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter'] as const // prettier-ignore
-/** Shipped likelihoods are judgement: ± 0.2 at 80 %. */
-const LIKELIHOOD_DOUBT = 0.2
+/** Shipped likelihoods are judgement: ± 0.2 at 80 %; less where the reach was read, and less where it was watched. */
+const LIKELIHOOD_DOUBT = { months: 0.2, kind: 0.25, read: 0.15, watched: 0.1 }
 /** Below this a kind of water is not where a stage is at home. */
 const AT_HOME = 0.75
 /** What is left of a stage outside its hours: stragglers. */
@@ -68,9 +90,76 @@ export function hourWeight(
     }, OUTSIDE_HOURS)
 }
 
+/** What a day of the year says of a stage: chance to meet it in numbers where it is at home, its doubt, and why. */
+interface OfDay {
+  readonly chance: number
+  readonly doubt: number
+  readonly reasons: readonly LikelihoodReason[]
+}
+
+function byMonths(months: readonly (StageMonth | null)[], day: EpochDay): OfDay {
+  const chance = throughMonths(
+    months.map((entry) => entry?.likelihood ?? 0),
+    day,
+  )
+  const reason = { code: chance > 0 ? ('month' as const) : ('notThisMonth' as const), share: chance }
+  return { chance, doubt: LIKELIHOOD_DOUBT.months, reasons: [reason] }
+}
+
+const HALF_YEAR_DAYS = 182
+const YEAR_DAYS = 365
+
+/** Best month of a brood, for how likely it is while it is about. */
+function bestMonth(stage: FoodStage, brood: number): number {
+  const own = stage.broods[brood]?.months
+  const likelihoods = stage.months.map((entry, month) =>
+    !own || own.includes(month + 1) ? (entry?.likelihood ?? 0) : 0,
+  )
+  return Math.max(...likelihoods)
+}
+
+function byWindows(
+  stage: FoodStage,
+  windows: readonly EmergenceWindow[],
+  season: ReachSeason,
+  dayOfYear: number,
+): OfDay {
+  const chances = windows.map((window) => ({
+    window,
+    chance: chanceOnDayOfYear(window, dayOfYear) * bestMonth(stage, window.brood),
+  }))
+  const best = chances.reduce((a, b) => (b.chance > a.chance ? b : a))
+  const reasons: LikelihoodReason[] = []
+  if (best.chance >= 0.05) {
+    reasons.push({ code: 'warmth', tempC: season.waterTempC, trendCPerDay: season.trendCPerDay })
+  } else {
+    const ahead = chances.map(({ window }) => firstDayOf(window) - dayOfYear)
+    const coming = Math.min(...ahead.map((days) => (days < 0 ? days + YEAR_DAYS : days)))
+    const past = Math.min(
+      ...chances.map(({ window }) => dayOfYear - lastDayOf(window)).filter((days) => days >= 0),
+      Infinity,
+    )
+    reasons.push(past < coming ? { code: 'over', days: past } : { code: 'notYet', days: coming })
+  }
+  const seen = season.seenOn.get(stage.id) ?? []
+  if (seen.length > 0) reasons.push({ code: 'seenHere', on: seen })
+  else if (!season.measured) reasons.push({ code: 'kindOnly' })
+  const { watched, read, kind } = LIKELIHOOD_DOUBT
+  return { chance: best.chance, doubt: seen.length > 0 ? watched : season.measured ? read : kind, reasons }
+}
+
+function ofDay(stage: FoodStage, reach: ReachState, day: EpochDay): OfDay {
+  const windows = reach.season?.windows.get(stage.id)
+  if (!reach.season || !windows || windows.length === 0)
+    return byMonths(monthsAt(stage, reach.latitudeDeg), day)
+  const { dayOfYear } = placeInYear(day)
+  const turned = reach.latitudeDeg < 0 ? (dayOfYear + YEAR_DAYS - HALF_YEAR_DAYS) % YEAR_DAYS : dayOfYear
+  return byWindows(stage, windows, reach.season, turned)
+}
+
 /**
- * Likelihood of a stage at a moment: that of its months, drawn between their middles, times how typical it is of the
- * kind of water, times the weight of the hour. Nothing here knows temperature yet; the band says so.
+ * Likelihood of a stage at a moment: that of its window on the reach (or of its months, where it has none or the
+ * reach's windows are not known), times how typical it is of the kind of water, times the weight of the hour.
  */
 export function stageLikelihood(
   stage: FoodStage,
@@ -81,16 +170,13 @@ export function stageLikelihood(
 ): StageLikelihood {
   const months = monthsAt(stage, reach.latitudeDeg)
   const { month } = placeInYear(day)
-  const ofMonth = throughMonths(
-    months.map((entry) => entry?.likelihood ?? 0),
-    day,
-  )
+  const found = ofDay(stage, reach, day)
   const typical = stage.waterKinds[reach.waterKind] ?? 0
   const hour = hourWeight(stage, reach, day, localMin, weather)
-  const value = ofMonth * typical * hour
-  const doubt = LIKELIHOOD_DOUBT * typical * (value > 0 ? 1 : 0)
+  const value = found.chance * typical * hour
+  const doubt = found.doubt * typical * (value > 0 ? 1 : 0)
   const present = months[month] ?? months[(month + 1) % 12] ?? months[(month + 11) % 12]
-  const reasons: LikelihoodReason[] = [{ code: ofMonth > 0 ? 'month' : 'notThisMonth', share: ofMonth }]
+  const reasons = [...found.reasons]
   if (typical > 0 && typical < AT_HOME) reasons.push({ code: 'lessAtHome', share: typical })
   if (typical === 0) reasons.push({ code: 'wrongWater', share: 0 })
   else reasons.push({ code: hour > 0.5 ? 'hourGood' : 'hourPoor', share: hour })

@@ -13,6 +13,22 @@ export function randomFrom(seed: number): Random {
   }
 }
 
+/** Standard normal deviates one after another: both of each pair that Box and Muller (1958) give. */
+export function normalsFrom(random: Random): () => number {
+  let spare: number | null = null
+  return () => {
+    if (spare !== null) {
+      const held = spare
+      spare = null
+      return held
+    }
+    const radius = Math.sqrt(-2 * Math.log(1 - random()))
+    const angle = 2 * Math.PI * random()
+    spare = radius * Math.sin(angle)
+    return radius * Math.cos(angle)
+  }
+}
+
 /** One standard normal deviate by the polar form of Box and Muller (1958). */
 export function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())

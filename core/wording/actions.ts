@@ -30,6 +30,10 @@ export type ActionCode =
   | 'outingSaved'
   | 'settingsSaved'
   | 'dropTimed'
+  | 'readingsTaken'
+  | 'readingsArchived'
+  | 'observed'
+  | 'observationArchived'
   | 'weighed'
   | 'measurementArchived'
   | 'undone'
@@ -61,6 +65,14 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Counted ${count} ${subject} in ${place}`
     case 'fliesMoved':
       return `Moved ${count} ${subject} to ${place}`
+    case 'readingsTaken':
+      return count === 1 ? `Read ${subject}` : `Took in ${count.toLocaleString('en')} readings of ${subject}`
+    case 'readingsArchived':
+      return `Put readings of ${subject} away`
+    case 'observed':
+      return `Noted ${subject}`
+    case 'observationArchived':
+      return 'Put a note away'
     case 'dropTimed':
       return `Timed ${count === 1 ? 'one drop' : `${count} drops`} of ${subject}`
     case 'weighed':

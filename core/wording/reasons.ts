@@ -3,7 +3,7 @@ import type { FlyReport } from '../evaluate/index.ts'
 import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
 import type { LikelihoodReason } from '../season/index.ts'
-import { smallLength, speed } from './figures.ts'
+import { smallLength, speed, temperature } from './figures.ts'
 import { postureWord } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
@@ -92,9 +92,45 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
 export const tooLightSentence = (aspect: MatchAspect, place: string, units: DisplayUnits): string =>
   `Too light for the bottom at ${place}: it falls ${speed(aspect.found, units)} with its line, and ${speed(aspect.wantedLow, units)} gets down there.`
 
+const MONTH_NAMES = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'] // prettier-ignore
+
+/** `4 May` of a day written MM-DD. */
+const dayAndMonth = (monthDay: string) =>
+  `${Number(monthDay.slice(3, 5))} ${MONTH_NAMES[Number(monthDay.slice(0, 2)) - 1] ?? ''}`
+
+/** `a, b and c`. */
+const listed = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+
+/** A stretch of days as one says it: days up to three weeks, then weeks. */
+function inDays(days: number): string {
+  const whole = Math.max(Math.round(days), 1)
+  if (whole === 1) return 'a day'
+  return whole <= 21 ? `${whole} days` : `${Math.round(whole / 7)} weeks`
+}
+
+/** `9.8 °C, rising 0.3 a day over the week`. */
+function warmthWords(tempC: number, trendCPerDay: number | null, units: DisplayUnits): string {
+  const now = temperature(tempC, units)
+  if (trendCPerDay === null) return now
+  const perDay = units.temperature === '°F' ? trendCPerDay * 1.8 : trendCPerDay
+  if (Math.abs(perDay) < 0.05) return `${now}, steady over the week`
+  return `${now}, ${perDay > 0 ? 'rising' : 'falling'} ${Math.abs(perDay).toFixed(1)} a day over the week`
+}
+
 /** Why a stage is likely at a moment, or not. */
-export function likelihoodReason(reason: LikelihoodReason): string {
+export function likelihoodReason(reason: LikelihoodReason, units: DisplayUnits): string {
   switch (reason.code) {
+    case 'warmth':
+      return warmthWords(reason.tempC, reason.trendCPerDay, units)
+    case 'notYet':
+      return `not yet: about ${inDays(reason.days)} away`
+    case 'over':
+      return `over for about ${inDays(reason.days)}`
+    case 'seenHere':
+      return `seen here on ${listed(reason.on.slice(-3).map(dayAndMonth))}`
+    case 'kindOnly':
+      return 'your kind of water only; no reading yet'
     case 'month':
       return 'by the month'
     case 'notThisMonth':

@@ -3,7 +3,7 @@ import { wording } from '../../core/index.ts'
 import { command, commandBodies } from '../../contract/index.ts'
 import type { ActionId, CommandBody, CommandKind, CommandResult, SettingsBody } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
-import type { Database } from '../db/database.ts'
+import type { Database, Tx } from '../db/database.ts'
 import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
@@ -19,6 +19,7 @@ import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './recorder.ts'
+import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
 import { hookMeasure, materialEntry, materialSave } from './stores.ts'
 import { forgetFigures } from '../views/variants.ts'
 import { undo } from './undo.ts'
@@ -26,7 +27,7 @@ import { undo } from './undo.ts'
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
-  dropTestSave, weighingSave, measurementArchive,
+  dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
 } // prettier-ignore
 
 export interface CommandService {
@@ -58,6 +59,15 @@ const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable
   undoable: row.undoable,
 })
 
+/** Sums the days of each reach up anew of which an import came or went. */
+async function sumUpChanged(tx: Tx, images: readonly Image[]): Promise<void> {
+  for (const image of images) {
+    if (image.kind !== 'row' || image.table !== 'readingImport') continue
+    const row = (image.after ?? image.before) as unknown as { reachId: string; depthMm: number }
+    await sumUpDays(tx, row.reachId, row.depthMm)
+  }
+}
+
 /** What the commonest commands concern; all others may concern anything. */
 const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   materialEntry: ['materials'],
@@ -66,6 +76,11 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   fliesMove: ['flies'],
   batchCount: [],
   batchFinish: ['flies', 'materials'],
+  readingsImport: ['season'],
+  readingsArchive: ['season'],
+  observationSave: ['season'],
+  observationArchive: ['season'],
+  patternSave: ['flies', 'materials', 'rest'],
 }
 
 /** Whether an action left a recipe that has no figures yet: a new one, or one that a redo brought back. */
@@ -134,6 +149,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
           undoesActionId: outcome.undoes ?? null,
         }
         await tx.insert(action).values(row)
+        await sumUpChanged(tx, recorder.images)
         remeasured = movesFigures(recorder.images)
         if (remeasured) await remeasureFigures(tx)
         else if (madeRecipe(recorder.images)) await refreshFigures(tx)

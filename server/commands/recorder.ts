@@ -1,6 +1,7 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from '../db/schema.ts'
+import * as seasonTables from '../db/seasonTables.ts'
 import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../ids.ts'
 import { ProblemError } from '../problem.ts'
@@ -21,6 +22,8 @@ const TABLES = {
   setting: schema.setting,
   dropTest: schema.dropTest,
   weighing: schema.weighing,
+  readingImport: seasonTables.readingImport,
+  observation: seasonTables.observation,
 } as const
 export type TableName = keyof typeof TABLES
 type RowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferSelect']

@@ -1,6 +1,14 @@
 import express, { Router } from 'express'
 import type { RequestHandler } from 'express'
-import { familyParams, instrumentAsk, momentQuery, routes, searchQuery } from '../../contract/index.ts'
+import {
+  familyParams,
+  instrumentAsk,
+  momentQuery,
+  reachSeasonQuery,
+  routes,
+  searchQuery,
+  seasonWindowsBody,
+} from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { CommandService } from '../commands/commandService.ts'
 import type { Database } from '../db/database.ts'
@@ -23,6 +31,8 @@ import {
 } from '../views/lists.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'
+import { reachSeasonView, seasonStateView } from '../views/season.ts'
+import { keepWindows } from '../season.ts'
 import { patternsView } from '../views/patterns.ts'
 import { localTime } from '../views/time.ts'
 import { tonightView } from '../views/tonight.ts'
@@ -36,6 +46,8 @@ export interface ApiContext {
 }
 
 const BODY_LIMIT = '256kb'
+/** Ten years of hourly readings, or the windows of a reach. */
+const IMPORT_LIMIT = '4mb'
 
 /** All routes: parse, call a service, answer. */
 export function apiRouter({ database, clock, commands, buildId }: ApiContext): Router {
@@ -63,7 +75,22 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   get(routes.moment.path, async ({ query }) => {
     const parsed = momentQuery.safeParse(query)
     if (!parsed.success) throw invalid(parsed.error)
-    return momentView(db, parsed.data, await usualPar())
+    const { parCount, units } = (await loadSettings(db)).body
+    return momentView(db, parsed.data, parCount, units)
+  })
+  get(routes.season.path, () => seasonStateView(db))
+  get(routes.reachSeason.path, ({ query }) => {
+    const parsed = reachSeasonQuery.safeParse(query)
+    if (!parsed.success) throw invalid(parsed.error)
+    return reachSeasonView(db, parsed.data.reachId)
+  })
+  router.post(routes.seasonWindows.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
+    const parsed = seasonWindowsBody.safeParse(request.body)
+    if (!parsed.success) throw invalid(parsed.error)
+    response.json({ kept: await keepWindows(database, parsed.data) })
+  })
+  router.post(routes.readings.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
+    response.json(await commands.execute(request.body))
   })
   get(routes.waters.path, () => watersView(db))
   get(routes.larder.path, () => larderView(db))

@@ -7,7 +7,9 @@ import { pattern, setting, water } from '../db/schema.ts'
 import { onViseMention, queuedCount } from './bench.ts'
 import { loadStages } from './larder.ts'
 import { actionsView } from './lists.ts'
-import { loadReaches, nextOuting, startingMoment, toReachChoice } from './moment.ts'
+import { loadWarmth } from '../season.ts'
+import { nextOuting, startingMoment, toReachChoice } from './moment.ts'
+import { loadReaches } from './reaches.ts'
 import { loadDrawers, restockLines } from './restock.ts'
 import { localTime } from './time.ts'
 
@@ -50,7 +52,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
     isDemo: settings.isDemo,
     settings: settings.body,
     settingsVersion: settings.version,
-    reaches: reaches.map(toReachChoice),
+    reaches: [...(await loadWarmth(db)).values()].map(toReachChoice),
     moment: await startingMoment(db, reaches, now),
     roll: {
       waters: waters[0]?.n ?? 0,

@@ -16,6 +16,21 @@ export interface LoadedStage {
 
 const keptStages = keptFor<Reader, { stages: readonly LoadedStage[] | null }>(() => ({ stages: null }))
 
+/** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */
+function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
+  const { more } = row.body
+  const older = more as { trigger?: FoodStage['trigger']; broods?: FoodStage['broods'] }
+  // rows written before triggers were part of the body
+  const body: Partial<FoodStage> & typeof row.body = row.body
+  return {
+    ...row.body,
+    id: row.id,
+    stage: row.stage,
+    trigger: body.trigger ?? older.trigger ?? { kind: 'allYear' },
+    broods: body.broods ?? older.broods ?? [],
+  }
+}
+
 /** All stages that are not put away. Nothing but the first start writes them, so they are read once. */
 export async function loadStages(db: Reader): Promise<readonly LoadedStage[]> {
   const kept = keptStages(db)
@@ -33,7 +48,7 @@ async function readStages(db: Reader): Promise<readonly LoadedStage[]> {
     row,
     foodName,
     groupKey,
-    core: { ...row.body, id: row.id, stage: row.stage },
+    core: stageOf(row),
   }))
 }
 
@@ -54,7 +69,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
   const onHandOf = (patternId: string) =>
     variants.reduce((sum, row) => (row.variant.patternId === patternId ? sum + row.onHand : sum), 0)
   return {
-    stages: stages.map(({ row, foodName, groupKey }) => {
+    stages: stages.map(({ row, core, foodName, groupKey }) => {
       const servedBy = served.filter(({ stageId }) => stageId === row.id)
       const { months, colours, hours, waterKinds, more } = row.body
       return {
@@ -71,6 +86,8 @@ export async function larderView(db: Reader): Promise<LarderView> {
         depthBandRiver: row.depthBandRiver,
         depthBandStillwater: row.depthBandStillwater,
         importance: row.importance,
+        trigger: core.trigger,
+        broods: core.broods.map((brood) => ({ ...brood, months: [...brood.months] })),
         noteForTier: text(more.noteForTier),
         howFished: text(more.howFished),
         onHand: servedBy.reduce((sum, { patternId }) => sum + onHandOf(patternId), 0),

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm'
-import { bandIn, bandRange, epochDayOf, stageLikelihood, throughMonths, wording } from '../../core/index.ts'
-import type { WaterKind } from '../../core/index.ts'
+import { bandIn, bandRange, epochDayOf, stageLikelihood, wording } from '../../core/index.ts'
+import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
 import type {
   FlyAtMoment,
@@ -12,48 +12,36 @@ import type {
 } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { outing, pattern, patternServes, reach, water } from '../db/schema.ts'
+import { outing, pattern, patternServes } from '../db/schema.ts'
+import type { water } from '../db/schema.ts'
 import { ProblemError } from '../problem.ts'
+import { reachSeasonOn, tempOn } from '../season.ts'
+import type { Warmth } from '../season.ts'
 import { loadStages, stageTitle } from './larder.ts'
+import { loadReaches } from './reaches.ts'
+import type { LoadedReach } from './reaches.ts'
+import { toReachWarmth } from './season.ts'
 import { offsetOn } from './time.ts'
 import { behaviourOfRow, fishingDepthMm, loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
-/** A reach with its water. */
-export interface LoadedReach {
-  readonly reach: typeof reach.$inferSelect
-  readonly water: typeof water.$inferSelect
+/** A reach as pages choose it, with how warm it is. */
+export const toReachChoice = (warmth: Warmth): ReachChoice => {
+  const { reach: r, water: w } = warmth.loaded
+  return {
+    reachId: r.id as ReachChoice['reachId'],
+    waterId: w.id as ReachChoice['waterId'],
+    waterName: w.name,
+    waterKind: w.kind,
+    reachName: r.name,
+    typicalDepthMm: r.typicalDepthMm,
+    surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
+    timeZone: w.timeZone,
+    latitudeDeg: w.latitudeDeg,
+    longitudeDeg: w.longitudeDeg,
+    warmth: toReachWarmth(warmth),
+  }
 }
-
-/** Reaches that are not put away, river by river from low to high. */
-export const loadReaches = keptUntilWrite(readReaches, ['rest'])
-
-async function readReaches(db: Reader): Promise<readonly LoadedReach[]> {
-  return db
-    .select({ reach, water })
-    .from(reach)
-    .innerJoin(water, eq(water.id, reach.waterId))
-    .where(and(isNull(reach.archivedAtMs), isNull(water.archivedAtMs)))
-    .orderBy(asc(water.nameKey), asc(reach.position))
-}
-
-export const toReachChoice = ({ reach: r, water: w }: LoadedReach): ReachChoice => ({
-  reachId: r.id as ReachChoice['reachId'],
-  waterId: w.id as ReachChoice['waterId'],
-  waterName: w.name,
-  waterKind: w.kind,
-  reachName: r.name,
-  typicalDepthMm: r.typicalDepthMm,
-  surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
-  defaultTempC: [...r.defaultTempC],
-  timeZone: w.timeZone,
-  latitudeDeg: w.latitudeDeg,
-  longitudeDeg: w.longitudeDeg,
-})
-
-/** Water temperature by the reach's months, °C, rounded to a tenth. */
-export const tempOn = (r: typeof reach.$inferSelect, on: string): number =>
-  Math.round(throughMonths(r.defaultTempC, epochDayOf(on)) * 10) / 10
 
 const loadPlanned = keptUntilWrite(readPlanned, ['rest'])
 
@@ -93,7 +81,7 @@ export async function startingMoment(
     reachId: chosen.reach.id as Moment['reachId'],
     on,
     localMin: planned ? outingHour(planned) : now.localMin,
-    waterTempC: tempOn(chosen.reach, on),
+    waterTempC: await tempOn(db, chosen.reach.id, on),
   }
 }
 
@@ -131,16 +119,26 @@ export interface MomentInput {
 }
 
 /** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
-export const momentView = keptUntilWrite(readMoment, ['flies', 'rest'])
+export const momentView = keptUntilWrite(readMoment, ['flies', 'season', 'rest'])
 
-async function readMoment(db: Reader, input: MomentInput, usualPar: number): Promise<MomentView> {
+async function readMoment(
+  db: Reader,
+  input: MomentInput,
+  usualPar: number,
+  units: DisplayUnits,
+): Promise<MomentView> {
   const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === input.reachId)
   if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
   const { reach: r, water: w } = loaded
   const stages = await loadStages(db)
   const variants = await loadVariants(db)
   const servers = await serversByStage(db, variants)
-  const state = { ...w, waterKind: w.kind, utcOffsetMinutes: offsetOn(input.on, w.timeZone) }
+  const state = {
+    ...w,
+    waterKind: w.kind,
+    utcOffsetMinutes: offsetOn(input.on, w.timeZone),
+    season: await reachSeasonOn(db, r.id, input.on),
+  }
   const day = epochDayOf(input.on)
   const foods = stages.flatMap((stage): FoodAtMoment[] => {
     const band = bandIn(stage.core, w.kind)
@@ -165,14 +163,18 @@ async function readMoment(db: Reader, input: MomentInput, usualPar: number): Pro
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
-        reasons: found.reasons.map(wording.likelihoodReason),
+        reasons: found.reasons.map((reason) => wording.likelihoodReason(reason, units)),
         onHand: mine.reduce((sum, row) => sum + row.onHand, 0),
         par: mine.reduce((sum, row) => sum + parOf(row, usualPar), 0),
       },
     ]
   })
   return {
-    moment: { ...input, reachId: input.reachId as Moment['reachId'], waterTempC: tempOn(r, input.on) },
+    moment: {
+      ...input,
+      reachId: input.reachId as Moment['reachId'],
+      waterTempC: await tempOn(db, r.id, input.on),
+    },
     bedMm: r.typicalDepthMm,
     foods: foods.sort((a, b) => b.likelihood * b.importance - a.likelihood * a.importance),
     flies: fliesHere(await fishedOn(db, variants, w.kind), r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),

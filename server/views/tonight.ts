@@ -3,7 +3,8 @@ import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadSettings } from './frame.ts'
-import { loadReaches, loadServes, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
+import { loadReaches } from './reaches.ts'
+import { loadServes, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
 import { restockLines } from './restock.ts'
 import { localTime } from './time.ts'
 
@@ -113,7 +114,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   if (!moment) return { outing: null, moment: null, lines: [], empty: true }
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
-  const { foods } = await momentView(db, moment, usualPar)
+  const { foods } = await momentView(db, moment, usualPar, settings.body.units)
   const holes = await orderedHoles(db, foods, usualPar)
   const uncovered = foods.filter(
     ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,

@@ -15,6 +15,7 @@ import { PlaceKeysContext } from './shortcuts.ts'
 import type { PlaceKeys } from './shortcuts.ts'
 import { useAppSelector } from './store.ts'
 import { flushOutbox } from './useCommand.ts'
+import { useSeasonKeeper } from './useSeasonKeeper.ts'
 
 const Layout = styled.div`
   display: grid;
@@ -75,6 +76,7 @@ export function AppFrame() {
   const { pathname } = useLocation()
   const newBuild = useNewBuild(frame?.buildId)
   useDelivery()
+  useSeasonKeeper()
   const theme = frame?.settings.theme ?? 'system'
   useEffect(() => {
     if (theme === 'system') delete document.documentElement.dataset.theme

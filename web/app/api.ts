@@ -1,9 +1,17 @@
+import type { EmergenceWindow } from '../../core/index.ts'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
   ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
   InstrumentReading,
-  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, Problem, SearchView, StoresView, TonightView, WatersView,
+  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
+
+/** Windows of a reach to keep, with the hash of what they were worked out from. */
+export interface SeasonWindows {
+  readonly reachId: string
+  readonly inputHash: string
+  readonly windows: readonly EmergenceWindow[]
+}
 
 /** A write to send: its id makes a repeated one harmless. */
 export interface Sent<Kind extends CommandKind = CommandKind> {
@@ -25,6 +33,14 @@ export const api = createApi({
       providesTags: ['all'],
     }),
     waters: build.query<WatersView, void>({ query: () => '/waters', providesTags: ['all'] }),
+    season: build.query<SeasonStateView, void>({ query: () => '/season', providesTags: ['all'] }),
+    reachSeason: build.query<ReachSeasonView, string>({
+      query: (reachId) => ({ url: '/season/reach', params: { reachId } }),
+      providesTags: ['all'],
+    }),
+    keepWindows: build.mutation<{ kept: boolean }, SeasonWindows>({
+      query: (body) => ({ url: '/season/windows', method: 'POST', body }),
+    }),
     larder: build.query<LarderView, void>({ query: () => '/larder', providesTags: ['all'] }),
     patterns: build.query<PatternsView, void>({ query: () => '/patterns', providesTags: ['all'] }),
     families: build.query<FamiliesView, void>({ query: () => '/families', providesTags: ['all'] }),
@@ -41,7 +57,11 @@ export const api = createApi({
       query: (body) => ({ url: '/instruments/read', method: 'POST', body }),
     }),
     command: build.mutation<CommandResult, Sent>({
-      query: (body) => ({ url: '/commands', method: 'POST', body }),
+      query: (body) => ({
+        url: body.kind === 'readingsImport' ? '/readings' : '/commands',
+        method: 'POST',
+        body,
+      }),
       // the settings say how hook sizes are counted, so that what shipped reads anew
       invalidatesTags: (_result, error, { kind }) => {
         if (error) return []
@@ -54,7 +74,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useInstrumentMutation,
+  useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation,
 } = api // prettier-ignore
 
 /** What a failed request says: the server's problem, or that it could not be reached. */

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { epochDayOf, forecastC } from '../../core/index.ts'
 import type { FrameView, ReachChoice } from '../../contract/index.ts'
 import { useFrameQuery } from './api.ts'
 import { useAppSelector } from './store.ts'
@@ -12,16 +13,10 @@ export interface Moment {
   readonly reach: ReachChoice
 }
 
-const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31]
-
-/** Temperature of a reach on a day, drawn between the middles of its months as core does. */
-function tempOn(reach: ReachChoice, on: string): number {
-  const month = Number(on.slice(5, 7)) - 1
-  const fromMiddle = (Number(on.slice(8, 10)) - 0.5) / (DAYS[month] ?? 30) - 0.5
-  const other = (month + (fromMiddle < 0 ? 11 : 1)) % 12
-  const share = Math.abs(fromMiddle)
-  const tempC = (reach.defaultTempC[month] ?? 10) * (1 - share) + (reach.defaultTempC[other] ?? 10) * share
-  return Math.round(tempC * 10) / 10
+/** Temperature of a reach on a day, °C in tenths, as the server has it: from its latest reading towards its season. */
+function tempOn({ warmth }: ReachChoice, on: string): number {
+  const { value } = forecastC(warmth.model, warmth.latest, epochDayOf(on))
+  return Math.round(Math.min(Math.max(value, 0), 30) * 10) / 10
 }
 
 function momentOf(

@@ -1,12 +1,15 @@
-import { findWeightings, sampleFall } from '../../core/index.ts'
+import { emergenceWindows, findWeightings, sampleFall } from '../../core/index.ts'
 import type {
   Calibration,
   FindInput,
   FindProgress,
   Found,
   Progress,
+  ReachWindows,
   SampledFall,
   SampleInput,
+  SeasonInput,
+  SeasonProgress,
 } from '../../core/index.ts'
 
 /** Heavy work by name: generators that yield progress and return a result. */
@@ -17,6 +20,8 @@ export const jobs = {
   }: SampleInput & { readonly calibration: Calibration }): Generator<Progress, SampledFall> =>
     sampleFall(input, calibration),
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
+  emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
+    emergenceWindows(input),
 } as const
 
 export type JobName = keyof typeof jobs

@@ -1,5 +1,6 @@
 import larder from './larder.json' with { type: 'json' }
-import type { DepthBand, FoodStage, StageHours, StageMonth } from '../foodStage.ts'
+import type { Trigger } from '../emergence/index.ts'
+import type { Brood, DepthBand, FoodStage, StageHours, StageMonth } from '../foodStage.ts'
 
 /** A stage as it ships: what core reckons with, and the rest of what is known of it. */
 export interface ShippedStage extends Omit<FoodStage, 'id'> {
@@ -23,8 +24,9 @@ export interface ShippedFood {
 function toStage(raw: (typeof larder.foods)[number]['stages'][number]): ShippedStage {
   const {
     key, stage, name, months, colours, silhouette, movements, triggers, shank, depthBandRiver, depthBandStillwater,
-    waterKinds, importance, hours, ...more
+    waterKinds, importance, hours, trigger, ...rest
   } = raw // prettier-ignore
+  const { broods = [], ...more } = rest as typeof rest & { broods?: unknown[] }
   return {
     key,
     stage,
@@ -34,6 +36,8 @@ function toStage(raw: (typeof larder.foods)[number]['stages'][number]): ShippedS
     triggers,
     shank,
     importance,
+    trigger: trigger as Trigger,
+    broods: broods as readonly Brood[],
     waterKinds,
     months: months as readonly (StageMonth | null)[],
     colours,

@@ -2,11 +2,11 @@ import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
-import type { StageLikelihood } from '../../../core/index.ts'
+import type { ReachState, StageLikelihood } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useLarderQuery } from '../../app/api.ts'
 import { usePlaceKeys } from '../../app/shortcuts.ts'
-import { reachStateOf } from '../../app/reachState.ts'
+import { useReachState } from '../../app/useReachState.ts'
 import { chooseMoment, light } from '../../app/state.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -53,9 +53,8 @@ interface Row {
 }
 
 /** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
-function rowsAt(stages: readonly StageLine[], moment: Moment | null): readonly Row[] {
+function rowsAt(stages: readonly StageLine[], moment: Moment | null, reach: ReachState): readonly Row[] {
   const on = moment?.on ?? '2026-06-01'
-  const reach = reachStateOf(moment)
   const day = epochDayOf(on)
   return stages
     .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))
@@ -113,11 +112,12 @@ const MOST_ROWS = 60
 export default function Larder() {
   const { data } = useLarderQuery()
   const moment = useMoment()
+  const reach = useReachState()
   const dispatch = useAppDispatch()
   const [params, setParams] = useSearchParams()
   const [words, setWords] = useState('')
   const [all, setAll] = useState(false)
-  const rows = useMemo(() => rowsAt(data?.stages ?? [], moment), [data, moment])
+  const rows = useMemo(() => rowsAt(data?.stages ?? [], moment, reach), [data, moment, reach])
   const keys = useMemo(() => {
     const shift = (minutes: number) => () => {
       if (!moment) return

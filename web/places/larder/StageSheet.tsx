@@ -3,6 +3,7 @@ import { wording } from '../../../core/index.ts'
 import type { StageLikelihood } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { MonthStrip } from './MonthStrip.tsx'
@@ -33,6 +34,7 @@ export function StageSheet({
   readonly onClose: () => void
 }) {
   const moment = useMoment()
+  const { units } = useWording()
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -44,7 +46,7 @@ export function StageSheet({
       </Heading>
       <p>
         {wording.inTen(found.likelihood.value)} on {here} at this moment:{' '}
-        {found.reasons.map(wording.likelihoodReason).join(', ')}.{' '}
+        {found.reasons.map((reason) => wording.likelihoodReason(reason, units)).join(', ')}.{' '}
         <Quiet>
           Likely {wording.inTen(found.likelihood.low)} to {wording.inTen(found.likelihood.high)}.
         </Quiet>

@@ -8,10 +8,10 @@ import {
   stageLikelihood,
   wording,
 } from '../../../core/index.ts'
-import type { FlyMatch } from '../../../core/index.ts'
+import type { FlyMatch, ReachState } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useLarderQuery } from '../../app/api.ts'
-import { reachStateOf } from '../../app/reachState.ts'
+import { useReachState } from '../../app/useReachState.ts'
 import { light } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -35,6 +35,7 @@ function servedAt(
   stages: readonly StageLine[],
   moment: Moment,
   meantFor: ReadonlySet<string>,
+  reach: ReachState,
 ): readonly Served[] {
   const { fly, report } = worked
   const body = fly.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
@@ -43,7 +44,6 @@ function servedAt(
     bodyLengthMm: bodyLengthMm(fly),
     bodyHexWet: body?.material.colourWetHex ?? null,
   }
-  const reach = reachStateOf(moment)
   const day = epochDayOf(moment.on)
   return stages
     .flatMap((stage): Served[] => {
@@ -96,11 +96,12 @@ export const ServesWhat = memo(function ServesWhat({
 }) {
   const { data } = useLarderQuery()
   const moment = useMoment()
+  const reach = useReachState()
   const { units } = useWording()
   const dispatch = useAppDispatch()
   const rows = useMemo(
-    () => (data && moment ? servedAt(worked, data.stages, moment, new Set(meantFor)) : []),
-    [worked, data, moment, meantFor],
+    () => (data && moment ? servedAt(worked, data.stages, moment, new Set(meantFor), reach) : []),
+    [worked, data, moment, meantFor, reach],
   )
   if (!moment) return null
   return (

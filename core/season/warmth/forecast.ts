@@ -1,0 +1,42 @@
+import { placeInYear } from '../calendar.ts'
+import type { EpochDay } from '../calendar.ts'
+import type { Estimate } from '../../uncertainty/index.ts'
+import { curveC } from './seasonalModel.ts'
+import type { SeasonalModel } from './seasonalModel.ts'
+import type { DayReading } from './fitSeasonal.ts'
+
+const NORMAL_90 = 1.2816
+
+/**
+ * Temperature of a day ahead: it starts from the latest reading's anomaly and relaxes to the season, the doubt growing
+ * from nothing to that of any day of any year.
+ *
+ * @param latest null where there is none: then the season alone speaks
+ */
+export function forecastC(model: SeasonalModel, latest: DayReading | null, day: EpochDay): Estimate {
+  const usual = curveC(model, placeInYear(day).dayOfYear)
+  const { noiseSdC, persistence, yearSdC, curveSdC } = model
+  const apart = latest ? Math.abs(day - latest.day) : Infinity
+  const left = Number.isFinite(apart) ? persistence ** apart : 0
+  const anomaly = latest ? latest.meanC - curveC(model, placeInYear(latest.day).dayOfYear) : 0
+  const value = Math.max(usual + anomaly * left, 0)
+  const seasonSd = Math.hypot(yearSdC, curveSdC) * (1 - left)
+  const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd)
+  return {
+    value,
+    low: Math.max(value - NORMAL_90 * sd, 0),
+    high: value + NORMAL_90 * sd,
+    basis: [model.basis === 'kind' ? 'kindDefault' : 'entered'],
+  }
+}
+
+/** Change over the last days of a row of readings, °C a day, by least squares; null where there are too few. */
+export function trendCPerDay(readings: readonly DayReading[], until: EpochDay, days = 7): number | null {
+  const recent = readings.filter(({ day }) => day > until - days && day <= until)
+  if (recent.length < Math.ceil(days / 2)) return null
+  const mean = (of: (reading: DayReading) => number) =>
+    recent.reduce((sum, reading) => sum + of(reading), 0) / recent.length
+  const [x, y] = [mean(({ day }) => day), mean(({ meanC }) => meanC)]
+  const spread = recent.reduce((sum, { day }) => sum + (day - x) ** 2, 0)
+  return recent.reduce((sum, { day, meanC }) => sum + (day - x) * (meanC - y), 0) / spread
+}

@@ -1,0 +1,42 @@
+/** A stillwater's parts by depth on a day. */
+export interface Layers {
+  readonly iced: boolean
+  /** whether the wind turns it over from top to bed */
+  readonly mixed: boolean
+  readonly surfaceC: number
+  /** just below the thermocline, or at the bed where there is none */
+  readonly deepC: number
+}
+
+/** Water is densest, and lies lowest, at this temperature, °C. */
+const DENSEST_C = 4
+/** The wind mixes a lake whose top is no warmer than this above its depth, °C. */
+const MIXES_WITHIN_C = 2.5
+/** What lies below a thermocline keeps about this share of the summer's warmth. */
+const DEEP_SHARE = 0.3
+const ICE_BELOW_C = 0.8
+
+/**
+ * The layers of a stillwater under a surface of so many degrees: ice over four degrees in winter, turned over in
+ * spring and autumn, in summer warm above the thermocline and cool below it.
+ *
+ * @param thermoclineMm depth of the thermocline in summer; null for water too shallow to have one
+ */
+export function layersOf(surfaceC: number, thermoclineMm: number | null): Layers {
+  const iced = surfaceC < ICE_BELOW_C
+  if (iced) return { iced, mixed: false, surfaceC: 0, deepC: DENSEST_C }
+  if (thermoclineMm === null || Math.abs(surfaceC - DENSEST_C) < MIXES_WITHIN_C) {
+    return { iced, mixed: true, surfaceC, deepC: surfaceC }
+  }
+  const deepC = DENSEST_C + DEEP_SHARE * Math.max(surfaceC - DENSEST_C, 0)
+  return { iced, mixed: false, surfaceC, deepC: Math.min(deepC, surfaceC) }
+}
+
+/** Temperature at a depth: the top's above the thermocline, the deep's below it, drawn over a metre between. */
+export function tempAtDepthC(layers: Layers, thermoclineMm: number | null, depthMm: number): number {
+  const { iced, mixed, surfaceC, deepC } = layers
+  if (mixed || (thermoclineMm === null && !iced)) return surfaceC
+  const middle = iced ? 1000 : (thermoclineMm ?? 0)
+  const share = Math.min(Math.max((depthMm - (middle - 500)) / 1000, 0), 1)
+  return surfaceC + (deepC - surfaceC) * share
+}

@@ -1,0 +1,82 @@
+import { and, eq, sql } from 'drizzle-orm'
+import type { CommandBody } from '../../contract/index.ts'
+import type { Tx } from '../db/database.ts'
+import { food, foodStage } from '../db/schema.ts'
+import { readingDay, readingImport } from '../db/seasonTables.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext, Handler } from './context.ts'
+
+async function reachName({ recorder }: CommandContext, reachId: string): Promise<string> {
+  return (await recorder.need('reach', reachId, 'reach')).name
+}
+
+/** Takes readings in: all of them, in one statement. They count from now until their import is put away. */
+export const readingsImport: Handler<CommandBody<'readingsImport'>> = async (context, body) => {
+  const { importId, readings } = body
+  const { reachId, depthMm, source, rows } = readings
+  const subject = await reachName(context, reachId)
+  const days = rows.map(([day]) => day)
+  const firstDay = days.reduce((least, day) => Math.min(least, day), Infinity)
+  const lastDay = days.reduce((most, day) => Math.max(most, day), -Infinity)
+  // put away at first, so that undo has a state to return to and redo brings the same readings back
+  await context.tx.insert(readingImport).values({
+    id: importId,
+    reachId,
+    depthMm,
+    source,
+    atMs: context.nowMs,
+    rowCount: rows.length,
+    firstDay,
+    lastDay,
+    archivedAtMs: context.nowMs,
+  })
+  await context.tx.run(sql`
+    insert into reading (import_id, day, local_min, temp_c100, level_mm, clarity_mm)
+    select ${importId}, value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4
+    from json_each(${JSON.stringify(rows)})`)
+  await context.recorder.update('readingImport', importId, null, { archivedAtMs: null })
+  return { label: { code: 'readingsTaken', subject, count: rows.length } }
+}
+
+/** Puts an import away: its readings count no more. */
+export const readingsArchive: Handler<CommandBody<'readingsArchive'>> = async (
+  context,
+  { importId, version },
+) => {
+  const { reachId } = await context.recorder.need('readingImport', importId, 'import')
+  await context.recorder.update('readingImport', importId, version, { archivedAtMs: context.nowMs })
+  return { label: { code: 'readingsArchived', subject: await reachName(context, reachId) } }
+}
+
+/** Sums the readings of a reach and depth up by days, over all imports that count. */
+export async function sumUpDays(tx: Tx, reachId: string, depthMm: number): Promise<void> {
+  await tx.delete(readingDay).where(and(eq(readingDay.reachId, reachId), eq(readingDay.depthMm, depthMm)))
+  await tx.run(sql`
+    insert into reading_day (reach_id, depth_mm, day, min_c, mean_c, max_c, n)
+    select ${reachId}, ${depthMm}, r.day, min(r.temp_c100) / 100.0, avg(r.temp_c100) / 100.0, max(r.temp_c100) / 100.0, count(*)
+    from reading r join reading_import i on i.id = r.import_id
+    where i.reach_id = ${reachId} and i.depth_mm = ${depthMm} and i.archived_at_ms is null and r.temp_c100 is not null
+    group by r.day`)
+}
+
+/** Notes what was seen, or changes a note. */
+export const observationSave: Handler<CommandBody<'observationSave'>> = async (context, body) => {
+  const { observationId, version, observation } = body
+  const where = await reachName(context, observation.reachId)
+  const [stage] = await context.tx
+    .select({ name: foodStage.stageName, foodName: food.name })
+    .from(foodStage)
+    .innerJoin(food, eq(food.id, foodStage.foodId))
+    .where(eq(foodStage.id, observation.foodStageId))
+  if (!stage) throw new ProblemError('unknownId', 'There is no such food.')
+  if (version === null) await context.recorder.insert('observation', { ...observation, id: observationId })
+  else await context.recorder.update('observation', observationId, version, observation)
+  return { label: { code: 'observed', subject: `${stage.foodName}, ${stage.name}, at ${where}` } }
+}
+
+export const observationArchive: Handler<CommandBody<'observationArchive'>> = async (context, body) => {
+  await context.recorder.update('observation', body.observationId, body.version, {
+    archivedAtMs: context.nowMs,
+  })
+  return { label: { code: 'observationArchived', subject: '' } }
+}

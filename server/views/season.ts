@@ -1,0 +1,90 @@
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import type { ObservationLine, ReachSeasonView, ReachWarmth, SeasonStateView } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { readingImport } from '../db/seasonTables.ts'
+import { ProblemError } from '../problem.ts'
+import { loadKeptWindows, loadLearned, loadObservations, loadWarmth, seenOn, windowsHash } from '../season.ts'
+import type { Warmth } from '../season.ts'
+import { loadStages } from './larder.ts'
+
+/** How warm a reach is, as pages get it. */
+export const toReachWarmth = ({ model, latest, trendCPerDay }: Warmth): ReachWarmth => ({
+  model: { ...model },
+  latest: latest && { ...latest },
+  trendCPerDay,
+})
+
+/** For each reach, what its windows hang on, and whether those that are kept are of today's inputs. */
+export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
+  const kept = await loadKeptWindows(db)
+  const warmths = [...(await loadWarmth(db)).values()]
+  return {
+    reaches: await Promise.all(
+      warmths.map(async (warmth) => ({
+        reachId: warmth.loaded.reach.id as SeasonStateView['reaches'][number]['reachId'],
+        model: { ...warmth.model },
+        latitudeDeg: warmth.loaded.water.latitudeDeg,
+        elevationM: warmth.loaded.reach.elevationM,
+        inputHash: await windowsHash(db, warmth),
+        keptHash: kept.get(warmth.loaded.reach.id)?.inputHash ?? null,
+      })),
+    ),
+  }
+}
+
+async function observationLines(db: Reader, waterId: string): Promise<ObservationLine[]> {
+  const warmths = await loadWarmth(db)
+  const stages = new Map((await loadStages(db)).map((stage) => [stage.row.id, stage]))
+  return (await loadObservations(db))
+    .filter(({ reachId }) => warmths.get(reachId)?.loaded.water.id === waterId)
+    .map(({ id, version, archivedAtMs: _archived, ...row }) => ({
+      id: id as ObservationLine['id'],
+      version,
+      observation: row as unknown as ObservationLine['observation'],
+      foodName: stages.get(row.foodStageId)?.foodName ?? '',
+      stageName: stages.get(row.foodStageId)?.row.stageName ?? '',
+    }))
+    .reverse()
+}
+
+/** The season of one reach: readings by day, imports, windows before and after the notes, notes of its water. */
+export async function reachSeasonView(db: Reader, reachId: string): Promise<ReachSeasonView> {
+  const warmth = (await loadWarmth(db)).get(reachId)
+  if (!warmth) throw new ProblemError('unknownId', 'There is no such reach.')
+  const imports = await db
+    .select()
+    .from(readingImport)
+    .where(and(eq(readingImport.reachId, reachId), isNull(readingImport.archivedAtMs)))
+    .orderBy(desc(readingImport.atMs))
+  const learned = await loadLearned(db, reachId)
+  type Window = ReachSeasonView['windows'][number]['before']
+  const plain = (window: (typeof learned)[number]['before']): Window => ({
+    ...window,
+    stageKey: window.stageKey as Window['stageKey'],
+    onset: [...window.onset],
+  })
+  return {
+    reachId: reachId as ReachSeasonView['reachId'],
+    warmth: toReachWarmth(warmth),
+    days: warmth.days.map(({ day, meanC }): [number, number] => [day, Math.round(meanC * 100) / 100]),
+    imports: imports.map(({ id, version, source, depthMm, rowCount, firstDay, lastDay, atMs }) => ({
+      id: id as ReachSeasonView['imports'][number]['id'],
+      version,
+      source,
+      depthMm,
+      rowCount,
+      firstDay,
+      lastDay,
+      atMs,
+    })),
+    windows: learned.map(({ before, after, learned: { shiftDays, notes }, backtest }) => ({
+      before: plain(before),
+      after: plain(after),
+      shiftDays,
+      notes,
+      backtest,
+    })),
+    seenOn: Object.fromEntries([...(await seenOn(db, reachId))].map(([stage, on]) => [stage, [...on]])),
+    observations: await observationLines(db, warmth.loaded.water.id),
+  }
+}
