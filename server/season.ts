@@ -254,6 +254,7 @@ export async function seenOn(db: Reader, reachId: string): Promise<ReadonlyMap<s
     if (row.kind === 'absent' || warmths.get(row.reachId)?.loaded.water.id !== waterId) continue
     byStage.set(row.foodStageId, [...(byStage.get(row.foodStageId) ?? []), row.on.slice(5)])
   }
+  for (const days of byStage.values()) days.sort()
   return byStage
 }
 

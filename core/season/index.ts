@@ -8,7 +8,14 @@ export * from './readings/index.ts'
 export * from './warmth/index.ts'
 export { bandRange } from './depth.ts'
 export type { DepthRange } from './depth.ts'
-export { hourWeight, stageLikelihood } from './stageLikelihood.ts'
-export type { LikelihoodReason, ReachSeason, ReachState, StageLikelihood, Weather } from './stageLikelihood.ts'
+export { chanceOfDay, hourWeight, stageLikelihood } from './stageLikelihood.ts'
+export type {
+  DayChance,
+  LikelihoodReason,
+  ReachSeason,
+  ReachState,
+  StageLikelihood,
+  Weather,
+} from './stageLikelihood.ts'
 export { sunTimes } from './sun.ts'
 export type { Spot, SunTimes } from './sun.ts'

@@ -192,3 +192,17 @@ export function stageLikelihood(
     reasons,
   }
 }
+
+/** Chance to meet a stage in numbers on a day, at its hours, with its doubt. */
+export interface DayChance {
+  readonly value: number
+  readonly high: number
+}
+
+/** The same without the hour: how a stage's year looks on a reach. */
+export function chanceOfDay(stage: FoodStage, reach: ReachState, day: EpochDay): DayChance {
+  const { chance, doubt } = ofDay(stage, reach, day)
+  const typical = stage.waterKinds[reach.waterKind] ?? 0
+  const value = chance * typical
+  return { value, high: value > 0.005 ? Math.min(value + doubt * typical * Math.min(chance * 3, 1), 1) : value }
+}

@@ -12,6 +12,8 @@ import type {
   SeasonProgress,
 } from '../../core/index.ts'
 
+import { readText } from './readText.ts'
+
 /** Heavy work by name: generators that yield progress and return a result. */
 export const jobs = {
   sampleFall: ({
@@ -22,6 +24,7 @@ export const jobs = {
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
   emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
     emergenceWindows(input),
+  readText,
 } as const
 
 export type JobName = keyof typeof jobs

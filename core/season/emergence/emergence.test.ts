@@ -4,7 +4,7 @@ import { usualModel } from '../warmth/index.ts'
 import type { SeasonalModel } from '../warmth/index.ts'
 import {
   AS_USUAL, chanceOn, chanceOnDayOfYear, dayOfMonthDay, emergenceWindows, firstDayOf, learnedWindow, learnShift,
-  leaveOneOut, onsetDay, peakDayOf, shareBefore,
+  leaveOneOut, onsetDay, peakDayOf, shareBefore, towardsStart,
 } from './index.ts' // prettier-ignore
 import type { DatedTrigger, EmergenceWindow, Note, SimulatedReach, Year } from './index.ts'
 
@@ -244,5 +244,42 @@ describe('an emergence window', () => {
     expect(test?.years).toBe(5)
     expect(test?.engineDays).toBeLessThan(test?.fixedDateDays ?? 0)
     expect(leaveOneOut(window, years.slice(0, 1))).toBeNull()
+  })
+})
+
+describe('towardsStart', () => {
+  it('says how warm it is against a threshold, and what of the degree-days is there', () => {
+    expect(towardsStart(olives, () => 5.5, 60)).toEqual({
+      kind: 'threshold',
+      tempC: 5.5,
+      thresholdC: 6.8,
+      rising: true,
+    })
+    const sums: DatedTrigger = {
+      kind: 'degreeDays',
+      baseC: 8,
+      degreeDays: 120,
+      startOn: '03-01',
+      spreadDays: 9,
+      durationDays: 35,
+    }
+    expect(towardsStart(sums, () => 10, dayOfMonthDay('03-10'))).toMatchObject({ sum: 20, wanted: 120 })
+  })
+
+  it('has nothing to say of daylight', () => {
+    expect(
+      towardsStart(
+        {
+          kind: 'dayLength',
+          direction: 'falling',
+          hours: 14,
+          notBefore: '07-15',
+          spreadDays: 9,
+          durationDays: 40,
+        },
+        () => 9,
+        60,
+      ),
+    ).toBeNull()
   })
 })

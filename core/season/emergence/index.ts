@@ -12,6 +12,8 @@ export type {
   SeasonProgress,
   SimulatedReach,
 } from './emergenceWindows.ts'
+export { towardsStart } from './progress.ts'
+export type { TowardsStart } from './progress.ts'
 export { learnedWindow, learnShift } from './learn.ts'
 export type { Learned, Note } from './learn.ts'
 export { leaveOneOut } from './leaveOneOut.ts'

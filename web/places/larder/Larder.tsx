@@ -2,17 +2,20 @@ import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
-import type { ReachState, StageLikelihood } from '../../../core/index.ts'
+import type { ReachState, StageLikelihood, Weather } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
-import { useLarderQuery } from '../../app/api.ts'
+import { useLarderQuery, useReachSeasonQuery } from '../../app/api.ts'
 import { usePlaceKeys } from '../../app/shortcuts.ts'
 import { useReachState } from '../../app/useReachState.ts'
 import { chooseMoment, light } from '../../app/state.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import type { Moment } from '../../app/useMoment.ts'
-import { Checkbox, TextField } from '../../ui/fields.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { LarderDay } from './LarderDay.tsx'
+import { LarderYear } from './LarderYear.tsx'
 import { MonthStrip } from './MonthStrip.tsx'
 import { StageSheet } from './StageSheet.tsx'
 
@@ -108,6 +111,22 @@ function StageRow({
 
 const MOST_ROWS = 60
 
+const VIEWS = [
+  { id: 'now', name: 'Now' },
+  { id: 'day', name: 'The day' },
+  { id: 'year', name: 'The year' },
+] as const
+type View = (typeof VIEWS)[number]['id']
+const viewOf = (text: string | null): View => VIEWS.find(({ id }) => id === text)?.id ?? 'now'
+
+const WEATHERS: readonly { readonly id: Weather; readonly name: string }[] = [
+  { id: 'any', name: 'any weather' },
+  { id: 'bright', name: 'bright' },
+  { id: 'dull', name: 'dull' },
+  { id: 'windy', name: 'windy' },
+  { id: 'calm', name: 'calm' },
+]
+
 /** What trout eat: stages at the moment, the likeliest first. */
 export default function Larder() {
   const { data } = useLarderQuery()
@@ -117,6 +136,8 @@ export default function Larder() {
   const [params, setParams] = useSearchParams()
   const [words, setWords] = useState('')
   const [all, setAll] = useState(false)
+  const [weather, setWeather] = useState<Weather>('any')
+  const { data: season } = useReachSeasonQuery(moment?.reachId ?? '', { skip: !moment })
   const rows = useMemo(() => rowsAt(data?.stages ?? [], moment, reach), [data, moment, reach])
   const keys = useMemo(() => {
     const shift = (minutes: number) => () => {
@@ -129,8 +150,11 @@ export default function Larder() {
   }, [moment, dispatch])
   usePlaceKeys(keys)
   if (!data) return <p aria-busy="true">Turning stones …</p>
+  const view = viewOf(params.get('view'))
+  const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })
+  const open = (stage: string) => setParams(view === 'now' ? { stage } : { view, stage })
   const chosen = rows.find(({ stage }) => stage.id === params.get('stage'))
-  if (chosen) return <StageSheet stage={chosen.stage} found={chosen.found} onClose={() => setParams({})} />
+  if (chosen) return <StageSheet stage={chosen.stage} found={chosen.found} onClose={() => choose(view)} />
   const sought = words.trim().toLowerCase()
   const shown = rows.filter(
     ({ stage, found }) =>
@@ -156,37 +180,84 @@ export default function Larder() {
           </Checkbox>
         </Row>
       </Heading>
-      <p>
-        <Quiet>
-          By month and hour; your water’s warmth does not move these yet. {shown.length} of {rows.length}{' '}
-          stages.
-        </Quiet>
-      </p>
-      <Rows aria-label="Foods at this moment">
-        <thead>
-          <tr>
-            <th>food, stage</th>
-            <th className="number">likely</th>
-            <th>January to December</th>
-            <th>where</th>
-            <th className="number">length</th>
-            <th>wet</th>
-            <th className="number">flies</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.slice(0, MOST_ROWS).map((row) => (
-            <StageRow
-              key={row.stage.id}
-              row={row}
-              moment={moment}
-              onOpen={() => setParams({ stage: row.stage.id })}
-            />
-          ))}
-        </tbody>
-      </Rows>
-      {shown.length > MOST_ROWS ? <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet> : null}
-      {shown.length === 0 ? <p>Nothing here answers to that.</p> : null}
+      <Row $gap={8} role="group" aria-label="Show">
+        {VIEWS.map(({ id, name }) => (
+          <Button
+            key={id}
+            onPress={() => choose(id)}
+            aria-pressed={view === id}
+            look={view === id ? 'main' : 'plain'}
+          >
+            {name}
+          </Button>
+        ))}
+        {view === 'day' ? (
+          <Select
+            label="Weather"
+            hideLabel
+            value={weather}
+            choices={WEATHERS}
+            onChange={(id) => setWeather(id as Weather)}
+            width="140px"
+          />
+        ) : null}
+      </Row>
+      {view === 'year' ? (
+        <LarderYear
+          stages={data.stages}
+          reach={reach}
+          season={season}
+          on={moment?.on ?? '2026-06-01'}
+          sought={sought}
+          onOpen={open}
+        />
+      ) : null}
+      {view === 'day' ? (
+        <LarderDay
+          stages={data.stages}
+          reach={reach}
+          on={moment?.on ?? '2026-06-01'}
+          localMin={moment?.localMin ?? 720}
+          weather={weather}
+          sought={sought}
+          onOpen={open}
+          onHour={(localMin) =>
+            moment ? dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin })) : undefined
+          }
+        />
+      ) : null}
+      {view === 'now' ? (
+        <>
+          <p>
+            <Quiet>
+              {reach.season ? 'By the warmth of this reach, your notes and the hour.' : 'By month and hour.'}{' '}
+              {shown.length} of {rows.length} stages.
+            </Quiet>
+          </p>
+          <Rows aria-label="Foods at this moment">
+            <thead>
+              <tr>
+                <th>food, stage</th>
+                <th className="number">likely</th>
+                <th>January to December</th>
+                <th>where</th>
+                <th className="number">length</th>
+                <th>wet</th>
+                <th className="number">flies</th>
+              </tr>
+            </thead>
+            <tbody>
+              {shown.slice(0, MOST_ROWS).map((row) => (
+                <StageRow key={row.stage.id} row={row} moment={moment} onOpen={() => open(row.stage.id)} />
+              ))}
+            </tbody>
+          </Rows>
+          {shown.length > MOST_ROWS ? (
+            <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet>
+          ) : null}
+          {shown.length === 0 ? <p>Nothing here answers to that.</p> : null}
+        </>
+      ) : null}
     </>
   )
 }

@@ -6,6 +6,7 @@ import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { StageSeason } from './StageSeason.tsx'
 import { MonthStrip } from './MonthStrip.tsx'
 
 const MONTHS = [
@@ -51,6 +52,7 @@ export function StageSheet({
           Likely {wording.inTen(found.likelihood.low)} to {wording.inTen(found.likelihood.high)}.
         </Quiet>
       </p>
+      <StageSeason stage={stage} />
       <Section>
         <h2>For the tier</h2>
         <p>{stage.noteForTier}</p>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { useState } from 'react'
 import { parseQuantity, wording } from '../../../core/index.ts'
 import type { Quantity, Unit } from '../../../core/index.ts'
@@ -98,7 +99,9 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
   const speedShown = `${(reach.surfaceSpeedMmPerS / 1000).toFixed(2)} m/s`
   return (
     <tr>
-      <td>{reach.name}</td>
+      <td>
+        <Link to={`/waters?reach=${line.id}`}>{reach.name}</Link>
+      </td>
       <td className="number">{reach.elevationM} m</td>
       <td>
         <InPlace

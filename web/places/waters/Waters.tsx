@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
@@ -12,6 +12,8 @@ import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NewWater } from './NewWater.tsx'
 import { ReachRow } from './ReachRow.tsx'
 import { RulesNote } from './RulesNote.tsx'
+
+const ReachSheet = lazy(() => import('./ReachSheet.tsx'))
 
 type WaterLine = WatersView['waters'][number]
 
@@ -81,6 +83,16 @@ export default function Waters() {
   }, [data, moment, dispatch])
   usePlaceKeys(keys)
   if (!data) return <p aria-busy="true">Walking the banks …</p>
+  const open = data.waters
+    .flatMap(({ water, reaches }) => reaches.map((line) => ({ water, line })))
+    .find(({ line }) => line.id === params.get('reach'))
+  if (open) {
+    return (
+      <Suspense fallback={<p aria-busy="true">Reading the thermometer …</p>}>
+        <ReachSheet key={open.line.id} line={open.line} water={open.water} onClose={() => setParams({})} />
+      </Suspense>
+    )
+  }
   const wanted = params.get('water')
   const waters = wanted ? data.waters.filter(({ id }) => id === wanted) : data.waters
   return (

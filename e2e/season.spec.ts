@@ -1,0 +1,122 @@
+import { axeFaults, choose, chooseByKeys, expect, tabTo, test } from './thistle.ts'
+import type { Page } from '@playwright/test'
+
+const ahead = (page: Page) => page.getByRole('table', { name: 'Water in the weeks to come' })
+async function openReach(page: Page, name: string): Promise<void> {
+  await page.goto('/waters')
+  await page.getByRole('link', { name, exact: true }).click()
+  await page.getByRole('heading', { name, level: 1 }).waitFor()
+  await ahead(page).waitFor()
+}
+
+test('a temperature file is looked at, taken in, and moves the forecast; putting it away takes it back', async ({
+  page,
+}) => {
+  await openReach(page, 'The Stairs')
+  await expect(page.getByText(/borrowed from the other reaches/)).toBeVisible()
+  expect(await axeFaults(page)).toEqual([])
+  const before = await ahead(page).textContent()
+  const group = page.getByRole('group', { name: 'A table of readings' })
+  const file = (name: string, text: string) =>
+    group
+      .getByLabel('A file of readings')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await file('bad.csv', 'date;water\n2026-02-31;4,0\n2026-06-01;54\n2026-06-02;9,1\n')
+  await expect(group).toContainText('There is no such day as 2026-02-31.')
+  await expect(group).toContainText('Water of 54?')
+  await expect(group).toContainText('Nothing is taken in until all are.')
+  await file('empty.csv', '')
+  await expect(group).toContainText('There is nothing in it.')
+  const days = Array.from({ length: 40 }, (_, i) => `${new Date(Date.UTC(2026, 3, 26 + i)).toISOString().slice(0, 10)};${(4 + i / 10).toFixed(1).replace('.', ',')}`) // prettier-ignore
+  await file('stairs.csv', ['day;°C', ...days].join('\n'))
+  await expect(group).toContainText('40 readings from 2026-04-26 to 2026-06-04, from 4.0 °C to 7.9 °C.')
+  await group.getByRole('button', { name: 'Take them in' }).click()
+  const taken = page.getByRole('table', { name: 'Readings taken in' })
+  await expect(taken.getByRole('row').nth(1)).toContainText('from a file')
+  await expect(ahead(page)).not.toHaveText(before ?? '')
+  await expect(page.getByText(/from 40 days of readings here/)).toBeVisible()
+  await taken.getByRole('button', { name: /^Put the readings/ }).click()
+  await expect(ahead(page)).toHaveText(before ?? '')
+})
+
+test('a note moves the window of a food, says how far, and undo takes it back', async ({ page }) => {
+  await page.goto('/larder?view=year')
+  await expect(page.getByRole('region', { name: 'Foods through the year' })).toBeVisible()
+  expect(await axeFaults(page)).toEqual([])
+  await page.getByLabel('Find a food').fill('evening olive')
+  await page.getByRole('button', { name: 'Evening olive, dun' }).click()
+  const section = page.getByRole('region', { name: 'When it is about' })
+  await expect(section).toContainText(/first between .+ usually/)
+  const before = await section
+    .getByText(/first between/)
+    .first()
+    .textContent()
+  const form = section.getByRole('form', { name: 'Note it' })
+  await form.getByLabel('on', { exact: true }).fill('2025-05-20')
+  await form.getByLabel('minutes looked').fill('ninety')
+  await expect(form).toContainText('Whole minutes.')
+  await form.getByLabel('minutes looked').fill('90')
+  await form.getByRole('button', { name: 'Note it' }).click()
+  await expect(section).toContainText('Without your notes:')
+  await expect(section).toContainText(/They move it \d+ days earlier\./)
+  await expect(section.getByText(/first between/).first()).not.toHaveText(before ?? '')
+  expect(await axeFaults(page)).toEqual([])
+  await page
+    .getByRole('contentinfo', { name: 'Tray' })
+    .getByRole('button', { name: 'Undo', exact: true })
+    .click()
+  await expect(section.getByText(/first between/).first()).toHaveText(before ?? '')
+})
+
+test('by keyboard alone: a reading is kept, a day and an hour are opened, and the Column fills', async ({
+  page,
+}) => {
+  await page.goto('/waters')
+  await tabTo(page, page.getByRole('link', { name: 'Bridge Reach', exact: true }))
+  await page.keyboard.press('Enter')
+  await page.getByRole('heading', { name: 'Bridge Reach', level: 1 }).waitFor()
+  const before = await ahead(page).textContent()
+  await tabTo(page, page.getByRole('form', { name: 'One reading' }).getByLabel('Water, °C'))
+  await page.keyboard.type('54')
+  await expect(page.getByRole('form', { name: 'One reading' })).toContainText(/Too large|54/)
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('60 F')
+  await page.keyboard.press('Enter')
+  await expect(ahead(page)).not.toHaveText(before ?? '')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('3')
+  await page.getByRole('heading', { name: 'Larder', level: 1 }).waitFor()
+  await tabTo(page, page.getByRole('button', { name: 'The day' }))
+  await page.keyboard.press('Enter')
+  const hours = page.getByRole('table', { name: 'Foods by the hour' })
+  await expect(hours.getByRole('row').nth(1)).toBeVisible()
+  await chooseByKeys(page, /Weather/, 'dull')
+  const column = page.getByRole('complementary', { name: 'Water column' })
+  const noon = await column.textContent()
+  for (let hour = 0; hour < 7; hour += 1) await page.keyboard.press('.')
+  await expect(column).toContainText('20:00')
+  await expect(column).not.toHaveText(noon ?? '')
+  expect(await axeFaults(page)).toEqual([])
+})
+
+test('windows that hang on other inputs are worked out anew by the page', async ({ page }) => {
+  await openReach(page, 'Mill Reach')
+  await choose(page, /Temperatures are in/, '°F')
+  const group = page.getByRole('group', { name: 'A table of readings' })
+  await group.getByRole('textbox').fill('2026-06-05 70\n')
+  await group.getByRole('button', { name: 'See what it says' }).click()
+  await expect(group).toContainText(/1 reading|readings|not clear/)
+  await page.getByRole('form', { name: 'One reading' }).getByLabel('Water, °C').fill('19')
+  await page.getByRole('button', { name: 'Keep the reading' }).click()
+  const state = async () =>
+    (
+      (await (await page.request.get('/api/season')).json()) as {
+        reaches: { inputHash: string; keptHash: string }[]
+      }
+    ).reaches
+  await expect
+    .poll(async () => (await state()).every(({ inputHash, keptHash }) => inputHash === keptHash), {
+      timeout: 30_000,
+    })
+    .toBe(true)
+})

@@ -1,0 +1,121 @@
+import { useState } from 'react'
+import type { CommandInput } from '../../../contract/index.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Caution, Fault, Row } from '../../ui/layout.tsx'
+
+type Noted = CommandInput<'observationSave'>['observation']
+
+const KINDS: readonly { readonly id: Noted['kind']; readonly name: string }[] = [
+  { id: 'firstSeen', name: 'saw the first' },
+  { id: 'thick', name: 'saw it thick' },
+  { id: 'lastSeen', name: 'saw the last' },
+  { id: 'absent', name: 'looked, none' },
+  { id: 'counted', name: 'counted some' },
+]
+const METHODS: readonly { readonly id: Noted['method']; readonly name: string }[] = [
+  { id: 'seen', name: 'by eye' },
+  { id: 'stone', name: 'under stones' },
+  { id: 'seine', name: 'in a seine' },
+  { id: 'fishSample', name: 'in a fish' },
+]
+
+interface NoteItProps {
+  readonly stageId: string
+  readonly reachId: string
+  readonly on: string
+}
+
+/** A note of a food beside the water: seen, counted, or looked for and not seen. */
+export function NoteIt({ stageId, reachId, on }: NoteItProps) {
+  const command = useCommand()
+  const [kind, setKind] = useState<Noted['kind']>('firstSeen')
+  const [method, setMethod] = useState<Noted['method']>('seen')
+  const [date, setDate] = useState(on)
+  const [minutes, setMinutes] = useState('')
+  const [count, setCount] = useState('')
+  const [note, setNote] = useState('')
+  const [refused, setRefused] = useState<string | null>(null)
+  const whole = (text: string, most: number) =>
+    text.trim() === '' ? null : /^\d+$/.test(text.trim()) && Number(text) <= most ? Number(text) : undefined
+  const [looked, counted] = [whole(minutes, 1440), whole(count, 100_000)]
+  const ready = /^\d{4}-\d{2}-\d{2}$/.test(date) && looked !== undefined && counted !== undefined
+  const save = async () => {
+    if (!ready) return
+    const observation = {
+      reachId,
+      foodStageId: stageId,
+      on: date,
+      localMin: null,
+      kind,
+      count: counted,
+      lengthMm: null,
+      effortMinutes: looked,
+      method,
+      note,
+    }
+    const delivery = await command(
+      'observationSave',
+      { observationId: newId(), version: null, observation: observation as Noted },
+      { quietly: true },
+    )
+    setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
+    if (delivery.kind === 'done') setNote('')
+  }
+  return (
+    <form
+      aria-label="Note it"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <Row $align="start">
+        <Select
+          label="I"
+          value={kind}
+          choices={KINDS}
+          onChange={(id) => setKind(id as typeof kind)}
+          width="150px"
+        />
+        <TextField label="on" value={date} onChange={setDate} width="120px" />
+        <Select
+          label="how"
+          value={method}
+          choices={METHODS}
+          onChange={(id) => setMethod(id as typeof method)}
+          width="130px"
+        />
+        <TextField
+          label="minutes looked"
+          value={minutes}
+          onChange={setMinutes}
+          width="100px"
+          fault={looked === undefined ? 'Whole minutes.' : undefined}
+        />
+        {kind === 'counted' ? (
+          <TextField
+            label="how many"
+            value={count}
+            onChange={setCount}
+            width="90px"
+            fault={counted === undefined ? 'A whole number.' : undefined}
+          />
+        ) : null}
+        <TextField label="note" value={note} onChange={setNote} width="180px" maxLength={200} />
+        <div style={{ paddingTop: 20 }}>
+          <Button type="submit" look="main" isDisabled={!ready}>
+            Note it
+          </Button>
+        </div>
+      </Row>
+      {method === 'fishSample' ? (
+        <Caution>
+          Sampling a fish’s throat can injure it, and is restricted in places. Local rules decide.
+        </Caution>
+      ) : null}
+      {refused ? <Fault>{refused}</Fault> : null}
+    </form>
+  )
+}

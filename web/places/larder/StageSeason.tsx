@@ -1,0 +1,173 @@
+import {
+  curveC,
+  firstDayOf,
+  isDated,
+  lastDayOf,
+  newYearOf,
+  peakDayOf,
+  towardsStart,
+  yearOf,
+  epochDayOf,
+  dateOf,
+} from '../../../core/index.ts'
+import type { DatedTrigger, EmergenceWindow } from '../../../core/index.ts'
+import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import { useReachSeasonQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { dayMonth } from './days.ts'
+import { NoteIt } from './NoteIt.tsx'
+
+const KINDS: Readonly<Record<ReachSeasonView['observations'][number]['observation']['kind'], string>> = {
+  firstSeen: 'the first seen',
+  thick: 'thick',
+  lastSeen: 'the last seen',
+  absent: 'looked, none',
+  counted: 'counted',
+}
+
+interface StageSeasonProps {
+  readonly stage: StageLine
+}
+
+/** When a stage is about on the reach of the moment, how sure that is, and what the notes made of it. */
+export function StageSeason({ stage }: StageSeasonProps) {
+  const moment = useMoment()
+  const { data } = useReachSeasonQuery(moment?.reachId ?? '', { skip: !moment })
+  const command = useCommand()
+  if (!moment || !data) return null
+  const windows = data.windows.filter(({ after }) => after.stageKey === stage.id)
+  const notes = data.observations.filter(({ observation }) => observation.foodStageId === stage.id)
+  const south = moment.reach.latitudeDeg < 0
+  return (
+    <Section aria-label="When it is about">
+      <h2>
+        When it is about at {moment.reach.reachName}{' '}
+        <Quiet>
+          ·{' '}
+          {data.warmth.model.basis === 'readings'
+            ? `by ${data.warmth.model.readingDays} days of readings`
+            : data.warmth.model.basis === 'borrowed'
+              ? 'by readings of other reaches'
+              : 'your kind of water only; no reading yet'}
+        </Quiet>
+      </h2>
+      {windows.length === 0 ? (
+        <p>Its months say when; no start in warmth, light or daylight is known.</p>
+      ) : null}
+      {windows.map((learned) => (
+        <div key={learned.after.brood} style={{ paddingBottom: 8 }}>
+          <p>
+            {stage.broods[learned.after.brood]?.name ? `${stage.broods[learned.after.brood]?.name}: ` : ''}
+            <WindowWords window={learned.after} south={south} />
+          </p>
+          {learned.notes > 0 ? (
+            <p>
+              <Quiet>
+                Without your notes: <WindowWords window={learned.before} south={south} />{' '}
+                {Math.abs(learned.shiftDays) < 0.5
+                  ? 'They leave it where it was.'
+                  : `They move it ${Math.abs(learned.shiftDays).toFixed(0)} days ${learned.shiftDays > 0 ? 'later' : 'earlier'}.`}
+              </Quiet>
+            </p>
+          ) : null}
+          {learned.backtest ? (
+            <p>
+              <Quiet>
+                Each of {learned.backtest.years} years foretold from the others: off by{' '}
+                {learned.backtest.engineDays.toFixed(1)} days; a fixed date by{' '}
+                {learned.backtest.fixedDateDays.toFixed(1)}.
+              </Quiet>
+            </p>
+          ) : null}
+          <Towards stage={stage} brood={learned.after.brood} season={data} on={moment.on} />
+        </div>
+      ))}
+      <NoteIt stageId={stage.id} reachId={moment.reach.reachId} on={moment.on} />
+      {notes.length > 0 ? (
+        <Dense aria-label="Notes of it" style={{ width: 'auto', marginTop: 8 }}>
+          <tbody>
+            {notes.map(({ id, version, observation }) => (
+              <tr key={id}>
+                <td className="figures">{observation.on}</td>
+                <td>{KINDS[observation.kind]}</td>
+                <td>
+                  <Quiet>
+                    {observation.effortMinutes ? `${observation.effortMinutes} min. ` : ''}
+                    {observation.note}
+                  </Quiet>
+                </td>
+                <td>
+                  <Button
+                    look="quiet"
+                    aria-label={`Put the note of ${observation.on} away`}
+                    onPress={() => void command('observationArchive', { observationId: id, version })}
+                  >
+                    put away
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Dense>
+      ) : null}
+    </Section>
+  )
+}
+
+/** A window in words: `first between 12 and 30 May, thickest about 2 June, over by 18 June`. */
+function WindowWords({ window, south }: { readonly window: EmergenceWindow; readonly south: boolean }) {
+  const day = (dayOfYear: number) => dayMonth(dayOfYear, south)
+  return (
+    <>
+      first between {day(window.onset[1] ?? 0)} and {day(window.onset[9] ?? 0)} (8 in 10), usually{' '}
+      {day(firstDayOf(window))}; thickest about {day(peakDayOf(window))}, usually over by{' '}
+      {day(lastDayOf(window))}.
+      {window.noneShare > 0.05 ? ` ${Math.round(window.noneShare * 10)} years in 10 never bring it.` : ''}
+    </>
+  )
+}
+
+interface TowardsProps {
+  readonly stage: StageLine
+  readonly brood: number
+  readonly season: ReachSeasonView
+  readonly on: string
+}
+
+/** How far this year has come towards the start. */
+function Towards({ stage, brood, season, on }: TowardsProps) {
+  const { temperature } = useWording()
+  const trigger = stage.broods[brood]?.trigger ?? stage.trigger
+  if (!isDated(trigger)) return null
+  const today = epochDayOf(on)
+  const first = newYearOf(yearOf(today))
+  const read = new Map(season.days)
+  const waterC = (dayOfYear: number) => read.get(first + dayOfYear) ?? curveC(season.warmth.model, dayOfYear)
+  const towards = towardsStart(trigger as DatedTrigger, waterC, today - first)
+  if (!towards) return null
+  const share =
+    towards.kind === 'degreeDays'
+      ? towards.sum / towards.wanted
+      : towards.rising
+        ? towards.tempC / towards.thresholdC
+        : towards.thresholdC / Math.max(towards.tempC, 0.1)
+  return (
+    <p>
+      <progress
+        value={Math.min(share, 1)}
+        max={1}
+        aria-label="Towards its start"
+        style={{ accentColor: 'var(--thistle)' }}
+      />{' '}
+      <Quiet>
+        {towards.kind === 'degreeDays'
+          ? `${towards.sum.toFixed(0)} of ${towards.wanted} degree-days above ${temperature(towards.baseC)} on ${dateOf(today).slice(5)}`
+          : `${temperature(towards.tempC)} on ${dateOf(today).slice(5)}; it starts as the water ${towards.rising ? 'reaches' : 'falls to'} ${temperature(towards.thresholdC)}`}
+      </Quiet>
+    </p>
+  )
+}

@@ -1,0 +1,109 @@
+import { lazy, Suspense } from 'react'
+import { dateOf, wording } from '../../../core/index.ts'
+import type { ReachSeasonView, WatersView } from '../../../contract/index.ts'
+import { useFrameQuery, useReachSeasonQuery } from '../../app/api.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { TakeReadings } from './TakeReadings.tsx'
+
+const WarmthChart = lazy(() => import('./WarmthChart.tsx'))
+
+type WaterLine = WatersView['waters'][number]
+
+const SOURCES: Readonly<Record<ReachSeasonView['imports'][number]['source'], string>> = {
+  entered: 'by hand',
+  pasted: 'pasted',
+  file: 'from a file',
+  simulated: 'simulated',
+}
+
+/** What the curve stands on, in words. */
+function basisWords({ model }: ReachSeasonView['warmth']): string {
+  switch (model.basis) {
+    case 'readings':
+      return `from ${model.readingDays} ${model.readingDays === 1 ? 'day' : 'days'} of readings here`
+    case 'borrowed':
+      return 'borrowed from the other reaches of this river by their height: no reading here yet'
+    case 'kind':
+      return 'your kind of water only; no reading yet'
+  }
+}
+
+interface ReachSheetProps {
+  readonly line: WaterLine['reaches'][number]
+  readonly water: WaterLine['water']
+  readonly onClose: () => void
+}
+
+/** A reach: how warm it is through the year and in the weeks to come, and where that is known from. */
+export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
+  const { data } = useReachSeasonQuery(line.id)
+  const { data: frame } = useFrameQuery()
+  const { units, temperature } = useWording()
+  const command = useCommand()
+  if (!data || !frame) return <p aria-busy="true">Reading the thermometer …</p>
+  const { warmth, imports } = data
+  const { latest } = warmth
+  return (
+    <>
+      <Heading>
+        <h1>{line.reach.name}</h1>
+        <Button onPress={onClose}>All waters</Button>
+      </Heading>
+      <p>
+        {water.name}, {wording.waterKindName[water.kind]}, {line.reach.elevationM} m above the sea.{' '}
+        {latest
+          ? `Last read on ${dateOf(latest.day)}: ${temperature(latest.meanC)}.`
+          : 'Nobody has read the thermometer here.'}
+      </p>
+      <Section aria-label="Warmth">
+        <h2>
+          Water through the year <Quiet>· {basisWords(warmth)}</Quiet>
+        </h2>
+        <Suspense fallback={<p aria-busy="true">Drawing the year …</p>}>
+          <WarmthChart season={data} today={frame.today} units={units} />
+        </Suspense>
+      </Section>
+      <Section aria-label="Readings">
+        <h2>Readings</h2>
+        <TakeReadings reachId={line.id} isDemo={frame.isDemo} today={frame.today} warmth={warmth} />
+        {imports.length > 0 ? (
+          <Dense aria-label="Readings taken in" style={{ width: 'auto', marginTop: 10 }}>
+            <thead>
+              <tr>
+                <th className="number">readings</th>
+                <th>how</th>
+                <th>from</th>
+                <th>to</th>
+                <td />
+              </tr>
+            </thead>
+            <tbody>
+              {imports.map((taken) => (
+                <tr key={taken.id}>
+                  <td className="number">{taken.rowCount.toLocaleString('en')}</td>
+                  <td>{SOURCES[taken.source]}</td>
+                  <td className="figures">{dateOf(taken.firstDay)}</td>
+                  <td className="figures">{dateOf(taken.lastDay)}</td>
+                  <td>
+                    <Button
+                      look="quiet"
+                      aria-label={`Put the readings from ${dateOf(taken.firstDay)} away`}
+                      onPress={() =>
+                        void command('readingsArchive', { importId: taken.id, version: taken.version })
+                      }
+                    >
+                      put away
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Dense>
+        ) : null}
+      </Section>
+    </>
+  )
+}

@@ -1,0 +1,308 @@
+import { useRef, useState } from 'react'
+import {
+  dateOf,
+  epochDayOf,
+  forecastC,
+  normalsFrom,
+  parseQuantity,
+  randomFrom,
+  wording,
+} from '../../../core/index.ts'
+import type { DateOrder, TableFault } from '../../../core/index.ts'
+import type { CommandInput, ReachId, ReachWarmth } from '../../../contract/index.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { useWording } from '../../app/useWording.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NoteField, Select, TextField } from '../../ui/fields.tsx'
+import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { runJob } from '../../workers/gateway.ts'
+import type { ReadText } from '../../workers/readText.ts'
+
+const LARGEST_BYTES = 20_000_000
+const SHOWN_FAULTS = 8
+const NOON_MIN = 720
+const UNDER_THE_SURFACE_MM = 300
+const GAUGE_HOURS = 48
+
+type Rows = CommandInput<'readingsImport'>['readings']['rows']
+type Source = CommandInput<'readingsImport'>['readings']['source']
+
+const FAULTS: Readonly<Record<TableFault['code'], (text: string) => string>> = {
+  noDate: (text) => `“${text}” is no date. Write 2026-06-03 or 3/6/2026.`,
+  noSuchDay: (text) => `There is no such day as ${text}.`,
+  noSuchTime: (text) => `“${text}” is no time of the day.`,
+  noFigure: (text) => `“${text}” is no temperature.`,
+  tooWarm: (text) => `Water of ${text}? Say that it is in °F, or mend the line.`,
+  belowIce: (text) => `Water is not colder than ice: ${text}.`,
+}
+
+interface TakeReadingsProps {
+  readonly reachId: ReachId
+  readonly isDemo: boolean
+  readonly today: string
+  readonly warmth: ReachWarmth
+}
+
+/** One reading by hand; or a table, pasted or from a file, with what it says before it is taken in. */
+export function TakeReadings({ reachId, isDemo, today, warmth }: TakeReadingsProps) {
+  const command = useCommand()
+  const [refused, setRefused] = useState<string | null>(null)
+  const take = async (source: Source, rows: Rows) => {
+    const delivery = await command(
+      'readingsImport',
+      { importId: newId(), readings: { reachId, depthMm: UNDER_THE_SURFACE_MM, source, rows } },
+      { quietly: true },
+    )
+    setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
+    return delivery.kind !== 'refused'
+  }
+  return (
+    <>
+      <OneReading today={today} onTake={(rows) => take('entered', rows)} />
+      <TableOfReadings onTake={take} />
+      {isDemo ? (
+        <Row style={{ paddingTop: 10 }}>
+          <Button onPress={() => void take('simulated', gauge(warmth, today))}>
+            Take two days from the simulated gauge
+          </Button>
+          <Quiet>Made up: no gauge is connected.</Quiet>
+        </Row>
+      ) : null}
+      {refused ? <Fault>{refused}</Fault> : null}
+    </>
+  )
+}
+
+/** What a gauge of the reach would deliver: hourly temperatures about what is likely, with the day's swing. */
+function gauge({ model, latest }: ReachWarmth, today: string): Rows {
+  const last = epochDayOf(today)
+  const normal = normalsFrom(randomFrom(last))
+  return Array.from({ length: GAUGE_HOURS }, (_, hour) => {
+    const day = last - 1 + Math.floor(hour / 24)
+    const swing = 0.8 * Math.cos((2 * Math.PI * ((hour % 24) - 16)) / 24)
+    const tempC = forecastC(model, latest, day).value + swing + 0.1 * normal()
+    return [day, (hour % 24) * 60, Math.round(Math.max(tempC, 0) * 100), null, null]
+  })
+}
+
+function OneReading({
+  today,
+  onTake,
+}: {
+  readonly today: string
+  readonly onTake: (rows: Rows) => Promise<boolean>
+}) {
+  const { units } = useWording()
+  const [on, setOn] = useState(today)
+  const [text, setText] = useState('')
+  const temp = parseQuantity(text, 'temperature', units.temperature, { min: -0.6, max: 32 })
+  const onFault =
+    /^\d{4}-\d{2}-\d{2}$/.test(on) && !Number.isNaN(Date.parse(on)) ? undefined : 'Write 2026-06-03.'
+  const ready = temp.kind === 'quantity' && !onFault
+  const take = async () => {
+    if (temp.kind !== 'quantity') return
+    const row: Rows[number] = [epochDayOf(on), NOON_MIN, Math.round(Math.max(temp.value, 0) * 100), null, null]
+    if (await onTake([row])) setText('')
+  }
+  return (
+    <form
+      aria-label="One reading"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (ready) void take()
+      }}
+    >
+      <Row $align="start">
+        <TextField label="On" value={on} onChange={setOn} width="130px" fault={onFault} />
+        <TextField
+          label={`Water, ${units.temperature}`}
+          value={text}
+          onChange={setText}
+          width="120px"
+          fault={
+            text !== '' && temp.kind === 'unclear'
+              ? wording.unclearSentence(temp.code, temp.suggestions)
+              : undefined
+          }
+        />
+        <div style={{ paddingTop: 20 }}>
+          <Button type="submit" isDisabled={!ready}>
+            Keep the reading
+          </Button>
+        </div>
+      </Row>
+    </form>
+  )
+}
+
+function TableOfReadings({ onTake }: { readonly onTake: (source: Source, rows: Rows) => Promise<boolean> }) {
+  const { units } = useWording()
+  const [text, setText] = useState('')
+  const [fileName, setFileName] = useState<string | null>(null)
+  const [unit, setUnit] = useState<'°C' | '°F'>(units.temperature)
+  const [dateOrder, setDateOrder] = useState<DateOrder>('dayFirst')
+  const [read, setRead] = useState<ReadText | null>(null)
+  const [fault, setFault] = useState<string | null>(null)
+  const [busy, setBusy] = useState(false)
+  const picker = useRef<HTMLInputElement>(null)
+
+  const look = async (of: string, reading: { dateOrder: DateOrder; unit: '°C' | '°F' }) => {
+    setFault(null)
+    setBusy(true)
+    const found = await runJob('readText', { text: of, reading }, { key: 'readText' })
+    setBusy(false)
+    if (!('kind' in found)) setRead(found)
+  }
+  const pick = async (file: File | undefined) => {
+    if (!file) return
+    setRead(null)
+    if (file.size > LARGEST_BYTES) {
+      setFault(
+        `This file has ${Math.round(file.size / 1e6)} MB. Take at most 20 MB at once; ten years of hours are about 3.`,
+      )
+      return
+    }
+    const content = await file.text()
+    setFileName(file.name)
+    setText(content)
+    await look(content, { dateOrder, unit })
+  }
+  const takeIn = async () => {
+    if (read?.result.kind !== 'readings') return
+    setBusy(true)
+    const rows = read.result.rows.map(([day, localMin, c100]): Rows[number] => [
+      day,
+      localMin,
+      c100,
+      null,
+      null,
+    ])
+    const taken = await onTake(fileName ? 'file' : 'pasted', rows)
+    setBusy(false)
+    if (!taken) return
+    setText('')
+    setFileName(null)
+    setRead(null)
+  }
+  const change = (next: { dateOrder?: DateOrder; unit?: '°C' | '°F' }) => {
+    const reading = { dateOrder, unit, ...next }
+    setDateOrder(reading.dateOrder)
+    setUnit(reading.unit)
+    if (read) void look(text, reading)
+  }
+  return (
+    <div role="group" aria-label="A table of readings" style={{ paddingTop: 8 }}>
+      {fileName ? (
+        <p>
+          {fileName} <Quiet>{text.length.toLocaleString('en')} characters</Quiet>
+        </p>
+      ) : (
+        <NoteField
+          label="Paste a table: a date or a date and a time, and a temperature, a line each"
+          value={text}
+          onChange={(typed) => {
+            setText(typed)
+            setRead(null)
+          }}
+          width="520px"
+        />
+      )}
+      <Row $align="end">
+        <Select
+          label="Temperatures are in"
+          value={unit}
+          choices={[
+            { id: '°C', name: '°C' },
+            { id: '°F', name: '°F' },
+          ]}
+          onChange={(id) => change({ unit: id as '°C' })}
+          width="130px"
+        />
+        <Select
+          label="3/4/2026 is"
+          value={dateOrder}
+          choices={[
+            { id: 'dayFirst', name: 'the third of April' },
+            { id: 'monthFirst', name: 'the fourth of March' },
+          ]}
+          onChange={(id) => change({ dateOrder: id as DateOrder })}
+          width="180px"
+        />
+        <Button onPress={() => void look(text, { dateOrder, unit })} isDisabled={text.trim() === '' || busy}>
+          See what it says
+        </Button>
+        <Button onPress={() => picker.current?.click()}>Take a file</Button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          aria-label="A file of readings"
+          hidden
+          onChange={(event) => {
+            void pick(event.target.files?.[0])
+            event.target.value = ''
+          }}
+        />
+      </Row>
+      {busy ? <p aria-busy="true">Reading …</p> : null}
+      {fault ? <Fault>{fault}</Fault> : null}
+      {read ? <Preview read={read} onTake={() => void takeIn()} isBusy={busy} /> : null}
+    </div>
+  )
+}
+
+/** What a table says, or what is wrong with it line by line: all of it is taken in, or nothing. */
+function Preview({
+  read,
+  onTake,
+  isBusy,
+}: {
+  readonly read: ReadText
+  readonly onTake: () => void
+  readonly isBusy: boolean
+}) {
+  const { temperature } = useWording()
+  const { result, ambiguous, dateOrder } = read
+  if (result.kind === 'empty') return <Fault>There is nothing in it.</Fault>
+  if (result.kind === 'faulty') {
+    const { faults, good } = result
+    return (
+      <div role="status">
+        <Fault>
+          {faults.length.toLocaleString('en')} {faults.length === 1 ? 'line is' : 'lines are'} not clear, and{' '}
+          {good.toLocaleString('en')} good. Nothing is taken in until all are.
+        </Fault>
+        <ul>
+          {faults.slice(0, SHOWN_FAULTS).map(({ line, code, text }) => (
+            <li key={line}>
+              line {line}: {FAULTS[code](text)}
+            </li>
+          ))}
+        </ul>
+        {faults.length > SHOWN_FAULTS ? <Quiet>And {faults.length - SHOWN_FAULTS} more.</Quiet> : null}
+      </div>
+    )
+  }
+  const { rows, doubled, outOfOrder, firstDay, lastDay } = result
+  const temps = rows.map(([, , c100]) => c100 / 100)
+  const [coldest, warmest] = temps.reduce(
+    ([low, high], tempC) => [Math.min(low, tempC), Math.max(high, tempC)],
+    [Infinity, -Infinity],
+  )
+  return (
+    <div role="status">
+      <p>
+        {rows.length.toLocaleString('en')} readings from {dateOf(firstDay)} to {dateOf(lastDay)}, from{' '}
+        {temperature(coldest)} to {temperature(warmest)}.
+        {doubled > 0 ? ` ${doubled} stood twice, as autumn's hour does; their mean is taken.` : ''}
+        {outOfOrder > 0 ? ' They were out of order, and are sorted.' : ''}
+        {ambiguous
+          ? ` The dates could be read either way; ${dateOrder === 'dayFirst' ? 'the day' : 'the month'} is taken to come first.`
+          : ''}
+      </p>
+      <Button look="main" onPress={onTake} isDisabled={isBusy}>
+        Take them in
+      </Button>
+    </div>
+  )
+}

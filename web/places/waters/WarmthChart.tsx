@@ -1,0 +1,167 @@
+import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import { curveC, dateOf, epochDayOf, forecastC, fromCore, newYearOf, yearOf } from '../../../core/index.ts'
+import type { DisplayUnits } from '../../../core/index.ts'
+import type { ReachSeasonView } from '../../../contract/index.ts'
+import { Dense, Quiet } from '../../ui/layout.tsx'
+
+const AHEAD_DAYS = 60
+const NORMAL_90 = 1.2816
+const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+type Row = Record<string, number | readonly [number, number] | null>
+
+/** The year day by day: its curve with the spread of days and years, each year's readings, and the weeks to come. */
+function rowsOf({ warmth, days }: ReachSeasonView, today: string, units: DisplayUnits): readonly Row[] {
+  const { model, latest } = warmth
+  const now = epochDayOf(today)
+  const first = newYearOf(yearOf(now))
+  const read = new Map(days)
+  const years = [...new Set(days.map(([day]) => yearOf(day)))]
+  const spread = NORMAL_90 * Math.hypot(model.noiseSdC, model.yearSdC, model.curveSdC)
+  const shown = (tempC: number) => fromCore(tempC, units.temperature)
+  return Array.from({ length: 365 }, (_, dayOfYear) => {
+    const usual = curveC(model, dayOfYear)
+    const row: Row = {
+      dayOfYear,
+      usual: shown(usual),
+      band: [shown(Math.max(usual - spread, 0)), shown(usual + spread)],
+    }
+    for (const year of years) {
+      const tempC = read.get(newYearOf(year) + dayOfYear)
+      row[`y${year}`] = tempC === undefined ? null : shown(tempC)
+    }
+    const ahead = first + dayOfYear - now
+    if (ahead >= 0 && ahead <= AHEAD_DAYS) {
+      const { value, low, high } = forecastC(model, latest, first + dayOfYear)
+      row.ahead = shown(value)
+      row.aheadBand = [shown(low), shown(high)]
+    }
+    return row
+  })
+}
+
+interface WarmthChartProps {
+  readonly season: ReachSeasonView
+  readonly today: string
+  readonly units: DisplayUnits
+}
+
+/** Readings, fit and spread, this year against others, and sixty days ahead; the same for every other week as a table. */
+export default function WarmthChart({ season, today, units }: WarmthChartProps) {
+  const rows = rowsOf(season, today, units)
+  const thisYear = yearOf(epochDayOf(today))
+  const years = [...new Set(season.days.map(([day]) => yearOf(day)))]
+  const tick = { fill: 'var(--quiet)', fontSize: 12 }
+  const ahead = [0, 7, 14, 28, 42, 60].map((days) => {
+    const day = epochDayOf(today) + days
+    return { day, ...forecastC(season.warmth.model, season.warmth.latest, day) }
+  })
+  const said = (tempC: number) => fromCore(tempC, units.temperature).toFixed(1)
+  return (
+    <>
+      <figure aria-label="Water temperature through the year">
+        <ResponsiveContainer width="100%" height={280}>
+          <ComposedChart
+            data={[...rows]}
+            margin={{ top: 10, right: 14, bottom: 4, left: 0 }}
+            accessibilityLayer
+          >
+            <CartesianGrid stroke="var(--rule)" vertical={false} />
+            <XAxis
+              dataKey="dayOfYear"
+              type="number"
+              domain={[0, 364]}
+              ticks={MONTH_STARTS}
+              tickFormatter={(day: number) => MONTHS[MONTH_STARTS.indexOf(day)] ?? ''}
+              tick={tick}
+              stroke="var(--quiet)"
+            />
+            <YAxis
+              tick={tick}
+              stroke="var(--quiet)"
+              width={56}
+              tickFormatter={(value: number) => `${value.toFixed(0)} ${units.temperature}`}
+            />
+            <Area
+              dataKey="band"
+              fill="var(--waterDeep)"
+              stroke="none"
+              fillOpacity={0.5}
+              isAnimationActive={false}
+            />
+            <Line
+              dataKey="usual"
+              stroke="var(--quiet)"
+              strokeDasharray="4 3"
+              dot={false}
+              isAnimationActive={false}
+            />
+            {years
+              .filter((year) => year !== thisYear)
+              .map((year) => (
+                <Line
+                  key={year}
+                  dataKey={`y${year}`}
+                  stroke="var(--moss)"
+                  strokeWidth={1}
+                  strokeOpacity={0.6}
+                  dot={false}
+                  isAnimationActive={false}
+                />
+              ))}
+            <Line
+              dataKey={`y${thisYear}`}
+              stroke="var(--ink)"
+              strokeWidth={1.6}
+              dot={false}
+              isAnimationActive={false}
+            />
+            <Area
+              dataKey="aheadBand"
+              fill="var(--thistle)"
+              stroke="none"
+              fillOpacity={0.18}
+              isAnimationActive={false}
+            />
+            <Line
+              dataKey="ahead"
+              stroke="var(--thistle)"
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+        <figcaption>
+          <Quiet>
+            Dark: {thisYear}. {years.length > 1 ? 'Green: earlier years. ' : ''}Dashed: the season, with the
+            water in which 8 in 10 days fall. Thistle: what is likely in the next {AHEAD_DAYS} days.
+          </Quiet>
+        </figcaption>
+      </figure>
+      <Dense aria-label="Water in the weeks to come" style={{ width: 'auto' }}>
+        <tbody>
+          <tr>
+            <th scope="row">on</th>
+            {ahead.map(({ day }) => (
+              <td key={day} className="number">
+                {dateOf(day).slice(5)}
+              </td>
+            ))}
+          </tr>
+          <tr>
+            <th scope="row">likely {units.temperature}</th>
+            {ahead.map(({ day, value, low, high }) => (
+              <td key={day} className="number">
+                {said(value)}
+                <br />
+                <Quiet>{`${said(low)}–${said(high)}`}</Quiet>
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </Dense>
+    </>
+  )
+}
