@@ -13,6 +13,8 @@ export default defineConfig({
     target: 'es2022',
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 900,
+    // core does nothing on being loaded: what a page does not use of it stays out of its bundle
+    rollupOptions: { treeshake: { moduleSideEffects: (id) => !/\/core\/\w/.test(id) } },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
 })

@@ -10,7 +10,6 @@ interface Shot {
   readonly name: string
   readonly path: string
   readonly size?: { readonly width: number; readonly height: number }
-  readonly dark?: boolean
   readonly before?: (page: Page) => Promise<void>
 }
 
@@ -24,19 +23,26 @@ async function open(page: Page, name: string): Promise<void> {
 
 const shots: readonly Shot[] = [
   { name: 'tonight', path: '/' },
-  { name: 'tonight-night', path: '/', dark: true },
   { name: 'waters', path: '/waters' },
-  { name: 'larder', path: '/larder' },
-  { name: 'patterns', path: '/patterns' },
-  { name: 'pattern', path: '/patterns', before: (page) => open(page, 'Third Button') },
   {
-    name: 'pattern-serves',
-    path: '/patterns',
+    name: 'reach',
+    path: '/waters',
     before: async (page) => {
-      await open(page, 'Third Button')
-      await page.getByRole('heading', { name: /What it serves/ }).scrollIntoViewIfNeeded()
+      await page.getByRole('link', { name: 'Bridge Reach', exact: true }).click()
+      await page.locator('.recharts-surface').first().waitFor()
     },
   },
+  { name: 'larder', path: '/larder' },
+  {
+    name: 'larder-year',
+    path: '/larder?view=year',
+    before: async (page) => {
+      await page.getByRole('region', { name: 'Foods through the year' }).waitFor()
+    },
+  },
+  { name: 'larder-day', path: '/larder?view=day' },
+  { name: 'patterns', path: '/patterns' },
+  { name: 'pattern', path: '/patterns', before: (page) => open(page, 'Third Button') },
   {
     name: 'tank',
     path: '/patterns',
@@ -62,7 +68,6 @@ const shots: readonly Shot[] = [
       await page.getByRole('heading', { name: 'Drop tests' }).evaluate((heading) => heading.scrollIntoView())
     },
   },
-  { name: 'new-pattern', path: '/patterns/new' },
   {
     name: 'finder',
     path: '/patterns',
@@ -132,11 +137,11 @@ await mkdir(folder, { recursive: true })
 const serving = await serveApart('demo')
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_ARGS })
 try {
-  for (const { name, path, size, dark, before } of shots) {
+  for (const { name, path, size, before } of shots) {
     if (only.length > 0 && !only.includes(name) && name !== 'bench') continue
     const context = await browser.newContext({
       viewport: size ?? WIDE,
-      colorScheme: dark ? 'dark' : 'light',
+      colorScheme: 'light',
       reducedMotion: 'reduce',
       locale: 'en-GB',
     })

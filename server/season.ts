@@ -158,6 +158,8 @@ interface Watched {
   /** windows of the reach where it was noted */
   readonly windows: readonly EmergenceWindow[]
   readonly weight: number
+  /** of the water where it was noted: its year may be turned against that of this one */
+  readonly latitudeDeg: number
 }
 
 /** Day within the window's year, and that year, of a note. */
@@ -198,8 +200,8 @@ function notesFor(
   brood: DatedBrood,
 ): readonly Note[] {
   const foretold = foretoldByYear(warmth, brood)
-  return watched.flatMap(({ row, windows, weight }): Note[] => {
-    const { day, year } = placed(row, warmth.loaded.water.latitudeDeg)
+  return watched.flatMap(({ row, windows, weight, latitudeDeg }): Note[] => {
+    const { day, year } = placed(row, latitudeDeg)
     const there = windows.find((one) => one.stageKey === window.stageKey && one.brood === window.brood)
     if (!there || nearestBrood(windows, window.stageKey, day) !== window.brood) return []
     const here = day + firstDayOf(window) - firstDayOf(there)
@@ -230,7 +232,10 @@ async function readLearned(db: Reader, reachId: string): Promise<readonly Learne
     if (!there || !windows) continue
     const sameWater = there.loaded.water.id === warmth.loaded.water.id
     const weight = row.reachId === reachId ? WEIGHT.sameReach : sameWater ? WEIGHT.sameWater : WEIGHT.elsewhere
-    watched.set(row.foodStageId, [...(watched.get(row.foodStageId) ?? []), { row, windows, weight }])
+    watched.set(row.foodStageId, [
+      ...(watched.get(row.foodStageId) ?? []),
+      { row, windows, weight, latitudeDeg: there.loaded.water.latitudeDeg },
+    ])
   }
   return own.flatMap((before): LearnedBrood[] => {
     const brood = broods.get(`${before.stageKey} ${before.brood}`)

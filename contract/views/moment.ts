@@ -16,6 +16,8 @@ export const foodAtMoment = z
     likelihoodLow: z.number(),
     likelihoodHigh: z.number(),
     importance: z.number(),
+    /** likelihood × importance; half as much again for what is about for a few weeks only, since it does not wait */
+    worth: z.number(),
     lengthMmLow: z.number(),
     lengthMmHigh: z.number(),
     hexWet: z.string(),

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm'
-import { bandIn, bandRange, epochDayOf, stageLikelihood, wording } from '../../core/index.ts'
+import { bandIn, bandRange, epochDayOf, isDated, stageLikelihood, wording } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
 import type {
@@ -109,6 +109,9 @@ async function serversByStage(db: Reader, variants: readonly VariantRow[]) {
 export const parOf = ({ variant: v }: VariantRow, usualPar: number): number =>
   v.parCount ?? (v.homeCompartmentId ? usualPar : 0)
 
+/** What comes and goes within weeks is worth so much more attention than what is there all year. */
+const PASSING = 1.5
+
 /** Stages too unlikely to show. */
 const LEAST_LIKELY = 0.03
 
@@ -160,6 +163,7 @@ async function readMoment(
         likelihoodLow: found.likelihood.low,
         likelihoodHigh: found.likelihood.high,
         importance: stage.row.importance,
+        worth: found.likelihood.value * stage.row.importance * (isDated(stage.core.trigger) ? PASSING : 1),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
@@ -176,7 +180,7 @@ async function readMoment(
       waterTempC: await tempOn(db, r.id, input.on),
     },
     bedMm: r.typicalDepthMm,
-    foods: foods.sort((a, b) => b.likelihood * b.importance - a.likelihood * a.importance),
+    foods: foods.sort((a, b) => b.worth - a.worth),
     flies: fliesHere(await fishedOn(db, variants, w.kind), r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
   }
 }

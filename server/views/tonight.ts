@@ -95,8 +95,7 @@ async function orderedHoles(
   const worth = new Map<string, number>()
   for (const { patternId, foodStageId, weight } of served) {
     const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
-    if (food)
-      worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.likelihood * food.importance))
+    if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.worth))
   }
   const urgency = ({ patternId, missing, par }: RestockLine) =>
     (worth.get(patternId) ?? 0) * (0.3 + (0.7 * missing) / par)
