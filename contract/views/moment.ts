@@ -22,6 +22,8 @@ export const foodAtMoment = z
     lengthMmHigh: z.number(),
     hexWet: z.string(),
     reasons: z.array(z.string()),
+    /** what the warmth of the reach and earlier notes say of it; empty where its months speak */
+    why: z.string(),
     /** flies on hand of patterns that serve it */
     onHand: z.number(),
     par: z.number(),

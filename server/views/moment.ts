@@ -168,6 +168,10 @@ async function readMoment(
         lengthMmHigh: found.lengthMmHigh,
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
         reasons: found.reasons.map((reason) => wording.likelihoodReason(reason, units)),
+        why: found.reasons
+          .filter(({ code }) => code === 'warmth' || code === 'seenHere')
+          .map((reason) => wording.likelihoodReason(reason, units))
+          .join('; '),
         onHand: mine.reduce((sum, row) => sum + row.onHand, 0),
         par: mine.reduce((sum, row) => sum + parOf(row, usualPar), 0),
       },

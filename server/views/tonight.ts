@@ -24,7 +24,8 @@ const sentenceStart = (text: string) => text.charAt(0).toUpperCase() + text.slic
 
 function likelyLine(food: FoodAtMoment, where: string): TonightLine {
   const size = `${Math.round(food.lengthMmLow)}–${Math.round(food.lengthMmHigh)} mm`
-  const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.`
+  const why = food.why ? ` ${sentenceStart(food.why)}.` : ''
+  const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.${why}`
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
 }
 

@@ -56,26 +56,33 @@ export function useRungs(
   onMake: (edit: Partial<Draft>, id: string) => void,
 ) {
   const [thought, setThought] = useState<{ readonly of: string; readonly beadId: string | null } | null>(null)
-  const ladder = useMemo(() => {
-    if (!worked || !draft || !variant || !book || worked.report.kind !== 'sinks') return null
-    const { beads, minted } = offered(draft, variant, book)
-    const rungs = rungsOf({
-      dressing: { components: draft.components, steps: null },
-      variant,
-      materials: book.materials,
-      beads,
-      conditions: { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
-      calibration: worked.calibration,
-      toDepthMm: DEEPEST_MM,
-    })
-    return { rungs, minted }
-  }, [worked, draft, variant, book, waterTempC])
   const beadKey = draft?.components.find(({ kind }) => kind === 'bead')?.key
+  const climbs = Boolean(beadKey) && worked?.report.kind === 'sinks'
+  // a ladder is a score of flies: it is worked out when someone climbs, not at every key that is typed
+  const ladder = useMemo(
+    () =>
+      once(() => {
+        if (!worked || !draft || !variant || !book) return null
+        const { beads, minted } = offered(draft, variant, book)
+        const rungs = rungsOf({
+          dressing: { components: draft.components, steps: null },
+          variant,
+          materials: book.materials,
+          beads,
+          conditions: { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
+          calibration: worked.calibration,
+          toDepthMm: DEEPEST_MM,
+        })
+        return { rungs, minted }
+      }),
+    [worked, draft, variant, book, waterTempC],
+  )
   const ownId = draft && variant && beadKey ? materialIn(draft, variant, beadKey) : null
-  const rungs = ladder?.rungs ?? []
-  const at = (beadId: string | null) => rungs.findIndex(({ bead }) => (bead?.id ?? null) === beadId)
-  const own = rungs[at(ownId)] ?? null
-  const ghost = thought && thought.of === variant?.id ? (rungs[at(thought.beadId)] ?? null) : null
+  const rungOf = (beadId: string | null) =>
+    ladder()?.rungs.find(({ bead }) => (bead?.id ?? null) === beadId) ?? null
+  const isThought = climbs && thought !== null && thought.of === variant?.id
+  const own = isThought ? rungOf(ownId) : null
+  const ghost = isThought ? rungOf(thought.beadId) : null
 
   const think = useCallback(
     (rung: Rung | undefined) => {
@@ -83,11 +90,15 @@ export function useRungs(
     },
     [variant],
   )
-  const step = (by: 1 | -1) => think(rungs[at((ghost ?? own)?.bead?.id ?? null) + by])
+  const step = (by: 1 | -1) => {
+    const rungs = (climbs && ladder()?.rungs) || []
+    const from = ghost ?? rungOf(ownId)
+    think(from ? rungs[rungs.indexOf(from) + by] : undefined)
+  }
   const letGo = () => setThought(null)
   const make = () => {
-    if (!ghost || ghost === own || !draft || !variant || !book || !ladder) return
-    const drawer = ghost.bead ? ladder.minted.get(ghost.bead.id) : undefined
+    if (!ghost || ghost === own || !draft || !variant || !book) return
+    const drawer = ghost.bead ? ladder()?.minted.get(ghost.bead.id) : undefined
     const materials = new Map(book.materials)
     if (ghost.bead) materials.set(ghost.bead.id, ghost.bead)
     const made = copyOf(variant, { swaps: ghost.swaps })
@@ -116,17 +127,23 @@ export function useRungs(
   const onDrag = useCallback(
     (timeS: number, depthMm: number) => {
       const off = (rung: Rung) => Math.abs(depthAtTime(rung.descent, timeS) - depthMm)
-      think([...(ladder?.rungs ?? [])].sort((a, b) => off(a) - off(b))[0])
+      think([...(ladder()?.rungs ?? [])].sort((a, b) => off(a) - off(b))[0])
     },
     [ladder, think],
   )
   return {
     ghost: isOther ? ghost : null,
-    onDrag: rungs.length > 1 ? onDrag : null,
+    onDrag: climbs ? onDrag : null,
     words: isOther && own ? differenceWords(own, ghost) : null,
     make,
     letGo,
   }
+}
+
+/** A value that is worked out when it is first asked for. */
+function once<Value>(make: () => Value): () => Value {
+  let made: { readonly value: Value } | null = null
+  return () => (made ??= { value: make() }).value
 }
 
 /** Keys whose object stays the same as long as their names do; each calls what it stands for now. */
