@@ -43,6 +43,16 @@ test('a note moves the window of a food, says how far, and undo takes it back', 
   await page.goto('/larder?view=year')
   await expect(page.getByRole('region', { name: 'Foods through the year' })).toBeVisible()
   expect(await axeFaults(page)).toEqual([])
+  for (const [button, name] of [
+    ['Save the table', 'bridge-reach-2026.csv'],
+    ['Save for a calendar', 'bridge-reach-2026.ics'],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ])
+    expect(download.suggestedFilename()).toBe(name)
+  }
   await page.getByLabel('Find a food').fill('evening olive')
   await page.getByRole('button', { name: 'Evening olive, dun' }).click()
   const section = page.getByRole('region', { name: 'When it is about' })

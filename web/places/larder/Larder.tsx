@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
 import type { ReachState, StageLikelihood, Weather } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
+import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { useLarderQuery, useReachSeasonQuery } from '../../app/api.ts'
 import { usePlaceKeys } from '../../app/shortcuts.ts'
 import { useReachState } from '../../app/useReachState.ts'
@@ -127,6 +127,35 @@ const WEATHERS: readonly { readonly id: Weather; readonly name: string }[] = [
   { id: 'calm', name: 'calm' },
 ]
 
+interface SaveYearProps {
+  readonly stages: readonly StageLine[]
+  readonly season: ReachSeasonView | undefined
+  readonly moment: Moment | null
+}
+
+/** The year of the reach to take along: as a table, or for a calendar. */
+function SaveYear({ stages, season, moment }: SaveYearProps) {
+  if (!season || !moment || season.windows.length === 0) return null
+  const { reach, on } = moment
+  const year = {
+    reachName: reach.reachName,
+    year: Number(on.slice(0, 4)),
+    south: reach.latitudeDeg < 0,
+    waterKind: reach.waterKind,
+    stages,
+    season,
+  }
+  const load = () => import('./exportYear.ts')
+  return (
+    <>
+      <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>Save the table</Button>
+      <Button onPress={() => void load().then(({ saveYearIcs }) => saveYearIcs(year))}>
+        Save for a calendar
+      </Button>
+    </>
+  )
+}
+
 /** What trout eat: stages at the moment, the likeliest first. */
 export default function Larder() {
   const { data } = useLarderQuery()
@@ -191,6 +220,7 @@ export default function Larder() {
             {name}
           </Button>
         ))}
+        {view === 'year' ? <SaveYear stages={data.stages} season={season} moment={moment} /> : null}
         {view === 'day' ? (
           <Select
             label="Weather"

@@ -1,16 +1,7 @@
 import { unparse } from 'papaparse'
 import { depthAtTime } from '../../../core/index.ts'
+import { saveFile } from '../../app/saveFile.ts'
 import type { InTank } from './tankFlies.ts'
-
-/** Offers a file for saving. */
-function save(name: string, blob: Blob): void {
-  const url = URL.createObjectURL(blob)
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(url)
-}
 
 const STEP_S = 0.25
 
@@ -36,7 +27,7 @@ export function tankCsv(flies: readonly InTank[]): string {
 }
 
 export const saveCsv = (flies: readonly InTank[]): void =>
-  save('tank.csv', new Blob([tankCsv(flies)], { type: 'text/csv;charset=utf-8' }))
+  saveFile('tank.csv', new Blob([tankCsv(flies)], { type: 'text/csv;charset=utf-8' }))
 
 /** Every rule of the page's theme that the picture uses, written into a copy of the drawing. */
 function withColours(svg: SVGSVGElement): string {
@@ -69,5 +60,5 @@ export async function savePng(svg: SVGSVGElement): Promise<void> {
   context.fillRect(0, 0, canvas.width, canvas.height)
   context.drawImage(image, 0, 0)
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
-  if (blob) save('tank.png', blob)
+  if (blob) saveFile('tank.png', blob)
 }
