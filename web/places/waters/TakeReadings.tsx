@@ -292,8 +292,8 @@ function Preview({
   return (
     <div role="status">
       <p>
-        {rows.length.toLocaleString('en')} readings from {dateOf(firstDay)} to {dateOf(lastDay)}, from{' '}
-        {temperature(coldest)} to {temperature(warmest)}.
+        {rows.length.toLocaleString('en')} {rows.length === 1 ? 'reading' : 'readings'} from {dateOf(firstDay)}{' '}
+        to {dateOf(lastDay)}, from {temperature(coldest)} to {temperature(warmest)}.
         {doubled > 0 ? ` ${doubled} stood twice, as autumn's hour does; their mean is taken.` : ''}
         {outOfOrder > 0 ? ' They were out of order, and are sorted.' : ''}
         {ambiguous
