@@ -19,33 +19,39 @@ export function cylinderDragCoefficient(reynolds: number): number {
   return 1.18 + 6.8 / re ** 0.89 + 1.96 / Math.sqrt(re) - (0.0004 * re) / (1 + 3.64e-7 * re ** 2)
 }
 
-/** The two halves of a bluff body's drag coefficient, on the section of the sphere of equal volume. */
-export interface BluffCoefficient {
-  readonly friction: number
+/** What decides the drag coefficient of a bluff body at every Reynolds number. */
+export interface BluffShape {
+  /** of 1 / Re in the friction */
+  readonly creeping: number
+  /** of 1 / √Re in the friction */
+  readonly boundary: number
   readonly pressure: number
 }
 
 /**
- * Drag coefficient of a body that is no sphere, on π d²/4 with d the diameter of the sphere of equal volume.
- * Hölzer & Sommerfeld 2008, Powder Technol. 184, 361, in the form with the crosswise sphericity in the first term;
- * within 15 % for most shapes.
+ * Shape of a body that is no sphere, for its drag coefficient on π d²/4 with d the diameter of the sphere of equal
+ * volume. Hölzer & Sommerfeld 2008, Powder Technol. 184, 361, in the form with the crosswise sphericity in the first
+ * term; within 15 % for most shapes.
  *
- * @param reynolds   on the volume-equivalent diameter
  * @param sphericity surface of the sphere of equal volume over the body's own, 0 to 1
  * @param crosswise  section of the sphere of equal volume over the body's area facing the flow
  */
-export function bluffDragCoefficient(
-  reynolds: number,
-  sphericity: number,
-  crosswise: number,
-): BluffCoefficient {
-  const friction =
-    8 / (reynolds * Math.sqrt(crosswise)) +
-    16 / (reynolds * Math.sqrt(sphericity)) +
-    3 / (Math.sqrt(reynolds) * sphericity ** 0.75)
+export function bluffShape(sphericity: number, crosswise: number): BluffShape {
   const roughness = 0.4 * Math.max(-Math.log10(sphericity), 0) ** 0.2
-  return { friction, pressure: (0.42 * 10 ** roughness) / crosswise }
+  return {
+    creeping: 8 / Math.sqrt(crosswise) + 16 / Math.sqrt(sphericity),
+    boundary: 3 / sphericity ** 0.75,
+    pressure: (0.42 * 10 ** roughness) / crosswise,
+  }
 }
+
+/**
+ * The part of a bluff body's drag coefficient that friction makes; pressure makes the rest.
+ *
+ * @param reynolds on the volume-equivalent diameter, above 0
+ */
+export const bluffFriction = (shape: BluffShape, reynolds: number): number =>
+  shape.creeping / reynolds + shape.boundary / Math.sqrt(reynolds)
 
 /**
  * Force on a thin cylinder along the flow, mg·mm/s²: F = C μ U L, with C = 2π / ln(1 + y),

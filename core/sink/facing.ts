@@ -1,10 +1,12 @@
 import type { WaterProperties } from '../water/index.ts'
 import {
   axialCylinderForce,
-  bluffDragCoefficient,
+  bluffFriction,
+  bluffShape,
   cylinderDragCoefficient,
   sphereDragCoefficient,
 } from './dragLaws.ts'
+import type { BluffShape } from './dragLaws.ts'
 import type { BodyElement, DragElement, StrandsElement } from './dragElement.ts'
 
 /** How the water meets a fly: its direction past the fly, in the plane of the hook. */
@@ -39,8 +41,7 @@ export type Facing =
       readonly kind: 'body'
       readonly equivalentMm: number
       readonly sectionMm2: number
-      readonly sphericity: number
-      readonly crosswise: number
+      readonly shape: BluffShape
       readonly exposed: number
       /** push to the left of the flow over the push along it that pressure makes */
       readonly lean: number
@@ -74,8 +75,10 @@ function faceBody(body: BodyElement, flow: Flow): Facing {
     kind: 'body',
     equivalentMm,
     sectionMm2,
-    sphericity: Math.min((4 * sectionMm2) / (Math.PI * diameterMm * lengthMm + 2 * section), 1),
-    crosswise: sectionMm2 / facing,
+    shape: bluffShape(
+      Math.min((4 * sectionMm2) / (Math.PI * diameterMm * lengthMm + 2 * section), 1),
+      sectionMm2 / facing,
+    ),
     exposed: 1 - body.shelteredShare * Math.max(flow.x, 0),
     // cross-flow principle: what pushes across the body is split from what pushes along it
     lean: ((diameterMm * lengthMm - section) / facing) * flow.x * flow.y,
@@ -133,10 +136,10 @@ export function pushOn(facing: Facing, speed: number, water: WaterProperties, pu
     }
     case 'body': {
       const reynolds = (density * speed * facing.equivalentMm) / viscosity
-      const { friction, pressure } = bluffDragCoefficient(reynolds, facing.sphericity, facing.crosswise)
       const head = 0.5 * density * speed ** 2 * facing.sectionMm2
-      push.along = head * (friction + pressure * facing.exposed)
-      push.left = head * pressure * facing.exposed * facing.lean
+      const pressure = facing.shape.pressure * facing.exposed
+      push.along = head * (bluffFriction(facing.shape, reynolds) + pressure)
+      push.left = head * pressure * facing.lean
       return
     }
     case 'strands':

@@ -1,6 +1,7 @@
 export {
   axialCylinderForce,
-  bluffDragCoefficient,
+  bluffFriction,
+  bluffShape,
   cylinderDragCoefficient,
   sphereDragCoefficient,
 } from './dragLaws.ts'
