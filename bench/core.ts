@@ -1,4 +1,5 @@
 import {
+  appearanceOf,
   combinationsOf,
   descend,
   drawFly,
@@ -121,8 +122,7 @@ export function benchCore(): readonly Line[] {
   }
   const matched = {
     behaviour: { kind: 'sinks' as const, sinkSpeedMmPerS: 420 },
-    bodyLengthMm: 7,
-    bodyHexWet: '#463c24',
+    look: appearanceOf(fly),
   }
   const sample = () => {
     const work = sampleFall({ fly, conditions, samples: 1000, seed: 1 })

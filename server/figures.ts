@@ -2,12 +2,11 @@ import { eq, isNull } from 'drizzle-orm'
 import {
   billOfMaterials,
   calibrationFor,
-  bodyLengthMm,
+  appearanceOf,
   CORE_VERSION,
   drawFly,
   evaluateFly,
   LIST_CONDITIONS,
-  placeAtSurface,
   resolveDressing,
   USUAL_TIPPET,
 } from '../core/index.ts'
@@ -23,21 +22,14 @@ type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
 
 const NOTHING = {
   massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
-  posture: null, bodyLengthMm: null, bodyHexWet: null, hookSize: null, drawing: null,
+  posture: null, look: null, hookSize: null, drawing: null,
 } // prettier-ignore
 
 /** The colour that the eye takes for the fly: body, else thorax, else thread. */
-function bodyColour(fly: Fly): string | null {
-  const shown = (['body', 'thorax', 'foam', 'tail', 'thread'] as const)
-    .map((kind) => fly.components.find((component) => component.kind === kind))
-    .find(Boolean)
-  return shown?.material.colourWetHex ?? null
-}
-
 function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<Figure, 'kind'> {
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }, calibration)
   const massMg = report.massMg.value
-  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: placeAtSurface(report.ride.posture) }
+  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: report.ride.posture }
   if (report.kind !== 'sinks') return { kind: report.kind, massMg }
   const { value, low, high } = report.free.sinkSpeedMmPerS
   return {
@@ -73,8 +65,7 @@ export function figureOf(
     ...NOTHING,
     ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
     inputHash,
-    bodyLengthMm: bodyLengthMm(fly),
-    bodyHexWet: bodyColour(fly),
+    look: appearanceOf(fly),
     hookSize: fly.hook.size,
     bill: billOfMaterials(fly),
     drawing: drawFly(fly),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { SCHOOLS } from '../../core/index.ts'
 
 /** Colour of a turn of thread behind the bead; null for none. */
 const markColour = z.string().trim().min(1).max(40).nullable()
@@ -19,6 +20,8 @@ export const settingsBody = z
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
+    /** what matters most when a fly is held against a food */
+    school: z.enum(SCHOOLS),
     /** what counts as one size in "2X long": makers differ */
     hookSteps: z.enum(['wholeSizes', 'evenSizes']),
     weightCode: z
@@ -41,6 +44,7 @@ export const defaultSettings: SettingsBody = {
   singleKeys: true,
   theme: 'system',
   noLead: true,
+  school: 'sizeAndStage',
   hookSteps: 'wholeSizes',
   weightCode: null,
 }

@@ -10,7 +10,7 @@ import {
   variantId,
   waterId,
 } from '../common.ts'
-import { DEPTH_BANDS, WATER_KINDS } from '../../core/index.ts'
+import { DEPTH_BANDS, POSTURES, WATER_KINDS } from '../../core/index.ts'
 
 /** A drawing to scale, in mm. */
 export const drawing = z
@@ -41,7 +41,7 @@ export const variantFigure = z
     low: z.number().nullable(),
     high: z.number().nullable(),
     trailingSpeedMmPerS: z.number().nullable(),
-    posture: z.enum(['onFilm', 'inFilm']).nullable(),
+    posture: z.enum(POSTURES).nullable(),
     bodyLengthMm: z.number().nullable(),
     hookSize: z.number().nullable(),
     drawing: drawing.nullable(),

@@ -1,4 +1,4 @@
-export { behaviourOf, placeAtSurface } from './behaviour.ts'
+export { behaviourOf } from './behaviour.ts'
 export { PRIOR_DRAG_SD_LOG, UNCALIBRATED } from './calibration.ts'
 export type { Calibration, MassFactor } from './calibration.ts'
 export { beadOnShankMm, dragElementsOf } from './fallOfParts.ts'

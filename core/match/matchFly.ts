@@ -1,134 +1,75 @@
-import { colourDistance } from '../colour/index.ts'
-import { bandIn, bandRange } from '../season/index.ts'
-import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
+import type { FoodStage } from '../season/index.ts'
+import type { Appearance } from './appearance.ts'
+import {
+  brightnessAspect,
+  colourAspect,
+  movementAspect,
+  outlineAspect,
+  sizeAspect,
+  triggersAspect,
+} from './likeness.ts'
+import type { StageLooks } from './likeness.ts'
+import type { Aspect, MatchAspect } from './matchAspect.ts'
+import { depthAspect, postureAspect } from './reach.ts'
+import type { Behaviour, MatchPlace } from './reach.ts'
+import { WEIGHTS } from './school.ts'
+import type { School } from './school.ts'
 
-/** One thing in which a fly fits a stage or does not. Values stand by the code for wording. */
-export interface MatchAspect {
-  readonly aspect: 'size' | 'depth' | 'colour'
-  /** 0 to 1 */
-  readonly score: number
-  readonly code:
-    | 'sizeRight'
-    | 'tooLarge'
-    | 'tooSmall'
-    | 'depthRight'
-    | 'tooSlow'
-    | 'tooFast'
-    | 'floatsAboveIt'
-    | 'sinksBelowIt'
-    | 'notKnown'
-    | 'colourNear'
-    | 'colourFar'
-  readonly found: number
-  readonly wantedLow: number
-  readonly wantedHigh: number
-}
+/** It serves a food where it is right in size, depth and posture; in part where one of them is off, but not by much. */
+export type Verdict = 'serves' | 'inPart' | 'doesNot'
 
 /** How well a fly serves a stage, 0 to 1, and why. */
 export interface FlyMatch {
   readonly score: number
+  readonly verdict: Verdict
   readonly aspects: readonly MatchAspect[]
 }
-
-/** How a fly behaves in the water, as far as matching needs it: falling with its line trailing, floating, or unknown. */
-export type Behaviour =
-  | { readonly kind: 'sinks'; readonly sinkSpeedMmPerS: number }
-  | { readonly kind: 'floats'; readonly posture: 'onFilm' | 'inFilm' }
-  | { readonly kind: 'unknown' }
 
 /** The fly as matching sees it. */
 export interface Matched {
   readonly behaviour: Behaviour
-  /** what the eye takes for the body: hook length of the fly, mm */
-  readonly bodyLengthMm: number
-  readonly bodyHexWet: string | null
+  readonly look: Appearance
 }
 
-/** Where it is fished. */
-export interface MatchPlace {
-  readonly waterKind: WaterKind
-  readonly bedMm: number
-  readonly surfaceSpeedMmPerS: number
-  /** body length of the stage now, mm; nought where none is about */
-  readonly lengthMmLow: number
-  readonly lengthMmHigh: number
+const DECIDING: ReadonlySet<Aspect> = new Set(['size', 'depth', 'posture'])
+const SERVES = 0.65
+const IN_PART = 0.4
+
+function verdictOn(score: number, aspects: readonly MatchAspect[]): Verdict {
+  if (score < IN_PART) return 'doesNot'
+  const off = aspects.some(({ aspect, score: own }) => DECIDING.has(aspect) && own < 1)
+  return off || score < SERVES ? 'inPart' : 'serves'
 }
 
-/** Weights of the school "size and stage first". */
-const WEIGHTS = { size: 0.4, depth: 0.4, colour: 0.2 }
-/** A fly need not be nearer than this to pass for the right size. */
-const SIZE_TOLERANCE = 1.15
-/** On a drift of this length a bottom fly must be down; in still water it may take longer than anyone waits. */
-const DRIFT_MM = 6000
-const PATIENCE_S = 20
-/** Fish in the top hand's breadth are passed by anything that is through it in a second. */
-const FAST_THROUGH_TOP_S = 1.5
+/** Nothing wrong in one respect makes a fly useless by itself, however bad. */
+const LEAST = 0.001
 
-function sizeAspect(fly: Matched, place: MatchPlace): MatchAspect {
-  const { bodyLengthMm: found } = fly
-  const [wantedLow, wantedHigh] = [place.lengthMmLow, place.lengthMmHigh]
-  const base = { aspect: 'size' as const, found, wantedLow, wantedHigh }
-  if (found > wantedHigh * SIZE_TOLERANCE) {
-    return { ...base, code: 'tooLarge', score: Math.max(0, 1 - 1.6 * Math.log(found / wantedHigh)) }
-  }
-  if (found < wantedLow / SIZE_TOLERANCE) {
-    return { ...base, code: 'tooSmall', score: Math.max(0, 1 - 1.6 * Math.log(wantedLow / found)) }
-  }
-  return { ...base, code: 'sizeRight', score: 1 }
-}
-
-function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
-  const range = bandRange(band, place.bedMm, place.waterKind)
-  const targetMm = Math.max((range.fromMm + range.toMm) / 2, 1)
-  const availableS = Math.min(DRIFT_MM / Math.max(place.surfaceSpeedMmPerS, 1), PATIENCE_S)
-  const wantedLow = targetMm / availableS
-  const wantedHigh =
-    band === 'bottom' ? Infinity : Math.max(range.toMm - range.fromMm, 300) / FAST_THROUGH_TOP_S
-  const base = { aspect: 'depth' as const, found, wantedLow, wantedHigh }
-  if (band === 'onFilm' || band === 'inFilm') {
-    return { ...base, wantedLow: 0, wantedHigh: 0, code: 'sinksBelowIt', score: found < 40 ? 0.4 : 0 }
-  }
-  if (found < wantedLow) {
-    return { ...base, code: 'tooSlow', score: Math.max(0, 1 - Math.log(wantedLow / Math.max(found, 1))) }
-  }
-  if (found > wantedHigh) {
-    return { ...base, code: 'tooFast', score: Math.max(0, 1 - Math.log(found / wantedHigh)) }
-  }
-  return { ...base, code: 'depthRight', score: 1 }
-}
-
-/** Whether something that falls so fast is down on the bottom within a usual drift, or wait, at a place. */
-export const bottomAspect = (sinkSpeedMmPerS: number, place: MatchPlace): MatchAspect =>
-  sinkingAspect(sinkSpeedMmPerS, 'bottom', place)
-
-function depthAspect(fly: Matched, stage: FoodStage, place: MatchPlace): MatchAspect {
-  const band = bandIn(stage, place.waterKind)
-  const base = { aspect: 'depth' as const, found: 0, wantedLow: 0, wantedHigh: 0 }
-  if (!band) return { ...base, code: 'notKnown', score: 0 }
-  const { behaviour } = fly
-  if (behaviour.kind === 'sinks') return sinkingAspect(behaviour.sinkSpeedMmPerS, band, place)
-  if (behaviour.kind === 'unknown') return { ...base, code: 'notKnown', score: 0.3 }
-  if (band === behaviour.posture) return { ...base, code: 'depthRight', score: 1 }
-  if (band === 'onFilm' || band === 'inFilm') return { ...base, code: 'depthRight', score: 0.7 }
-  return { ...base, code: 'floatsAboveIt', score: 0 }
-}
-
-function colourAspect(fly: Matched, stage: FoodStage): MatchAspect {
-  const base = { aspect: 'colour' as const, wantedLow: 0, wantedHigh: 0.1 }
-  if (!fly.bodyHexWet || stage.colours.length === 0) return { ...base, found: 0, code: 'notKnown', score: 0.5 }
-  const body = fly.bodyHexWet
-  const found = Math.min(...stage.colours.map(({ hexWet }) => colourDistance(body, hexWet)))
-  return {
-    ...base,
-    found,
-    code: found <= 0.12 ? 'colourNear' : 'colourFar',
-    score: Math.max(0, 1 - found / 0.4),
-  }
-}
-
-/** How well a fly serves a stage at a place: size, depth and colour, each with its reason. */
-export function matchFly(fly: Matched, stage: FoodStage, place: MatchPlace): FlyMatch {
-  const aspects = [sizeAspect(fly, place), depthAspect(fly, stage, place), colourAspect(fly, stage)]
-  const product = aspects.reduce((sum, { aspect, score }) => sum * Math.max(score, 0.001) ** WEIGHTS[aspect], 1)
-  return { score: product, aspects }
+/**
+ * How well a fly serves a stage at a place: size, depth, posture, outline, colour, movement, triggers, each with its
+ * reason. The score is their geometric mean by the weights of the school, over those that can be compared.
+ */
+export function matchFly(
+  { behaviour, look }: Matched,
+  stage: FoodStage & StageLooks,
+  place: MatchPlace,
+  school: School = 'sizeAndStage',
+): FlyMatch {
+  const weights = WEIGHTS[school]
+  const aspects = [
+    sizeAspect(look, place),
+    depthAspect(behaviour, stage, place),
+    postureAspect(behaviour, stage, place),
+    outlineAspect(look, stage),
+    colourAspect(look, stage),
+    movementAspect(look, behaviour, stage),
+    triggersAspect(look, stage),
+    brightnessAspect(look),
+  ].filter((aspect) => aspect !== null && weights[aspect.aspect] > 0) as MatchAspect[]
+  const total = aspects.reduce((sum, { aspect }) => sum + weights[aspect], 0)
+  const logScore = aspects.reduce(
+    (sum, { aspect, score }) => sum + (weights[aspect] / total) * Math.log(Math.max(score, LEAST)),
+    0,
+  )
+  const score = Math.exp(logScore)
+  return { score, verdict: verdictOn(score, aspects), aspects }
 }

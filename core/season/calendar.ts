@@ -35,6 +35,9 @@ export function placeInYear(day: EpochDay): {
   }
 }
 
+/** Days from 1 January on which the months of a common year begin. */
+export const MONTH_STARTS: readonly number[] = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
+
 /** Year of an epoch day. */
 export const yearOf = (day: EpochDay): number => new Date(day * DAY_MS).getUTCFullYear()
 

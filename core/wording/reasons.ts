@@ -79,12 +79,40 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
       return 'floats above it'
     case 'sinksBelowIt':
       return `sinks below it at ${speed(aspect.found, units)}`
-    case 'notKnown':
-      return `${aspect.aspect} not known`
+    case 'postureRight':
+      return 'rides as they do'
+    case 'ridesTooHigh':
+      return 'rides higher than they do'
+    case 'ridesTooLow':
+      return 'rides lower than they do'
+    case 'outlineRight':
+      return `outline right: ${aspect.names.join('')}`
+    case 'tooBulky':
+      return `too stout: ${aspect.found.toFixed(1)} times as long as thick, theirs ${aspect.wantedLow.toFixed(1)} or more`
+    case 'tooThin':
+      return `too slim: ${aspect.found.toFixed(1)} times as long as thick, theirs at most ${aspect.wantedHigh.toFixed(1)}`
     case 'colourNear':
       return 'colour near'
     case 'colourFar':
       return 'another colour'
+    case 'movesByItself':
+      return 'moves by itself, as they do'
+    case 'movesAsFished':
+      return `fish it so: ${lowerFirst(aspect.names.join(''))}`
+    case 'tooStiff':
+      return 'too stiff: nothing on it waves'
+    case 'cannotRise':
+      return 'cannot move as they do'
+    case 'showsTriggers':
+      return `shows ${listed(aspect.names)}`
+    case 'lacksTriggers':
+      return `lacks ${listed(aspect.names)}`
+    case 'showsUp':
+      return 'bright enough to be seen'
+    case 'drab':
+      return 'nothing bright on it'
+    case 'notKnown':
+      return `${aspect.aspect} not known`
   }
 }
 
@@ -101,6 +129,8 @@ const dayAndMonth = (monthDay: string) =>
 /** `a, b and c`. */
 const listed = (words: readonly string[]) =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+
+const lowerFirst = (text: string) => (text.charAt(0).toLowerCase() + text.slice(1)).replace(/\.$/, '')
 
 /** A stretch of days as one says it: days up to three weeks, then weeks. */
 function inDays(days: number): string {

@@ -96,7 +96,7 @@ export function toFigureView(row: typeof variantFigure.$inferSelect | null): Var
     high: row?.high ?? null,
     trailingSpeedMmPerS: row?.trailingSpeedMmPerS ?? null,
     posture: row?.posture ?? null,
-    bodyLengthMm: row?.bodyLengthMm ?? null,
+    bodyLengthMm: row?.look?.bodyLengthMm ?? null,
     hookSize: row?.hookSize ?? null,
     drawing: (row?.drawing ?? null) as VariantFigure['drawing'],
   }

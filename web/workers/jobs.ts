@@ -1,4 +1,4 @@
-import { emergenceWindows, findWeightings, sampleFall } from '../../core/index.ts'
+import { emergenceWindows, findWeightings, sampleFall, yearOfUse } from '../../core/index.ts'
 import type {
   Calibration,
   FindInput,
@@ -10,6 +10,8 @@ import type {
   SampleInput,
   SeasonInput,
   SeasonProgress,
+  UseInput,
+  YearOfUse,
 } from '../../core/index.ts'
 
 import { readText } from './readText.ts'
@@ -24,6 +26,7 @@ export const jobs = {
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
   emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
     emergenceWindows(input),
+  yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   readText,
 } as const
 

@@ -1,3 +1,5 @@
+import { MONTH_STARTS } from '../calendar.ts'
+
 /** What starts a stage. Days of the year are written MM-DD, for the north; spreads are 8 in 10, either side. */
 interface Started {
   /** doubt of the start beyond that of the threshold */
@@ -69,7 +71,6 @@ export type Trigger =
 export const isDated = (trigger: Trigger): trigger is DatedTrigger =>
   trigger.kind !== 'allYear' && trigger.kind !== 'light' && trigger.kind !== 'level'
 
-const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
 
 /** Few dates are asked for again and again. */
 const known = new Map<string, number>()

@@ -52,7 +52,7 @@ export function FirstFly({ vise, open, onOpen }: FirstFlyProps) {
               <Quiet>likely {speedBand({ value, low, high, basis: [] })}, at 10 °C</Quiet>
             </>
           ) : figure.posture ? (
-            ` and float ${wording.depthBandName[figure.posture]}`
+            ` and float ${wording.postureWord[figure.posture]}`
           ) : (
             ''
           )}

@@ -1,9 +1,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useMemo, useRef } from 'react'
 import styled from 'styled-components'
-import { bandIn, chanceOfDay, curveC, epochDayOf, newYearOf, yearOf } from '../../../core/index.ts'
+import { bandIn, chanceOfDay, curveC, epochDayOf, MONTH_STARTS, newYearOf, yearOf } from '../../../core/index.ts'
 import type { ReachState } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import { MONTHS } from '../../app/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
 
 const STEP_DAYS = 4
@@ -14,8 +15,6 @@ const WIDTH = 365
 const LEAST = 0.05
 /** What is there all year stands below what comes and goes. */
 const ALL_YEAR = 1000
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
 
 const Scroll = styled.div`
   height: calc(100vh - 260px);

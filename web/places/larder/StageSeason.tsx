@@ -18,7 +18,7 @@ import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
-import { dayMonth } from './days.ts'
+import { dayMonth } from '../../app/days.ts'
 import { NoteIt } from './NoteIt.tsx'
 
 const KINDS: Readonly<Record<ReachSeasonView['observations'][number]['observation']['kind'], string>> = {

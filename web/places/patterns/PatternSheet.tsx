@@ -20,6 +20,7 @@ import { FindOrTrim } from './FindOrTrim.tsx'
 import { Imitates } from './Imitates.tsx'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { ServesWhat } from './ServesWhat.tsx'
+import { YearOfUse } from './YearOfUse.tsx'
 import { StartBatch } from './StartBatch.tsx'
 import { useBottomCaution } from './useBottomCaution.ts'
 import { useFallColumn } from './useFallColumn.ts'
@@ -291,6 +292,7 @@ export default function PatternSheet() {
         <Imitates draft={calm ?? draft} onChange={change} />
       </Section>
       {calmWorked ? <ServesWhat worked={calmWorked} meantFor={meantFor} /> : null}
+      {calmWorked ? <YearOfUse worked={calmWorked} meantFor={meantFor} /> : null}
       {calmWorked ? <HowItCame worked={calmWorked} waterTempC={waterTempC} /> : null}
       <Section>
         <NoteField label="Note" value={draft.note} onChange={(note) => change({ note })} width="520px" />

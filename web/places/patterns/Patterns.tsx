@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
+import { wording } from '../../../core/index.ts'
 import type { PatternLine, VariantLine } from '../../../contract/index.ts'
 import { useFrameQuery, usePatternsQuery } from '../../app/api.ts'
 import { usePlaceKeys } from '../../app/shortcuts.ts'
@@ -43,7 +44,7 @@ function fallOf(variant: VariantLine, speed: (mmPerS: number) => string): string
     case 'sinks':
       return `falls ${speed(figure.sinkSpeedMmPerS ?? 0)}`
     case 'floats':
-      return figure.posture === 'inFilm' ? 'in the film' : 'on the film'
+      return figure.posture ? wording.postureWord[figure.posture] : 'floats'
     case 'doesNotFit':
       return 'does not fit'
     default:

@@ -1,16 +1,16 @@
 import { memo, useMemo } from 'react'
 import {
+  appearanceOf,
   bandIn,
   behaviourOf,
-  bodyLengthMm,
   epochDayOf,
   matchFly,
   stageLikelihood,
   wording,
 } from '../../../core/index.ts'
-import type { FlyMatch, ReachState } from '../../../core/index.ts'
+import type { FlyMatch, MatchAspect, ReachState, School, Verdict } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
-import { useLarderQuery } from '../../app/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../app/api.ts'
 import { useReachState } from '../../app/useReachState.ts'
 import { light } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
@@ -36,14 +36,10 @@ function servedAt(
   moment: Moment,
   meantFor: ReadonlySet<string>,
   reach: ReachState,
+  school: School,
 ): readonly Served[] {
   const { fly, report } = worked
-  const body = fly.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
-  const matched = {
-    behaviour: behaviourOf(report),
-    bodyLengthMm: bodyLengthMm(fly),
-    bodyHexWet: body?.material.colourWetHex ?? null,
-  }
+  const matched = { behaviour: behaviourOf(report), look: appearanceOf(fly) }
   const day = epochDayOf(moment.on)
   return stages
     .flatMap((stage): Served[] => {
@@ -55,13 +51,18 @@ function servedAt(
         (found.likelihood.value < 0.08 && !meant)
       )
         return []
-      const match = matchFly(matched, stage, {
-        waterKind: reach.waterKind,
-        bedMm: moment.reach.typicalDepthMm,
-        surfaceSpeedMmPerS: moment.reach.surfaceSpeedMmPerS,
-        lengthMmLow: found.lengthMmLow,
-        lengthMmHigh: found.lengthMmHigh,
-      })
+      const match = matchFly(
+        matched,
+        stage,
+        {
+          waterKind: reach.waterKind,
+          bedMm: moment.reach.typicalDepthMm,
+          surfaceSpeedMmPerS: moment.reach.surfaceSpeedMmPerS,
+          lengthMmLow: found.lengthMmLow,
+          lengthMmHigh: found.lengthMmHigh,
+        },
+        school,
+      )
       return [{ stage, likelihood: found.likelihood.value, match, meant }]
     })
     .sort(
@@ -71,19 +72,26 @@ function servedAt(
     .slice(0, MOST)
 }
 
-type Verdict = 'serves it' | 'in part' | 'does not serve it'
+const DECIDING: ReadonlySet<string> = new Set(['size', 'depth', 'posture'])
 
-/** It serves a food where nothing is wrong with size and depth; in part where one of them is off, but not by much. */
-function verdictOf({ score, aspects }: FlyMatch): Verdict {
-  const off = aspects.some(({ aspect, score: own }) => aspect !== 'colour' && own < 1)
-  if (score < 0.4) return 'does not serve it'
-  return off || score < 0.7 ? 'in part' : 'serves it'
+/** Size, depth and posture always, of the rest what is off, and how to move it. */
+const worthSaying = (aspects: readonly MatchAspect[]) =>
+  aspects.filter(({ aspect, code, score }) => {
+    const afloat =
+      aspect === 'depth' && code === 'depthRight' && aspects.some((other) => other.aspect === 'posture')
+    return !afloat && (DECIDING.has(aspect) || aspect === 'movement' || score < 0.9)
+  })
+
+const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+  sizeAndStage: 'size and stage first',
+  exact: 'the natural in every part',
+  bright: 'something bright first',
 }
 
-const COLOURS: Readonly<Record<Verdict, string>> = {
-  'serves it': 'var(--moss)',
-  'in part': 'var(--brass)',
-  'does not serve it': 'var(--madder)',
+const VERDICTS: Readonly<Record<Verdict, { readonly word: string; readonly colour: string }>> = {
+  serves: { word: 'serves it', colour: 'var(--moss)' },
+  inPart: { word: 'in part', colour: 'var(--brass)' },
+  doesNot: { word: 'does not serve it', colour: 'var(--madder)' },
 }
 
 /** Which of the season's foods the variant serves here, and where it is too slow, too fast, too large or too small. */
@@ -95,22 +103,21 @@ export const ServesWhat = memo(function ServesWhat({
   readonly meantFor: readonly string[]
 }) {
   const { data } = useLarderQuery()
+  const school = useFrameQuery().data?.settings.school ?? 'sizeAndStage'
   const moment = useMoment()
   const reach = useReachState()
   const { units } = useWording()
   const dispatch = useAppDispatch()
   const rows = useMemo(
-    () => (data && moment ? servedAt(worked, data.stages, moment, new Set(meantFor), reach) : []),
-    [worked, data, moment, meantFor, reach],
+    () => (data && moment ? servedAt(worked, data.stages, moment, new Set(meantFor), reach, school) : []),
+    [worked, data, moment, meantFor, reach, school],
   )
   if (!moment) return null
   return (
     <Section aria-label="What it serves">
       <h2>
         What it serves at {moment.reach.reachName}{' '}
-        <Quiet>
-          · by size, depth and colour at the moment in the Column; movement and triggers are not weighed yet
-        </Quiet>
+        <Quiet>· {SCHOOL_WORDS[school]}, at the moment in the Column</Quiet>
       </h2>
       <Dense aria-label="Foods that it serves">
         <thead>
@@ -134,14 +141,18 @@ export const ServesWhat = memo(function ServesWhat({
               <td className="number">{wording.inTen(likelihood)}</td>
               <td
                 style={{
-                  color: COLOURS[verdictOf(match)],
+                  color: VERDICTS[match.verdict].colour,
                   whiteSpace: 'nowrap',
                 }}
               >
-                {verdictOf(match)}
+                {VERDICTS[match.verdict].word}
               </td>
               <td>
-                <Quiet>{match.aspects.map((aspect) => wording.aspectSentence(aspect, units)).join('; ')}</Quiet>
+                <Quiet>
+                  {worthSaying(match.aspects)
+                    .map((aspect) => wording.aspectSentence(aspect, units))
+                    .join('; ')}
+                </Quiet>
               </td>
             </tr>
           ))}

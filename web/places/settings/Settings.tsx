@@ -97,6 +97,17 @@ export default function Settings() {
             width="150px"
           />
           <Select
+            label="What matters most in a fly"
+            value={settings.school}
+            choices={[
+              { id: 'sizeAndStage', name: 'size and stage, then the pattern' },
+              { id: 'exact', name: 'the natural in every part' },
+              { id: 'bright', name: 'something bright that is seen' },
+            ]}
+            onChange={(id) => save({ school: id as 'exact' })}
+            width="280px"
+          />
+          <Select
             label="2X long is the shank of a hook"
             value={settings.hookSteps}
             choices={[

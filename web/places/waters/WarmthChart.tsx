@@ -1,13 +1,12 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { curveC, dateOf, epochDayOf, forecastC, fromCore, newYearOf, yearOf } from '../../../core/index.ts'
+import { curveC, dateOf, epochDayOf, forecastC, fromCore, MONTH_STARTS, newYearOf, yearOf } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachSeasonView } from '../../../contract/index.ts'
+import { MONTHS } from '../../app/days.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 
 const AHEAD_DAYS = 60
 const NORMAL_90 = 1.2816
-const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
 type Row = Record<string, number | readonly [number, number] | null>
 

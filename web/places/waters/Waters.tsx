@@ -8,6 +8,7 @@ import { chooseMoment } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
+import { MONTHS } from '../../app/days.ts'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NewWater } from './NewWater.tsx'
 import { ReachRow } from './ReachRow.tsx'
@@ -61,7 +62,6 @@ function WaterSection({
   )
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const monthDay = (md: string) => `${Number(md.slice(3))} ${MONTHS[Number(md.slice(0, 2)) - 1]}`
 
 /** Waters with their reaches: what the figures need of them, and the user's own note of the rules. */

@@ -1,6 +1,7 @@
-import { dateOf } from '../../../core/index.ts'
+import { dateOf } from '../../core/index.ts'
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+/** Months as charts name them. */
+export const MONTHS: readonly string[] = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 /** An epoch day that is 1 January of a common year. */
 const SOME_NEW_YEAR = 19_358
 const HALF_YEAR_DAYS = 182
