@@ -53,8 +53,9 @@ async function tellPlaces(tell: Tell): Promise<void> {
     await tell(OPENING_COUNT_ON, 'waterCreate', {
       waterId: fixedId(`water:${key}`) as Id<'waterCreate', 'waterId'>,
       water,
-      reaches: reaches.map(({ key: reachKey, meanC, amplitudeC, ...reach }) => ({
+      reaches: reaches.map(({ key: reachKey, meanC, amplitudeC, thermoclineMm = null, ...reach }) => ({
         ...reach,
+        thermoclineMm,
         id: fixedId(`reach:${reachKey}`) as Id<'waterCreate', 'reaches'>[number]['id'],
         defaultTempC: monthlyTemps(meanC, amplitudeC),
       })),

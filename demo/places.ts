@@ -1,7 +1,8 @@
 import type { OutingBody, ReachBody, WaterBody } from '../contract/index.ts'
 import { noRules } from '../contract/index.ts'
 
-type Reach = Omit<ReachBody, 'defaultTempC'> & {
+type Reach = Omit<ReachBody, 'defaultTempC' | 'thermoclineMm'> & {
+  readonly thermoclineMm?: number
   readonly key: string
   readonly meanC: number
   readonly amplitudeC: number
@@ -38,6 +39,7 @@ export const waters: readonly DemoWater[] = [
       snagginess: 1.8,
       openFromMonthDay: '03-15',
       openToMonthDay: '09-30',
+      iceOffMonthDay: null,
       rules: { ...noRules, noLead: true },
       rulesNote: 'Wade with a stick above Bridge Reach. Posted rules at the lower gate.',
     },
@@ -94,6 +96,7 @@ export const waters: readonly DemoWater[] = [
       snagginess: 1.6,
       openFromMonthDay: '05-01',
       openToMonthDay: '09-30',
+      iceOffMonthDay: null,
       rules: {
         ...noRules,
         dryOnly: true,
@@ -128,6 +131,7 @@ export const waters: readonly DemoWater[] = [
       snagginess: 0.8,
       openFromMonthDay: '03-15',
       openToMonthDay: '10-31',
+      iceOffMonthDay: null,
       rules: { ...noRules, maxFlies: 3, maxHookSize: 8, noLead: true },
       rulesNote: 'Bank or boat. Falls two to three metres by September.',
     },
@@ -148,8 +152,46 @@ export const waters: readonly DemoWater[] = [
         name: 'Drop-off',
         elevationM: 70,
         typicalDepthMm: 6000,
+        thermoclineMm: 5500,
         surfaceSpeedMmPerS: 0,
         meanC: 10.6,
+        amplitudeC: 7.4,
+      },
+    ],
+  },
+  {
+    key: 'skelf',
+    water: {
+      ...valley,
+      name: 'Skelf Tarn',
+      kind: 'uplandTarn',
+      clarityMm: 3500,
+      snagginess: 0.5,
+      openFromMonthDay: '04-01',
+      openToMonthDay: '09-30',
+      iceOffMonthDay: '04-02',
+      rules: { ...noRules, maxFlies: 2, barbless: true, noLead: true },
+      rulesNote: 'Park below the wall. Mixes all summer but for calm weeks in July.',
+    },
+    reaches: [
+      {
+        key: 'skelf-shoal',
+        kind: 'shoal',
+        name: 'Tarn shoal',
+        elevationM: 510,
+        typicalDepthMm: 1200,
+        surfaceSpeedMmPerS: 0,
+        meanC: 8.2,
+        amplitudeC: 8.6,
+      },
+      {
+        key: 'skelf-basin',
+        kind: 'basin',
+        name: 'Tarn basin',
+        elevationM: 510,
+        typicalDepthMm: 9000,
+        surfaceSpeedMmPerS: 0,
+        meanC: 7.6,
         amplitudeC: 7.4,
       },
     ],

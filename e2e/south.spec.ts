@@ -24,6 +24,7 @@ test('south of the equator the months are turned round', async ({ page, request,
     snagginess: 1,
     openFromMonthDay: null,
     openToMonthDay: null,
+    iceOffMonthDay: null,
     rules,
     rulesNote: '',
   }
@@ -34,6 +35,7 @@ test('south of the equator the months are turned round', async ({ page, request,
     elevationM: 100,
     typicalDepthMm: 900,
     surfaceSpeedMmPerS: 600,
+    thermoclineMm: null,
     defaultTempC: [15, 15, 13, 10, 7, 5, 4, 5, 7, 9, 11, 14],
   }
   const made = await request.post(`${serving.address}/api/commands`, {

@@ -26,6 +26,7 @@ const reachBody = (name: string, elevationM: number) => ({
   elevationM,
   typicalDepthMm: 900,
   surfaceSpeedMmPerS: 700,
+  thermoclineMm: null,
   defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 12, 9, 6, 4],
 })
 const river: CommandInput<'waterCreate'> = {
@@ -40,6 +41,7 @@ const river: CommandInput<'waterCreate'> = {
     snagginess: 1,
     openFromMonthDay: null,
     openToMonthDay: null,
+    iceOffMonthDay: null,
     rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null }, // prettier-ignore
     rulesNote: '',
   },

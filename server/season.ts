@@ -121,7 +121,14 @@ const rounded = (model: SeasonalModel) =>
 /** What the windows of a reach hang on, as a hash: kept windows of another one are stale. */
 export async function windowsHash(db: Reader, { loaded, model }: Warmth): Promise<string> {
   const broods = await loadBroods(db)
-  return contentHash([CORE_VERSION, rounded(model), loaded.water.latitudeDeg, loaded.reach.elevationM, broods])
+  return contentHash([
+    CORE_VERSION,
+    rounded(model),
+    loaded.water.latitudeDeg,
+    loaded.reach.elevationM,
+    loaded.water.iceOffMonthDay,
+    broods,
+  ])
 }
 
 /** Windows that pages worked out, by reach, with what they were worked out from. */

@@ -635,10 +635,10 @@ describe('waters, outings and the moment', () => {
     waterId,
     water: {
       name: 'Test Beck', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000, snagginess: 1,
-      openFromMonthDay: null, openToMonthDay: null, rulesNote: '',
+      openFromMonthDay: null, openToMonthDay: null, iceOffMonthDay: null, rulesNote: '',
       rules: { dryOnly: true, upstreamOnly: null, maxFlies: 1, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: 12, noIndicator: null },
     },
-    reaches: [{ id: reachId, kind: 'reach', name: 'Lower', elevationM: 90, typicalDepthMm: 900, surfaceSpeedMmPerS: 600, defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 13, 10, 6, 4] }],
+    reaches: [{ id: reachId, kind: 'reach', name: 'Lower', elevationM: 90, typicalDepthMm: 900, surfaceSpeedMmPerS: 600, thermoclineMm: null, defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 13, 10, 6, 4] }],
   } // prettier-ignore
   const outing = (on: string): CommandInput<'outingSave'> => ({
     outingId: id(`test:outing:${on}`),

@@ -42,6 +42,8 @@ export const reachBody = z
     elevationM: z.number().min(-400).max(6000),
     typicalDepthMm: z.number().min(50, 'At least 5 cm.').max(60_000, 'At most 60 m.'),
     surfaceSpeedMmPerS: z.number().min(0).max(4000, 'At most 4 m/s.'),
+    /** usual depth of the summer's thermocline; null where there is none */
+    thermoclineMm: z.number().int().min(500, 'At least 0.5 m.').max(40_000, 'At most 40 m.').nullable(),
     defaultTempC: z.array(z.number().min(0, 'Not below 0 °C.').max(30, 'At most 30 °C.')).length(12),
   })
   .strict()
@@ -58,6 +60,8 @@ export const waterBody = z
     snagginess: z.number().min(0).max(4),
     openFromMonthDay: monthDay.nullable(),
     openToMonthDay: monthDay.nullable(),
+    /** usual day on which a stillwater's ice has gone; null where it does not freeze, or nobody noted it */
+    iceOffMonthDay: monthDay.nullable(),
     rules: waterRules,
     rulesNote: note,
   })

@@ -59,6 +59,8 @@ export const reachChoice = z
     reachName: z.string(),
     typicalDepthMm: z.number(),
     surfaceSpeedMmPerS: z.number(),
+    bedRoughnessMm: z.number(),
+    thermoclineMm: z.number().nullable(),
     timeZone: z.string(),
     latitudeDeg: z.number(),
     longitudeDeg: z.number(),

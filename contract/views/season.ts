@@ -37,6 +37,7 @@ export const seasonStateView = z
         model: seasonalModel,
         latitudeDeg: z.number(),
         elevationM: z.number(),
+        iceOffOn: z.string().nullable(),
         inputHash: z.string(),
         keptHash: z.string().nullable(),
       }),
@@ -82,6 +83,17 @@ export const reachSeasonView = z
         atMs: z.number(),
       }),
     ),
+    /** latest level and clarity that were read, with the level a day before; null where none was */
+    level: z
+      .object({
+        day: z.number(),
+        localMin: z.number(),
+        levelMm: z.number(),
+        dayBeforeMm: z.number().nullable(),
+        clarityMm: z.number().nullable(),
+        source: z.enum(['entered', 'pasted', 'file', 'simulated']),
+      })
+      .nullable(),
     /** empty until they were worked out */
     windows: z.array(learnedWindow),
     /** days MM-DD on which a stage was seen on this water */

@@ -166,7 +166,7 @@ export function likelihoodReason(reason: LikelihoodReason, units: DisplayUnits):
     case 'notThisMonth':
       return 'not this month'
     case 'lessAtHome':
-      return `${Math.max(Math.round(reason.share * 10), 1)} in 10 as common here as where it is at home`
+      return `${Math.max(Math.round(reason.share * 10), 1)} in 10 as common on this kind of water as on its best`
     case 'wrongWater':
       return 'not on this kind of water'
     case 'hourGood':

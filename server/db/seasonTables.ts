@@ -38,7 +38,12 @@ export const reading = sqliteTable(
     levelMm: integer('level_mm'),
     clarityMm: integer('clarity_mm'),
   },
-  (t) => [primaryKey({ columns: [t.importId, t.day, t.localMin] })],
+  (t) => [
+    primaryKey({ columns: [t.importId, t.day, t.localMin] }),
+    index('reading_level')
+      .on(t.importId, t.day, t.localMin)
+      .where(sql`level_mm is not null`),
+  ],
 )
 
 /** Derived: the readings of a day, over all imports that count. */

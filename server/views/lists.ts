@@ -44,6 +44,7 @@ export async function watersView(db: Reader): Promise<WatersView> {
             elevationM: row.elevationM,
             typicalDepthMm: row.typicalDepthMm,
             surfaceSpeedMmPerS: row.surfaceSpeedMmPerS,
+            thermoclineMm: row.thermoclineMm,
             defaultTempC: [...row.defaultTempC],
           },
         })),

@@ -36,6 +36,8 @@ export const toReachChoice = (warmth: Warmth): ReachChoice => {
     reachName: r.name,
     typicalDepthMm: r.typicalDepthMm,
     surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
+    bedRoughnessMm: r.bedRoughnessMm,
+    thermoclineMm: r.thermoclineMm,
     timeZone: w.timeZone,
     latitudeDeg: w.latitudeDeg,
     longitudeDeg: w.longitudeDeg,

@@ -1,7 +1,7 @@
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm'
 import type { ObservationLine, ReachSeasonView, ReachWarmth, SeasonStateView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { readingImport } from '../db/seasonTables.ts'
+import { reading, readingImport } from '../db/seasonTables.ts'
 import { ProblemError } from '../problem.ts'
 import { loadKeptWindows, loadLearned, loadObservations, loadWarmth, seenOn, windowsHash } from '../season.ts'
 import type { Warmth } from '../season.ts'
@@ -25,6 +25,7 @@ export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
         model: { ...warmth.model },
         latitudeDeg: warmth.loaded.water.latitudeDeg,
         elevationM: warmth.loaded.reach.elevationM,
+        iceOffOn: warmth.loaded.water.iceOffMonthDay,
         inputHash: await windowsHash(db, warmth),
         keptHash: kept.get(warmth.loaded.reach.id)?.inputHash ?? null,
       })),
@@ -47,6 +48,32 @@ async function observationLines(db: Reader, waterId: string): Promise<Observatio
     .reverse()
 }
 
+/** The latest level of a reach, and what it was about a day before. */
+async function latestLevel(db: Reader, reachId: string): Promise<ReachSeasonView['level']> {
+  const ofReach = and(
+    eq(readingImport.reachId, reachId),
+    isNull(readingImport.archivedAtMs),
+    isNotNull(reading.levelMm),
+  )
+  const [latest] = await db
+    .select({ reading, source: readingImport.source })
+    .from(reading)
+    .innerJoin(readingImport, eq(readingImport.id, reading.importId))
+    .where(ofReach)
+    .orderBy(desc(reading.day), desc(reading.localMin))
+    .limit(1)
+  if (!latest || latest.reading.levelMm === null) return null
+  const { day, localMin, levelMm, clarityMm } = latest.reading
+  const [before] = await db
+    .select({ levelMm: reading.levelMm })
+    .from(reading)
+    .innerJoin(readingImport, eq(readingImport.id, reading.importId))
+    .where(and(ofReach, eq(reading.day, day - 1), lte(reading.localMin, localMin)))
+    .orderBy(desc(reading.localMin))
+    .limit(1)
+  return { day, localMin, levelMm, clarityMm, dayBeforeMm: before?.levelMm ?? null, source: latest.source }
+}
+
 /** The season of one reach: readings by day, imports, windows before and after the notes, notes of its water. */
 export async function reachSeasonView(db: Reader, reachId: string): Promise<ReachSeasonView> {
   const warmth = (await loadWarmth(db)).get(reachId)
@@ -57,6 +84,7 @@ export async function reachSeasonView(db: Reader, reachId: string): Promise<Reac
     .where(and(eq(readingImport.reachId, reachId), isNull(readingImport.archivedAtMs)))
     .orderBy(desc(readingImport.atMs))
   const learned = await loadLearned(db, reachId)
+  const level = await latestLevel(db, reachId)
   type Window = ReachSeasonView['windows'][number]['before']
   const plain = (window: (typeof learned)[number]['before']): Window => ({
     ...window,
@@ -77,6 +105,7 @@ export async function reachSeasonView(db: Reader, reachId: string): Promise<Reac
       lastDay,
       atMs,
     })),
+    level,
     windows: learned.map(({ before, after, learned: { shiftDays, notes }, backtest }) => ({
       before: plain(before),
       after: plain(after),

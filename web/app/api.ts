@@ -56,9 +56,19 @@ export const api = createApi({
     instrument: build.mutation<InstrumentReading, { kind: 'scale' | 'timer'; expected: number }>({
       query: (body) => ({ url: '/instruments/read', method: 'POST', body }),
     }),
+    // rows come as text from the worker that read them, so that the page does not stand still over them
+    takeReadings: build.mutation<CommandResult, ReadingsAsText>({
+      query: ({ rowsJson, importId, id, ...readings }) => ({
+        url: '/readings',
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: `{"id":${JSON.stringify(id)},"kind":"readingsImport","body":{"importId":${JSON.stringify(importId)},"readings":{"rows":${rowsJson},${JSON.stringify(readings).slice(1)}}}`,
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['all']),
+    }),
     command: build.mutation<CommandResult, Sent>({
       query: (body) => ({
-        url: body.kind === 'readingsImport' ? '/readings' : '/commands',
+        url: '/commands',
         method: 'POST',
         body,
       }),
@@ -74,8 +84,18 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation,
+  useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
 } = api // prettier-ignore
+
+/** A table of readings for a reach, its rows as JSON. */
+export interface ReadingsAsText {
+  readonly id: string
+  readonly importId: string
+  readonly reachId: string
+  readonly depthMm: number
+  readonly source: 'entered' | 'pasted' | 'file' | 'simulated'
+  readonly rowsJson: string
+}
 
 /** What a failed request says: the server's problem, or that it could not be reached. */
 export type Failure = { readonly kind: 'problem'; readonly problem: Problem } | { readonly kind: 'unreachable' }

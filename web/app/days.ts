@@ -1,7 +1,20 @@
 import { dateOf } from '../../core/index.ts'
 
 /** Months as charts name them. */
-export const MONTHS: readonly string[] = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+export const MONTHS: readonly string[] = [
+  'Jan',
+  'Feb',
+  'Mar',
+  'Apr',
+  'May',
+  'Jun',
+  'Jul',
+  'Aug',
+  'Sep',
+  'Oct',
+  'Nov',
+  'Dec',
+]
 /** An epoch day that is 1 January of a common year. */
 const SOME_NEW_YEAR = 19_358
 const HALF_YEAR_DAYS = 182

@@ -29,11 +29,12 @@ export function useSeasonKeeper(): void {
       const result = await runJob(
         'emergenceWindows',
         {
-          reaches: stale.map(({ reachId, model, latitudeDeg, elevationM }) => ({
+          reaches: stale.map(({ reachId, model, latitudeDeg, elevationM, iceOffOn }) => ({
             key: reachId,
             model,
             latitudeDeg,
             elevationM,
+            iceOffOn,
           })),
           broods: datedBroods(larder.stages),
           years: YEARS,

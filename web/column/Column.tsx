@@ -10,6 +10,7 @@ import { MomentHead } from './MomentHead.tsx'
 import { FallMarks } from './FallMarks.tsx'
 import { Lane, Profile } from './Lane.tsx'
 import { heightShare } from './scale.ts'
+import { SectionMarks } from './SectionMarks.tsx'
 
 const Strip = styled.aside`
   grid-area: column;
@@ -47,6 +48,32 @@ const Strip = styled.aside`
   }
   .crease {
     border-top-style: dashed;
+  }
+  .grab {
+    pointer-events: auto;
+    cursor: ns-resize;
+    touch-action: none;
+    height: 14px;
+    z-index: 3;
+  }
+  .ice {
+    background: color-mix(in srgb, var(--panel) 70%, transparent);
+  }
+  .section {
+    position: absolute;
+    inset: 0;
+    background: color-mix(in srgb, var(--quiet) 22%, transparent);
+    pointer-events: none;
+  }
+  .layer {
+    white-space: nowrap;
+    position: absolute;
+    left: calc(50% + 6px);
+    padding: 0 3px;
+    font: 0.75rem/1.3 var(--figures);
+    color: var(--ink);
+    background: color-mix(in srgb, var(--panel) 84%, transparent);
+    border-radius: 3px;
   }
   .middle {
     position: absolute;
@@ -263,7 +290,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
       <MomentHead frame={frame} />
       <div className="lanes" aria-hidden="true">
         <span>food</span>
-        <span>flies</span>
+        <span>{content.section?.title ?? 'flies'}</span>
       </div>
       <div className="water" ref={water}>
         <div className="line film" style={{ top: y(0) }}>
@@ -289,6 +316,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
         ))}
         <Lane marks={foods} side="left" heightPx={heightPx} bedMm={bedMm} lane="foods" />
         <Lane marks={flies} side="right" heightPx={heightPx} bedMm={bedMm} lane="flies" />
+        {content.section ? <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} /> : null}
         {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
         <div className="line" style={{ bottom: 0 }}>
           <span style={{ top: 'auto', bottom: 2 }}>bed {shortDepth(bedMm, frame.settings.units)}</span>

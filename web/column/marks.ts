@@ -36,12 +36,34 @@ export interface FallMark {
   readonly onDrag: ((timeS: number, depthMm: number) => void) | null
 }
 
+/** A stretch of depth of a water: how fast it runs there, as share of the surface, and in words how warm and fast. */
+interface WaterLayer {
+  readonly depthMm: number
+  readonly speedShare: number
+  readonly words: string
+}
+
+/** A section of a water, from film to bed. */
+export interface WaterSection {
+  readonly title: string
+  readonly layers: readonly WaterLayer[]
+  readonly ice: boolean
+  readonly thermocline: {
+    readonly depthMm: number
+    readonly words: string
+    readonly onMove: (depthMm: number) => void
+    readonly onDrop: () => void
+  } | null
+}
+
 /** What a place hangs in the Column besides the foods. Null leaves the flies lane to the census of the boxes. */
 export interface ColumnContent {
   readonly flies: readonly Mark[] | null
   readonly fall: FallMark | null
   /** ids of foods to keep bright; null keeps all */
   readonly foods: readonly string[] | null
+  /** the water itself, where a place is about it */
+  readonly section?: WaterSection | null
 }
 
 export const EMPTY_CONTENT: ColumnContent = { flies: null, fall: null, foods: null }

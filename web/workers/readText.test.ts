@@ -11,13 +11,20 @@ function read(text: string) {
 describe('readText', () => {
   it.each([';', '\t', ',', '|'])('parts cells by %j, however few lines there are', (separator) => {
     const text = [`date${separator}water`, `2026-06-01${separator}9.1`, ''].join('\n')
-    expect(read(text).result).toMatchObject({ kind: 'readings', rows: [[20605, 720, 910]] })
+    expect(read(text).result).toMatchObject({
+      kind: 'readings',
+      rowsJson: '[[20605,720,910,null,null]]',
+      count: 1,
+      coldestC: 9.1,
+      warmestC: 9.1,
+    })
   })
 
   it('reads decimal commas between semicolons, with an empty last line', () => {
     expect(read('date;water\n2026-06-01;54\n2026-06-02;9,1\n').result).toMatchObject({
       kind: 'faulty',
       good: 1,
+      faultCount: 1,
       faults: [{ line: 2, code: 'tooWarm' }],
     })
   })

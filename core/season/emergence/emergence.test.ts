@@ -45,6 +45,7 @@ const yearOf = (waterC: (day: number) => number, change: Partial<Year> = {}): Ye
   airC: new Float32Array(500),
   daylightH: new Float32Array(500),
   freezes: false,
+  iceGoneC: 4.2,
   steady: false,
   ...change,
 })
@@ -154,6 +155,22 @@ describe('emergenceWindows', () => {
         firstDayOf(windowsOf(olives, { model: turned, latitudeDeg: -44 })) - firstDayOf(windowsOf(olives)),
       ),
     ).toBeLessThan(4)
+  })
+
+  it('starts after the ice on the day that is noted for it, later where it is noted later', () => {
+    const boatmen: DatedTrigger = {
+      kind: 'iceOff',
+      offsetDays: 6,
+      withoutIceC: 5,
+      spreadDays: 5,
+      durationDays: 20,
+    }
+    const tarn = { model: { ...usualModel(months(8.2, 8.6)), curveSdC: 0 }, elevationM: 510 }
+    const noted = (iceOffOn: string | null) => windowsOf(boatmen, { ...tarn, iceOffOn })
+    const median = ({ onset }: EmergenceWindow) => onset[Math.floor(onset.length / 2)] ?? 0
+    expect(Math.abs(median(noted('04-02')) - (dayOfMonthDay('04-02') + 6))).toBeLessThan(6)
+    expect(median(noted('04-20')) - median(noted('04-02'))).toBeGreaterThan(10)
+    expect(median(noted(null))).toBeLessThan(median(noted('04-20')))
   })
 
   it('says how many years never bring it', () => {

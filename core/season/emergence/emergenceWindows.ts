@@ -4,6 +4,7 @@ import { amplitudeC, curveC, curveRow, simulateYear } from '../warmth/index.ts'
 import type { SeasonalModel } from '../warmth/index.ts'
 import { anomalySums, AS_USUAL, durationFrom, onsetDay } from './onset.ts'
 import type { Deviation, Year } from './onset.ts'
+import { dayOfMonthDay } from './trigger.ts'
 import type { DatedTrigger } from './trigger.ts'
 import { quantilesOf } from './window.ts'
 import type { EmergenceWindow } from './window.ts'
@@ -14,6 +15,8 @@ export interface SimulatedReach {
   readonly model: SeasonalModel
   readonly latitudeDeg: number
   readonly elevationM: number
+  /** usual day on which its ice has gone, MM-DD; null where it does not freeze, or nobody noted it */
+  readonly iceOffOn?: string | null
 }
 
 /** A brood of a stage, with what starts it. */
@@ -61,8 +64,11 @@ const NOON = { longitudeDeg: 0, utcOffsetMinutes: 0 }
 /** An epoch day that is 1 January of a common year. */
 const SOME_NEW_YEAR = 19_358
 
+/** Ice has gone, where nobody noted the day, once the water is this warm, °C. */
+const ICE_GONE_C = 4.2
+
 /** What a reach's simulated years share. */
-function sceneOf({ model, latitudeDeg, elevationM }: SimulatedReach) {
+function sceneOf({ model, latitudeDeg, elevationM, iceOffOn = null }: SimulatedReach) {
   const turnedBy = latitudeDeg < 0 ? HALF_YEAR_DAYS : 0
   const water = curveRow(model, ROW_DAYS, turnedBy)
   const airModel: SeasonalModel = {
@@ -87,7 +93,9 @@ function sceneOf({ model, latitudeDeg, elevationM }: SimulatedReach) {
     waterC: new Float32Array(ROW_DAYS),
     airC: new Float32Array(ROW_DAYS),
     daylightH,
-    freezes: coldest < FREEZES_C,
+    freezes: iceOffOn !== null || coldest < FREEZES_C,
+    // the warmth that the water usually has on the day when its ice is noted to have gone
+    iceGoneC: iceOffOn === null ? ICE_GONE_C : (water[dayOfMonthDay(iceOffOn)] ?? ICE_GONE_C),
     steady: amplitudeC(model) < STEADY_C,
   }
   return { water, air: curveRow(airModel, ROW_DAYS), airModel, year }

@@ -11,6 +11,8 @@ export interface Year {
   readonly daylightH: Float32Array
   /** whether the water freezes over in an ordinary winter */
   readonly freezes: boolean
+  /** how warm the water is when its ice has gone, °C; looked for from 1 February */
+  readonly iceGoneC: number
   /** whether the year swings so little that warmth gives no sign */
   readonly steady: boolean
 }
@@ -27,8 +29,6 @@ export const AS_USUAL: Deviation = { thresholdC: 0, days: 0 }
 
 /** A threshold is looked for this long after it may first be met, days. */
 const SEARCHED_DAYS = 240
-/** Ice has gone once the water is this warm, °C; looked for from 1 February. */
-const ICE_GONE_C = 4.2
 const FIRST_OF_FEBRUARY = 31
 
 /** First day from one on at which a row has risen to, or fallen to, a limit. */
@@ -74,7 +74,7 @@ function startOf(trigger: DatedTrigger, year: Year, offC: number): number | null
     case 'airTemp':
       return firstDay(dayOfMonthDay(trigger.notBefore), year.airC, trigger.thresholdC + offC, true)
     case 'iceOff': {
-      const limit = (year.freezes ? ICE_GONE_C : trigger.withoutIceC) + offC
+      const limit = (year.freezes ? year.iceGoneC : trigger.withoutIceC) + offC
       const day = firstDay(FIRST_OF_FEBRUARY, year.waterC, limit, true)
       return day === null ? null : day + trigger.offsetDays
     }

@@ -71,7 +71,6 @@ export type Trigger =
 export const isDated = (trigger: Trigger): trigger is DatedTrigger =>
   trigger.kind !== 'allYear' && trigger.kind !== 'light' && trigger.kind !== 'level'
 
-
 /** Few dates are asked for again and again. */
 const known = new Map<string, number>()
 

@@ -6,10 +6,12 @@ import type { SeasonalModel } from './seasonalModel.ts'
 import type { DayReading } from './fitSeasonal.ts'
 
 const NORMAL_90 = 1.2816
+/** A day's mean, as one or a few readings of a plain thermometer have it: sd, °C. */
+const READING_SD_C = 0.4
 
 /**
  * Temperature of a day ahead: it starts from the latest reading's anomaly and relaxes to the season, the doubt growing
- * from nothing to that of any day of any year.
+ * from that of a thermometer read at some hour to that of any day of any year.
  *
  * @param latest null where there is none: then the season alone speaks
  */
@@ -21,7 +23,7 @@ export function forecastC(model: SeasonalModel, latest: DayReading | null, day: 
   const anomaly = latest ? latest.meanC - curveC(model, placeInYear(latest.day).dayOfYear) : 0
   const value = Math.max(usual + anomaly * left, 0)
   const seasonSd = Math.hypot(yearSdC, curveSdC) * (1 - left)
-  const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd)
+  const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd, READING_SD_C * left)
   return {
     value,
     low: Math.max(value - NORMAL_90 * sd, 0),

@@ -1,7 +1,15 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useMemo, useRef } from 'react'
 import styled from 'styled-components'
-import { bandIn, chanceOfDay, curveC, epochDayOf, MONTH_STARTS, newYearOf, yearOf } from '../../../core/index.ts'
+import {
+  bandIn,
+  chanceOfDay,
+  curveC,
+  epochDayOf,
+  MONTH_STARTS,
+  newYearOf,
+  yearOf,
+} from '../../../core/index.ts'
 import type { ReachState } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { MONTHS } from '../../app/days.ts'

@@ -72,6 +72,7 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
       elevationM: 0,
       typicalDepthMm: Math.round(depth.value),
       surfaceSpeedMmPerS: Math.round(speed.value),
+      thermoclineMm: null,
       defaultTempC: yearBetween(
         Math.min(coldest.value, warmest.value),
         Math.max(coldest.value, warmest.value),
@@ -84,7 +85,7 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
         waterId: newId<WaterId>(),
         water: {
           name, kind, latitudeDeg, longitudeDeg, timeZone: frame?.settings.timeZone ?? 'UTC', clarityMm: 2000, snagginess: 1,
-          openFromMonthDay: null, openToMonthDay: null, rulesNote: '',
+          openFromMonthDay: null, openToMonthDay: null, iceOffMonthDay: null, rulesNote: '',
           rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null },
         },
         reaches: [reach],

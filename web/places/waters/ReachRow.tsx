@@ -1,7 +1,4 @@
 import { Link } from 'react-router'
-import { useState } from 'react'
-import { parseQuantity, wording } from '../../../core/index.ts'
-import type { Quantity, Unit } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { chooseMoment } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
@@ -9,48 +6,10 @@ import { useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
-import { TextField } from '../../ui/fields.tsx'
+import { Quiet } from '../../ui/layout.tsx'
+import { InPlace } from './InPlace.tsx'
 
 type ReachLine = WatersView['waters'][number]['reaches'][number]
-
-interface InPlaceProps {
-  readonly label: string
-  readonly shown: string
-  readonly quantity: Quantity
-  readonly unit: Unit
-  readonly min: number
-  readonly max: number
-  readonly onSave: (value: number) => void
-}
-
-/** A figure that is saved as it is edited, on leaving the field or Enter. */
-function InPlace({ label, shown, quantity, unit, min, max, onSave }: InPlaceProps) {
-  const [text, setText] = useState<string | null>(null)
-  const parsed = text === null ? null : parseQuantity(text, quantity, unit, { min, max })
-  const fault =
-    parsed?.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined
-  const save = () => {
-    if (parsed?.kind === 'quantity' && text !== shown) onSave(Math.round(parsed.value))
-    if (parsed?.kind !== 'unclear') setText(null)
-  }
-  return (
-    <span
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') save()
-      }}
-    >
-      <TextField
-        label={label}
-        hideLabel
-        value={text ?? shown}
-        onChange={setText}
-        onBlur={save}
-        fault={fault}
-        width="96px"
-      />
-    </span>
-  )
-}
 
 const HEIGHT = 26
 
@@ -85,6 +44,9 @@ function WarmthStrip({ temps, month }: { readonly temps: readonly number[]; read
     </svg>
   )
 }
+
+/** Shallower water is turned over by any wind. */
+const DEEP_ENOUGH_MM = 3000
 
 /** A reach: its depth and speed, edited in place, and its year. */
 export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonly isChosen: boolean }) {
@@ -125,6 +87,23 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
           onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}
         />
       </td>
+      {reach.kind === 'reach' ? null : (
+        <td>
+          {reach.typicalDepthMm > DEEP_ENOUGH_MM ? (
+            <InPlace
+              label={`Thermocline of ${reach.name}`}
+              shown={reach.thermoclineMm === null ? 'none' : depth(reach.thermoclineMm)}
+              quantity="length"
+              unit={units.depth}
+              min={500}
+              max={reach.typicalDepthMm - 500}
+              onSave={(thermoclineMm) => save({ thermoclineMm })}
+            />
+          ) : (
+            <Quiet>too shallow</Quiet>
+          )}
+        </td>
+      )}
       <td>
         <WarmthStrip temps={reach.defaultTempC} month={month} />
       </td>

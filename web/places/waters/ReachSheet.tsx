@@ -31,6 +31,23 @@ function basisWords({ model }: ReachSeasonView['warmth']): string {
   }
 }
 
+/** A change of level less than this in a day is none, mm. */
+const STEADY_MM = 15
+
+/** `Level 0.45 m on 5 June, falling 0.12 m a day; seen to 1.4 m (simulated).` */
+function levelWords(
+  { day, levelMm, dayBeforeMm, clarityMm, source }: NonNullable<ReachSeasonView['level']>,
+  depth: (mm: number) => string,
+): string {
+  const change = dayBeforeMm === null ? 0 : levelMm - dayBeforeMm
+  const moves =
+    dayBeforeMm === null || Math.abs(change) < STEADY_MM
+      ? 'steady'
+      : `${change > 0 ? 'rising' : 'falling'} ${depth(Math.abs(change))} a day`
+  const seen = clarityMm === null ? '' : `; seen to ${depth(clarityMm)}`
+  return `Level ${depth(levelMm)} on ${dateOf(day)}, ${moves}${seen}${source === 'simulated' ? ' (simulated)' : ''}.`
+}
+
 interface ReachSheetProps {
   readonly line: WaterLine['reaches'][number]
   readonly water: WaterLine['water']
@@ -41,10 +58,10 @@ interface ReachSheetProps {
 export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
   const { data } = useReachSeasonQuery(line.id)
   const { data: frame } = useFrameQuery()
-  const { units, temperature } = useWording()
+  const { units, temperature, depth } = useWording()
   const command = useCommand()
   if (!data || !frame) return <p aria-busy="true">Reading the thermometer …</p>
-  const { warmth, imports } = data
+  const { warmth, imports, level } = data
   const { latest } = warmth
   return (
     <>
@@ -57,6 +74,7 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
         {latest
           ? `Last read on ${dateOf(latest.day)}: ${temperature(latest.meanC)}.`
           : 'Nobody has read the thermometer here.'}
+        {level ? ` ${levelWords(level, depth)}` : ''}
       </p>
       <Section aria-label="Warmth">
         <h2>

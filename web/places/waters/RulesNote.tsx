@@ -4,6 +4,7 @@ import { useCommand } from '../../app/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
+import { WaterDetails } from './WaterDetails.tsx'
 
 type WaterLine = WatersView['waters'][number]
 type Flag = 'dryOnly' | 'upstreamOnly' | 'barbless' | 'noLead' | 'noAddedWeight' | 'noIndicator'
@@ -44,6 +45,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
       </Row>
       {open ? (
         <>
+          <WaterDetails line={line} />
           <Row>
             {FLAGS.map(([flag, words]) => (
               <Checkbox

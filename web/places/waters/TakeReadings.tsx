@@ -10,7 +10,10 @@ import {
 } from '../../../core/index.ts'
 import type { DateOrder, TableFault } from '../../../core/index.ts'
 import type { CommandInput, ReachId, ReachWarmth } from '../../../contract/index.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import { toFailure, useTakeReadingsMutation } from '../../app/api.ts'
+import { setWork } from '../../app/state.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { newId } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, Select, TextField } from '../../ui/fields.tsx'
@@ -19,10 +22,12 @@ import { runJob } from '../../workers/gateway.ts'
 import type { ReadText } from '../../workers/readText.ts'
 
 const LARGEST_BYTES = 20_000_000
-const SHOWN_FAULTS = 8
 const NOON_MIN = 720
 const UNDER_THE_SURFACE_MM = 300
 const GAUGE_HOURS = 48
+const RAIN_AT_HOUR = 5
+const FALLS_IN_HOURS = 14
+const USUAL_LEVEL_MM = 420
 
 type Rows = CommandInput<'readingsImport'>['readings']['rows']
 type Source = CommandInput<'readingsImport'>['readings']['source']
@@ -45,24 +50,36 @@ interface TakeReadingsProps {
 
 /** One reading by hand; or a table, pasted or from a file, with what it says before it is taken in. */
 export function TakeReadings({ reachId, isDemo, today, warmth }: TakeReadingsProps) {
-  const command = useCommand()
+  const [send] = useTakeReadingsMutation()
   const [refused, setRefused] = useState<string | null>(null)
-  const take = async (source: Source, rows: Rows) => {
-    const delivery = await command(
-      'readingsImport',
-      { importId: newId(), readings: { reachId, depthMm: UNDER_THE_SURFACE_MM, source, rows } },
-      { quietly: true },
+  const take = async (source: Source, rowsJson: string) => {
+    const { error } = await send({
+      id: newId(),
+      importId: newId(),
+      reachId,
+      depthMm: UNDER_THE_SURFACE_MM,
+      source,
+      rowsJson,
+    })
+    if (!error) {
+      setRefused(null)
+      return true
+    }
+    const failure = toFailure(error)
+    setRefused(
+      failure.kind === 'problem'
+        ? failure.problem.detail
+        : 'The server does not answer. Nothing was taken in; try again when it does.',
     )
-    setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
-    return delivery.kind !== 'refused'
+    return false
   }
   return (
     <>
-      <OneReading today={today} onTake={(rows) => take('entered', rows)} />
+      <OneReading today={today} onTake={(rows) => take('entered', JSON.stringify(rows))} />
       <TableOfReadings onTake={take} />
       {isDemo ? (
         <Row style={{ paddingTop: 10 }}>
-          <Button onPress={() => void take('simulated', gauge(warmth, today))}>
+          <Button onPress={() => void take('simulated', JSON.stringify(gauge(warmth, today)))}>
             Take two days from the simulated gauge
           </Button>
           <Quiet>Made up: no gauge is connected.</Quiet>
@@ -73,7 +90,7 @@ export function TakeReadings({ reachId, isDemo, today, warmth }: TakeReadingsPro
   )
 }
 
-/** What a gauge of the reach would deliver: hourly temperatures about what is likely, with the day's swing. */
+/** What a gauge of the reach would deliver: hourly temperatures about what is likely, with the day's swing, level and clarity. */
 function gauge({ model, latest }: ReachWarmth, today: string): Rows {
   const last = epochDayOf(today)
   const normal = normalsFrom(randomFrom(last))
@@ -81,7 +98,12 @@ function gauge({ model, latest }: ReachWarmth, today: string): Rows {
     const day = last - 1 + Math.floor(hour / 24)
     const swing = 0.8 * Math.cos((2 * Math.PI * ((hour % 24) - 16)) / 24)
     const tempC = forecastC(model, latest, day).value + swing + 0.1 * normal()
-    return [day, (hour % 24) * 60, Math.round(Math.max(tempC, 0) * 100), null, null]
+    // a shower in the first night raises the water, which then falls and clears
+    const sinceRain = Math.max(hour - RAIN_AT_HOUR, 0)
+    const rise = hour < RAIN_AT_HOUR ? 0 : Math.exp(-sinceRain / FALLS_IN_HOURS)
+    const levelMm = Math.round(USUAL_LEVEL_MM + 180 * rise + 3 * normal())
+    const clarityMm = Math.round(2000 / (1 + 2.5 * rise))
+    return [day, (hour % 24) * 60, Math.round(Math.max(tempC, 0) * 100), levelMm, clarityMm]
   })
 }
 
@@ -135,7 +157,11 @@ function OneReading({
   )
 }
 
-function TableOfReadings({ onTake }: { readonly onTake: (source: Source, rows: Rows) => Promise<boolean> }) {
+function TableOfReadings({
+  onTake,
+}: {
+  readonly onTake: (source: Source, rowsJson: string) => Promise<boolean>
+}) {
   const { units } = useWording()
   const [text, setText] = useState('')
   const [fileName, setFileName] = useState<string | null>(null)
@@ -144,12 +170,21 @@ function TableOfReadings({ onTake }: { readonly onTake: (source: Source, rows: R
   const [read, setRead] = useState<ReadText | null>(null)
   const [fault, setFault] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
+  const dispatch = useAppDispatch()
   const picker = useRef<HTMLInputElement>(null)
 
   const look = async (of: string, reading: { dateOrder: DateOrder; unit: '°C' | '°F' }) => {
     setFault(null)
     setBusy(true)
-    const found = await runJob('readText', { text: of, reading }, { key: 'readText' })
+    const found = await runJob(
+      'readText',
+      { text: of, reading },
+      {
+        key: 'readText',
+        onProgress: ({ done }) => dispatch(setWork({ label: 'Reading the table', done })),
+      },
+    )
+    dispatch(setWork(null))
     setBusy(false)
     if (!('kind' in found)) setRead(found)
   }
@@ -170,14 +205,9 @@ function TableOfReadings({ onTake }: { readonly onTake: (source: Source, rows: R
   const takeIn = async () => {
     if (read?.result.kind !== 'readings') return
     setBusy(true)
-    const rows = read.result.rows.map(([day, localMin, c100]): Rows[number] => [
-      day,
-      localMin,
-      c100,
-      null,
-      null,
-    ])
-    const taken = await onTake(fileName ? 'file' : 'pasted', rows)
+    dispatch(setWork({ label: `Taking ${read.result.count.toLocaleString('en')} readings in`, done: 0.5 }))
+    const taken = await onTake(fileName ? 'file' : 'pasted', read.result.rowsJson)
+    dispatch(setWork(null))
     setBusy(false)
     if (!taken) return
     setText('')
@@ -265,35 +295,30 @@ function Preview({
   const { result, ambiguous, dateOrder } = read
   if (result.kind === 'empty') return <Fault>There is nothing in it.</Fault>
   if (result.kind === 'faulty') {
-    const { faults, good } = result
+    const { faults, faultCount, good } = result
     return (
       <div role="status">
         <Fault>
-          {faults.length.toLocaleString('en')} {faults.length === 1 ? 'line is' : 'lines are'} not clear, and{' '}
+          {faultCount.toLocaleString('en')} {faultCount === 1 ? 'line is' : 'lines are'} not clear, and{' '}
           {good.toLocaleString('en')} good. Nothing is taken in until all are.
         </Fault>
         <ul>
-          {faults.slice(0, SHOWN_FAULTS).map(({ line, code, text }) => (
+          {faults.map(({ line, code, text }) => (
             <li key={line}>
               line {line}: {FAULTS[code](text)}
             </li>
           ))}
         </ul>
-        {faults.length > SHOWN_FAULTS ? <Quiet>And {faults.length - SHOWN_FAULTS} more.</Quiet> : null}
+        {faultCount > faults.length ? <Quiet>And {faultCount - faults.length} more.</Quiet> : null}
       </div>
     )
   }
-  const { rows, doubled, outOfOrder, firstDay, lastDay } = result
-  const temps = rows.map(([, , c100]) => c100 / 100)
-  const [coldest, warmest] = temps.reduce(
-    ([low, high], tempC) => [Math.min(low, tempC), Math.max(high, tempC)],
-    [Infinity, -Infinity],
-  )
+  const { count, coldestC, warmestC, doubled, outOfOrder, firstDay, lastDay } = result
   return (
     <div role="status">
       <p>
-        {rows.length.toLocaleString('en')} {rows.length === 1 ? 'reading' : 'readings'} from {dateOf(firstDay)}{' '}
-        to {dateOf(lastDay)}, from {temperature(coldest)} to {temperature(warmest)}.
+        {count.toLocaleString('en')} {count === 1 ? 'reading' : 'readings'} from {dateOf(firstDay)} to{' '}
+        {dateOf(lastDay)}, from {temperature(coldestC)} to {temperature(warmestC)}.
         {doubled > 0 ? ` ${doubled} stood twice, as autumn's hour does; their mean is taken.` : ''}
         {outOfOrder > 0 ? ' They were out of order, and are sorted.' : ''}
         {ambiguous

@@ -1,5 +1,14 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
-import { curveC, dateOf, epochDayOf, forecastC, fromCore, MONTH_STARTS, newYearOf, yearOf } from '../../../core/index.ts'
+import {
+  curveC,
+  dateOf,
+  epochDayOf,
+  forecastC,
+  fromCore,
+  MONTH_STARTS,
+  newYearOf,
+  yearOf,
+} from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachSeasonView } from '../../../contract/index.ts'
 import { MONTHS } from '../../app/days.ts'

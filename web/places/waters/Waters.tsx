@@ -13,6 +13,7 @@ import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NewWater } from './NewWater.tsx'
 import { ReachRow } from './ReachRow.tsx'
 import { RulesNote } from './RulesNote.tsx'
+import { useSection } from './useSection.ts'
 
 const ReachSheet = lazy(() => import('./ReachSheet.tsx'))
 
@@ -37,6 +38,7 @@ function WaterSection({
           {water.name}{' '}
           <Quiet>
             · {wording.waterKindName[water.kind]} · {open} · seen to {(water.clarityMm / 1000).toFixed(1)} m
+            {water.iceOffMonthDay ? ` · ice gone about ${monthDay(water.iceOffMonthDay)}` : ''}
           </Quiet>
         </h2>
       </Heading>
@@ -47,6 +49,7 @@ function WaterSection({
             <th className="number">above sea</th>
             <th>usual depth</th>
             <th>surface speed</th>
+            {reaches[0]?.reach.kind === 'reach' ? null : <th>thermocline</th>}
             <th>water through the year, °C</th>
             <th>moment</th>
           </tr>
@@ -82,6 +85,7 @@ export default function Waters() {
     return { n: () => setAdding(true), r: next }
   }, [data, moment, dispatch])
   usePlaceKeys(keys)
+  useSection(data)
   if (!data) return <p aria-busy="true">Walking the banks …</p>
   const open = data.waters
     .flatMap(({ water, reaches }) => reaches.map((line) => ({ water, line })))

@@ -1,0 +1,1 @@
+CREATE INDEX `reading_level` ON `reading` (`import_id`,`day`,`local_min`) WHERE level_mm is not null;

@@ -1,0 +1,105 @@
+import { useState } from 'react'
+import { isStillwater } from '../../../core/index.ts'
+import type { WatersView } from '../../../contract/index.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { useWording } from '../../app/useWording.ts'
+import { TextField } from '../../ui/fields.tsx'
+import { Row } from '../../ui/layout.tsx'
+import { InPlace } from './InPlace.tsx'
+
+type WaterLine = WatersView['waters'][number]
+type Water = WaterLine['water']
+
+const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
+
+/** A day of the year or a count, left blank where the note does not say; saved on leaving the field. */
+function Blank({
+  label,
+  kept,
+  wanted,
+  fault,
+  onSave,
+}: {
+  readonly label: string
+  readonly kept: string
+  readonly wanted: RegExp
+  readonly fault: string
+  readonly onSave: (text: string) => void
+}) {
+  const [text, setText] = useState<string | null>(null)
+  const good = text === null || text === '' || wanted.test(text)
+  const save = () => {
+    if (text === null || !good) return
+    if (text !== kept) onSave(text)
+    setText(null)
+  }
+  return (
+    <TextField
+      label={label}
+      value={text ?? kept}
+      onChange={setText}
+      onBlur={save}
+      fault={good ? undefined : fault}
+      width="150px"
+      maxLength={5}
+    />
+  )
+}
+
+/** What is noted of a water besides its reaches: how clear and snaggy, when it is open, its ice, counts in its rules. */
+export function WaterDetails({ line }: { readonly line: WaterLine }) {
+  const command = useCommand()
+  const { units, depth } = useWording()
+  const { water } = line
+  const save = (change: Partial<Water>) =>
+    void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
+  const day = (label: string, key: 'openFromMonthDay' | 'openToMonthDay' | 'iceOffMonthDay') => (
+    <Blank
+      label={label}
+      kept={water[key] ?? ''}
+      wanted={MONTH_DAY}
+      fault="Month and day, as 04-02."
+      onSave={(text) => save({ [key]: text === '' ? null : text })}
+    />
+  )
+  const count = (label: string, key: 'maxFlies' | 'maxHookSize' | 'minHookSize', wanted: RegExp, fault: string) => (
+    <Blank
+      label={label}
+      kept={water.rules[key]?.toString() ?? ''}
+      wanted={wanted}
+      fault={fault}
+      onSave={(text) => save({ rules: { ...water.rules, [key]: text === '' ? null : Number(text) } })}
+    />
+  ) // prettier-ignore
+  return (
+    <>
+      <Row $align="start">
+        <InPlace
+          label={`How far one sees into ${water.name}`}
+          named="Seen to"
+          shown={depth(water.clarityMm)}
+          quantity="length"
+          unit={units.depth}
+          min={0}
+          max={30_000}
+          onSave={(clarityMm) => save({ clarityMm })}
+        />
+        <Blank
+          label="Snags, 0 none to 4"
+          kept={String(water.snagginess)}
+          wanted={/^[0-3]([.,]\d)?$|^4$/}
+          fault="From 0 to 4."
+          onSave={(text) => save({ snagginess: Number(text.replace(',', '.')) })}
+        />
+        {day('Open from, month-day', 'openFromMonthDay')}
+        {day('Open to, month-day', 'openToMonthDay')}
+        {isStillwater(water.kind) ? day('Ice gone, month-day', 'iceOffMonthDay') : null}
+      </Row>
+      <Row $align="start">
+        {count('Most flies', 'maxFlies', /^([1-9]|10)$/, 'From 1 to 10.')}
+        {count('Largest hook', 'maxHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
+        {count('Smallest hook', 'minHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
+      </Row>
+    </>
+  )
+}
