@@ -19,3 +19,5 @@ export type {
 } from './stageLikelihood.ts'
 export { sunTimes } from './sun.ts'
 export type { Spot, SunTimes } from './sun.ts'
+export { YEAR_STEP_DAYS, yearOfStages } from './yearOfStages.ts'
+export type { StageYear } from './yearOfStages.ts'

@@ -61,8 +61,12 @@ export const api = createApi({
       query: ({ rowsJson, importId, id, ...readings }) => ({
         url: '/readings',
         method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: `{"id":${JSON.stringify(id)},"kind":"readingsImport","body":{"importId":${JSON.stringify(importId)},"readings":{"rows":${rowsJson},${JSON.stringify(readings).slice(1)}}}`,
+        body: new Blob(
+          [
+            `{"id":${JSON.stringify(id)},"kind":"readingsImport","body":{"importId":${JSON.stringify(importId)},"readings":{"rows":${rowsJson},${JSON.stringify(readings).slice(1)}}}`,
+          ],
+          { type: 'application/json' },
+        ),
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['all']),
     }),

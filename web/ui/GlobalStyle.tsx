@@ -33,6 +33,12 @@ export const GlobalStyle = createGlobalStyle`
   .visually-hidden {
     position: absolute; width: 1px; height: 1px; margin: -1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap;
   }
+  .printed { display: none; }
+  @media print {
+    @page { margin: 8mm; }
+    body:has(> .printed) > :not(.printed) { display: none; }
+    .printed { display: block; width: 100%; height: auto; }
+  }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { animation: none !important; transition: none !important; }
   }

@@ -1,4 +1,4 @@
-import { emergenceWindows, findWeightings, sampleFall, yearOfUse } from '../../core/index.ts'
+import { emergenceWindows, findWeightings, sampleFall, yearOfStages, yearOfUse } from '../../core/index.ts'
 import type {
   Calibration,
   FindInput,
@@ -26,6 +26,7 @@ export const jobs = {
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
   emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
     emergenceWindows(input),
+  yearOfStages,
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   readText,
 } as const

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
-import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
+import { bandIn, curveC, epochDayOf, MONTH_STARTS, stageLikelihood, wording } from '../../../core/index.ts'
 import type { ReachState, StageLikelihood, Weather } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { useLarderQuery, useReachSeasonQuery } from '../../app/api.ts'
@@ -15,7 +15,8 @@ import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { LarderDay } from './LarderDay.tsx'
-import { LarderYear } from './LarderYear.tsx'
+import { dayOf, LarderYear, useYearRows } from './LarderYear.tsx'
+import type { YearRow } from './LarderYear.tsx'
 import { MonthStrip } from './MonthStrip.tsx'
 import { StageSheet } from './StageSheet.tsx'
 
@@ -57,7 +58,7 @@ interface Row {
 
 /** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
 function rowsAt(stages: readonly StageLine[], moment: Moment | null, reach: ReachState): readonly Row[] {
-  const on = moment?.on ?? '2026-06-01'
+  const on = moment?.on ?? SOME_DAY
   const day = epochDayOf(on)
   return stages
     .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))
@@ -110,6 +111,8 @@ function StageRow({
 }
 
 const MOST_ROWS = 60
+/** Before there is a water, and with it a moment. */
+const SOME_DAY = '2026-06-01'
 
 const VIEWS = [
   { id: 'now', name: 'Now' },
@@ -128,13 +131,14 @@ const WEATHERS: readonly { readonly id: Weather; readonly name: string }[] = [
 ]
 
 interface SaveYearProps {
+  readonly rows: readonly YearRow[] | null
   readonly stages: readonly StageLine[]
   readonly season: ReachSeasonView | undefined
   readonly moment: Moment | null
 }
 
-/** The year of the reach to take along: as a table, or for a calendar. */
-function SaveYear({ stages, season, moment }: SaveYearProps) {
+/** The year of the reach to take along: as a table, for a calendar, as a picture, on paper. */
+function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
   if (!season || !moment || season.windows.length === 0) return null
   const { reach, on } = moment
   const year = {
@@ -146,11 +150,33 @@ function SaveYear({ stages, season, moment }: SaveYearProps) {
     season,
   }
   const load = () => import('./exportYear.ts')
+  const drawn = {
+    title: `${reach.reachName}, ${reach.waterName}: what trout eat through ${on.slice(0, 4)}`,
+    warmth: MONTH_STARTS.map((day) => `${curveC(season.warmth.model, day + 15).toFixed(0)}°`),
+    rows: (rows ?? []).map(({ stage, year: { values, highs } }) => ({
+      name: `${stage.foodName}, ${stage.stageName}`,
+      values,
+      highs,
+      seenDays: (season.seenOn[stage.id] ?? []).map(dayOf),
+    })),
+  }
+  const draw = () => import('./drawYear.ts')
   return (
     <>
       <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>Save the table</Button>
       <Button onPress={() => void load().then(({ saveYearIcs }) => saveYearIcs(year))}>
         Save for a calendar
+      </Button>
+      <Button
+        isDisabled={!rows}
+        onPress={() =>
+          void draw().then(({ saveYearPng }) => saveYearPng(drawn, `${reach.reachName}-${on.slice(0, 4)}.png`))
+        }
+      >
+        Save the picture
+      </Button>
+      <Button isDisabled={!rows} onPress={() => void draw().then(({ printYear }) => printYear(drawn))}>
+        Print it
       </Button>
     </>
   )
@@ -178,6 +204,7 @@ export default function Larder() {
     return { ',': shift(-60), '.': shift(60) }
   }, [moment, dispatch])
   usePlaceKeys(keys)
+  const years = useYearRows(data?.stages, reach, moment?.on ?? SOME_DAY, params.get('view') === 'year')
   if (!data) return <p aria-busy="true">Turning stones …</p>
   const view = viewOf(params.get('view'))
   const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })
@@ -220,7 +247,9 @@ export default function Larder() {
             {name}
           </Button>
         ))}
-        {view === 'year' ? <SaveYear stages={data.stages} season={season} moment={moment} /> : null}
+        {view === 'year' ? (
+          <SaveYear rows={years} stages={data.stages} season={season} moment={moment} />
+        ) : null}
         {view === 'day' ? (
           <Select
             label="Weather"
@@ -232,21 +261,15 @@ export default function Larder() {
           />
         ) : null}
       </Row>
-      {view === 'year' ? (
-        <LarderYear
-          stages={data.stages}
-          reach={reach}
-          season={season}
-          on={moment?.on ?? '2026-06-01'}
-          sought={sought}
-          onOpen={open}
-        />
+      {view === 'year' && !years ? <p aria-busy="true">Going through the year …</p> : null}
+      {view === 'year' && years ? (
+        <LarderYear rows={years} season={season} on={moment?.on ?? SOME_DAY} sought={sought} onOpen={open} />
       ) : null}
       {view === 'day' ? (
         <LarderDay
           stages={data.stages}
           reach={reach}
-          on={moment?.on ?? '2026-06-01'}
+          on={moment?.on ?? SOME_DAY}
           localMin={moment?.localMin ?? 720}
           weather={weather}
           sought={sought}

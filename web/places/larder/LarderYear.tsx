@@ -1,28 +1,16 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useMemo, useRef } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import {
-  bandIn,
-  chanceOfDay,
-  curveC,
-  epochDayOf,
-  MONTH_STARTS,
-  newYearOf,
-  yearOf,
-} from '../../../core/index.ts'
-import type { ReachState } from '../../../core/index.ts'
+import { curveC, epochDayOf, MONTH_STARTS, newYearOf, YEAR_STEP_DAYS, yearOf } from '../../../core/index.ts'
+import type { ReachState, StageYear } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { MONTHS } from '../../app/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
+import { runJob } from '../../workers/gateway.ts'
 
-const STEP_DAYS = 4
 const ROW_PX = 40
 const HIGH_PX = 30
 const WIDTH = 365
-/** Foods that never pass this chance here are left out. */
-const LEAST = 0.05
-/** What is there all year stands below what comes and goes. */
-const ALL_YEAR = 1000
 
 const Scroll = styled.div`
   height: calc(100vh - 260px);
@@ -74,50 +62,55 @@ const Scroll = styled.div`
   }
 `
 
-interface YearRow {
+/** A food's year with its stage. */
+export interface YearRow {
   readonly stage: StageLine
-  readonly values: readonly { readonly value: number; readonly high: number }[]
-  readonly best: number
-  readonly peakAt: number
+  readonly year: StageYear
 }
 
-/** Each food's year on the reach, those that come first first. */
-function yearRows(
-  stages: readonly StageLine[],
+/** Each food's year on the reach, worked out beside the page; null while it is. */
+export function useYearRows(
+  stages: readonly StageLine[] | undefined,
   reach: ReachState,
-  year: number,
-  sought: string,
-): readonly YearRow[] {
-  const first = newYearOf(year)
-  return stages
-    .filter(
-      (stage) =>
-        bandIn(stage, reach.waterKind) !== null &&
-        `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
-    )
-    .map((stage): YearRow => {
-      const values = Array.from({ length: Math.ceil(365 / STEP_DAYS) + 1 }, (_, i) =>
-        chanceOfDay(stage, reach, first + Math.min(i * STEP_DAYS, 364)),
+  on: string,
+  wanted: boolean,
+): readonly YearRow[] | null {
+  const year = yearOf(epochDayOf(on))
+  const [found, setFound] = useState<readonly StageYear[] | null>(null)
+  useEffect(() => {
+    if (!wanted || !stages) return
+    const controller = new AbortController()
+    const work = async () => {
+      const result = await runJob(
+        'yearOfStages',
+        { stages, reach, year },
+        { key: 'yearOfStages', signal: controller.signal },
       )
-      const best = Math.max(...values.map(({ value }) => value))
-      const least = Math.min(...values.map(({ value }) => value))
-      const peakAt = values.findIndex(({ value }) => value >= 0.7 * best)
-      return { stage, values, best, peakAt: least > 0.3 * best ? ALL_YEAR : peakAt }
-    })
-    .filter(({ best }) => best >= LEAST)
-    .sort((a, b) => a.peakAt - b.peakAt || b.best - a.best)
+      if (!('kind' in result)) setFound(result)
+    }
+    void work()
+    return () => controller.abort()
+  }, [stages, reach, year, wanted])
+  return useMemo(() => {
+    const byId = new Map(stages?.map((stage) => [stage.id as string, stage]))
+    return (
+      found?.flatMap((of): YearRow[] => {
+        const stage = byId.get(of.stageId)
+        return stage ? [{ stage, year: of }] : []
+      }) ?? null
+    )
+  }, [found, stages])
 }
 
 const outline = (heights: readonly number[]) =>
-  `M0 ${HIGH_PX}${heights.map((height, i) => `L${Math.min(i * STEP_DAYS, 365)} ${(HIGH_PX * (1 - height)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
+  `M0 ${HIGH_PX}${heights.map((height, i) => `L${Math.min(i * YEAR_STEP_DAYS, 365)} ${(HIGH_PX * (1 - height)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
 
 /** Day of the year of a date MM-DD. */
-const dayOf = (monthDay: string) =>
+export const dayOf = (monthDay: string) =>
   (MONTH_STARTS[Number(monthDay.slice(0, 2)) - 1] ?? 0) + Number(monthDay.slice(3, 5)) - 1
 
 interface LarderYearProps {
-  readonly stages: readonly StageLine[]
-  readonly reach: ReachState
+  readonly rows: readonly YearRow[]
   readonly season: ReachSeasonView | undefined
   readonly on: string
   readonly sought: string
@@ -125,10 +118,12 @@ interface LarderYearProps {
 }
 
 /** The year of the reach: a band for each food, as high as it is likely, its soft edge the doubt; ticks where it was seen. */
-export function LarderYear({ stages, reach, season, on, sought, onOpen }: LarderYearProps) {
+export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYearProps) {
   const today = epochDayOf(on)
   const year = yearOf(today)
-  const rows = useMemo(() => yearRows(stages, reach, year, sought), [stages, reach, year, sought])
+  const rows = all.filter(({ stage }) =>
+    `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
+  )
   const scroll = useRef<HTMLDivElement>(null)
   const virtual = useVirtualizer({
     count: rows.length,
@@ -155,7 +150,8 @@ export function LarderYear({ stages, reach, season, on, sought, onOpen }: Larder
           {virtual.getVirtualItems().map(({ index, start }) => {
             const row = rows[index]
             if (!row) return null
-            const { stage, values } = row
+            const { stage } = row
+            const { values, highs, best } = row.year
             const seen = season?.seenOn[stage.id] ?? []
             return (
               <div key={stage.id} className="row" style={{ top: start }}>
@@ -166,7 +162,7 @@ export function LarderYear({ stages, reach, season, on, sought, onOpen }: Larder
                   viewBox={`0 0 ${WIDTH} ${HIGH_PX}`}
                   preserveAspectRatio="none"
                   role="img"
-                  aria-label={`${stage.foodName}, ${stage.stageName}: at most ${Math.round(row.best * 10)} in 10${seen.length > 0 ? `; seen ${seen.join(', ')}` : ''}`}
+                  aria-label={`${stage.foodName}, ${stage.stageName}: at most ${Math.round(best * 10)} in 10${seen.length > 0 ? `; seen ${seen.join(', ')}` : ''}`}
                 >
                   {MONTH_STARTS.map((day) => (
                     <line
@@ -179,8 +175,8 @@ export function LarderYear({ stages, reach, season, on, sought, onOpen }: Larder
                       strokeWidth={0.5}
                     />
                   ))}
-                  <path d={outline(values.map(({ high }) => high))} fill="var(--thistle)" opacity={0.22} />
-                  <path d={outline(values.map(({ value }) => value))} fill="var(--thistle)" opacity={0.65} />
+                  <path d={outline(highs)} fill="var(--thistle)" opacity={0.22} />
+                  <path d={outline(values)} fill="var(--thistle)" opacity={0.65} />
                   {seen.map((monthDay, i) => (
                     <line
                       key={i}

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import {
   curveC,
@@ -15,9 +16,17 @@ import { MONTHS } from '../../app/days.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 
 const AHEAD_DAYS = 60
+/** So many years before this one are drawn, and every other day: more is grey wool, and slow. */
+const EARLIER_YEARS = 4
+const STEP_DAYS = 2
 const NORMAL_90 = 1.2816
 
 type Row = Record<string, number | readonly [number, number] | null>
+
+const drawnYears = (days: ReachSeasonView['days'], today: string) => {
+  const first = yearOf(epochDayOf(today)) - EARLIER_YEARS
+  return [...new Set(days.map(([day]) => yearOf(day)))].filter((year) => year >= first)
+}
 
 /** The year day by day: its curve with the spread of days and years, each year's readings, and the weeks to come. */
 function rowsOf({ warmth, days }: ReachSeasonView, today: string, units: DisplayUnits): readonly Row[] {
@@ -25,10 +34,11 @@ function rowsOf({ warmth, days }: ReachSeasonView, today: string, units: Display
   const now = epochDayOf(today)
   const first = newYearOf(yearOf(now))
   const read = new Map(days)
-  const years = [...new Set(days.map(([day]) => yearOf(day)))]
+  const years = drawnYears(days, today)
   const spread = NORMAL_90 * Math.hypot(model.noiseSdC, model.yearSdC, model.curveSdC)
   const shown = (tempC: number) => fromCore(tempC, units.temperature)
-  return Array.from({ length: 365 }, (_, dayOfYear) => {
+  return Array.from({ length: Math.ceil(365 / STEP_DAYS) }, (_, i) => {
+    const dayOfYear = i * STEP_DAYS
     const usual = curveC(model, dayOfYear)
     const row: Row = {
       dayOfYear,
@@ -56,10 +66,10 @@ interface WarmthChartProps {
 }
 
 /** Readings, fit and spread, this year against others, and sixty days ahead; the same for every other week as a table. */
-export default function WarmthChart({ season, today, units }: WarmthChartProps) {
+export default memo(function WarmthChart({ season, today, units }: WarmthChartProps) {
   const rows = rowsOf(season, today, units)
   const thisYear = yearOf(epochDayOf(today))
-  const years = [...new Set(season.days.map(([day]) => yearOf(day)))]
+  const years = drawnYears(season.days, today)
   const tick = { fill: 'var(--quiet)', fontSize: 12 }
   const ahead = [0, 7, 14, 28, 42, 60].map((days) => {
     const day = epochDayOf(today) + days
@@ -143,8 +153,9 @@ export default function WarmthChart({ season, today, units }: WarmthChartProps) 
         </ResponsiveContainer>
         <figcaption>
           <Quiet>
-            Dark: {thisYear}. {years.length > 1 ? 'Green: earlier years. ' : ''}Dashed: the season, with the
-            water in which 8 in 10 days fall. Thistle: what is likely in the next {AHEAD_DAYS} days.
+            Dark: {thisYear}. {years.length > 1 ? `Green: at most ${EARLIER_YEARS} years before it. ` : ''}
+            Dashed: the season, with the water in which 8 in 10 days fall. Thistle: what is likely in the next{' '}
+            {AHEAD_DAYS} days.
           </Quiet>
         </figcaption>
       </figure>
@@ -172,4 +183,4 @@ export default function WarmthChart({ season, today, units }: WarmthChartProps) 
       </Dense>
     </>
   )
-}
+})
