@@ -1,10 +1,11 @@
 import { wording } from '../core/index.ts'
 import { z } from 'zod'
 import {
-  actionId, batchId, boxId, compartmentId, eventId, familyId, foodStageId, materialId, name, note, outingId, patternId,
+  actionId, batchId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
   reachId, share, variantId, version, waterId,
 } from './common.ts' // prettier-ignore
 import { dressingBody, swaps } from './records/dressing.ts'
+import { foodStageBody } from './records/food.ts'
 import { dropTestBody, dropTestId, weighingBody, weighingId } from './records/measurement.ts'
 import { outingBody } from './records/outing.ts'
 import { observationBody, observationId, readingImportId, readingsBody } from './records/season.ts'
@@ -148,6 +149,17 @@ export const commandBodies = {
   readingsArchive: z.object({ importId: readingImportId, version }).strict(),
   observationSave: z.object({ observationId, version: nextVersion, observation: observationBody }).strict(),
   observationArchive: z.object({ observationId, version }).strict(),
+  /** version null makes a new one; its food too, where that is new */
+  foodStageSave: z
+    .object({
+      foodStageId,
+      version: nextVersion,
+      food: z.object({ id: foodId, name, groupKey: z.string().trim().min(1).max(40) }).strict(),
+      stage: foodStageBody,
+    })
+    .strict(),
+  foodStageRestore: z.object({ foodStageId, version }).strict(),
+  foodStageArchive: z.object({ foodStageId, version }).strict(),
   boxCreate: z
     .object({
       boxId,

@@ -67,6 +67,7 @@ export type FamilyId = z.infer<typeof familyId>
 export type MaterialId = z.infer<typeof materialId>
 export type WaterId = z.infer<typeof waterId>
 export type ReachId = z.infer<typeof reachId>
+export type FoodId = z.infer<typeof foodId>
 export type FoodStageId = z.infer<typeof foodStageId>
 export type BoxId = z.infer<typeof boxId>
 export type CompartmentId = z.infer<typeof compartmentId>

@@ -113,7 +113,7 @@ export async function tempOn(db: Reader, reachId: string, on: string): Promise<n
 async function readBroods(db: Reader): Promise<readonly DatedBrood[]> {
   return datedBroods((await loadStages(db)).map(({ core }) => core))
 }
-const loadBroods = keptUntilWrite(readBroods, ['rest'])
+const loadBroods = keptUntilWrite(readBroods, ['foods'])
 
 const rounded = (model: SeasonalModel) =>
   Object.entries(model).map(([key, value]) => [key, typeof value === 'number' ? value.toFixed(3) : value])

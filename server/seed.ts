@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
+import type { ShippedStage } from '../core/season/shipped/larder.ts'
 import { defaultSettings, foldedKey } from '../contract/index.ts'
 import type { Database, Tx } from './db/database.ts'
 import { box, compartment, family, food, foodStage, setting } from './db/schema.ts'
@@ -49,27 +50,34 @@ async function seedFamilies(tx: Tx): Promise<void> {
   }
 }
 
+/** A shipped stage as a row, without what names it. */
+export function stageRow({ key: _key, stage, name: stageName, ...body }: ShippedStage) {
+  return {
+    stage,
+    stageName,
+    depthBandRiver: body.depthBandRiver,
+    depthBandStillwater: body.depthBandStillwater,
+    importance: body.importance,
+    body: {
+      ...body,
+      schemaVersion: 1 as const,
+      colours: body.colours.map((colour) => ({ hexDry: colour.hexWet, ...colour })),
+    },
+  }
+}
+
 async function seedLarder(tx: Tx): Promise<void> {
   for (const { key, name, groupKey, stages } of shippedFoods) {
     const foodId = fixedId(`food:${key}`)
     await tx
       .insert(food)
       .values({ id: foodId, name, groupKey, shippedKey: key, shippedVersion: SHIPPED_VERSION })
-    for (const { key: stageKey, stage, name: stageName, ...body } of stages) {
+    for (const stage of stages) {
       await tx.insert(foodStage).values({
-        id: fixedId(`stage:${stageKey}`),
+        ...stageRow(stage),
+        id: fixedId(`stage:${stage.key}`),
         foodId,
-        stage,
-        stageName,
-        depthBandRiver: body.depthBandRiver,
-        depthBandStillwater: body.depthBandStillwater,
-        importance: body.importance,
-        body: {
-          ...body,
-          schemaVersion: 1,
-          colours: body.colours.map((colour) => ({ hexDry: colour.hexWet, ...colour })),
-        },
-        shippedKey: stageKey,
+        shippedKey: stage.key,
         shippedVersion: SHIPPED_VERSION,
       })
     }

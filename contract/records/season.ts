@@ -16,7 +16,7 @@ const direction = z.enum(['rising', 'falling'])
 const tempC = z.number().min(-30).max(45)
 
 /** What starts a stage; core's {@link Trigger} checked. */
-export const trigger: z.ZodType<Trigger> = z.discriminatedUnion('kind', [
+export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('waterTemp'),
     direction,

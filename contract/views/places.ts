@@ -143,6 +143,9 @@ export type WatersView = z.infer<typeof watersView>
 export const stageLine = z
   .object({
     id: foodStageId,
+    version,
+    isShipped: z.boolean(),
+    isEdited: z.boolean(),
     foodId,
     foodName: z.string(),
     groupKey: z.string(),

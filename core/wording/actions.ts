@@ -25,6 +25,9 @@ export type ActionCode =
   | 'materialSaved'
   | 'hookMeasured'
   | 'boxMade'
+  | 'foodSaved'
+  | 'foodRestored'
+  | 'foodArchived'
   | 'waterMade'
   | 'waterSaved'
   | 'outingSaved'
@@ -46,6 +49,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
     case 'patternSaved':
       return `Saved ${subject}`
     case 'patternArchived':
+      return `Put ${subject} away`
+    case 'foodSaved':
+      return `Saved ${subject}`
+    case 'foodRestored':
+      return `Brought back ${subject} as it shipped`
+    case 'foodArchived':
       return `Put ${subject} away`
     case 'homeSet':
       return place ? `Gave ${subject} a place in ${place}` : `Set what to keep of ${subject}`

@@ -4,6 +4,7 @@ import { command, commandBodies } from '../../contract/index.ts'
 import type { ActionId, CommandBody, CommandKind, CommandResult, SettingsBody } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Database, Tx } from '../db/database.ts'
+import { EVERYTHING } from '../db/kept.ts'
 import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
@@ -13,6 +14,7 @@ import { canonicalJson, contentHash } from '../ids.ts'
 import { invalid, ProblemError } from '../problem.ts'
 import { batchCount, batchFinish, batchOnVise, batchPlan } from './bench.ts'
 import type { Handler } from './context.ts'
+import { foodStageArchive, foodStageRestore, foodStageSave } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
@@ -28,6 +30,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
+  foodStageSave, foodStageRestore, foodStageArchive,
 } // prettier-ignore
 
 export interface CommandService {
@@ -68,8 +71,14 @@ async function sumUpChanged(tx: Tx, images: readonly Image[]): Promise<void> {
   }
 }
 
-/** What the commonest commands concern; all others may concern anything. */
+const ALL_BUT_FOODS = EVERYTHING.filter((matter) => matter !== 'foods')
+
+/** What the commonest commands concern; all others may concern anything but the larder. */
 const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
+  foodStageSave: EVERYTHING,
+  foodStageRestore: EVERYTHING,
+  foodStageArchive: EVERYTHING,
+  undo: EVERYTHING,
   materialEntry: ['materials'],
   fliesLose: ['flies'],
   fliesCount: ['flies'],
@@ -154,7 +163,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
         if (remeasured) await remeasureFigures(tx)
         else if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
-      }, MATTERS[kind])
+      }, MATTERS[kind] ?? ALL_BUT_FOODS)
       if (remeasured) {
         forgetFamilies(database.db)
         forgetFigures(database.db)

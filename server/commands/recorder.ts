@@ -11,6 +11,8 @@ const TABLES = {
   dressing: schema.dressing,
   variantRevision: schema.variantRevision,
   material: schema.material,
+  food: schema.food,
+  foodStage: schema.foodStage,
   water: schema.water,
   reach: schema.reach,
   pattern: schema.pattern,

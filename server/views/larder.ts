@@ -2,7 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import type { FoodStage } from '../../core/index.ts'
 import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptFor } from '../db/kept.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes } from '../db/schema.ts'
 import { loadVariants } from './variants.ts'
 
@@ -13,8 +13,6 @@ export interface LoadedStage {
   readonly foodName: string
   readonly groupKey: string
 }
-
-const keptStages = keptFor<Reader, { stages: readonly LoadedStage[] | null }>(() => ({ stages: null }))
 
 /** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */
 function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
@@ -31,12 +29,8 @@ function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
   }
 }
 
-/** All stages that are not put away. Nothing but the first start writes them, so they are read once. */
-export async function loadStages(db: Reader): Promise<readonly LoadedStage[]> {
-  const kept = keptStages(db)
-  kept.stages ??= await readStages(db)
-  return kept.stages
-}
+/** All stages that are not put away. */
+export const loadStages = keptUntilWrite(readStages, ['foods'])
 
 async function readStages(db: Reader): Promise<readonly LoadedStage[]> {
   const rows = await db
@@ -74,6 +68,9 @@ export async function larderView(db: Reader): Promise<LarderView> {
       const { months, colours, hours, waterKinds, more } = row.body
       return {
         id: row.id as FoodStageId,
+        version: row.version,
+        isShipped: row.shippedKey !== null,
+        isEdited: row.edited,
         foodId: row.foodId as StageLine['foodId'],
         foodName,
         groupKey,

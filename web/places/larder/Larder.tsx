@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { bandIn, curveC, epochDayOf, MONTH_STARTS, stageLikelihood, wording } from '../../../core/index.ts'
@@ -110,6 +110,8 @@ function StageRow({
   )
 }
 
+const StageEdit = lazy(() => import('./edit/StageEdit.tsx'))
+
 const MOST_ROWS = 60
 /** Before there is a water, and with it a moment. */
 const SOME_DAY = '2026-06-01'
@@ -201,8 +203,12 @@ export default function Larder() {
       if (localMin >= 0 && localMin <= 1440)
         dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin }))
     }
-    return { ',': shift(-60), '.': shift(60) }
-  }, [moment, dispatch])
+    return { ',': shift(-60), '.': shift(60), n: () => setParams({ edit: 'new' }) }
+  }, [moment, dispatch, setParams])
+  const leaveEdit = useCallback(
+    (stage: string | null) => setParams(stage === null ? {} : { stage }),
+    [setParams],
+  )
   usePlaceKeys(keys)
   const years = useYearRows(data?.stages, reach, moment?.on ?? SOME_DAY, params.get('view') === 'year')
   if (!data) return <p aria-busy="true">Turning stones …</p>
@@ -210,7 +216,32 @@ export default function Larder() {
   const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })
   const open = (stage: string) => setParams(view === 'now' ? { stage } : { view, stage })
   const chosen = rows.find(({ stage }) => stage.id === params.get('stage'))
-  if (chosen) return <StageSheet stage={chosen.stage} found={chosen.found} onClose={() => choose(view)} />
+  const groups = [...new Set(data.stages.map(({ groupKey }) => groupKey))]
+  const editing = params.get('edit')
+  const edited = editing === 'new' ? data.stages[0] : chosen?.stage
+  if (editing && edited) {
+    return (
+      <Suspense fallback={<p aria-busy="true">Opening the form …</p>}>
+        <StageEdit
+          key={`${editing} ${edited.id}`}
+          line={edited}
+          isNew={editing === 'new'}
+          groups={groups}
+          onDone={leaveEdit}
+        />
+      </Suspense>
+    )
+  }
+  if (chosen) {
+    return (
+      <StageSheet
+        stage={chosen.stage}
+        found={chosen.found}
+        onClose={() => choose(view)}
+        onEdit={() => setParams({ stage: chosen.stage.id, edit: 'it' })}
+      />
+    )
+  }
   const sought = words.trim().toLowerCase()
   const shown = rows.filter(
     ({ stage, found }) =>
@@ -231,6 +262,7 @@ export default function Larder() {
             width="200px"
             hint=""
           />
+          <Button onPress={() => setParams({ edit: 'new' })}>New food</Button>
           <Checkbox isSelected={all} onChange={setAll}>
             also what is unlikely now
           </Checkbox>

@@ -5,7 +5,7 @@ import type { StageLine } from '../../../contract/index.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { StageSeason } from './StageSeason.tsx'
 import { MonthStrip } from './MonthStrip.tsx'
 
@@ -29,10 +29,12 @@ export function StageSheet({
   stage,
   found,
   onClose,
+  onEdit,
 }: {
   readonly stage: StageLine
   readonly found: StageLikelihood
   readonly onClose: () => void
+  readonly onEdit: () => void
 }) {
   const moment = useMoment()
   const { units } = useWording()
@@ -43,7 +45,11 @@ export function StageSheet({
         <h1>
           {stage.foodName}, {stage.stageName}
         </h1>
-        <Button onPress={onClose}>All foods</Button>
+        <Row>
+          {stage.isShipped && stage.isEdited ? <Quiet>changed by you</Quiet> : null}
+          <Button onPress={onEdit}>Change</Button>
+          <Button onPress={onClose}>All foods</Button>
+        </Row>
       </Heading>
       <p>
         {wording.inTen(found.likelihood.value)} on {here} at this moment:{' '}

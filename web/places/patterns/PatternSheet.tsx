@@ -1,10 +1,11 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
-import { useBlocker, useNavigate, useParams, useSearchParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import type { PatternLine, Problem } from '../../../contract/index.ts'
 import { api, useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
+import { useLeaveWarning } from '../../app/useLeaveWarning.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
@@ -82,19 +83,6 @@ function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
 function versionOf({ current }: Problem): number | null {
   const version = current && typeof current === 'object' && 'version' in current ? current.version : null
   return typeof version === 'number' ? version : null
-}
-
-/** Warns before leaving what is not saved. */
-function useLeaveWarning(dirty: boolean) {
-  useEffect(() => {
-    if (!dirty) return
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
-    window.addEventListener('beforeunload', warn)
-    return () => window.removeEventListener('beforeunload', warn)
-  }, [dirty])
-  return useBlocker(
-    ({ currentLocation, nextLocation }) => dirty && currentLocation.pathname !== nextLocation.pathname,
-  )
 }
 
 /** A pattern read top to bottom like a bench card: figures pinned, dressing, variants, what it serves, how it came about. */

@@ -1,0 +1,52 @@
+import { MONTHS } from '../../../app/days.ts'
+import { Dense, Quiet } from '../../../ui/layout.tsx'
+import { NumberField } from '../../../ui/NumberField.tsx'
+import type { ChangeStage, StageDraft } from './draft.ts'
+
+const NONE = { lengthMmLow: null, lengthMmHigh: null, likelihood: null } as const
+const USUAL = { lengthMmLow: 5, lengthMmHigh: 8, likelihood: 0.3 } as const
+
+/** Length and likelihood of a stage, month by month; a month without a likelihood has none of it. */
+export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; readonly onChange: ChangeStage }) {
+  const set = (at: number, part: 'lengthMmLow' | 'lengthMmHigh' | 'likelihood', value: number | null) => {
+    const before = draft.months[at] ?? null
+    const gone = part === 'likelihood' && value === null
+    const month = gone ? null : { ...USUAL, ...before, [part]: value ?? USUAL[part] }
+    onChange({ months: draft.months.map((old, i) => (i === at ? month : old)) })
+  }
+  return (
+    <>
+      <Dense aria-label="Months" style={{ width: 'auto' }}>
+        <thead>
+          <tr>
+            <th>month</th>
+            <th>likely, of 10</th>
+            <th>shortest, mm</th>
+            <th>longest, mm</th>
+          </tr>
+        </thead>
+        <tbody>
+          {MONTHS.map((name, i) => {
+            const month = draft.months[i] ?? NONE
+            const tenths = month.likelihood === null ? null : Math.round(month.likelihood * 100) / 10
+            return (
+              <tr key={name}>
+                <td>{name}</td>
+                <td>
+                  <NumberField label={`Likely in ${name}, of 10`} hideLabel value={tenths} min={0} max={10} mayBeEmpty onChange={(value) => set(i, 'likelihood', value === null ? null : value / 10)} />
+                </td>
+                <td>
+                  <NumberField label={`Shortest in ${name}, mm`} hideLabel value={month.lengthMmLow} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
+                </td>
+                <td>
+                  <NumberField label={`Longest in ${name}, mm`} hideLabel value={month.lengthMmHigh} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Dense>
+      <Quiet>Months as in the north; on a water of the south they are read half a year on.</Quiet>
+    </>
+  )
+} // prettier-ignore

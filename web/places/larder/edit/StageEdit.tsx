@@ -1,0 +1,166 @@
+import { useEffect, useState } from 'react'
+import type { Location } from 'react-router'
+import type { FoodId, FoodStageId, Problem, StageLine } from '../../../../contract/index.ts'
+import { newId, useCommand } from '../../../app/useCommand.ts'
+import { useLeaveWarning } from '../../../app/useLeaveWarning.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { NoteField, Select, TextField } from '../../../ui/fields.tsx'
+import { Fault, Heading, Row, Section } from '../../../ui/layout.tsx'
+import { draftOf } from './draft.ts'
+import type { StageDraft } from './draft.ts'
+import { HourFields } from './HourFields.tsx'
+import { HomeFields, LookFields } from './LookFields.tsx'
+import { MonthFields } from './MonthFields.tsx'
+import { TriggerFields } from './TriggerFields.tsx'
+
+interface StageEditProps {
+  /** the stage that is edited, or one to begin a new one from */
+  readonly line: StageLine
+  /** whether a new food begins here, rather than this stage being changed */
+  readonly isNew: boolean
+  /** groups that there are */
+  readonly groups: readonly string[]
+  readonly onDone: (stageId: string | null) => void
+}
+
+const wholePlace = ({ pathname, search }: Location) => pathname + search
+
+/** Where a refusal points, in words: `months.5` is said as it stands in the form. */
+const placeOf = (path: string) => path.replace(/^(stage|food)\./, '').replaceAll('.', ' ')
+
+/** All that is known of a life stage, to be changed and saved at once; what shipped can be had back. */
+export default function StageEdit({ line, isNew, groups, onDone }: StageEditProps) {
+  const command = useCommand()
+  const [ids] = useState(() =>
+    isNew ? { stage: newId<FoodStageId>(), food: newId<FoodId>() } : { stage: line.id, food: line.foodId },
+  )
+  const [food, setFood] = useState({
+    name: isNew ? '' : line.foodName,
+    groupKey: line.groupKey,
+  })
+  const [draft, setDraft] = useState<StageDraft>(() => draftOf(line))
+  const [dirty, setDirty] = useState(isNew)
+  const [done, setDone] = useState<{ readonly to: string | null } | null>(null)
+  const [refused, setRefused] = useState<Problem | null>(null)
+  const blocker = useLeaveWarning(dirty && done === null, wholePlace)
+  // the sheet is left only once nothing is unsaved any more
+  useEffect(() => {
+    if (done) onDone(done.to)
+  }, [done, onDone])
+  const change = (edit: Partial<StageDraft>) => {
+    setDraft((before) => ({ ...before, ...edit }))
+    setDirty(true)
+  }
+  const changeFood = (edit: Partial<typeof food>) => {
+    setFood((before) => ({ ...before, ...edit }))
+    setDirty(true)
+  }
+  const save = async () => {
+    const delivery = await command(
+      'foodStageSave',
+      {
+        foodStageId: ids.stage,
+        version: isNew ? null : line.version,
+        food: { id: ids.food, ...food },
+        stage: draft,
+      },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') setRefused(delivery.problem)
+    else setDone({ to: ids.stage })
+  }
+  const act = async (kind: 'foodStageRestore' | 'foodStageArchive') => {
+    const delivery = await command(kind, { foodStageId: line.id, version: line.version }, { quietly: true })
+    if (delivery.kind === 'refused') setRefused(delivery.problem)
+    else setDone({ to: kind === 'foodStageArchive' ? null : line.id })
+  }
+  return (
+    <>
+      <Heading>
+        <h1>{isNew ? 'New food' : `Change ${line.foodName}, ${line.stageName}`}</h1>
+        <Row>
+          <Button look="main" onPress={() => void save()} isDisabled={!dirty}>
+            Save
+          </Button>
+          <Button onPress={() => setDone({ to: isNew ? null : line.id })}>Leave it</Button>
+        </Row>
+      </Heading>
+      {blocker.state === 'blocked' ? (
+        <Row role="alert">
+          <Fault>This is not saved.</Fault>
+          <Button onPress={() => blocker.reset()}>Stay</Button>
+          <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
+        </Row>
+      ) : null}
+      {refused ? (
+        <div role="alert">
+          <Fault>{refused.detail}</Fault>
+          <ul>
+            {refused.fields.map(({ path, message }) => (
+              <li key={path}>
+                {placeOf(path)}: {message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      <Row $align="start">
+        <TextField label="Food" value={food.name} onChange={(name) => changeFood({ name })} width="220px" autoFocus />
+        <TextField label="Stage" value={draft.stageName} onChange={(stageName) => change({ stageName })} width="170px" />
+        <Select
+          label="Group"
+          value={food.groupKey}
+          choices={groups.map((id) => ({ id, name: id }))}
+          onChange={(groupKey) => changeFood({ groupKey })}
+          width="170px"
+        />
+      </Row>
+      <Section aria-label="Where it lives">
+        <h2>Where it lives, how common it is there, of 10</h2>
+        <HomeFields draft={draft} onChange={change} />
+      </Section>
+      <Section aria-label="What starts it">
+        <h2>What starts it</h2>
+        {draft.broods.length === 0 ? (
+          <TriggerFields label="It waits for" trigger={draft.trigger} onChange={(trigger) => change({ trigger })} />
+        ) : (
+          draft.broods.map((brood, i) => (
+            <TriggerFields
+              key={brood.name}
+              label={`The ${brood.name} brood waits for`}
+              trigger={brood.trigger}
+              onChange={(trigger) =>
+                change({ broods: draft.broods.map((old, at) => (at === i ? { ...old, trigger } : old)) })
+              }
+            />
+          ))
+        )}
+      </Section>
+      <Section aria-label="Months">
+        <h2>Months</h2>
+        <MonthFields draft={draft} onChange={change} />
+      </Section>
+      <Section aria-label="Hours">
+        <h2>Hours</h2>
+        <HourFields draft={draft} onChange={change} />
+      </Section>
+      <Section aria-label="Looks">
+        <h2>Looks and movement</h2>
+        <LookFields draft={draft} onChange={change} />
+      </Section>
+      <Section aria-label="Notes">
+        <h2>Notes</h2>
+        <NoteField label="For the tier" value={draft.noteForTier} onChange={(noteForTier) => change({ noteForTier })} width="560px" />
+        <NoteField label="How it is fished" value={draft.howFished} onChange={(howFished) => change({ howFished })} width="560px" />
+      </Section>
+      {isNew ? null : (
+        <Row>
+          {line.isShipped && line.isEdited ? (
+            <Button onPress={() => void act('foodStageRestore')}>Go back to what shipped</Button>
+          ) : null}
+          <Button onPress={() => void act('foodStageArchive')}>Put it away</Button>
+        </Row>
+      )}
+    </>
+  )
+} // prettier-ignore

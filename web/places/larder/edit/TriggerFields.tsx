@@ -1,0 +1,140 @@
+import type { Trigger } from '../../../../core/index.ts'
+import { Select, TextField } from '../../../ui/fields.tsx'
+import { Row } from '../../../ui/layout.tsx'
+import { NumberField } from '../../../ui/NumberField.tsx'
+
+const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] = [
+  { id: 'waterTemp', name: 'the water at a warmth' },
+  { id: 'degreeDays', name: 'warmth summed up' },
+  { id: 'dayLength', name: 'the length of the day' },
+  { id: 'airTemp', name: 'the air at a warmth' },
+  { id: 'iceOff', name: 'the going of the ice' },
+  { id: 'allYear', name: 'nothing: it is there all year' },
+  { id: 'light', name: 'light' },
+  { id: 'level', name: 'a rising level' },
+]
+
+const STARTED = { spreadDays: 10, durationDays: 40 } as const
+
+/** What a trigger starts from where its kind is chosen anew. */
+function usualOf(kind: Trigger['kind']): Trigger {
+  switch (kind) {
+    case 'waterTemp':
+      return { kind, direction: 'rising', thresholdC: 10, lowC: 9, highC: 11.5, notBefore: '02-15', ...STARTED }
+    case 'degreeDays':
+      return { kind, baseC: 4, degreeDays: 300, startOn: '01-01', ...STARTED }
+    case 'dayLength':
+      return { kind, direction: 'rising', hours: 14, notBefore: '01-01', ...STARTED }
+    case 'airTemp':
+      return { kind, thresholdC: 15, lowC: 13, highC: 17, notBefore: '03-01', ...STARTED }
+    case 'iceOff':
+      return { kind, offsetDays: 5, withoutIceC: 5, ...STARTED }
+    case 'allYear':
+      return { kind }
+    case 'light':
+      return { kind, regime: 'dim' }
+    case 'level':
+      return { kind, riseMm: 150, withinHours: 24 }
+  }
+}
+
+const FIGURES: Readonly<Record<string, readonly [label: string, min: number, max: number]>> = {
+  thresholdC: ['from, °C', -30, 45],
+  lowC: ['at the earliest, °C', -30, 45],
+  highC: ['at the latest, °C', -30, 45],
+  baseC: ['above, °C', -30, 45],
+  degreeDays: ['degree-days', 1, 6000],
+  hours: ['hours of day', 0, 24],
+  offsetDays: ['days after it', -60, 120],
+  withoutIceC: ['without ice, from °C', 0, 30],
+  riseMm: ['rise, mm', 0, 5000],
+  withinHours: ['within, hours', 1, 240],
+  spreadDays: ['give or take, days', 0, 120],
+  durationDays: ['lasts, days', 1, 366],
+}
+const DAYS: Readonly<Record<string, string>> = {
+  notBefore: 'not before, month-day',
+  startOn: 'summed from, month-day',
+}
+
+/** What starts a stage, or one of its broods. */
+export function TriggerFields({
+  label,
+  trigger,
+  onChange,
+}: {
+  readonly label: string
+  readonly trigger: Trigger
+  readonly onChange: (trigger: Trigger) => void
+}) {
+  const values = trigger as unknown as Readonly<Record<string, number | string>>
+  const set = (key: string, value: number | string) => onChange({ ...trigger, [key]: value })
+  return (
+    <Row $align="start" role="group" aria-label={label}>
+      <Select
+        label={label}
+        value={trigger.kind}
+        choices={KINDS}
+        onChange={(kind) => onChange(usualOf(kind as Trigger['kind']))}
+        width="230px"
+      />
+      {'direction' in trigger ? (
+        <Select
+          label="when"
+          value={trigger.direction}
+          choices={[
+            { id: 'rising', name: 'rising' },
+            { id: 'falling', name: 'falling' },
+          ]}
+          onChange={(direction) => set('direction', direction)}
+          width="110px"
+        />
+      ) : null}
+      {'regime' in trigger ? (
+        <Select
+          label="which"
+          value={trigger.regime}
+          choices={[
+            { id: 'glare', name: 'glare' },
+            { id: 'dim', name: 'dim' },
+            { id: 'night', name: 'night' },
+          ]}
+          onChange={(regime) => set('regime', regime)}
+          width="110px"
+        />
+      ) : null}
+      {Object.entries(FIGURES).flatMap(([key, [name, min, max]]) =>
+        key in values ? (
+          <NumberField
+            key={`${trigger.kind} ${key}`}
+            label={name}
+            value={Number(values[key])}
+            min={min}
+            max={max}
+            onChange={(value) => (value === null ? undefined : set(key, value))}
+            width="120px"
+          />
+        ) : (
+          []
+        ),
+      )}
+      {Object.entries(DAYS).flatMap(([key, name]) =>
+        key in values ? (
+          <TextField
+            key={`${trigger.kind} ${key}`}
+            label={name}
+            value={String(values[key])}
+            onChange={(text) => set(key, text)}
+            fault={
+              /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(String(values[key])) ? undefined : 'As 04-02.'
+            }
+            width="150px"
+            maxLength={5}
+          />
+        ) : (
+          []
+        ),
+      )}
+    </Row>
+  )
+}
