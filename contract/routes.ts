@@ -18,6 +18,7 @@ import {
   storesView,
   watersView,
 } from './views/places.ts'
+import { planView } from './views/plan.ts'
 import { tonightView } from './views/tonight.ts'
 
 /** A route of the server: what it takes and what it answers. OpenAPI is made from this list. */
@@ -46,6 +47,12 @@ export const familyParams = z.object({ id: familyId })
 export const routes = {
   frame: { method: 'get', path: '/api/frame', summary: 'What stands round every place', answer: frameView },
   tonight: { method: 'get', path: '/api/tonight', summary: 'Likely, lacking, tie, buy', answer: tonightView },
+  plan: {
+    method: 'get',
+    path: '/api/plan',
+    summary: 'What a plan of what to tie is made from',
+    answer: planView,
+  },
   moment: {
     method: 'get',
     path: '/api/moment',

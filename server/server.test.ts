@@ -13,6 +13,7 @@ import type {
   FrameView,
   MomentView,
   OutingsView,
+  PlanView,
   PatternsView,
   StoresView,
   TonightView,
@@ -672,6 +673,40 @@ describe('waters, outings and the moment', () => {
       compartmentId: placeA,
     })
     expect(tonight.lines.length).toBeLessThanOrEqual(7)
+  })
+
+  it('give a plan its outings with their foods, flies with their room and losses, and drawers', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    const on = localTime(Date.now() + 86_400_000, 'Europe/London').on
+    await server.command('outingSave', outing(on)).expect(200)
+    await server.command('outingSave', outing('2020-06-06')).expect(200)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 2 }).expect(200)
+    const losses = [{ compartmentId: placeA, variantId, count: 1, cause: 'tree' as const }]
+    await server.command('fliesLose', { outingId: null, losses }).expect(200)
+    await server.command('materialEntry', { materialId: hook, cause: 'bought', amount: 500 }).expect(200)
+    const plan = await body<PlanView>('/api/plan')
+    expect(plan.outings.map((coming) => [coming.on, coming.hours, coming.reachName])).toEqual([
+      [on, 6, 'Lower'],
+    ])
+    expect(plan.outings[0]?.foods.length).toBeGreaterThan(0)
+    expect(plan.variants).toMatchObject([
+      {
+        variantId,
+        onHand: 1,
+        room: 5,
+        lost: 1,
+        dislike: 0,
+        minutesEach: 8,
+        timedFlies: 0,
+        look: { soft: false },
+        setup: { hook, thread: '' },
+        meantFor: [id('stage:river-midge-larva')],
+      },
+    ])
+    expect(plan.variants[0]?.bill.find(({ materialId }) => materialId === hook)?.perFly).toBe(100)
+    expect(plan.drawers.find(({ materialId }) => materialId === hook)).toMatchObject({ onHand: 500 })
+    expect(plan.drawers.find(({ materialId }) => materialId === thread)).toMatchObject({ onHand: null })
   })
 
   it('put foods and flies at their depths', async () => {

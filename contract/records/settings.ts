@@ -17,6 +17,15 @@ export const settingsBody = z
     currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, as EUR.'),
     timeZone: z.string().min(1).max(60),
     parCount: z.number().int().min(1, 'Keep at least one.').max(99, 'Keep at most 99.'),
+    /** share of outings in which what was carried is enough */
+    serviceLevel: z.number().min(0.5, 'At least 5 outings in 10.').max(0.99, 'At most 99 outings in 100.'),
+    /** time at the bench: minutes of an evening, and on which days of the week, 1 Monday to 7 Sunday */
+    evenings: z
+      .object({
+        minutes: z.number().int().min(5, 'At least five minutes.').max(600, 'At most ten hours.'),
+        weekdays: z.array(z.number().int().min(1).max(7)).min(1, 'At least one evening a week.').max(7),
+      })
+      .strict(),
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
@@ -41,6 +50,8 @@ export const defaultSettings: SettingsBody = {
   currency: 'EUR',
   timeZone: 'Europe/London',
   parCount: 3,
+  serviceLevel: 0.9,
+  evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7] },
   singleKeys: true,
   theme: 'system',
   noLead: true,

@@ -1,3 +1,4 @@
+export { TRIGGER_KEYS } from './triggersShown.ts'
 export { appearanceOf } from './appearance.ts'
 export type { Appearance } from './appearance.ts'
 export { bodyLengthMm } from './bodyLength.ts'

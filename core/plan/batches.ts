@@ -109,15 +109,26 @@ export interface EveningShare<Batch> {
   readonly count: number
 }
 
-/** Batches in their order over the evenings there are; a batch that does not fit goes on the next evening. */
-export function overEvenings<Batch extends { readonly count: number; readonly minutes: number }>(
+/**
+ * Batches in their order over the evenings there are; a batch that does not fit goes on the next evening, and one that
+ * waits for a delivery is not begun before it: what waits comes last, the first to be delivered first.
+ */
+export function overEvenings<
+  Batch extends { readonly count: number; readonly minutes: number; readonly notBefore?: string | null },
+>(
   batches: readonly Batch[],
   evenings: readonly { readonly on: string; readonly minutes: number }[],
 ): readonly EveningShare<Batch>[] {
   const shares: EveningShare<Batch>[] = []
   let at = 0
   let left = evenings[0]?.minutes ?? 0
-  for (const batch of batches) {
+  const waiting = (batch: Batch) => batch.notBefore ?? ''
+  const inTurn = [...batches].sort((a, b) => waiting(a).localeCompare(waiting(b)))
+  for (const batch of inTurn) {
+    while (at < evenings.length && (evenings[at]?.on ?? '') < waiting(batch)) {
+      at += 1
+      left = evenings[at]?.minutes ?? 0
+    }
     const each = batch.minutes / Math.max(batch.count, 1)
     let rest = batch.count
     while (rest > 0 && at < evenings.length) {

@@ -199,4 +199,16 @@ describe('overEvenings', () => {
       ['2026-06-02', 'b', 2],
     ])
   })
+
+  it('does not begin what waits for a delivery before that has come', () => {
+    const batches = [
+      { key: 'waits', count: 1, minutes: 10, notBefore: '2026-06-02' },
+      { key: 'ready', count: 2, minutes: 20, notBefore: null },
+    ]
+    const evenings = ['2026-06-01', '2026-06-02'].map((on) => ({ on, minutes: 60 }))
+    expect(overEvenings(batches, evenings).map(({ on, batch }) => [on, batch.key])).toEqual([
+      ['2026-06-01', 'ready'],
+      ['2026-06-02', 'waits'],
+    ])
+  })
 })

@@ -35,6 +35,7 @@ import { reachSeasonView, seasonStateView } from '../views/season.ts'
 import { keepWindows } from '../season.ts'
 import { patternsView } from '../views/patterns.ts'
 import { localTime } from '../views/time.ts'
+import { planView } from '../views/plan.ts'
 import { tonightView } from '../views/tonight.ts'
 
 /** What routes work with. */
@@ -92,6 +93,7 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   router.post(routes.readings.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
     response.json(await commands.execute(request.body))
   })
+  get(routes.plan.path, () => planView(db, clock))
   get(routes.waters.path, () => watersView(db))
   get(routes.larder.path, () => larderView(db))
   get(routes.patterns.path, () => patternsView(db))

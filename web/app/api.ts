@@ -3,7 +3,7 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
   ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
   InstrumentReading,
-  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
+  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 
 /** Windows of a reach to keep, with the hash of what they were worked out from. */
@@ -47,6 +47,7 @@ export const api = createApi({
     catalogue: build.query<FamiliesView, void>({ query: () => '/catalogue', providesTags: ['shipped'] }),
     family: build.query<FamilyFull, string>({ query: (id) => `/families/${id}`, providesTags: ['shipped'] }),
     bench: build.query<BenchView, void>({ query: () => '/bench', providesTags: ['all'] }),
+    plan: build.query<PlanView, void>({ query: () => '/plan', providesTags: ['all'] }),
     boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
     outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
     stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
@@ -89,6 +90,7 @@ export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
+  usePlanQuery,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

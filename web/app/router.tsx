@@ -3,6 +3,7 @@ import { createBrowserRouter, isRouteErrorResponse, Link, useRouteError } from '
 import { Tonight } from '../places/tonight/Tonight.tsx'
 import { AppFrame } from './AppFrame.tsx'
 
+const Ahead = lazy(() => import('../places/tonight/Ahead.tsx'))
 const Waters = lazy(() => import('../places/waters/Waters.tsx'))
 const Larder = lazy(() => import('../places/larder/Larder.tsx'))
 const Patterns = lazy(() => import('../places/patterns/Patterns.tsx'))
@@ -34,6 +35,7 @@ export const router = createBrowserRouter([
     errorElement: <Stumble />,
     children: [
       { index: true, element: <Tonight /> },
+      { path: 'ahead', element: <Ahead /> },
       { path: 'waters', element: <Waters /> },
       { path: 'larder', element: <Larder /> },
       { path: 'patterns', element: <Patterns /> },

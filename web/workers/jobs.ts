@@ -1,9 +1,20 @@
-import { emergenceWindows, findWeightings, sampleFall, yearOfStages, yearOfUse } from '../../core/index.ts'
+import {
+  emergenceWindows,
+  findWeightings,
+  greedyPlan,
+  problemOf,
+  sampleFall,
+  yearOfStages,
+  yearOfUse,
+} from '../../core/index.ts'
 import type {
   Calibration,
+  Counts,
   FindInput,
   FindProgress,
   Found,
+  PlanInputs,
+  PlanProblem,
   Progress,
   ReachWindows,
   SampledFall,
@@ -15,6 +26,9 @@ import type {
 } from '../../core/index.ts'
 
 import { readText } from './readText.ts'
+import { solvePlan } from './solvePlan.ts'
+import type { SolvedPlan, SolveInput } from './solvePlan.ts'
+import { loadSolver, solver } from './solver.ts'
 
 /** Heavy work by name: generators that yield progress and return a result. */
 export const jobs = {
@@ -26,10 +40,19 @@ export const jobs = {
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
   emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
     emergenceWindows(input),
+  greedyPlan: (problem: PlanProblem): Generator<Progress, Counts> => greedyPlan(problem),
+  solvePlan: (input: SolveInput): Generator<SolvedPlan, SolvedPlan> => solvePlan(solver(), input),
+  problemOf: function* (inputs: PlanInputs): Generator<Progress, ReturnType<typeof problemOf>> {
+    yield { done: 0 }
+    return problemOf(inputs)
+  },
   yearOfStages,
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   readText,
 } as const
+
+/** What a job has to have fetched before it can begin. */
+export const preparations: Partial<Record<JobName, () => Promise<void>>> = { solvePlan: loadSolver }
 
 export type JobName = keyof typeof jobs
 export type JobInput<Name extends JobName> = Parameters<(typeof jobs)[Name]>[0]

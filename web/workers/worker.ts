@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { jobs } from './jobs.ts'
+import { jobs, preparations } from './jobs.ts'
 import type { JobInput, JobName, JobProgress, JobResult } from './jobs.ts'
 
 /** How long a slice may run before the worker looks whether it was told to stop. */
@@ -17,6 +17,7 @@ const worker = {
     onProgress: (progress: JobProgress<Name>) => void,
   ): Promise<JobResult<Name> | null> {
     stopped.delete(key)
+    await preparations[name]?.()
     const work = (jobs[name] as (input: JobInput<Name>) => Generator<JobProgress<Name>, JobResult<Name>>)(input)
     let since = performance.now()
     for (let step = work.next(); ; step = work.next()) {

@@ -35,7 +35,8 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       if (event.key === 'Enter' && isPressable(event.target)) return false
       const place = PLACES.find(({ digit }) => String(digit) === event.key)
       const own = placeKeys.current[event.key] ?? placeKeys.current[event.key.toLowerCase()]
-      if (place) void navigate(place.path)
+      // Tonight once more is what lies ahead of it
+      if (place) void navigate(place.path === '/' && location.pathname === '/' ? '/ahead' : place.path)
       else if (own) own()
       else if (event.key === '/') dispatch(find('anything'))
       else if (event.key === '?') dispatch(toggleKeys())

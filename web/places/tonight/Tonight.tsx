@@ -231,6 +231,7 @@ export function Tonight() {
             fault={time !== '' && minutes === null ? 'Minutes.' : undefined}
           />
           <span>minutes</span>
+          <Button onPress={() => void navigate('/ahead')}>Ahead</Button>
         </Row>
       </Heading>
       <Outing view={data} />

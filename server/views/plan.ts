@@ -1,0 +1,247 @@
+import { and, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
+import { median } from 'simple-statistics'
+import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
+import type { Clock } from '../clock.ts'
+import type { Reader } from '../db/database.ts'
+import {
+  batch,
+  batchEvent,
+  box,
+  compartment,
+  family,
+  flyBalance,
+  flyEntry,
+  material,
+  outing,
+  patternServes,
+  pattern,
+  variant,
+  variantRevision,
+} from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
+import { drawerName } from '../materials.ts'
+import { loadSettings } from './frame.ts'
+import { momentView, outingHour } from './moment.ts'
+import { loadReaches } from './reaches.ts'
+import { loadDrawers } from './restock.ts'
+import { localTime } from './time.ts'
+import { loadVariants, toFigureView } from './variants.ts'
+
+/** Outings further ahead are planned for when they come nearer. */
+const MOST_OUTINGS = 6
+const MOST_FOODS = 25
+/** Minutes for one fly that nobody has timed. */
+const USUAL_MINUTES = 8
+/** A fly that took longer was left on the vise overnight. */
+const LONGEST_MINUTES = 60
+/** Until minutes are noted fly by fly, an outing's hours are shared by about so many. */
+const FLIES_FISHED = 4
+
+async function comingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
+  const rows = await db
+    .select()
+    .from(outing)
+    .where(and(eq(outing.status, 'planned'), gte(outing.on, today), isNull(outing.archivedAtMs)))
+    .orderBy(outing.on)
+    .limit(MOST_OUTINGS)
+  const { body: settings } = await loadSettings(db)
+  const reaches = await loadReaches(db)
+  const found: PlanOuting[] = []
+  for (const row of rows) {
+    const place =
+      reaches.find(({ reach }) => reach.id === row.reachId) ??
+      reaches.find(({ water }) => water.id === row.waterId)
+    if (!place) continue
+    const { reach, water } = place
+    const moment = { reachId: reach.id, on: row.on, localMin: outingHour(row) }
+    const { foods } = await momentView(db, moment, settings.parCount, settings.units)
+    found.push({
+      outingId: row.id as PlanOuting['outingId'],
+      on: row.on,
+      waterName: water.name,
+      reachName: reach.name,
+      hours: (row.toLocalMin - row.fromLocalMin) / 60,
+      waterKind: water.kind,
+      bedMm: reach.typicalDepthMm,
+      surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
+      snagginess: water.snagginess,
+      foods: foods.slice(0, MOST_FOODS).map(({ foodStageId, name, worth, lengthMmLow, lengthMmHigh }) => ({
+        foodStageId,
+        name,
+        worth,
+        lengthMmLow,
+        lengthMmHigh,
+      })),
+    })
+  }
+  return found
+}
+
+/** Minutes of one fly by pattern: the median over its batches, between one fly and the next. */
+async function minutesByPattern(db: Reader) {
+  const events = await db
+    .select({
+      patternId: variant.patternId,
+      batchId: batchEvent.batchId,
+      atMs: batchEvent.atMs,
+      kind: batchEvent.kind,
+    })
+    .from(batchEvent)
+    .innerJoin(batch, eq(batch.id, batchEvent.batchId))
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .where(inArray(batchEvent.kind, ['done', 'step', 'pause', 'resume']))
+    .orderBy(batchEvent.batchId, batchEvent.atMs)
+  const taken = new Map<string, number[]>()
+  // where the fly on the vise was begun; a batch id of nothing while it rests
+  const begun = { batchId: '', atMs: 0 }
+  for (const { patternId, batchId, atMs, kind } of events) {
+    if (kind === 'step' && begun.batchId === batchId) continue
+    if (kind === 'done' && begun.batchId === batchId) {
+      const minutes = (atMs - begun.atMs) / 60_000
+      if (minutes > 0.5 && minutes < LONGEST_MINUTES) {
+        taken.set(patternId, [...(taken.get(patternId) ?? []), minutes])
+      }
+    }
+    begun.batchId = kind === 'pause' ? '' : batchId
+    begun.atMs = atMs
+  }
+  return taken
+}
+
+/** Flies lost by variant, and the hours of outings that are done. */
+async function losses(db: Reader) {
+  const rows = await db
+    .select({ variantId: variantRevision.variantId, lost: sql<number>`-sum(${flyEntry.delta})` })
+    .from(flyEntry)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyEntry.variantRevisionId))
+    .where(eq(flyEntry.cause, 'lost'))
+    .groupBy(variantRevision.variantId)
+  const [done] = await db
+    .select({ minutes: sql<number>`coalesce(sum(${outing.toLocalMin} - ${outing.fromLocalMin}), 0)` })
+    .from(outing)
+    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs)))
+  return {
+    lost: new Map(rows.map(({ variantId, lost }) => [variantId, lost])),
+    hoursEach: (done?.minutes ?? 0) / 60 / FLIES_FISHED,
+  }
+}
+
+async function places(db: Reader) {
+  const rows = await db
+    .select({
+      id: compartment.id,
+      label: compartment.label,
+      capacity: compartment.capacity,
+      held: sql<number>`coalesce(sum(${flyBalance.count}), 0)`,
+    })
+    .from(compartment)
+    .leftJoin(flyBalance, eq(flyBalance.compartmentId, compartment.id))
+    .groupBy(compartment.id)
+  return new Map(
+    rows.map(({ id, label, capacity, held }) => [
+      id,
+      { label, room: capacity === null ? null : Math.max(capacity - held, 0) },
+    ]),
+  )
+}
+
+const partOf = ({ dressing }: RevisionBody, kind: string) =>
+  dressing.components.find((component) => component.kind === kind)?.materialId ?? ''
+
+async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
+  const variants = await loadVariants(db)
+  const minutes = await minutesByPattern(db)
+  const { lost, hoursEach } = await losses(db)
+  const where = await places(db)
+  const serves = await db
+    .select({ patternId: patternServes.patternId, stageId: patternServes.foodStageId })
+    .from(patternServes)
+  const dislikes = new Map(
+    (await db.select({ id: pattern.id, dislike: pattern.dislike }).from(pattern)).map(({ id, dislike }) => [
+      id,
+      dislike,
+    ]),
+  )
+  const bodies = new Map(
+    (
+      await db
+        .select({ id: variantRevision.id, body: variantRevision.body })
+        .from(variantRevision)
+        .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
+    ).map(({ id, body }) => [id, body]),
+  )
+  return variants.map(({ variant: row, patternName, figure, onHand }): PlanVariant => {
+    const timed = minutes.get(row.patternId) ?? []
+    const home = row.homeCompartmentId === null ? undefined : where.get(row.homeCompartmentId)
+    const body = bodies.get(row.currentRevisionId)
+    const { drawing, ...figures } = toFigureView(figure)
+    return {
+      variantId: row.id as PlanVariant['variantId'],
+      patternId: row.patternId as PlanVariant['patternId'],
+      name: `${patternName} ${row.label}`,
+      figure: figures,
+      drawing,
+      look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
+      onHand,
+      room: home?.room ?? null,
+      compartmentId: row.homeCompartmentId as PlanVariant['compartmentId'],
+      compartmentLabel: home?.label ?? '',
+      minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES,
+      timedFlies: timed.length,
+      dislike: dislikes.get(row.patternId) ?? 0,
+      lost: lost.get(row.id) ?? 0,
+      hoursFished: hoursEach,
+      bill: (figure?.bill ?? []).map(({ materialId, perFly }) => ({
+        materialId: materialId as PlanVariant['bill'][number]['materialId'],
+        perFly,
+      })),
+      meantFor: serves
+        .filter(({ patternId }) => patternId === row.patternId)
+        .map(({ stageId }) => stageId as PlanVariant['meantFor'][number]),
+      setup: {
+        thread: body ? partOf(body, 'thread') : '',
+        hook: row.hookMaterialId,
+        bead: body ? partOf(body, 'bead') : '',
+      },
+    }
+  })
+}
+
+/** The one compartment of the bench tray. */
+async function trayId(db: Reader): Promise<string> {
+  const [tray] = await db
+    .select({ id: compartment.id })
+    .from(compartment)
+    .innerJoin(box, eq(box.id, compartment.boxId))
+    .where(eq(box.kind, 'benchTray'))
+  if (!tray) throw new Error('the bench tray is missing')
+  return tray.id
+}
+
+/** All that a plan of what to tie is made from; the page makes it, in a worker. */
+export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
+  const { body: settings } = await loadSettings(db)
+  const { on } = localTime(clock.nowMs(), settings.timeZone)
+  const balances = await loadDrawers(db)
+  const drawers = await db
+    .select({ material, familyName: family.name, stockUnit: family.stockUnit })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .where(isNull(material.archivedAtMs))
+  return {
+    trayId: (await trayId(db)) as PlanView['trayId'],
+    outings: [...(await comingOutings(db, on))],
+    variants: [...(await planVariants(db))],
+    drawers: drawers.map(({ material: row, familyName, stockUnit }) => ({
+      materialId: row.id as PlanView['drawers'][number]['materialId'],
+      name: drawerName(familyName, row.sizeKey, row.colourName),
+      onHand: balances.get(row.id)?.onHand ?? null,
+      minimumAmount: row.minimumAmount,
+      packAmount: row.packAmount,
+      priceMinor: row.priceMinor,
+      leadTimeDays: row.leadTimeDays,
+      stockUnit,
+    })),
+  }
+}

@@ -1,0 +1,57 @@
+import { createEvents } from 'ics'
+import type { DateArray } from 'ics'
+import { unparse } from 'papaparse'
+import { saveFile } from '../../app/saveFile.ts'
+import type { Ahead } from './usePlan.ts'
+
+/** Evenings begin at seven. */
+const EVENING_HOUR = 19
+
+/** The evenings at the bench as entries of a calendar: what to tie, and for how long. */
+export function planIcs({ periods }: Pick<Ahead, 'periods'>): string {
+  const shares = periods.flatMap(({ evenings }) => evenings)
+  const days = [...new Set(shares.map(({ on }) => on))]
+  const { value, error } = createEvents(
+    days.map((on) => {
+      const tied = shares.filter((share) => share.on === on)
+      const minutes = tied.reduce((sum, { count, batch }) => sum + (count * batch.minutes) / batch.count, 0)
+      const start: DateArray = [
+        Number(on.slice(0, 4)),
+        Number(on.slice(5, 7)),
+        Number(on.slice(8)),
+        EVENING_HOUR,
+        0,
+      ]
+      return {
+        uid: `bench-${on}@heavy-thistle`,
+        productId: 'heavy-thistle',
+        title: `Tie ${tied.map(({ count, batch }) => `${count} ${batch.variant.name}`).join(', ')}`,
+        start,
+        duration: { minutes: Math.round(minutes) },
+      }
+    }),
+  )
+  if (error || !value) throw error ?? new Error('the calendar could not be made')
+  return value
+}
+
+/** The buying list as comma-separated values that no spreadsheet takes for formulae. */
+export const buyingCsv = ({ buying }: Pick<Ahead, 'buying'>): string =>
+  unparse(
+    [
+      ['material', 'amount in smallest steps', 'packs', 'order by'],
+      ...buying.map(({ name, amount, packs, orderBy }) => [
+        name,
+        String(Math.round(amount)),
+        packs === null ? '' : String(packs),
+        orderBy ?? '',
+      ]),
+    ],
+    { escapeFormulae: true },
+  )
+
+export const savePlanIcs = (plan: Ahead): void =>
+  saveFile('bench-evenings.ics', new Blob([planIcs(plan)], { type: 'text/calendar;charset=utf-8' }))
+
+export const saveBuyingCsv = (plan: Ahead): void =>
+  saveFile('to-buy.csv', new Blob([buyingCsv(plan)], { type: 'text/csv;charset=utf-8' }))

@@ -1,0 +1,240 @@
+import { useEffect, useMemo, useState } from 'react'
+import {
+  batchesOf,
+  buyingList,
+  dateOf,
+  epochDayOf,
+  inOrder,
+  overEvenings,
+  periodsOf,
+} from '../../../core/index.ts'
+import type {
+  Behaviour,
+  BuyLine,
+  Counts,
+  EveningShare,
+  PlanChoices,
+  PlanInputs,
+  PlannedBatch,
+  PlannedNeed,
+  PlanProblem,
+  WaterKind,
+} from '../../../core/index.ts'
+import type { FrameView, LarderView, PlanVariant, PlanView } from '../../../contract/index.ts'
+import { useFrameQuery, useLarderQuery, usePlanQuery } from '../../app/api.ts'
+import { setWork } from '../../app/state.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { runJob } from '../../workers/gateway.ts'
+
+/** The solver shares the finder's second worker, so that the first stays free for sheets. */
+const PLAN_LANE = 1
+const SECONDS = 5
+
+/** A batch with its fly, and what it needs at hand. */
+export interface AheadBatch extends PlannedBatch {
+  readonly variant: PlanVariant
+  readonly setup: PlanVariant['setup']
+  /** day before which a delivery that it needs is not there; null where the stores suffice */
+  readonly notBefore: string | null
+}
+
+/** A plan as the page shows it. */
+export interface Ahead {
+  readonly view: PlanView
+  readonly needs: ReadonlyMap<string, PlannedNeed>
+  /** by outing, in the order of the bench */
+  readonly periods: readonly {
+    readonly outingId: string
+    readonly batches: readonly AheadBatch[]
+    readonly evenings: readonly EveningShare<AheadBatch>[]
+    readonly minutes: number
+  }[]
+  readonly buying: readonly (BuyLine & { readonly name: string })[]
+  /** how far the plan may be from the best there is, as share; null where nothing is proven */
+  readonly gap: number | null
+  readonly isDone: boolean
+}
+
+function behaviourOf({ figure }: PlanVariant): Behaviour {
+  const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
+  if (figure.kind === 'sinks' && speed !== null) return { kind: 'sinks', sinkSpeedMmPerS: speed }
+  return figure.kind === 'floats' && figure.posture
+    ? { kind: 'floats', posture: figure.posture }
+    : { kind: 'unknown' }
+}
+
+function inputsOf(view: PlanView, frame: FrameView, larder: LarderView, choices: PlanChoices): PlanInputs {
+  const { serviceLevel, school, evenings } = frame.settings
+  return {
+    today: frame.today,
+    serviceLevel,
+    school,
+    evenings,
+    stages: larder.stages,
+    choices,
+    outings: view.outings.map(({ outingId, waterKind, foods, ...outing }) => ({
+      ...outing,
+      key: outingId,
+      waterKind: waterKind as WaterKind,
+      foods: foods.map(({ foodStageId, ...food }) => ({ ...food, stageKey: foodStageId })),
+    })),
+    variants: view.variants.map((variant) => ({
+      key: variant.variantId,
+      behaviour: behaviourOf(variant),
+      look: variant.look,
+      onHand: variant.onHand,
+      room: variant.room,
+      minutesEach: variant.minutesEach,
+      dislike: variant.dislike,
+      lost: variant.lost,
+      hoursFished: variant.hoursFished,
+      bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
+      meantFor: variant.meantFor,
+    })),
+    drawers: view.drawers.map(({ materialId, onHand, leadTimeDays }) => ({
+      key: materialId,
+      onHand,
+      leadTimeDays,
+    })),
+  }
+}
+
+interface Made {
+  readonly inputs: PlanInputs
+  readonly problem: PlanProblem
+  readonly needs: readonly PlannedNeed[]
+  readonly counts: Counts
+  readonly gap: number | null
+  readonly isDone: boolean
+}
+
+/** Day on which all that a batch needs is there, as far as stores and deliveries are known; null for now. */
+function readyOn(
+  { variant, count }: Pick<AheadBatch, 'variant' | 'count'>,
+  view: PlanView,
+  today: string,
+  taken: Map<string, number>,
+): string | null {
+  let latest: string | null = null
+  for (const { materialId, perFly } of variant.bill) {
+    const drawer = view.drawers.find((candidate) => candidate.materialId === materialId)
+    const used = (taken.get(materialId) ?? 0) + perFly * count
+    taken.set(materialId, used)
+    if (!drawer || drawer.onHand === null || used <= drawer.onHand || drawer.leadTimeDays === null) continue
+    const comes = dateOf(epochDayOf(today) + drawer.leadTimeDays)
+    if (latest === null || comes > latest) latest = comes
+  }
+  return latest
+}
+
+/** What the evenings take of each drawer, and when it is first needed beyond what is there. */
+function usesOf(periods: Ahead['periods'], view: PlanView) {
+  const uses = new Map<string, { amount: number; neededOn: string | null }>()
+  const onHand = new Map(view.drawers.map((drawer) => [drawer.materialId as string, drawer.onHand]))
+  for (const { on, batch, count } of periods.flatMap(({ evenings }) => evenings)) {
+    for (const { materialId, perFly } of batch.variant.bill) {
+      const use = uses.get(materialId) ?? { amount: 0, neededOn: null }
+      use.amount += perFly * count
+      if (use.neededOn === null && use.amount > (onHand.get(materialId) ?? Infinity)) use.neededOn = on
+      uses.set(materialId, use)
+    }
+  }
+  return [...uses].map(([key, use]) => ({ key, ...use }))
+}
+
+function aheadOf({ inputs, problem, needs, counts, gap, isDone }: Made, view: PlanView): Ahead {
+  const variants = new Map(view.variants.map((variant) => [variant.variantId as string, variant]))
+  const taken = new Map<string, number>()
+  const batches = batchesOf(problem, counts)
+    .flatMap((batch) => {
+      const variant = variants.get(batch.candidate)
+      return variant ? [{ ...batch, variant, setup: variant.setup }] : []
+    })
+    .sort((a, b) => a.period - b.period)
+    .map((batch): AheadBatch => ({ ...batch, notBefore: readyOn(batch, view, inputs.today, taken) }))
+  const periods = periodsOf(inputs).map(({ outing, evenings }, k) => {
+    const ordered = inOrder(batches.filter(({ period }) => period === k))
+    return {
+      outingId: outing.key,
+      batches: ordered,
+      evenings: overEvenings(ordered, evenings),
+      minutes: evenings.reduce((sum, { minutes }) => sum + minutes, 0),
+    }
+  })
+  const names = new Map(view.drawers.map(({ materialId, name }) => [materialId as string, name]))
+  return {
+    view,
+    needs: new Map(needs.map((need) => [need.key, need])),
+    periods,
+    gap,
+    isDone,
+    buying: buyingList(
+      view.drawers.map(({ materialId, minimumAmount, packAmount, ...drawer }) => ({
+        ...drawer,
+        key: materialId,
+        minimum: minimumAmount,
+        pack: packAmount,
+      })),
+      usesOf(periods, view),
+    ).map((line) => ({ ...line, name: names.get(line.key) ?? '' })),
+  }
+}
+
+/** The plan of what to tie, made anew whenever what it hangs on changes: a good one at once, then better ones. */
+export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; readonly stop: () => void } {
+  const { data: view } = usePlanQuery()
+  const { data: frame } = useFrameQuery()
+  const { data: larder } = useLarderQuery()
+  const dispatch = useAppDispatch()
+  const [made, setMade] = useState<Made | null>(null)
+  const [controller, setController] = useState<AbortController | null>(null)
+  const inputs = useMemo(
+    () => (view && frame && larder ? inputsOf(view, frame, larder, choices) : null),
+    [view, frame, larder, choices],
+  )
+  useEffect(() => {
+    if (!inputs) return
+    const own = new AbortController()
+    setController(own)
+    const show = (label: string) => (done: number) => dispatch(setWork({ label, done }))
+    const run = { signal: own.signal, lane: PLAN_LANE }
+    const work = async () => {
+      const asked = await runJob('problemOf', inputs, { ...run, key: 'planProblem' })
+      if ('kind' in asked) return
+      const { problem, needs } = asked
+      const start = await runJob('greedyPlan', problem, {
+        ...run,
+        key: 'greedyPlan',
+        onProgress: ({ done }) => show('Planning')(done),
+      })
+      if ('kind' in start) return
+      const shown = (counts: Counts, gap: number | null, isDone: boolean) =>
+        setMade({ inputs, problem, needs, counts, gap, isDone })
+      shown(start as Counts, null, false)
+      const gapOf = ({ value, bound }: { value: number; bound: number | null }) =>
+        bound === null || value <= 0 ? null : Math.max((bound - value) / value, 0)
+      const best = await runJob(
+        'solvePlan',
+        { problem, start: start as Counts, seconds: SECONDS },
+        {
+          ...run,
+          key: 'solvePlan',
+          onProgress: (step) => {
+            show('Improving the plan')(step.done)
+            shown(step.counts, gapOf(step), false)
+          },
+        },
+      )
+      dispatch(setWork(null))
+      if ('kind' in best) setMade((before) => before && { ...before, isDone: true })
+      else shown(best.counts, gapOf(best), true)
+    }
+    void work()
+    return () => {
+      own.abort()
+      dispatch(setWork(null))
+    }
+  }, [inputs, dispatch])
+  const ahead = useMemo(() => (made && view ? aheadOf(made, view) : null), [made, view])
+  return { ahead, stop: () => controller?.abort() }
+}
