@@ -8,6 +8,7 @@ import { CHROMIUM_ARGS, chromiumPath } from '../e2e/chromium.ts'
 import { serveApart } from '../e2e/serving.ts'
 import type { Serving } from '../e2e/serving.ts'
 import { benchCore } from './core.ts'
+import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
 import { median, ms, ROUNDS } from './timing.ts'
 import type { Line } from './timing.ts'
@@ -178,7 +179,7 @@ async function benchPage(serving: Serving): Promise<readonly Line[]> {
   ]
 }
 
-const lines: Line[] = [...benchCore(), ...benchSeason()]
+const lines: Line[] = [...benchCore(), ...benchSeason(), ...(await benchPlan())]
 const serving = await serveApart('demo')
 try {
   lines.push(...(await benchPage(serving)), ...(await benchServer(serving)))

@@ -33,6 +33,18 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await expect(waiting).not.toHaveText(before ?? '')
 })
 
+test('what the boxes cover: foods against flies, what serves each, and where', async ({ page }) => {
+  await page.goto('/boxes')
+  await page.getByRole('button', { name: 'What they cover' }).click()
+  const grid = page.getByRole('table', { name: 'Cover' })
+  const dun = grid.getByRole('row', { name: /Large burrowing mayfly, dun/ })
+  await expect(dun).toContainText('hole', { timeout: 20_000 })
+  await dun.getByRole('button').click()
+  await expect(grid).toContainText('Paper Lantern #10 2XL')
+  await expect(grid.getByRole('row', { name: /Dark olive, nymph/ })).toContainText('covered')
+  expect(await axeFaults(page)).toEqual([])
+})
+
 test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('heading', { name: /^Tonight/ }).waitFor()

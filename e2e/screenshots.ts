@@ -23,7 +23,21 @@ async function open(page: Page, name: string): Promise<void> {
 
 const shots: readonly Shot[] = [
   { name: 'tonight', path: '/' },
-  { name: 'waters', path: '/waters' },
+  {
+    name: 'ahead',
+    path: '/ahead',
+    before: async (page) => {
+      await page.getByText(/^No plan covers more/).waitFor()
+    },
+  },
+  {
+    name: 'waters',
+    path: '/waters',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Look at Drop-off' }).click()
+      await page.getByRole('slider', { name: 'Depth of the thermocline' }).waitFor()
+    },
+  },
   {
     name: 'reach',
     path: '/waters',
@@ -83,15 +97,6 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'trim',
-    path: '/patterns',
-    before: async (page) => {
-      await open(page, 'Kettle Lid')
-      await page.getByRole('button', { name: 'Trim it' }).click()
-      await page.getByRole('table', { name: 'What each cut does' }).scrollIntoViewIfNeeded()
-    },
-  },
-  {
     name: 'how-it-came',
     path: '/patterns',
     before: async (page) => {
@@ -103,6 +108,13 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'boxes', path: '/boxes' },
+  {
+    name: 'cover',
+    path: '/boxes?view=cover',
+    before: async (page) => {
+      await page.getByRole('table', { name: 'Cover' }).waitFor()
+    },
+  },
   { name: 'outings', path: '/outings' },
   { name: 'stores', path: '/stores' },
   {
@@ -117,18 +129,6 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'bench-phone', path: '/bench', size: PHONE },
-  {
-    name: 'outings-phone',
-    path: '/outings',
-    size: PHONE,
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Empty the pockets' }).first().click()
-      await page
-        .getByRole('button', { name: /missing$/ })
-        .first()
-        .waitFor()
-    },
-  },
 ]
 
 const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'))

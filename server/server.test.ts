@@ -21,7 +21,16 @@ import type {
 import { makeClock } from './clock.ts'
 import { openDataDirectory } from './dataDirectory.ts'
 import { checkDatabase } from './db/verify.ts'
-import { action, dressing, family, flyEntry, foodStage, material, variantFigure } from './db/schema.ts'
+import {
+  action,
+  batchEvent,
+  dressing,
+  family,
+  flyEntry,
+  foodStage,
+  material,
+  variantFigure,
+} from './db/schema.ts'
 import { fixedId } from './ids.ts'
 import { seedShipped } from './seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
@@ -707,6 +716,26 @@ describe('waters, outings and the moment', () => {
     expect(plan.variants[0]?.bill.find(({ materialId }) => materialId === hook)?.perFly).toBe(100)
     expect(plan.drawers.find(({ materialId }) => materialId === hook)).toMatchObject({ onHand: 500 })
     expect(plan.drawers.find(({ materialId }) => materialId === thread)).toMatchObject({ onHand: null })
+  })
+
+  it('reckon with the minutes that a fly has taken before, pauses and nights left out', async () => {
+    await ready()
+    const batchId = id('test:timed-batch')
+    await server
+      .command('batchPlan', { batchId, variantId, plannedCount: 6, compartmentId: placeA, onVise: true })
+      .expect(200)
+    const start = Date.UTC(2026, 4, 1, 19)
+    const at = [
+      ['step', 0], ['done', 6], ['step', 6], ['done', 12], ['pause', 13], ['resume', 60], ['done', 68], ['done', 700],
+    ] as const // prettier-ignore
+    for (const [kind, minute] of at) {
+      await server.database.db.insert(batchEvent).values({
+        id: v7(), batchId, atMs: start + minute * 60_000, kind, stepKey: null, count: kind === 'done' ? 1 : 0, spoiledCause: null,
+      }) // prettier-ignore
+    }
+    await server.command('batchFinish', { batchId, abandon: false }).expect(200)
+    const [planned] = (await body<PlanView>('/api/plan')).variants
+    expect(planned).toMatchObject({ minutesEach: 6, timedFlies: 3 })
   })
 
   it('put foods and flies at their depths', async () => {

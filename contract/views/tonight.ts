@@ -17,7 +17,9 @@ export const tonightLine = z
         count: z.number(),
         compartmentId,
         compartmentLabel: z.string(),
-        minutes: z.number(),
+        /** of one fly, and to lay things out before the first */
+        minutesEach: z.number(),
+        minutesToStart: z.number(),
         allowed: z.number().nullable(),
       })
       .nullable(),

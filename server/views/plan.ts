@@ -1,11 +1,8 @@
-import { and, eq, gte, inArray, isNull, sql } from 'drizzle-orm'
-import { median } from 'simple-statistics'
+import { and, eq, gte, isNull, sql } from 'drizzle-orm'
 import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
 import {
-  batch,
-  batchEvent,
   box,
   compartment,
   family,
@@ -22,6 +19,7 @@ import type { RevisionBody } from '../db/schema.ts'
 import { drawerName } from '../materials.ts'
 import { loadSettings } from './frame.ts'
 import { momentView, outingHour } from './moment.ts'
+import { loadMinutes } from './minutes.ts'
 import { loadReaches } from './reaches.ts'
 import { loadDrawers } from './restock.ts'
 import { localTime } from './time.ts'
@@ -30,10 +28,6 @@ import { loadVariants, toFigureView } from './variants.ts'
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
 const MOST_FOODS = 25
-/** Minutes for one fly that nobody has timed. */
-const USUAL_MINUTES = 8
-/** A fly that took longer was left on the vise overnight. */
-const LONGEST_MINUTES = 60
 /** Until minutes are noted fly by fly, an outing's hours are shared by about so many. */
 const FLIES_FISHED = 4
 
@@ -75,38 +69,6 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
     })
   }
   return found
-}
-
-/** Minutes of one fly by pattern: the median over its batches, between one fly and the next. */
-async function minutesByPattern(db: Reader) {
-  const events = await db
-    .select({
-      patternId: variant.patternId,
-      batchId: batchEvent.batchId,
-      atMs: batchEvent.atMs,
-      kind: batchEvent.kind,
-    })
-    .from(batchEvent)
-    .innerJoin(batch, eq(batch.id, batchEvent.batchId))
-    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
-    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .where(inArray(batchEvent.kind, ['done', 'step', 'pause', 'resume']))
-    .orderBy(batchEvent.batchId, batchEvent.atMs)
-  const taken = new Map<string, number[]>()
-  // where the fly on the vise was begun; a batch id of nothing while it rests
-  const begun = { batchId: '', atMs: 0 }
-  for (const { patternId, batchId, atMs, kind } of events) {
-    if (kind === 'step' && begun.batchId === batchId) continue
-    if (kind === 'done' && begun.batchId === batchId) {
-      const minutes = (atMs - begun.atMs) / 60_000
-      if (minutes > 0.5 && minutes < LONGEST_MINUTES) {
-        taken.set(patternId, [...(taken.get(patternId) ?? []), minutes])
-      }
-    }
-    begun.batchId = kind === 'pause' ? '' : batchId
-    begun.atMs = atMs
-  }
-  return taken
 }
 
 /** Flies lost by variant, and the hours of outings that are done. */
@@ -151,7 +113,7 @@ const partOf = ({ dressing }: RevisionBody, kind: string) =>
 
 async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
   const variants = await loadVariants(db)
-  const minutes = await minutesByPattern(db)
+  const minutesOf = await loadMinutes(db)
   const { lost, hoursEach } = await losses(db)
   const where = await places(db)
   const serves = await db
@@ -172,7 +134,7 @@ async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
     ).map(({ id, body }) => [id, body]),
   )
   return variants.map(({ variant: row, patternName, figure, onHand }): PlanVariant => {
-    const timed = minutes.get(row.patternId) ?? []
+    const { minutesEach, timedFlies } = minutesOf(row.patternId)
     const home = row.homeCompartmentId === null ? undefined : where.get(row.homeCompartmentId)
     const body = bodies.get(row.currentRevisionId)
     const { drawing, ...figures } = toFigureView(figure)
@@ -187,8 +149,8 @@ async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
       room: home?.room ?? null,
       compartmentId: row.homeCompartmentId as PlanVariant['compartmentId'],
       compartmentLabel: home?.label ?? '',
-      minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES,
-      timedFlies: timed.length,
+      minutesEach,
+      timedFlies,
       dislike: dislikes.get(row.patternId) ?? 0,
       lost: lost.get(row.id) ?? 0,
       hoursFished: hoursEach,

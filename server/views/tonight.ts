@@ -5,6 +5,7 @@ import type { Reader } from '../db/database.ts'
 import { loadSettings } from './frame.ts'
 import { loadReaches } from './reaches.ts'
 import { loadServes, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
+import { loadMinutes } from './minutes.ts'
 import { restockLines } from './restock.ts'
 import { localTime } from './time.ts'
 
@@ -12,8 +13,7 @@ const MOST_LIKELY = 2
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
-/** Minutes for one fly of the plain sort, and to lay things out. */
-const MINUTES_A_FLY = 8
+/** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
 const NOTHING = {
@@ -56,12 +56,19 @@ function lackingLine(hole: RestockLine): TonightLine {
 const countToTie = (hole: RestockLine) => Math.min(hole.missing, 6, hole.allowed ?? 6)
 const canBeTied = (hole: RestockLine) => countToTie(hole) >= 1
 
-function tieLine(hole: RestockLine): TonightLine {
+function tieLine(hole: RestockLine, minutesEach: number): TonightLine {
   const count = countToTie(hole)
-  const minutes = MINUTES_TO_START + count * MINUTES_A_FLY
+  const minutes = Math.round(MINUTES_TO_START + count * minutesEach)
   const text = `Tie ${wording.countInWords(count)} ${hole.patternName} ${hole.label}: about ${minutes} minutes, into ${hole.compartmentLabel}.`
   const { patternId, variantId, onHand, par, drawing, compartmentId, compartmentLabel, allowed } = hole
-  const batch = { count, compartmentId, compartmentLabel, minutes, allowed }
+  const batch = {
+    count,
+    compartmentId,
+    compartmentLabel,
+    minutesEach,
+    minutesToStart: MINUTES_TO_START,
+    allowed,
+  }
   return { ...NOTHING, kind: 'tie', text, patternId, variantId, onHand, par, drawing, batch }
 }
 
@@ -116,6 +123,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const where = place ? place.reach.name : ''
   const { foods } = await momentView(db, moment, usualPar, settings.body.units)
   const holes = await orderedHoles(db, foods, usualPar)
+  const minutesOf = await loadMinutes(db)
   const uncovered = foods.filter(
     ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,
   )
@@ -125,7 +133,10 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
       0,
       MOST_LACKING,
     ),
-    ...holes.filter(canBeTied).slice(0, MOST_TO_TIE).map(tieLine),
+    ...holes
+      .filter(canBeTied)
+      .slice(0, MOST_TO_TIE)
+      .map((hole) => tieLine(hole, minutesOf(hole.patternId).minutesEach)),
     ...buyLine(holes).slice(0, MOST_TO_BUY),
   ]
   if (holes.length === 0 && foods.length > 0) {

@@ -1,4 +1,5 @@
 import {
+  coverageOf,
   emergenceWindows,
   findWeightings,
   greedyPlan,
@@ -10,6 +11,8 @@ import {
 import type {
   Calibration,
   Counts,
+  CoverageInput,
+  CoverRow,
   FindInput,
   FindProgress,
   Found,
@@ -40,6 +43,7 @@ export const jobs = {
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
   emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
     emergenceWindows(input),
+  coverageOf: (input: CoverageInput): Generator<Progress, readonly CoverRow[]> => coverageOf(input),
   greedyPlan: (problem: PlanProblem): Generator<Progress, Counts> => greedyPlan(problem),
   solvePlan: (input: SolveInput): Generator<SolvedPlan, SolvedPlan> => solvePlan(solver(), input),
   problemOf: function* (inputs: PlanInputs): Generator<Progress, ReturnType<typeof problemOf>> {

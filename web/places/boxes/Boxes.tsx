@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import type { BoxLine, CompartmentLine, RestockLine } from '../../../contract/index.ts'
@@ -132,6 +132,8 @@ const Holes = styled.ol`
   }
 `
 
+const Coverage = lazy(() => import('./Coverage.tsx'))
+
 const SHOWN = 8
 const MOST_AT_ONCE = 6
 
@@ -231,17 +233,33 @@ export default function Boxes() {
   const open = data.boxes.flatMap(({ compartments }) => compartments).find(({ id }) => id === openId)
   if (open) return <CompartmentSheet place={open} boxes={data.boxes} onClose={() => setParams({})} />
   const wanted = params.get('box')
+  const covers = params.get('view') === 'cover'
   return (
     <>
       <Heading>
         <h1>Boxes</h1>
-        <Button look="main" onPress={() => setAdding(true)}>
-          New box
-        </Button>
+        <Row>
+          <Button
+            onPress={() => setParams(covers ? {} : { view: 'cover' })}
+            aria-pressed={covers}
+            look={covers ? 'main' : 'plain'}
+          >
+            What they cover
+          </Button>
+          <Button look={covers ? 'plain' : 'main'} onPress={() => setAdding(true)}>
+            New box
+          </Button>
+        </Row>
       </Heading>
       {adding ? <NewBox onDone={() => setAdding(false)} /> : null}
-      <Restock lines={data.restock} />
-      {data.boxes
+      {covers ? (
+        <Suspense fallback={<p aria-busy="true">Holding the boxes against the larder …</p>}>
+          <Coverage />
+        </Suspense>
+      ) : (
+        <Restock lines={data.restock} />
+      )}
+      {(covers ? [] : data.boxes)
         .filter(({ id }) => !wanted || id === wanted)
         .map((box) => (
           <BoxDrawn key={box.id} box={box} onOpen={(place) => setParams({ place })} />

@@ -72,14 +72,14 @@ const SORTS: Readonly<Record<TonightLine['kind'], string>> = {
   covered: 'covered',
 }
 
-const MINUTES_A_FLY = 8
-const MINUTES_TO_START = 4
-
 /** How many of a batch fit into the minutes there are; null leaves it as it is. */
 function countFor(line: TonightLine, minutes: number | null): number {
   if (!line.batch) return 0
   if (minutes === null) return line.batch.count
-  return Math.max(Math.min(line.batch.count, Math.floor((minutes - MINUTES_TO_START) / MINUTES_A_FLY)), 0)
+  return Math.max(
+    Math.min(line.batch.count, Math.floor((minutes - line.batch.minutesToStart) / line.batch.minutesEach)),
+    0,
+  )
 }
 
 function targetOf(line: TonightLine): string | null {

@@ -9,7 +9,6 @@ import {
   periodsOf,
 } from '../../../core/index.ts'
 import type {
-  Behaviour,
   BuyLine,
   Counts,
   EveningShare,
@@ -22,6 +21,7 @@ import type {
 } from '../../../core/index.ts'
 import type { FrameView, LarderView, PlanVariant, PlanView } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery, usePlanQuery } from '../../app/api.ts'
+import { toTieable } from '../../app/planVariant.ts'
 import { setWork } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { runJob } from '../../workers/gateway.ts'
@@ -55,14 +55,6 @@ export interface Ahead {
   readonly isDone: boolean
 }
 
-function behaviourOf({ figure }: PlanVariant): Behaviour {
-  const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
-  if (figure.kind === 'sinks' && speed !== null) return { kind: 'sinks', sinkSpeedMmPerS: speed }
-  return figure.kind === 'floats' && figure.posture
-    ? { kind: 'floats', posture: figure.posture }
-    : { kind: 'unknown' }
-}
-
 function inputsOf(view: PlanView, frame: FrameView, larder: LarderView, choices: PlanChoices): PlanInputs {
   const { serviceLevel, school, evenings } = frame.settings
   return {
@@ -78,19 +70,7 @@ function inputsOf(view: PlanView, frame: FrameView, larder: LarderView, choices:
       waterKind: waterKind as WaterKind,
       foods: foods.map(({ foodStageId, ...food }) => ({ ...food, stageKey: foodStageId })),
     })),
-    variants: view.variants.map((variant) => ({
-      key: variant.variantId,
-      behaviour: behaviourOf(variant),
-      look: variant.look,
-      onHand: variant.onHand,
-      room: variant.room,
-      minutesEach: variant.minutesEach,
-      dislike: variant.dislike,
-      lost: variant.lost,
-      hoursFished: variant.hoursFished,
-      bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
-      meantFor: variant.meantFor,
-    })),
+    variants: view.variants.map(toTieable),
     drawers: view.drawers.map(({ materialId, onHand, leadTimeDays }) => ({
       key: materialId,
       onHand,

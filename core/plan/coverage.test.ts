@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest'
+import { resolveDressing } from '../dressing/index.ts'
+import { behaviourOf, evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../evaluate/index.ts'
+import { appearanceOf } from '../match/index.ts'
+import { shippedFoods } from '../season/shipped/larder.ts'
+import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
+import { coverageOf } from './index.ts'
+import type { CoverageInput, CoveringVariant } from './index.ts'
+
+const stages = shippedFoods
+  .filter(({ key }) => key === 'dark-olive')
+  .flatMap((food) => food.stages.map((stage) => ({ ...stage, id: stage.key })))
+
+function variant(key: string, made: ReturnType<typeof jigNymph>, onHand: number): CoveringVariant {
+  const fly = resolveDressing(made.dressing, made.variant, made.materials)
+  if (fly.kind !== 'fly') throw new Error('incomplete')
+  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
+  return {
+    key, patternKey: key.slice(0, 3), behaviour: behaviourOf(report), look: appearanceOf(fly), onHand, room: null,
+    minutesEach: 8, dislike: 0, lost: 0, hoursFished: 0, bill: [], meantFor: [],
+  } // prettier-ignore
+}
+
+function rowsOf(variants: readonly CoveringVariant[], change: Partial<CoverageInput> = {}) {
+  const work = coverageOf({
+    foods: [
+      { stageKey: 'dark-olive-dun', worth: 0.2, lengthMmLow: 5, lengthMmHigh: 9 },
+      { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 6, lengthMmHigh: 10 },
+    ],
+    stages,
+    variants,
+    waterKind: 'freestone',
+    bedMm: 900,
+    surfaceSpeedMmPerS: 700,
+    school: 'sizeAndStage',
+    keep: 3,
+    ...change,
+  })
+  let step = work.next()
+  while (!step.done) step = work.next()
+  return step.value
+}
+
+describe('coverageOf', () => {
+  it('has the most worthwhile food first, missing where nothing serves it', () => {
+    const rows = rowsOf([])
+    expect(rows.map(({ stageKey }) => stageKey)).toEqual(['dark-olive-nymph', 'dark-olive-dun'])
+    expect(rows[0]?.cells.all).toMatchObject({ state: 'missing', onHand: 0, wanted: 3, by: [] })
+  })
+
+  it('is thin below what is kept and covered from there on, by the flies that it names', () => {
+    const state = (onHand: number) => rowsOf([variant('jig', jigNymph(), onHand)])[0]?.cells.all
+    expect(state(0)).toMatchObject({ state: 'missing', by: [{ key: 'jig', onHand: 0 }] })
+    expect(state(2)).toMatchObject({ state: 'thin', onHand: 2 })
+    expect(state(3)).toMatchObject({ state: 'covered', by: [{ key: 'jig', onHand: 3 }] })
+  })
+
+  it('counts a dry for the dun and not for the nymph, and asks no weight of what floats', () => {
+    const rows = rowsOf([variant('dry', hackledDry(), 4)])
+    const cells = (key: string) => rows.find(({ stageKey }) => stageKey === key)?.cells
+    expect(cells('dark-olive-dun')?.all.state).toBe('covered')
+    expect(cells('dark-olive-dun')?.heavy.state).toBe('notAsked')
+    expect(cells('dark-olive-nymph')?.all.state).toBe('missing')
+  })
+
+  it('tells light from heavy, small from large, and how many patterns there are to change to', () => {
+    const made = jigNymph()
+    const bare = { ...made, variant: { ...made.variant, swaps: [{ componentKey: 'bead', omit: true }] } }
+    const [row] = rowsOf([variant('jig 2.8', made, 2), variant('bare', bare, 1)], { bedMm: 400 })
+    expect(row?.cells.heavy).toMatchObject({ onHand: 2, state: 'covered' })
+    expect(row?.cells.light.by.every(({ key }) => key === 'bare')).toBe(true)
+    expect((row?.cells.small.onHand ?? 0) + (row?.cells.large.onHand ?? 0)).toBe(row?.cells.all.onHand)
+    expect(row?.alternatives).toBe((row?.cells.light.onHand ?? 0) > 0 ? 2 : 1)
+  })
+
+  it('names the natural’s colours with the flies that come near them', () => {
+    const [row] = rowsOf([variant('jig', jigNymph(), 3)])
+    expect(row?.colours.map(({ name }) => name)).toEqual(
+      stages.find(({ key }) => key === 'dark-olive-nymph')?.colours.map(({ name }) => name),
+    )
+    expect(row?.colours.some(({ onHand }) => onHand === 3)).toBe(true)
+    expect(row?.colours.some(({ onHand }) => onHand === 0)).toBe(true)
+  })
+})
