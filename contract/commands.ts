@@ -2,7 +2,7 @@ import { wording } from '../core/index.ts'
 import { z } from 'zod'
 import {
   actionId, batchId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
-  reachId, share, variantId, version, waterId,
+  reachId, share, spellId, variantId, version, waterId,
 } from './common.ts' // prettier-ignore
 import { dressingBody, swaps } from './records/dressing.ts'
 import { foodStageBody } from './records/food.ts'
@@ -102,6 +102,7 @@ export const commandBodies = {
     })
     .strict(),
   batchPlan,
+  batchNote: z.object({ batchId, note }).strict(),
   batchOnVise: z.object({ batchId }).strict(),
   batchCount,
   batchFinish: z.object({ batchId, abandon: z.boolean() }).strict(),
@@ -185,6 +186,19 @@ export const commandBodies = {
   waterSave: z.object({ waterId, version, water: waterBody }).strict(),
   reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
   outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
+  /** how long a fly was in the water on an outing, and what came of it */
+  spellSave: z
+    .object({
+      spellId,
+      version: nextVersion,
+      outingId,
+      variantId,
+      minutes: z.number().int().min(1, 'At least a minute.').max(1440, 'At most a day.'),
+      takes: z.number().int().min(0).max(500, 'At most 500.'),
+      refusals: z.number().int().min(0).max(500, 'At most 500.'),
+    })
+    .strict(),
+  spellArchive: z.object({ spellId, version }).strict(),
   settingsSave: z.object({ version, settings: settingsBody }).strict(),
   dropTestSave: z.object({ testId: dropTestId, version: nextVersion, test: dropTestBody }).strict(),
   weighingSave: z.object({ weighingId, weighing: weighingBody }).strict(),

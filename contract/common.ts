@@ -58,6 +58,7 @@ export const batchId = id('Batch')
 export const eventId = id('Event')
 export const outingId = id('Outing')
 export const actionId = id('Action')
+export const spellId = id('Spell')
 
 export type PatternId = z.infer<typeof patternId>
 export type DressingId = z.infer<typeof dressingId>
@@ -73,4 +74,5 @@ export type BoxId = z.infer<typeof boxId>
 export type CompartmentId = z.infer<typeof compartmentId>
 export type BatchId = z.infer<typeof batchId>
 export type OutingId = z.infer<typeof outingId>
+export type SpellId = z.infer<typeof spellId>
 export type ActionId = z.infer<typeof actionId>

@@ -1,4 +1,4 @@
-import { axeFaults, expect, test } from './thistle.ts'
+import { axeFaults, choose, expect, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
 
 const saturday = (page: Page) => page.getByRole('table', { name: 'To tie before Sat 6 June' })
@@ -8,7 +8,7 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
   await page.getByRole('button', { name: 'Ahead' }).click()
   await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
-  await expect(page.getByText(/^No plan covers more/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 30_000 })
   await expect(saturday(page).getByRole('row').nth(1)).toBeVisible()
   expect(await axeFaults(page)).toEqual([])
   const first = saturday(page).getByRole('row').nth(1)
@@ -43,6 +43,27 @@ test('what the boxes cover: foods against flies, what serves each, and where', a
   await expect(grid).toContainText('Paper Lantern #10 2XL')
   await expect(grid.getByRole('row', { name: /Dark olive, nymph/ })).toContainText('covered')
   expect(await axeFaults(page)).toEqual([])
+})
+
+test('after an outing: what a fly took is noted, ranked by how sure that is, and put away', async ({
+  page,
+}) => {
+  await page.goto('/outings')
+  const done = page.locator('section', { hasText: 'Lost:' }).first()
+  await done.getByRole('button', { name: 'Note a fly that was fished' }).click()
+  await done.getByRole('button', { name: 'Note it', exact: true }).click()
+  await expect(done).toContainText('Choose a fly')
+  await choose(page, /Fly$/, 'Third Button #16 B 2.8')
+  await done.getByLabel('Minutes').fill('0')
+  await expect(done).toContainText('From 1 to 1440.')
+  await done.getByLabel('Minutes').fill('120')
+  await done.getByLabel('Takes').fill('5')
+  await done.getByRole('button', { name: 'Note it', exact: true }).click()
+  await expect(done).toContainText('Third Button #16 B 2.8: 120 minutes, 5 takes.')
+  await expect(page.getByRole('table', { name: 'Takes an hour' })).toContainText(/2\.2 likely 1\.\d–3\.\d/)
+  expect(await axeFaults(page)).toEqual([])
+  await done.getByRole('button', { name: 'Put the note of Third Button #16 B 2.8 away' }).click()
+  await expect(page.getByRole('table', { name: 'Takes an hour' })).toHaveCount(0)
 })
 
 test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ page }) => {

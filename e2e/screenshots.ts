@@ -27,7 +27,7 @@ const shots: readonly Shot[] = [
     name: 'ahead',
     path: '/ahead',
     before: async (page) => {
-      await page.getByText(/^No plan covers more/).waitFor()
+      await page.getByText(/^No plan beats it/).waitFor()
     },
   },
   {

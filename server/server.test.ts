@@ -718,6 +718,33 @@ describe('waters, outings and the moment', () => {
     expect(plan.drawers.find(({ materialId }) => materialId === thread)).toMatchObject({ onHand: null })
   })
 
+  it('show what was noted of earlier batches when the pattern lies on the vise again', async () => {
+    await ready()
+    const [first, second] = [id('test:noted-batch'), id('test:later-batch')]
+    const plan = (batchId: never) => ({
+      batchId,
+      variantId,
+      plannedCount: 2,
+      compartmentId: placeA,
+      onVise: true,
+    })
+    await server.command('batchPlan', plan(first)).expect(200)
+    const noted = await server.command('batchNote', { batchId: first, note: ' Two turns less. ' }).expect(200)
+    expect((await body<BenchView>('/api/bench')).onVise).toMatchObject({
+      batchNote: 'Two turns less.',
+      earlierNotes: [],
+    })
+    await server.command('batchFinish', { batchId: first, abandon: true }).expect(200)
+    await server.command('batchPlan', plan(second)).expect(200)
+    const vise = async () => (await body<BenchView>('/api/bench')).onVise
+    expect(await vise()).toMatchObject({
+      batchNote: '',
+      earlierNotes: [{ label: '#16 black', note: 'Two turns less.' }],
+    })
+    await server.command('batchNote', { batchId: id('test:none'), note: 'x' }).expect(404)
+    expect(noted.body.label).toBe('Noted how Plain Thread #16 black was tied')
+  })
+
   it('reckon with the minutes that a fly has taken before, pauses and nights left out', async () => {
     await ready()
     const batchId = id('test:timed-batch')
@@ -747,6 +774,31 @@ describe('waters, outings and the moment', () => {
     expect(view.foods.length).toBeGreaterThan(5)
     expect(view.foods.every(({ fromMm, toMm }) => fromMm <= toMm && toMm <= 900)).toBe(true)
     expect(view.flies).toMatchObject([{ onHand: 2, par: 3 }])
+  })
+
+  it('keep how long a fly was fished and what it took, change it, and have it back', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    const outingId = id('test:outing:2026-05-09')
+    const past = outing('2026-05-09')
+    await server.command('outingSave', { ...past, outing: { ...past.outing, status: 'done' } }).expect(200)
+    const spell = { spellId: id('test:spell'), outingId, variantId, minutes: 90, takes: 3, refusals: 1 }
+    await server.command('spellSave', { ...spell, version: null }).expect(200)
+    const shown = async () => (await body<OutingsView>('/api/outings')).outings[0]?.spells
+    expect(await shown()).toMatchObject([{ patternName: 'Plain Thread', minutes: 90, takes: 3, refusals: 1 }])
+    await server.command('spellSave', { ...spell, version: 1, takes: 4 }).expect(200)
+    await server.command('spellSave', { ...spell, version: 1, takes: 9 }).expect(409)
+    expect(await shown()).toMatchObject([{ takes: 4 }])
+    expect((await body<PlanView>('/api/plan')).variants[0]?.hoursFished).toBe(1.5)
+    const archived = await server.command('spellArchive', { spellId: id('test:spell'), version: 2 }).expect(200)
+    expect(await shown()).toEqual([])
+    expect((await body<PlanView>('/api/plan')).variants[0]?.hoursFished).toBe(1.5)
+    await undo(archived.body.actionId).expect(200)
+    expect(await shown()).toMatchObject([{ takes: 4 }])
+    await server.command('spellSave', { ...spell, version: null, minutes: 0 }).expect(400)
+    await server
+      .command('spellSave', { ...spell, spellId: id('test:other'), outingId: id('test:none'), version: null })
+      .expect(404)
   })
 
   it('book losses against an outing', async () => {

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import {
   boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
   variantRevisionId, version, waterId,
+  spellId,
 } from '../common.ts' // prettier-ignore
 import { dressingBody, step, swaps } from '../records/dressing.ts'
 import { brood, trigger } from '../records/season.ts'
@@ -274,7 +275,15 @@ export const benchView = z
         batch: batchMention,
         variantRevisionId,
         patternId,
+        /** of the pattern */
         note: z.string(),
+        /** what was done differently this time */
+        batchNote: z.string(),
+        /** what was noted of earlier batches of the pattern, the latest first */
+        earlierNotes: z.array(z.object({ atMs: z.number(), label: z.string(), note: z.string() })),
+        /** of one fly, from so many that were timed; nought for a usual figure */
+        minutesEach: z.number(),
+        timedFlies: z.number(),
         shankMm: z.number(),
         hookName: z.string(),
         figure: variantFigure,
@@ -305,6 +314,16 @@ export const outingLine = z
     technique: z.string(),
     note: z.string(),
     rules: z.array(z.string()),
+    /** flies fished, in the order in which they were noted */
+    spells: z.array(
+      variantMention.extend({
+        spellId,
+        version,
+        minutes: z.number(),
+        takes: z.number(),
+        refusals: z.number(),
+      }),
+    ),
     losses: z.array(
       variantMention.extend({ count: z.number(), cause: z.string(), compartmentLabel: z.string() }),
     ),

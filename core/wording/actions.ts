@@ -13,6 +13,7 @@ export type ActionCode =
   | 'homeSet'
   | 'batchPlanned'
   | 'batchStarted'
+  | 'batchNoted'
   | 'batchCounted'
   | 'batchFinished'
   | 'batchAbandoned'
@@ -31,6 +32,8 @@ export type ActionCode =
   | 'waterMade'
   | 'waterSaved'
   | 'outingSaved'
+  | 'spellSaved'
+  | 'spellArchived'
   | 'settingsSaved'
   | 'dropTimed'
   | 'readingsTaken'
@@ -50,6 +53,10 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Saved ${subject}`
     case 'patternArchived':
       return `Put ${subject} away`
+    case 'spellSaved':
+      return count === 1 ? `${subject} took one` : `${subject} took ${count === 0 ? 'none' : count}`
+    case 'spellArchived':
+      return `Put a note of ${subject} away`
     case 'foodSaved':
       return `Saved ${subject}`
     case 'foodRestored':
@@ -60,6 +67,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return place ? `Gave ${subject} a place in ${place}` : `Set what to keep of ${subject}`
     case 'batchPlanned':
       return `Queued ${count} ${subject}`
+    case 'batchNoted':
+      return `Noted how ${subject} was tied`
     case 'batchStarted':
       return `Put ${count} ${subject} on the vise`
     case 'batchCounted':

@@ -65,6 +65,13 @@ export const batchOnVise: Handler<CommandBody<'batchOnVise'>> = async (context, 
   return { label: { code: 'batchStarted', subject, count: row.plannedCount } }
 }
 
+/** Keeps what was done differently in a batch, to be read when the pattern is tied again. */
+export const batchNote: Handler<CommandBody<'batchNote'>> = async (context, { batchId, note }) => {
+  const row = await context.recorder.need('batch', batchId, 'batch')
+  await context.recorder.update('batch', batchId, null, { note })
+  return { label: { code: 'batchNoted', subject: await nameOfRevision(context, row.variantRevisionId) } }
+}
+
 /** Notes a step, a fly done or spoiled; touches no ledger. A repeated event id changes nothing. */
 export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, body) => {
   const { tx, recorder, nowMs } = context

@@ -12,13 +12,22 @@ import { forgetFamilies } from '../families.ts'
 import { refreshFigures, remeasureFigures } from '../figures.ts'
 import { canonicalJson, contentHash } from '../ids.ts'
 import { invalid, ProblemError } from '../problem.ts'
-import { batchCount, batchFinish, batchOnVise, batchPlan } from './bench.ts'
+import { batchCount, batchFinish, batchNote, batchOnVise, batchPlan } from './bench.ts'
 import type { Handler } from './context.ts'
 import { foodStageArchive, foodStageRestore, foodStageSave } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
-import { boxCreate, outingSave, reachSave, settingsSave, waterCreate, waterSave } from './places.ts'
+import {
+  boxCreate,
+  outingSave,
+  reachSave,
+  settingsSave,
+  spellArchive,
+  spellSave,
+  waterCreate,
+  waterSave,
+} from './places.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './recorder.ts'
 import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
@@ -27,8 +36,8 @@ import { forgetFigures } from '../views/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
-  patternSave, patternArchive, variantHome, batchPlan, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
-  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, settingsSave, undo,
+  patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
+  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive,
 } // prettier-ignore

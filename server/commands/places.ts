@@ -55,6 +55,24 @@ export const outingSave: Handler<CommandBody<'outingSave'>> = async ({ recorder 
   return { label: { code: 'outingSaved', subject: water.name } }
 }
 
+/** Notes how long a fly was fished on an outing, and what it took; changes a note. */
+export const spellSave: Handler<CommandBody<'spellSave'>> = async ({ recorder }, body) => {
+  const { spellId, version, ...row } = body
+  const fly = await recorder.need('variant', body.variantId, 'variant')
+  const owner = await recorder.need('pattern', fly.patternId, 'pattern')
+  await recorder.need('outing', body.outingId, 'outing')
+  if (version === null) await recorder.insert('spell', { ...row, id: spellId })
+  else await recorder.update('spell', spellId, version, row)
+  return { label: { code: 'spellSaved', subject: `${owner.name} ${fly.label}`, count: body.takes } }
+}
+
+export const spellArchive: Handler<CommandBody<'spellArchive'>> = async ({ recorder, nowMs }, body) => {
+  const row = await recorder.need('spell', body.spellId, 'note')
+  const fly = await recorder.need('variant', row.variantId, 'variant')
+  await recorder.update('spell', body.spellId, body.version, { archivedAtMs: nowMs })
+  return { label: { code: 'spellArchived', subject: fly.label } }
+}
+
 export const settingsSave: Handler<CommandBody<'settingsSave'>> = async ({ recorder }, body) => {
   await recorder.update('setting', 'settings', body.version, { body: body.settings })
   return { label: { code: 'settingsSaved', subject: '' } }

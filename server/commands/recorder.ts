@@ -22,6 +22,7 @@ const TABLES = {
   batch: schema.batch,
   outing: schema.outing,
   setting: schema.setting,
+  spell: schema.spell,
   dropTest: schema.dropTest,
   weighing: schema.weighing,
   readingImport: seasonTables.readingImport,

@@ -360,6 +360,8 @@ export const batch = sqliteTable(
     queuePosition: integer('queue_position').notNull().default(0),
     createdAtMs: integer('created_at_ms').notNull(),
     startedAtMs: integer('started_at_ms'),
+    /** what was done differently this time */
+    note: text('note').notNull().default(''),
     endedAtMs: integer('ended_at_ms'),
     ...editable,
   },
@@ -406,6 +408,29 @@ export const outing = sqliteTable(
     ...editable,
   },
   (t) => [index('outing_on').on(t.on), check('outing_hours', sql`from_local_min < to_local_min`)],
+)
+
+/** How long a fly was fished on an outing, and what came of it. */
+export const spell = sqliteTable(
+  'spell',
+  {
+    id: id(),
+    outingId: text('outing_id')
+      .notNull()
+      .references(() => outing.id),
+    variantId: text('variant_id')
+      .notNull()
+      .references(() => variant.id),
+    minutes: integer('minutes').notNull(),
+    takes: integer('takes').notNull(),
+    refusals: integer('refusals').notNull(),
+    ...editable,
+  },
+  (t) => [
+    index('spell_outing').on(t.outingId),
+    index('spell_variant').on(t.variantId),
+    check('spell_counts', sql`minutes > 0 and takes >= 0 and refusals >= 0`),
+  ],
 )
 
 export const action = sqliteTable(

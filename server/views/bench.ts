@@ -1,4 +1,4 @@
-import { asc, desc, eq, inArray, or } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, ne, or } from 'drizzle-orm'
 import { componentsByKey, resolveDressing, stepFigures, stepsOf, wording } from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
 import type { BatchMention, BenchStep, BenchView, VariantRevisionId } from '../../contract/index.ts'
@@ -14,6 +14,7 @@ import {
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { drawerName, loadMaterials, materialIdsOf } from '../materials.ts'
+import { loadMinutes } from './minutes.ts'
 import { loadDrawers } from './restock.ts'
 import { toFigureView } from './variants.ts'
 
@@ -112,6 +113,21 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
   }
 }
 
+const MOST_NOTES = 3
+
+/** What was noted of the last batches of a pattern. */
+async function earlierNotes(db: Reader, { patternId, batch: own }: Loaded) {
+  const rows = await db
+    .select({ id: batch.id, note: batch.note, atMs: batch.createdAtMs, label: variant.label })
+    .from(batch)
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .where(and(eq(variant.patternId, patternId), ne(batch.note, ''), ne(batch.id, own.id)))
+    .orderBy(desc(batch.createdAtMs))
+    .limit(MOST_NOTES)
+  return rows.map(({ atMs, label, note }) => ({ atMs, label, note }))
+}
+
 async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): Promise<BenchView['onVise']> {
   const body: RevisionBody = row.revision.body
   const materials = await loadMaterials(db, materialIdsOf(body))
@@ -132,6 +148,9 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
     variantRevisionId: row.revision.id as VariantRevisionId,
     patternId: row.patternId as NonNullable<BenchView['onVise']>['patternId'],
     note: row.note,
+    batchNote: row.batch.note,
+    earlierNotes: await earlierNotes(db, row),
+    ...(await loadMinutes(db))(row.patternId),
     shankMm: fly.hook.shankMm,
     hookName: drawerName(hookMaterial.family.name, hookMaterial.sizeKey, hookMaterial.colourName),
     figure: toFigureView(figures[0] ?? null),

@@ -14,6 +14,7 @@ import {
   outing,
   pattern,
   reach,
+  spell,
   revisionMaterial,
   variant,
   variantRevision,
@@ -150,6 +151,7 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
     .where(isNull(outing.archivedAtMs))
     .orderBy(desc(outing.on))
   const losses = await loadLosses(db)
+  const spells = await loadSpells(db)
   return {
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
       id: o.id as OutingLine['id'],
@@ -165,9 +167,33 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
       technique: o.technique,
       note: o.note,
       rules: ruleLines(w.rules),
+      spells: spells.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fished }) => fished),
       losses: losses.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...loss }) => loss),
     })),
   }
+}
+
+async function loadSpells(db: Reader) {
+  const rows = await db
+    .select({ spell, patternId: pattern.id, patternName: pattern.name, label: variant.label })
+    .from(spell)
+    .innerJoin(variant, eq(variant.id, spell.variantId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(isNull(spell.archivedAtMs))
+    .orderBy(spell.id)
+  type Spell = OutingLine['spells'][number]
+  return rows.map(({ spell: row, ...fly }) => ({
+    outingId: row.outingId,
+    spellId: row.id as Spell['spellId'],
+    version: row.version,
+    variantId: row.variantId as Spell['variantId'],
+    patternId: fly.patternId as Spell['patternId'],
+    patternName: fly.patternName,
+    label: fly.label,
+    minutes: row.minutes,
+    takes: row.takes,
+    refusals: row.refusals,
+  }))
 }
 
 async function loadLosses(db: Reader) {

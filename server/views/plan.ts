@@ -1,4 +1,4 @@
-import { and, eq, gte, isNull, sql } from 'drizzle-orm'
+import { and, eq, gte, isNull, notInArray, sql } from 'drizzle-orm'
 import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -11,6 +11,7 @@ import {
   material,
   outing,
   patternServes,
+  spell,
   pattern,
   variant,
   variantRevision,
@@ -28,7 +29,7 @@ import { loadVariants, toFigureView } from './variants.ts'
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
 const MOST_FOODS = 25
-/** Until minutes are noted fly by fly, an outing's hours are shared by about so many. */
+/** Of an outing of which nobody noted minutes fly by fly, the hours are shared by about so many. */
 const FLIES_FISHED = 4
 
 async function comingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
@@ -71,7 +72,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
   return found
 }
 
-/** Flies lost by variant, and the hours of outings that are done. */
+/** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
 async function losses(db: Reader) {
   const rows = await db
     .select({ variantId: variantRevision.variantId, lost: sql<number>`-sum(${flyEntry.delta})` })
@@ -79,12 +80,19 @@ async function losses(db: Reader) {
     .innerJoin(variantRevision, eq(variantRevision.id, flyEntry.variantRevisionId))
     .where(eq(flyEntry.cause, 'lost'))
     .groupBy(variantRevision.variantId)
+  const fished = await db
+    .select({ variantId: spell.variantId, minutes: sql<number>`sum(${spell.minutes})` })
+    .from(spell)
+    .where(isNull(spell.archivedAtMs))
+    .groupBy(spell.variantId)
+  const noted = db.select({ id: spell.outingId }).from(spell).where(isNull(spell.archivedAtMs))
   const [done] = await db
     .select({ minutes: sql<number>`coalesce(sum(${outing.toLocalMin} - ${outing.fromLocalMin}), 0)` })
     .from(outing)
-    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs)))
+    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
   return {
     lost: new Map(rows.map(({ variantId, lost }) => [variantId, lost])),
+    hours: new Map(fished.map(({ variantId, minutes }) => [variantId, minutes / 60])),
     hoursEach: (done?.minutes ?? 0) / 60 / FLIES_FISHED,
   }
 }
@@ -114,7 +122,7 @@ const partOf = ({ dressing }: RevisionBody, kind: string) =>
 async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
   const variants = await loadVariants(db)
   const minutesOf = await loadMinutes(db)
-  const { lost, hoursEach } = await losses(db)
+  const { lost, hours, hoursEach } = await losses(db)
   const where = await places(db)
   const serves = await db
     .select({ patternId: patternServes.patternId, stageId: patternServes.foodStageId })
@@ -153,7 +161,7 @@ async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
       timedFlies,
       dislike: dislikes.get(row.patternId) ?? 0,
       lost: lost.get(row.id) ?? 0,
-      hoursFished: hoursEach,
+      hoursFished: hoursEach + (hours.get(row.id) ?? 0),
       bill: (figure?.bill ?? []).map(({ materialId, perFly }) => ({
         materialId: materialId as PlanVariant['bill'][number]['materialId'],
         perFly,

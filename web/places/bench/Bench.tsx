@@ -13,6 +13,7 @@ import { Caution, Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/la
 import { useColumn } from '../../column/marks.ts'
 import { FirstFly } from './FirstFly.tsx'
 import type { Check } from './FirstFly.tsx'
+import { BatchNotes } from './BatchNotes.tsx'
 import { useWakeLock } from './useWakeLock.ts'
 
 const Vise = styled.section`
@@ -324,7 +325,13 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
             : 'This browser does not keep the screen awake here.'}{' '}
           {vise.paused ? 'Paused.' : ''}
         </Quiet>
+        <Quiet>
+          {vise.minutesEach.toFixed(0)} minutes a fly,{' '}
+          {vise.timedFlies > 0 ? `timed ×${vise.timedFlies}` : 'usual'}: about{' '}
+          {Math.max(Math.round(left * vise.minutesEach), 0)} more.
+        </Quiet>
         {vise.note ? <p>Note of the pattern: {vise.note}</p> : null}
+        <BatchNotes key={batch.batchId} vise={vise} />
       </Section>
       <FirstFly vise={vise} open={check} onOpen={setCheck} />
       <Section>

@@ -8,6 +8,7 @@ import { clockTime, dayName, techniqueName } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
+import { Fished, MostTrusted } from './Fished.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
 
 function Losses({ outing }: { readonly outing: OutingLine }) {
@@ -79,9 +80,12 @@ function OutingRow({
           ) : null}
           {outing.note ? <p>{outing.note}</p> : null}
           {outing.status === 'done' ? (
-            <p>
-              <Losses outing={outing} />
-            </p>
+            <>
+              <p>
+                <Losses outing={outing} />
+              </p>
+              <Fished outing={outing} />
+            </>
           ) : null}
         </div>
         <Row $gap={6}>
@@ -154,6 +158,7 @@ export default function Outings() {
           onEmpty={() => setParams({ empty: outing.id })}
         />
       ))}
+      <MostTrusted outings={data.outings} />
       {data.outings.length === 0 ? <p>No outing yet. Plan one, and Tonight says what it asks for.</p> : null}
     </>
   )

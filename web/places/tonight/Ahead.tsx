@@ -206,8 +206,8 @@ export default function Ahead() {
             {ahead.gap === null
               ? 'A good plan; how much better one could be is not known yet.'
               : ahead.gap < 0.0005
-                ? 'No plan covers more.'
-                : `No plan covers more than ${(100 * ahead.gap).toFixed(1)} % more.`}
+                ? 'No plan beats it.'
+                : `No plan beats it by more than ${(100 * ahead.gap).toFixed(1)} %.`}
           </span>
           {ahead.isDone ? null : <Button onPress={stop}>Keep this one</Button>}
         </Row>

@@ -76,18 +76,19 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
           onSave={(typicalDepthMm) => save({ typicalDepthMm })}
         />
       </td>
-      <td>
-        <InPlace
-          label={`Surface speed of ${reach.name}`}
-          shown={speedShown}
-          quantity="speed"
-          unit="m/s"
-          min={0}
-          max={4000}
-          onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}
-        />
-      </td>
-      {reach.kind === 'reach' ? null : (
+      {reach.kind === 'reach' ? (
+        <td>
+          <InPlace
+            label={`Surface speed of ${reach.name}`}
+            shown={speedShown}
+            quantity="speed"
+            unit="m/s"
+            min={0}
+            max={4000}
+            onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}
+          />
+        </td>
+      ) : (
         <td>
           {reach.typicalDepthMm > DEEP_ENOUGH_MM ? (
             <InPlace

@@ -48,8 +48,7 @@ function WaterSection({
             <th>{reaches[0]?.reach.kind === 'reach' ? 'reach, low to high' : 'part'}</th>
             <th className="number">above sea</th>
             <th>usual depth</th>
-            <th>surface speed</th>
-            {reaches[0]?.reach.kind === 'reach' ? null : <th>thermocline</th>}
+            <th>{reaches[0]?.reach.kind === 'reach' ? 'surface speed' : 'thermocline'}</th>
             <th>water through the year, °C</th>
             <th>moment</th>
           </tr>

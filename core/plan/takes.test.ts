@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest'
+import { randomFrom } from '../uncertainty/index.ts'
+import { takesAnHour } from './index.ts'
+
+describe('takesAnHour', () => {
+  it('holds 8 in 10 of the rates that could have made the count, by drawing them', () => {
+    const random = randomFrom(4)
+    const poisson = (mean: number) => {
+      let [count, product] = [0, random()]
+      while (product > Math.exp(-mean)) {
+        product *= random()
+        count += 1
+      }
+      return count
+    }
+    // rates drawn so that every size of rate is about as common: then the posterior is the one that is meant
+    let [held, all] = [0, 0]
+    for (let i = 0; i < 6000; i += 1) {
+      const rate = 0.5 * Math.exp(3 * random())
+      const { low, high } = takesAnHour(poisson(rate * 4), 240)
+      if (rate >= low && rate <= high) held += 1
+      all += 1
+    }
+    expect(held / all).toBeGreaterThan(0.75)
+    expect(held / all).toBeLessThan(0.86)
+  })
+
+  it('narrows with hours, and grows with takes', () => {
+    const width = (takes: number, minutes: number) => {
+      const { low, high } = takesAnHour(takes, minutes)
+      return high - low
+    }
+    expect(width(20, 1200)).toBeLessThan(width(2, 120))
+    expect(takesAnHour(6, 120).value).toBeGreaterThan(takesAnHour(2, 120).value)
+    expect(takesAnHour(0, 0).low).toBeGreaterThanOrEqual(0)
+    expect(takesAnHour(0, 600).high).toBeLessThan(0.3)
+  })
+})

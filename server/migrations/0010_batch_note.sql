@@ -1,0 +1,1 @@
+ALTER TABLE `batch` ADD `note` text DEFAULT '' NOT NULL;

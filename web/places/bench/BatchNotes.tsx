@@ -1,0 +1,35 @@
+import { useState } from 'react'
+import type { BenchView } from '../../../contract/index.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { dayName } from '../../app/words.ts'
+import { NoteField } from '../../ui/fields.tsx'
+import { Quiet } from '../../ui/layout.tsx'
+
+/** What was done differently in earlier batches of the pattern, and a place to say what is in this one. */
+export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onVise']> }) {
+  const command = useCommand()
+  const [text, setText] = useState(vise.batchNote)
+  const save = () =>
+    text.trim() !== vise.batchNote
+      ? void command('batchNote', { batchId: vise.batch.batchId, note: text })
+      : undefined
+  return (
+    <>
+      {vise.earlierNotes.map(({ atMs, label, note }) => (
+        <p key={atMs}>
+          <Quiet>
+            {dayName(new Date(atMs).toISOString().slice(0, 10))}, {label}:
+          </Quiet>{' '}
+          {note}
+        </p>
+      ))}
+      <NoteField
+        label="Done differently this time"
+        value={text}
+        onChange={setText}
+        onBlur={save}
+        width="520px"
+      />
+    </>
+  )
+}

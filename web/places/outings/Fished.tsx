@@ -1,0 +1,143 @@
+import { useState } from 'react'
+import { takesAnHour } from '../../../core/index.ts'
+import type { OutingLine, PatternsView } from '../../../contract/index.ts'
+import { usePatternsQuery } from '../../app/api.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select } from '../../ui/fields.tsx'
+import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+
+const MOST_TRUSTED = 8
+const rate = (value: number) => value.toFixed(1)
+
+const flyChoices = (data: PatternsView | undefined) =>
+  (data?.patterns ?? []).flatMap(({ name, variants }) =>
+    variants.map(({ id, label }) => ({ id: id as string, name: `${name} ${label}` })),
+  )
+
+/** A fly, how long it was fished, and what came of it. */
+function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
+  const { data } = usePatternsQuery()
+  const command = useCommand()
+  const [fly, setFly] = useState<string | null>(null)
+  const [minutes, setMinutes] = useState<number | null>(60)
+  const [takes, setTakes] = useState<number | null>(0)
+  const [refusals, setRefusals] = useState<number | null>(0)
+  const [refused, setRefused] = useState<string | null>(null)
+  const save = async () => {
+    const variantId = data?.patterns.flatMap(({ variants }) => variants).find(({ id }) => id === fly)?.id
+    if (!variantId || minutes === null || takes === null || refusals === null) {
+      setRefused('Choose a fly, and say how many minutes it was fished.')
+      return
+    }
+    const delivery = await command(
+      'spellSave',
+      { spellId: newId(), version: null, outingId: outing.id, variantId, minutes, takes, refusals },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') setRefused(delivery.problem.detail)
+    else onDone()
+  }
+  return (
+    <div role="group" aria-label="A fly that was fished">
+      <Row $align="end">
+        <Select label="Fly" value={fly} choices={flyChoices(data)} onChange={setFly} width="230px" />
+        <NumberField label="Minutes" value={minutes} min={1} max={1440} onChange={setMinutes} />
+        <NumberField label="Takes" value={takes} min={0} max={500} onChange={setTakes} />
+        <NumberField label="Refusals" value={refusals} min={0} max={500} onChange={setRefusals} />
+        <Button large look="main" onPress={() => void save()}>
+          Note it
+        </Button>
+        <Button large onPress={onDone}>
+          Leave it
+        </Button>
+      </Row>
+      {refused ? <Fault>{refused}</Fault> : null}
+    </div>
+  )
+}
+
+/** The flies of an outing, with their minutes and takes; more can be noted. */
+export function Fished({ outing }: { readonly outing: OutingLine }) {
+  const [adding, setAdding] = useState(false)
+  const command = useCommand()
+  return (
+    <>
+      {outing.spells.map(({ spellId, version, patternName, label, minutes, takes, refusals }) => (
+        <p key={spellId}>
+          {patternName} {label}: {minutes} minutes, {takes} {takes === 1 ? 'take' : 'takes'}
+          {refusals > 0 ? `, ${refusals} ${refusals === 1 ? 'refusal' : 'refusals'}` : ''}.{' '}
+          <Button
+            look="quiet"
+            aria-label={`Put the note of ${patternName} ${label} away`}
+            onPress={() => void command('spellArchive', { spellId, version })}
+          >
+            put away
+          </Button>
+        </p>
+      ))}
+      {adding ? (
+        <NoteSpell outing={outing} onDone={() => setAdding(false)} />
+      ) : (
+        <Button look="quiet" onPress={() => setAdding(true)}>
+          Note a fly that was fished
+        </Button>
+      )}
+    </>
+  )
+}
+
+interface Trusted {
+  readonly name: string
+  readonly minutes: number
+  readonly takes: number
+}
+
+function trustedFlies(outings: readonly OutingLine[]): readonly Trusted[] {
+  const by = new Map<string, Trusted>()
+  for (const { variantId, patternName, label, minutes, takes } of outings.flatMap(({ spells }) => spells)) {
+    const before = by.get(variantId) ?? { name: `${patternName} ${label}`, minutes: 0, takes: 0 }
+    by.set(variantId, { ...before, minutes: before.minutes + minutes, takes: before.takes + takes })
+  }
+  const least = ({ takes, minutes }: Trusted) => takesAnHour(takes, minutes).low
+  return [...by.values()].sort((a, b) => least(b) - least(a)).slice(0, MOST_TRUSTED)
+}
+
+/** Flies by what they took, the surest first: a fly that was fished long counts for more than a lucky one. */
+export function MostTrusted({ outings }: { readonly outings: readonly OutingLine[] }) {
+  const flies = trustedFlies(outings)
+  if (flies.length === 0) return null
+  return (
+    <Section aria-label="Most trusted">
+      <h2>
+        Most trusted <Quiet>· by the takes an hour that they have at least, 9 to 1</Quiet>
+      </h2>
+      <Dense aria-label="Takes an hour" style={{ width: 'auto' }}>
+        <thead>
+          <tr>
+            <th>fly</th>
+            <th className="number">hours</th>
+            <th className="number">takes</th>
+            <th className="number">takes an hour</th>
+          </tr>
+        </thead>
+        <tbody>
+          {flies.map(({ name, minutes, takes }) => {
+            const { value, low, high } = takesAnHour(takes, minutes)
+            return (
+              <tr key={name}>
+                <td>{name}</td>
+                <td className="number">{(minutes / 60).toFixed(1)}</td>
+                <td className="number">{takes}</td>
+                <td className="number">
+                  {rate(value)} <Quiet>{`likely ${rate(low)}–${rate(high)}`}</Quiet>
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Dense>
+    </Section>
+  )
+}
