@@ -10,7 +10,6 @@ import { light } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { clockTime, dayName } from '../../app/words.ts'
-import { Slits } from '../../drawing/Slits.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 
@@ -34,8 +33,8 @@ const Grid = styled(Dense)`
   td.state {
     white-space: nowrap;
   }
-  td.slits {
-    min-width: 108px;
+  td:first-child {
+    min-width: 170px;
   }
   button.food {
     min-height: 32px;
@@ -168,7 +167,6 @@ export default function Coverage() {
         <thead>
           <tr>
             <th>food</th>
-            <td />
             {COVER_PARTS.map((part) => (
               <th key={part}>{PARTS[part]}</th>
             ))}
@@ -197,14 +195,6 @@ export default function Coverage() {
                     {name}
                   </button>
                 </td>
-                <td className="slits">
-                  <Slits
-                    onHand={Math.min(row.cells.all.onHand, row.cells.all.wanted)}
-                    keep={row.cells.all.wanted}
-                    drawing={variants.get(row.cells.all.by[0]?.key ?? '')?.drawing ?? null}
-                    label={name}
-                  />
-                </td>
                 {COVER_PARTS.map((part) => (
                   <td key={part} className="state">
                     <State cell={row.cells[part]} />
@@ -222,7 +212,7 @@ export default function Coverage() {
               </tr>,
               open === row.stageKey ? (
                 <tr key={`${row.stageKey} by`}>
-                  <td colSpan={COVER_PARTS.length + 4}>
+                  <td colSpan={COVER_PARTS.length + 3}>
                     <Serving cell={row.cells.all} variants={variants} />
                   </td>
                 </tr>
