@@ -1,4 +1,5 @@
 import { axeFaults, choose, expect, test } from './thistle.ts'
+import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 
 const saturday = (page: Page) => page.getByRole('table', { name: 'To tie before Sat 6 June' })
@@ -64,6 +65,26 @@ test('after an outing: what a fly took is noted, ranked by how sure that is, and
   expect(await axeFaults(page)).toEqual([])
   await done.getByRole('button', { name: 'Put the note of Third Button #16 B 2.8 away' }).click()
   await expect(page.getByRole('table', { name: 'Takes an hour' })).toHaveCount(0)
+})
+
+test('a pattern prints as a card and saves as text', async ({ page }) => {
+  await page.goto('/patterns')
+  await page.getByRole('link', { name: 'Third Button', exact: true }).click()
+  const saved = async (button: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('region', { name: 'Card' }).getByRole('button', { name: button }).click(),
+    ])
+    return { name: download.suggestedFilename(), text: await readFile(await download.path(), 'latin1') }
+  }
+  const card = await saved('Card, A6')
+  expect(card.name).toMatch(/^third-button-.+\.pdf$/)
+  expect(card.text).toMatch(/^%PDF-1\./)
+  const markdown = await saved('Markdown')
+  expect(markdown.text).toContain('# Third Button #16')
+  expect(markdown.text).toContain('1. Slide the bead on')
+  const json = JSON.parse((await saved('JSON')).text) as { steps: readonly unknown[] }
+  expect(json.steps.length).toBeGreaterThan(5)
 })
 
 test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ page }) => {

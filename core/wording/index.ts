@@ -2,6 +2,8 @@ export { actionSentence } from './actions.ts'
 export type { ActionCode, ActionLabel } from './actions.ts'
 export { markSentence, workedOutAmounts } from './amounts.ts'
 export { caution, stepTitle } from './bench.ts'
+export { cardMarkdown, cardOf } from './card.ts'
+export type { Card, CardInput } from './card.ts'
 export {
   beadSize,
   depth,

@@ -1,5 +1,12 @@
 import { and, asc, desc, eq, inArray, ne, or } from 'drizzle-orm'
-import { componentsByKey, resolveDressing, stepFigures, stepsOf, wording } from '../../core/index.ts'
+import {
+  componentsByKey,
+  drawerName,
+  resolveDressing,
+  stepFigures,
+  stepsOf,
+  wording,
+} from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
 import type { BatchMention, BenchStep, BenchView, VariantRevisionId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -13,7 +20,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { drawerName, loadMaterials, materialIdsOf } from '../materials.ts'
+import { loadMaterials, materialIdsOf } from '../materials.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadDrawers } from './restock.ts'
 import { toFigureView } from './variants.ts'

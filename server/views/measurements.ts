@@ -1,10 +1,9 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import type { DropTestLine, MeasurementsView, WeighingLine } from '../../contract/index.ts'
-import { contradictions, foretold, likelyMetal } from '../../core/index.ts'
+import { contradictions, drawerName, foretold, likelyMetal } from '../../core/index.ts'
 import type { DropReading, Foretold } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { family, material, pattern, variant } from '../db/schema.ts'
-import { drawerName } from '../materials.ts'
 import { loadMeasurements } from '../measurements.ts'
 import type { ReadTest } from '../measurements.ts'
 

@@ -1,4 +1,5 @@
 import { and, eq, gte, isNull, notInArray, sql } from 'drizzle-orm'
+import { drawerName } from '../../core/index.ts'
 import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -17,7 +18,6 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { drawerName } from '../materials.ts'
 import { loadSettings } from './frame.ts'
 import { momentView, outingHour } from './moment.ts'
 import { loadMinutes } from './minutes.ts'

@@ -1,10 +1,9 @@
 import { eq, isNull } from 'drizzle-orm'
-import { fliesAllowed, holesOf } from '../../core/index.ts'
+import { drawerName, fliesAllowed, holesOf } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { compartment, family, material, materialBalance } from '../db/schema.ts'
-import { drawerName } from '../materials.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 

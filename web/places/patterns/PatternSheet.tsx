@@ -12,6 +12,7 @@ import { NoteField, TextField } from '../../ui/fields.tsx'
 import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { wording } from '../../../core/index.ts'
 import { BareForms } from './BareForms.tsx'
+import { SaveCard } from './card/SaveCard.tsx'
 import { DressingLines, withDrawer } from './DressingLines.tsx'
 import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft, toCommand } from './draft.ts'
 import type { ChangeDraft, Draft } from './draft.ts'
@@ -281,6 +282,14 @@ export default function PatternSheet() {
       </Section>
       {calmWorked ? <ServesWhat worked={calmWorked} meantFor={meantFor} /> : null}
       {calmWorked ? <YearOfUse worked={calmWorked} meantFor={meantFor} /> : null}
+      {calmWorked && calm ? (
+        <SaveCard
+          draft={calm}
+          variant={chosen}
+          worked={calmWorked}
+          serves={calm.serves.map(({ name }) => name)}
+        />
+      ) : null}
       {calmWorked ? <HowItCame worked={calmWorked} waterTempC={waterTempC} /> : null}
       <Section>
         <NoteField label="Note" value={draft.note} onChange={(note) => change({ note })} width="520px" />

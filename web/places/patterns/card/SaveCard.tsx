@@ -1,0 +1,56 @@
+import { wording } from '../../../../core/index.ts'
+import { saveFile } from '../../../app/saveFile.ts'
+import { useWording } from '../../../app/useWording.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Row, Section } from '../../../ui/layout.tsx'
+import type { Draft, DraftVariant } from '../draft.ts'
+import type { WorkedOut } from '../useFlyReport.ts'
+import type { CardSize } from './cardPdf.ts'
+
+interface SaveCardProps {
+  readonly draft: Draft
+  readonly variant: DraftVariant
+  readonly worked: WorkedOut
+  /** names of the foods that it is meant for */
+  readonly serves: readonly string[]
+}
+
+/** The chosen variant as a card: to print in either size, or as text for elsewhere. */
+export function SaveCard({ draft, variant, worked, serves }: SaveCardProps) {
+  const { units } = useWording()
+  const { fly, report, drawing, times } = worked
+  const card = () =>
+    wording.cardOf({
+      name: draft.name,
+      label: variant.label,
+      dressing: { components: draft.components, steps: draft.steps },
+      variant,
+      fly,
+      report,
+      times,
+      serves,
+      note: draft.note,
+      units,
+    })
+  const fileName = `${draft.name} ${variant.label}`.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()
+  const savePdf = async (size: CardSize) => {
+    const { cardPdf } = await import('./cardPdf.ts')
+    const bytes = await cardPdf(card(), drawing, size)
+    saveFile(`${fileName}.pdf`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' }))
+  }
+  const saveText = (text: string, kind: string, type: string) =>
+    saveFile(`${fileName}.${kind}`, new Blob([text], { type: `${type};charset=utf-8` }))
+  return (
+    <Section aria-label="Card">
+      <h2>Card</h2>
+      <Row>
+        <Button onPress={() => void savePdf('a6')}>Card, A6</Button>
+        <Button onPress={() => void savePdf('letterQuarter')}>Card, quarter letter</Button>
+        <Button onPress={() => saveText(wording.cardMarkdown(card()), 'md', 'text/markdown')}>Markdown</Button>
+        <Button onPress={() => saveText(JSON.stringify(card(), null, 2), 'json', 'application/json')}>
+          JSON
+        </Button>
+      </Row>
+    </Section>
+  )
+}

@@ -1,0 +1,118 @@
+import { PDFDocument, rgb, StandardFonts } from 'pdf-lib'
+import type { PDFFont, PDFPage } from 'pdf-lib'
+import type { wording } from '../../../../core/index.ts'
+import type { Drawing } from '../../../drawing/FlyDrawing.tsx'
+
+const PT_PER_MM = 72 / 25.4
+/** Width and height of a card, mm: A6, and a quarter of a letter. */
+export const CARD_SIZES = { a6: [105, 148], letterQuarter: [107.95, 139.7] } as const
+export type CardSize = keyof typeof CARD_SIZES
+
+const MARGIN = 16
+const TEXT = 7.6
+const LEADING = 9.6
+const INK = rgb(0.11, 0.14, 0.145)
+const QUIET = rgb(0.34, 0.38, 0.4)
+
+/** Characters that the standard fonts of PDF have; others are said otherwise or left out. */
+const plain = (text: string) =>
+  text
+    .replaceAll('−', '-')
+    .replaceAll('⅔', '2/3')
+    .replaceAll('⅓', '1/3')
+    .replace(/[^\u0000-\u00ff–—‘’“”•…€™]/gu, '?')
+
+function colourOf(hex: string | null) {
+  const match = /^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/i.exec(hex ?? '')
+  if (!match) return undefined
+  const [r = 0, g = 0, b = 0] = match.slice(1).map((pair) => parseInt(pair, 16) / 255)
+  return rgb(r, g, b)
+}
+
+function wrapped(text: string, font: PDFFont, size: number, wide: number): readonly string[] {
+  const lines: string[] = []
+  let line = ''
+  for (const word of plain(text).split(/\s+/)) {
+    const longer = line ? `${line} ${word}` : word
+    if (line && font.widthOfTextAtSize(longer, size) > wide) {
+      lines.push(line)
+      line = word
+    } else line = longer
+  }
+  return line ? [...lines, line] : lines
+}
+
+/** Draws the fly as large as fits, to scale, with a rule of millimetres below; answers where the rule lies. */
+function drawFly(page: PDFPage, drawing: Drawing, top: number, wide: number, most: number): number {
+  const scale = Math.min(wide / drawing.widthMm, most / drawing.heightMm)
+  const left = MARGIN + (wide - drawing.widthMm * scale) / 2
+  for (const { path, fill, stroke, strokeMm } of drawing.shapes) {
+    const colour = colourOf(fill)
+    const border = colourOf(stroke)
+    page.drawSvgPath(path, {
+      x: left - drawing.minXMm * scale,
+      y: top + drawing.minYMm * scale,
+      scale,
+      ...(colour ? { color: colour } : {}),
+      ...(border ? { borderColor: border, borderWidth: strokeMm } : {}),
+    })
+  }
+  const y = top - drawing.heightMm * scale - 5
+  const zero = left - drawing.minXMm * scale
+  for (let mm = 0; mm <= 10; mm += 1) {
+    const x = zero + mm * scale
+    page.drawLine({
+      start: { x, y },
+      end: { x, y: y - (mm % 5 === 0 ? 5 : 3) },
+      thickness: 0.5,
+      color: QUIET,
+    })
+  }
+  page.drawLine({ start: { x: zero, y }, end: { x: zero + 10 * scale, y }, thickness: 0.5, color: QUIET })
+  return y - 8
+}
+
+/** A card as PDF, to print and lay beside the vise: the drawing to scale, the steps with their numbers, what it does. */
+export async function cardPdf(card: wording.Card, drawing: Drawing, size: CardSize): Promise<Uint8Array> {
+  const pdf = await PDFDocument.create()
+  pdf.setTitle(card.title)
+  const [font, bold] = [
+    await pdf.embedFont(StandardFonts.Helvetica),
+    await pdf.embedFont(StandardFonts.HelveticaBold),
+  ]
+  const [wideMm, highMm] = CARD_SIZES[size]
+  const dimensions: [number, number] = [wideMm * PT_PER_MM, highMm * PT_PER_MM]
+  const wide = dimensions[0] - 2 * MARGIN
+  let page = pdf.addPage(dimensions)
+  let y = dimensions[1] - MARGIN
+  const line = (text: string, { heavy = false, size: at = TEXT, quiet = false, indent = 0 } = {}) => {
+    for (const part of wrapped(text, heavy ? bold : font, at, wide - indent)) {
+      if (y - at < MARGIN) {
+        page = pdf.addPage(dimensions)
+        y = dimensions[1] - MARGIN
+      }
+      page.drawText(part, {
+        x: MARGIN + indent,
+        y: y - at,
+        size: at,
+        font: heavy ? bold : font,
+        color: quiet ? QUIET : INK,
+      })
+      y -= at + (LEADING - TEXT)
+    }
+  }
+  line(card.title, { heavy: true, size: 12 })
+  line(card.hook, { quiet: true })
+  y = drawFly(page, drawing, y - 4, wide, 90) - 10
+  line('Rule in mm. Places along the shank are from the rear of the eye.', { quiet: true, size: 5.5 })
+  for (const figure of card.figures) line(figure)
+  y -= 3
+  for (const [i, { title, material, numbers }] of card.steps.entries()) {
+    line(`${i + 1}  ${title}${material ? `: ${material}` : ''}`, { heavy: true })
+    if (numbers) line(numbers, { indent: 10 })
+  }
+  y -= 3
+  if (card.serves.length > 0) line(`For ${card.serves.join('; ')}`, { quiet: true })
+  if (card.note) line(card.note)
+  return pdf.save()
+}
