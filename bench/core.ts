@@ -102,6 +102,9 @@ export function benchCore(): readonly Line[] {
   const made = jigNymph()
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('the nymph is incomplete')
+  // first, before other flies and calls have made its types manifold
+  const atKnownAttitude = () => timeOf(2000, () => speedAtAttitude(fly, LIST_CONDITIONS, 90))
+  const alone = atKnownAttitude() * 1000
   const conditions = { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }
   const report = evaluateFly(fly, conditions)
   if (report.kind !== 'sinks') throw new Error('the nymph floats')
@@ -136,8 +139,8 @@ export function benchCore(): readonly Line[] {
       wanted: 'under 4 ms',
     },
     {
-      what: 'mass, fit and one terminal speed at a known attitude',
-      figure: `${(timeOf(2000, () => speedAtAttitude(fly, LIST_CONDITIONS, 90)) * 1000).toFixed(0)} µs`,
+      what: 'mass, fit and one terminal speed at a known attitude: alone; after all the other work of core',
+      figure: `${alone.toFixed(0)} µs; ${(atKnownAttitude() * 1000).toFixed(0)} µs`,
       wanted: 'under 60 µs',
     },
     {
