@@ -103,7 +103,7 @@ export function benchCore(): readonly Line[] {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('the nymph is incomplete')
   // first, before other flies and calls have made its types manifold
-  const atKnownAttitude = () => timeOf(2000, () => speedAtAttitude(fly, LIST_CONDITIONS, 90))
+  const atKnownAttitude = () => timeOf(20_000, () => speedAtAttitude(fly, LIST_CONDITIONS, 90))
   const alone = atKnownAttitude() * 1000
   const conditions = { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }
   const report = evaluateFly(fly, conditions)
