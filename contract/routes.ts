@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { civilDate, familyId, localMinute, reachId } from './common.ts'
+import { civilDate, familyId, localMinute, patternId, reachId } from './common.ts'
 import { command, commandResult } from './commands.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
@@ -14,12 +14,14 @@ import {
   familyFull,
   larderView,
   outingsView,
+  patternView,
   patternsView,
   storesView,
   watersView,
 } from './views/places.ts'
 import { planView } from './views/plan.ts'
 import { tonightView } from './views/tonight.ts'
+import { drawingKey, drawingsView } from './views/parts.ts'
 
 /** A route of the server: what it takes and what it answers. OpenAPI is made from this list. */
 export interface Route {
@@ -42,6 +44,15 @@ export const reachSeasonQuery = z.object({ reachId })
 const kept = z.object({ kept: z.boolean() })
 
 export const searchQuery = z.object({ q: z.string().trim().min(1).max(80) })
+/** Drawings asked for at once. */
+export const MOST_DRAWINGS = 60
+export const drawingsQuery = z.object({
+  keys: z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(z.array(drawingKey).min(1).max(MOST_DRAWINGS)),
+})
+export const patternParams = z.object({ id: patternId })
 export const familyParams = z.object({ id: familyId })
 
 export const routes = {
@@ -94,6 +105,20 @@ export const routes = {
     path: '/api/patterns',
     summary: 'Patterns with variants and figures',
     answer: patternsView,
+  },
+  pattern: {
+    method: 'get',
+    path: '/api/patterns/:id',
+    summary: 'One pattern with its dressing; null where it is gone',
+    params: patternParams,
+    answer: patternView.nullable(),
+  },
+  drawings: {
+    method: 'get',
+    path: '/api/drawings',
+    summary: 'Drawings by their keys, joined by commas',
+    query: drawingsQuery,
+    answer: drawingsView,
   },
   families: {
     method: 'get',

@@ -23,8 +23,17 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
     page.getByRole('button', { name: 'Save for a calendar' }).click(),
   ])
   expect(download.suggestedFilename()).toBe('bench-evenings.ics')
-  await page.getByRole('group', { name: 'Time at the bench' }).getByLabel('Minutes an evening').fill('30')
+  const minutes = page.getByRole('group', { name: 'Time at the bench' }).getByLabel('Minutes an evening')
+  await minutes.click()
+  await minutes.press('Control+a')
+  const sent: unknown[] = []
+  page.on('request', (request) => {
+    if (request.method() === 'POST') sent.push(request.postDataJSON())
+  })
+  await minutes.pressSequentially('30')
+  await minutes.press('Enter')
   await expect(page.getByText('of 60 minutes at the bench')).toBeVisible()
+  expect(sent).toMatchObject([{ kind: 'settingsSave', body: { settings: { evenings: { minutes: 30 } } } }])
   const waiting = page.getByRole('link', { name: /Bench/ })
   const before = await waiting.textContent()
   await page

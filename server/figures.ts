@@ -18,11 +18,14 @@ import { contentHash } from './ids.ts'
 import { loadMaterials, materialIdsOf } from './materials.ts'
 import { loadMeasurements } from './measurements.ts'
 
+/** Hexadecimal digits of a drawing's hash that name it: enough for billions of drawings. */
+const KEY_LENGTH = 16
+
 type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
 
 const NOTHING = {
   massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
-  posture: null, look: null, hookSize: null, drawing: null,
+  posture: null, look: null, hookSize: null, drawing: null, drawingKey: null,
 } // prettier-ignore
 
 /** The colour that the eye takes for the fly: body, else thorax, else thread. */
@@ -61,6 +64,7 @@ export function figureOf(
   ])
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
   if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
+  const drawing = drawFly(fly)
   return {
     ...NOTHING,
     ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
@@ -68,7 +72,8 @@ export function figureOf(
     look: appearanceOf(fly),
     hookSize: fly.hook.size,
     bill: billOfMaterials(fly),
-    drawing: drawFly(fly),
+    drawing,
+    drawingKey: contentHash(drawing).slice(0, KEY_LENGTH),
   }
 }
 

@@ -10,11 +10,13 @@ import type {
   BoxesView,
   CommandInput,
   CompartmentLine,
+  DrawingsView,
   FrameView,
   MomentView,
   OutingsView,
   PlanView,
   PatternsView,
+  PatternView,
   StoresView,
   TonightView,
 } from '../contract/index.ts'
@@ -149,6 +151,7 @@ describe('a new data directory', () => {
       'fly_entry_kept',
       'fly_entry_stays',
       'fly_entry_sums',
+      'fly_entry_tallies',
       'material_entry_sums',
       'dressing_kept',
       'search_text',
@@ -169,7 +172,11 @@ describe('patterns', () => {
     const { patterns } = await body<PatternsView>('/api/patterns')
     expect(patterns).toHaveLength(1)
     expect(patterns[0]?.variants[0]?.figure.kind).toBe('sinks')
-    expect(patterns[0]?.variants[0]?.figure.drawing?.shapes.length).toBeGreaterThan(2)
+    const key = patterns[0]?.variants[0]?.figure.drawingKey ?? ''
+    const { drawings } = await body<DrawingsView>(`/api/drawings?keys=${key},0000000000000000`)
+    expect(drawings[key]?.shapes.length).toBeGreaterThan(2)
+    expect(Object.keys(drawings)).toEqual([key])
+    await server.get('/api/drawings?keys=../../etc').expect(400)
     const { materials } = await body<StoresView>('/api/stores')
     expect(materials.map(({ onHand: amount }) => amount)).toEqual([null, null])
   })
@@ -578,7 +585,7 @@ describe('undo', () => {
     const second = await server.command('patternSave', midge({ version: 2, note: 'two' })).expect(200)
     expect((await undo(first.body.actionId).expect(409)).body.code).toBe('cannotUndo')
     await undo(second.body.actionId).expect(200)
-    expect((await body<PatternsView>('/api/patterns')).patterns[0]?.note).toBe('one')
+    expect((await body<PatternView>(`/api/patterns/${midge().patternId}`)).note).toBe('one')
   })
 
   it('refuses to take away a pattern of which flies are tied', async () => {

@@ -31,6 +31,11 @@ export const drawing = z
   })
   .meta({ id: 'Drawing' })
 
+/** What a drawing is asked for by: it names the drawing's content, so that a drawing never changes under its key. */
+export const drawingKey = z.string().regex(/^[0-9a-f]{16}$/)
+export const drawingsView = z.object({ drawings: z.record(z.string(), drawing) }).meta({ id: 'Drawings' })
+export type DrawingsView = z.infer<typeof drawingsView>
+
 /** What lists show of a variant: free fall at 10 °C, dipped and cast. */
 export const variantFigure = z
   .object({
@@ -44,7 +49,8 @@ export const variantFigure = z
     posture: z.enum(POSTURES).nullable(),
     bodyLengthMm: z.number().nullable(),
     hookSize: z.number().nullable(),
-    drawing: drawing.nullable(),
+    /** asked for at `/api/drawings`; null where there is nothing to draw */
+    drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'VariantFigure' })
 export type VariantFigure = z.infer<typeof variantFigure>

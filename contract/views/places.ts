@@ -8,7 +8,7 @@ import {
 import { dressingBody, step, swaps } from '../records/dressing.ts'
 import { brood, trigger } from '../records/season.ts'
 import { reachBody, waterBody } from '../records/water.ts'
-import { batchMention, depthBand, drawing, variantFigure, variantMention } from './parts.ts'
+import { batchMention, depthBand, drawingKey, variantFigure, variantMention } from './parts.ts'
 
 const property = z.object({
   value: z.number(),
@@ -84,8 +84,6 @@ export const variantLine = z
     id: variantId,
     version,
     label: z.string(),
-    hookMaterialId: materialId,
-    swaps,
     parCount: z.number().nullable(),
     homeCompartmentId: compartmentId.nullable(),
     onHand: z.number(),
@@ -95,24 +93,36 @@ export const variantLine = z
   .meta({ id: 'VariantLine' })
 export type VariantLine = z.infer<typeof variantLine>
 
+/** A variant with what makes it one. */
+export const variantFull = variantLine.extend({ hookMaterialId: materialId, swaps }).meta({ id: 'Variant' })
+export type VariantFull = z.infer<typeof variantFull>
+
 export const patternLine = z
   .object({
     id: patternId,
-    version,
     name: z.string(),
     purpose: z.enum(['imitation', 'attractor', 'searching']),
+    serves: z.array(z.object({ foodStageId, weight: z.number(), name: z.string() })),
+    variants: z.array(variantLine),
+  })
+  .meta({ id: 'PatternLine' })
+export type PatternLine = z.infer<typeof patternLine>
+
+/** A pattern with its dressing: what its sheet and the tank need. */
+export const patternView = patternLine
+  .extend({
+    version,
     ownMonths: z.array(z.number()),
     fishedHow: z.array(z.string()),
     waterKinds: z.array(z.string()),
     dislike: z.number(),
     note: z.string(),
-    serves: z.array(z.object({ foodStageId, weight: z.number(), name: z.string() })),
     dressing: dressingBody,
     revision: z.number(),
-    variants: z.array(variantLine),
+    variants: z.array(variantFull),
   })
   .meta({ id: 'Pattern' })
-export type PatternLine = z.infer<typeof patternLine>
+export type PatternView = z.infer<typeof patternView>
 
 /** Flies that are easily taken for one another, and marks that break the user's weight code. */
 const toldApart = z.object({
@@ -201,7 +211,7 @@ export const compartmentLine = z
         variantVersion: version,
         parCount: z.number().nullable(),
         depthMm: z.number().nullable(),
-        drawing: drawing.nullable(),
+        drawingKey: drawingKey.nullable(),
       }),
     ),
   })
@@ -233,7 +243,7 @@ export const restockLine = z
     shortOf: z.array(
       z.object({ materialId, name: z.string(), need: z.number(), onHand: z.number().nullable() }),
     ),
-    drawing: drawing.nullable(),
+    drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'RestockLine' })
 export type RestockLine = z.infer<typeof restockLine>

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { TRIGGER_KEYS } from '../../core/index.ts'
 import { compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
-import { drawing, variantFigure } from './parts.ts'
+import { variantFigure } from './parts.ts'
 
 /** What a fish can see of a fly; see core's `Appearance`. */
 const look = z.object({
@@ -41,8 +41,7 @@ export const planVariant = z.object({
   variantId,
   patternId,
   name: z.string(),
-  figure: variantFigure.omit({ drawing: true }),
-  drawing: drawing.nullable(),
+  figure: variantFigure,
   look: look.nullable(),
   onHand: z.number(),
   /** how many more its place holds; null for any number */

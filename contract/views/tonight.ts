@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
-import { drawing, moment } from './parts.ts'
+import { drawingKey, moment } from './parts.ts'
 
 /** One sentence of Tonight, with the handle that it offers. */
 export const tonightLine = z
@@ -25,7 +25,7 @@ export const tonightLine = z
       .nullable(),
     onHand: z.number().nullable(),
     par: z.number().nullable(),
-    drawing: drawing.nullable(),
+    drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'TonightLine' })
 export type TonightLine = z.infer<typeof tonightLine>

@@ -3,7 +3,8 @@ import type { Fly, FlyComponent } from '../dressing/index.ts'
 /** A fly to be told from others in the box. */
 export interface Seen {
   readonly id: string
-  readonly fly: Fly
+  /** see `looksOf` */
+  readonly looks: string
   readonly massMg: number
 }
 
@@ -31,7 +32,8 @@ function shown({ kind, material, lengthMm }: FlyComponent): string {
   return [kind, rough(material.colourHex), size, length].join(' ')
 }
 
-const looks = ({ fly }: Seen) =>
+/** All that the eye has to tell a fly by in the box; flies that nobody can tell apart have the same. */
+export const looksOf = (fly: Fly): string =>
   [
     fly.hook.size,
     fly.hook.style.key,
@@ -44,7 +46,11 @@ const looks = ({ fly }: Seen) =>
  */
 export function lookAlikes(flies: readonly Seen[]): readonly LookAlike[] {
   const byLooks = new Map<string, Seen[]>()
-  for (const seen of flies) byLooks.set(looks(seen), [...(byLooks.get(looks(seen)) ?? []), seen])
+  for (const seen of flies) {
+    const alike = byLooks.get(seen.looks)
+    if (alike) alike.push(seen)
+    else byLooks.set(seen.looks, [seen])
+  }
   return [...byLooks.values()].flatMap((alike) => {
     const sorted = [...alike].sort((a, b) => a.massMg - b.massMg)
     return sorted.slice(1).flatMap((heavier, i): readonly LookAlike[] => {

@@ -3,13 +3,13 @@ import { resolveDressing } from '../dressing/index.ts'
 import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import type { recipe } from '../testing/shippedMaterial.ts'
 import { jigNymph, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { bearsMarks, checkMark, lookAlikes } from './index.ts'
+import { bearsMarks, checkMark, lookAlikes, looksOf } from './index.ts'
 import type { WeightCode } from './index.ts'
 
 function seen(id: string, made: ReturnType<typeof recipe>) {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('incomplete')
-  return { id, fly, massMg: evaluateFly(fly, LIST_CONDITIONS).massMg.value }
+  return { id, fly, looks: looksOf(fly), massMg: evaluateFly(fly, LIST_CONDITIONS).massMg.value }
 }
 const tungsten = () => seen('tungsten', jigNymph())
 const brass = () => seen('brass', jigNymph('bead-brass-slotted'))

@@ -98,7 +98,18 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   readingsArchive: ['season'],
   observationSave: ['season'],
   observationArchive: ['season'],
-  patternSave: ['flies', 'materials', 'rest'],
+  patternSave: ['flies', 'materials', 'patterns', 'rest'],
+  variantHome: ['patterns', 'rest'],
+  batchPlan: ['rest'],
+  batchNote: ['rest'],
+  batchOnVise: ['rest'],
+  boxCreate: ['rest'],
+  outingSave: ['rest'],
+  spellSave: ['rest'],
+  spellArchive: ['rest'],
+  waterCreate: ['season', 'rest'],
+  waterSave: ['season', 'rest'],
+  reachSave: ['season', 'rest'],
 }
 
 /** Whether an action left a recipe that has no figures yet: a new one, or one that a redo brought back. */

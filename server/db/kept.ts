@@ -1,17 +1,16 @@
 /**
- * What a write can concern: what lies in boxes, what lies in the stores, warmth and notes of the season, the larder, and
- * all the rest.
+ * What a write can concern: what lies in boxes, what lies in the stores, warmth and notes of the season, the larder,
+ * patterns with their variants, and all the rest.
  */
-export type Matter = 'flies' | 'materials' | 'season' | 'foods' | 'rest'
-
-export const EVERYTHING: readonly Matter[] = ['flies', 'materials', 'season', 'foods', 'rest']
+export const EVERYTHING = ['flies', 'materials', 'season', 'foods', 'patterns', 'rest'] as const
+export type Matter = (typeof EVERYTHING)[number]
 
 interface Writes {
   readonly all: number
   readonly by: Readonly<Record<Matter, number>>
 }
 
-const NONE: Writes = { all: 0, by: { flies: 0, materials: 0, season: 0, foods: 0, rest: 0 } }
+const NONE: Writes = { all: 0, by: { flies: 0, materials: 0, season: 0, foods: 0, patterns: 0, rest: 0 } }
 
 /** How many writes each open database has seen; what is no open database (a transaction) has no entry. */
 const generations = new WeakMap<object, Writes>()

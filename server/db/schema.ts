@@ -579,26 +579,46 @@ export const flyBalance = sqliteTable(
   ],
 )
 
+/** What became of the flies of a recipe, over all time: sums of the ledger by cause. */
+export const flyTally = sqliteTable(
+  'fly_tally',
+  {
+    variantRevisionId: text('variant_revision_id').notNull(),
+    cause: text('cause').$type<(typeof flyEntry.$inferSelect)['cause']>().notNull(),
+    /** empty for what was not lost */
+    lossCause: text('loss_cause').notNull(),
+    /** sum of the entries' deltas: below nought for what went */
+    count: integer('count').notNull(),
+    lastAtMs: integer('last_at_ms').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.variantRevisionId, t.cause, t.lossCause] })],
+)
+
 export const materialBalance = sqliteTable('material_balance', {
   materialId: text('material_id').primaryKey(),
   amount: integer('amount').notNull(),
 })
 
-export const variantFigure = sqliteTable('variant_figure', {
-  variantRevisionId: text('variant_revision_id')
-    .primaryKey()
-    .references(() => variantRevision.id, { onDelete: 'cascade' }),
-  inputHash: text('input_hash').notNull(),
-  kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
-  massMg: real('mass_mg'),
-  submergedMg: real('submerged_mg'),
-  sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
-  low: real('low'),
-  high: real('high'),
-  trailingSpeedMmPerS: real('trailing_speed_mm_per_s'),
-  posture: text('posture').$type<Posture>(),
-  look: json<Appearance>('look'),
-  hookSize: real('hook_size'),
-  bill: json<readonly { materialId: string; perFly: number }[]>('bill').notNull(),
-  drawing: json<FlyDrawing>('drawing'),
-})
+export const variantFigure = sqliteTable(
+  'variant_figure',
+  {
+    variantRevisionId: text('variant_revision_id')
+      .primaryKey()
+      .references(() => variantRevision.id, { onDelete: 'cascade' }),
+    inputHash: text('input_hash').notNull(),
+    kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
+    massMg: real('mass_mg'),
+    submergedMg: real('submerged_mg'),
+    sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
+    low: real('low'),
+    high: real('high'),
+    trailingSpeedMmPerS: real('trailing_speed_mm_per_s'),
+    posture: text('posture').$type<Posture>(),
+    look: json<Appearance>('look'),
+    hookSize: real('hook_size'),
+    bill: json<readonly { materialId: string; perFly: number }[]>('bill').notNull(),
+    drawing: json<FlyDrawing>('drawing'),
+    drawingKey: text('drawing_key'),
+  },
+  (t) => [index('figure_drawing').on(t.drawingKey)],
+)

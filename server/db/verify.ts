@@ -4,6 +4,8 @@ import type { Database } from './database.ts'
 import { variantFigure } from './schema.ts'
 
 const FLY_SUMS = sql`select compartment_id, variant_revision_id, sum(delta) as count from fly_entry group by 1, 2`
+const TALLY_SUMS = sql`select variant_revision_id, cause, coalesce(loss_cause, '') as loss_cause, sum(delta) as count,
+  max(at_ms) as last_at_ms from fly_entry group by 1, 2, 3`
 const MATERIAL_SUMS = sql`select material_id, sum(delta) as amount from material_entry group by 1`
 
 /**
@@ -33,6 +35,19 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
       flies.length === 0
         ? 'ok flies on hand equal the sum of entries'
         : `mended ${flies.length} balances of flies`,
+    )
+    const tallies = await tx.all(sql`select * from (${TALLY_SUMS}) s
+      left join fly_tally b using (variant_revision_id, cause, loss_cause) where b.count is not s.count`)
+    if (tallies.length > 0) {
+      await tx.run(sql`delete from fly_tally`)
+      await tx.run(
+        sql`insert into fly_tally (variant_revision_id, cause, loss_cause, count, last_at_ms) ${TALLY_SUMS}`,
+      )
+    }
+    report.push(
+      tallies.length === 0
+        ? 'ok what became of flies equals the sum of entries'
+        : `mended ${tallies.length} sums of what became of flies`,
     )
     const materials = await tx.all(sql`select * from (${MATERIAL_SUMS}) s
       left join material_balance b using (material_id) where b.amount is not s.amount`)

@@ -1,9 +1,11 @@
 import express, { Router } from 'express'
 import type { RequestHandler } from 'express'
 import {
+  drawingsQuery,
   familyParams,
   instrumentAsk,
   momentQuery,
+  patternParams,
   reachSeasonQuery,
   routes,
   searchQuery,
@@ -29,11 +31,12 @@ import {
   storesView,
   watersView,
 } from '../views/lists.ts'
+import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView, seasonStateView } from '../views/season.ts'
 import { keepWindows } from '../season.ts'
-import { patternsView } from '../views/patterns.ts'
+import { patternsView, patternView } from '../views/patterns.ts'
 import { localTime } from '../views/time.ts'
 import { planView } from '../views/plan.ts'
 import { tonightView } from '../views/tonight.ts'
@@ -97,6 +100,16 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   get(routes.waters.path, () => watersView(db))
   get(routes.larder.path, () => larderView(db))
   get(routes.patterns.path, () => patternsView(db))
+  get(routes.pattern.path, ({ params }) => {
+    const parsed = patternParams.safeParse(params)
+    if (!parsed.success) throw invalid(parsed.error)
+    return patternView(db, parsed.data.id)
+  })
+  get(routes.drawings.path, ({ query }) => {
+    const parsed = drawingsQuery.safeParse(query)
+    if (!parsed.success) throw invalid(parsed.error)
+    return drawingsOf(db, parsed.data.keys)
+  })
   get(routes.families.path, () => familiesView(db))
   get(routes.catalogue.path, () => catalogueView(db))
   get(routes.family.path, ({ params }) => {

@@ -1,7 +1,9 @@
-import { and, asc, eq, gt, isNull } from 'drizzle-orm'
+import { and, asc, isNull } from 'drizzle-orm'
 import type { BoxesView, BoxLine, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { box, compartment, flyBalance, variantRevision } from '../db/schema.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { box, compartment } from '../db/schema.ts'
+import { loadBalances } from './balances.ts'
 import { nextOuting, parOf } from './moment.ts'
 import { loadReaches } from './reaches.ts'
 import { restockLines } from './restock.ts'
@@ -10,24 +12,34 @@ import type { VariantRow } from './variants.ts'
 
 type Fly = CompartmentLine['flies'][number]
 
-/** Flies by compartment and variant, where there are any. */
-async function loadPlaces(db: Reader) {
-  const rows = await db
-    .select({
-      compartmentId: flyBalance.compartmentId,
-      variantId: variantRevision.variantId,
-      count: flyBalance.count,
-    })
-    .from(flyBalance)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
-    .where(gt(flyBalance.count, 0))
+/** Flies by compartment and variant. */
+const loadPlaces = keptUntilWrite(readPlaces, ['flies'])
+
+async function readPlaces(db: Reader) {
   const places = new Map<string, Map<string, number>>()
-  for (const { compartmentId, variantId, count } of rows) {
+  for (const { compartmentId, variantId, count } of await loadBalances(db)) {
     const there = places.get(compartmentId) ?? new Map<string, number>()
     there.set(variantId, (there.get(variantId) ?? 0) + count)
     places.set(compartmentId, there)
   }
   return places
+}
+
+/** What lies in each compartment or has its home there, in the order of the patterns' names. */
+function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<typeof loadPlaces>>) {
+  const position = new Map(variants.map((row, i) => [row.variant.id, i]))
+  const contents = new Map<string, Set<number>>()
+  const put = (compartmentId: string, at: number | undefined) => {
+    if (at === undefined) return
+    const there = contents.get(compartmentId)
+    if (there) there.add(at)
+    else contents.set(compartmentId, new Set([at]))
+  }
+  variants.forEach(({ variant: v }, at) => (v.homeCompartmentId ? put(v.homeCompartmentId, at) : undefined))
+  for (const [compartmentId, flies] of places)
+    for (const variantId of flies.keys()) put(compartmentId, position.get(variantId))
+  return (compartmentId: string): VariantRow[] =>
+    [...(contents.get(compartmentId) ?? [])].sort((a, b) => a - b).flatMap((at) => variants[at] ?? [])
 }
 
 /** Where boxes are looked at: the reach of the next outing, else the first. */
@@ -52,6 +64,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     .orderBy(asc(compartment.row), asc(compartment.column))
   const variants = await loadVariants(db)
   const places = await loadPlaces(db)
+  const fliesIn = contentsOf(variants, places)
   const where = await placeToFish(db, today)
   const restock = await restockLines(db, usualPar)
   const toFly = (row: VariantRow, compartmentId: string): Fly => ({
@@ -65,7 +78,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     variantVersion: row.variant.version,
     parCount: row.variant.parCount,
     depthMm: fishingDepthMm(behaviourOfRow(row.figure), where.bedMm, where.speedMmPerS),
-    drawing: (row.figure?.drawing ?? null) as Fly['drawing'],
+    drawingKey: row.figure?.drawingKey ?? null,
   })
   return {
     boxes: boxes.map((row) => ({
@@ -81,9 +94,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
           column: place.column,
           label: place.label,
           capacity: place.capacity,
-          flies: variants
-            .filter(({ variant: v }) => v.homeCompartmentId === place.id || places.get(place.id)?.has(v.id))
-            .map((variantRow) => toFly(variantRow, place.id)),
+          flies: fliesIn(place.id).map((variantRow) => toFly(variantRow, place.id)),
         })),
     })),
     restock,

@@ -4,6 +4,7 @@ import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes } from '../db/schema.ts'
+import { grouped } from '../grouped.ts'
 import { loadVariants } from './variants.ts'
 
 /** A stage as core reckons with it, with its name in full. */
@@ -60,11 +61,13 @@ export async function larderView(db: Reader): Promise<LarderView> {
     .from(patternServes)
     .innerJoin(pattern, eq(pattern.id, patternServes.patternId))
     .where(isNull(pattern.archivedAtMs))
-  const onHandOf = (patternId: string) =>
-    variants.reduce((sum, row) => (row.variant.patternId === patternId ? sum + row.onHand : sum), 0)
+  const onHand = new Map<string, number>()
+  for (const { variant, onHand: count } of variants)
+    onHand.set(variant.patternId, (onHand.get(variant.patternId) ?? 0) + count)
+  const servers = grouped(served, ({ stageId }) => stageId)
   return {
     stages: stages.map(({ row, core, foodName, groupKey }) => {
-      const servedBy = served.filter(({ stageId }) => stageId === row.id)
+      const servedBy = servers.get(row.id) ?? []
       const { months, colours, hours, waterKinds, more } = row.body
       return {
         id: row.id as FoodStageId,
@@ -90,7 +93,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
         broods: core.broods.map((brood) => ({ ...brood, months: [...brood.months] })),
         noteForTier: text(more.noteForTier),
         howFished: text(more.howFished),
-        onHand: servedBy.reduce((sum, { patternId }) => sum + onHandOf(patternId), 0),
+        onHand: servedBy.reduce((sum, { patternId }) => sum + (onHand.get(patternId) ?? 0), 0),
         servedBy: servedBy.map(({ patternId, name }) => ({
           patternId: patternId as StageLine['servedBy'][number]['patternId'],
           name,

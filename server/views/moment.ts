@@ -88,23 +88,10 @@ export async function startingMoment(
 }
 
 /** Which patterns serve which stages. */
-export const loadServes = keptUntilWrite(readServes, ['rest'])
+export const loadServes = keptUntilWrite(readServes, ['patterns'])
 
 async function readServes(db: Reader) {
   return db.select().from(patternServes)
-}
-
-/** Which variants serve which stage. */
-async function serversByStage(db: Reader, variants: readonly VariantRow[]) {
-  const served = await loadServes(db)
-  const byPattern = new Map<string, VariantRow[]>()
-  for (const row of variants)
-    byPattern.set(row.variant.patternId, [...(byPattern.get(row.variant.patternId) ?? []), row])
-  const byStage = new Map<string, VariantRow[]>()
-  for (const { foodStageId, patternId } of served) {
-    byStage.set(foodStageId, [...(byStage.get(foodStageId) ?? []), ...(byPattern.get(patternId) ?? [])])
-  }
-  return byStage
 }
 
 /** What a row keeps: its own par, or the usual one where it has a home. */
@@ -123,21 +110,45 @@ export interface MomentInput {
   readonly localMin: number
 }
 
-/** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
-export const momentView = keptUntilWrite(readMoment, ['flies', 'season', 'rest'])
+/** Flies on hand and kept for each stage, of the patterns that serve it. */
+const loadStageStock = keptUntilWrite(readStageStock, ['flies', 'patterns'])
 
-async function readMoment(
+async function readStageStock(db: Reader, usualPar: number) {
+  const byPattern = new Map<string, { onHand: number; par: number }>()
+  for (const row of await loadVariants(db)) {
+    const known = byPattern.get(row.variant.patternId) ?? { onHand: 0, par: 0 }
+    known.onHand += row.onHand
+    known.par += parOf(row, usualPar)
+    byPattern.set(row.variant.patternId, known)
+  }
+  const byStage = new Map<string, { onHand: number; par: number }>()
+  for (const { foodStageId, patternId } of await loadServes(db)) {
+    const known = byStage.get(foodStageId) ?? { onHand: 0, par: 0 }
+    known.onHand += byPattern.get(patternId)?.onHand ?? 0
+    known.par += byPattern.get(patternId)?.par ?? 0
+    byStage.set(foodStageId, known)
+  }
+  return byStage
+}
+
+async function reachOf(db: Reader, reachId: string): Promise<LoadedReach> {
+  const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === reachId)
+  if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
+  return loaded
+}
+
+/** Foods likely at a moment, those that are worth most first. */
+export const foodsAt = keptUntilWrite(readFoods, ['flies', 'season', 'patterns', 'rest'])
+
+async function readFoods(
   db: Reader,
   input: MomentInput,
   usualPar: number,
   units: DisplayUnits,
-): Promise<MomentView> {
-  const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === input.reachId)
-  if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
-  const { reach: r, water: w } = loaded
+): Promise<readonly FoodAtMoment[]> {
+  const { reach: r, water: w } = await reachOf(db, input.reachId)
   const stages = await loadStages(db)
-  const variants = await loadVariants(db)
-  const servers = await serversByStage(db, variants)
+  const stock = await loadStageStock(db, usualPar)
   const state = {
     ...w,
     waterKind: w.kind,
@@ -151,7 +162,6 @@ async function readMoment(
     const found = stageLikelihood(stage.core, state, day, input.localMin, 'any')
     if (found.likelihood.value < LEAST_LIKELY) return []
     const { fromMm, toMm } = bandRange(band, r.typicalDepthMm, w.kind)
-    const mine = servers.get(stage.row.id) ?? []
     return [
       {
         foodStageId: stage.row.id as FoodStageId,
@@ -174,11 +184,23 @@ async function readMoment(
           .filter(({ code }) => code === 'warmth' || code === 'seenHere')
           .map((reason) => wording.likelihoodReason(reason, units))
           .join('; '),
-        onHand: mine.reduce((sum, row) => sum + row.onHand, 0),
-        par: mine.reduce((sum, row) => sum + parOf(row, usualPar), 0),
+        onHand: stock.get(stage.row.id)?.onHand ?? 0,
+        par: stock.get(stage.row.id)?.par ?? 0,
       },
     ]
   })
+  return foods.sort((a, b) => b.worth - a.worth)
+}
+
+/** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
+export async function momentView(
+  db: Reader,
+  input: MomentInput,
+  usualPar: number,
+  units: DisplayUnits,
+): Promise<MomentView> {
+  const { reach: r, water: w } = await reachOf(db, input.reachId)
+  const variants = await fishedOn(db, await loadVariants(db), w.kind)
   return {
     moment: {
       ...input,
@@ -186,12 +208,12 @@ async function readMoment(
       waterTempC: await tempOn(db, r.id, input.on),
     },
     bedMm: r.typicalDepthMm,
-    foods: foods.sort((a, b) => b.worth - a.worth),
-    flies: fliesHere(await fishedOn(db, variants, w.kind), r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
+    foods: [...(await foodsAt(db, input, usualPar, units))],
+    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
   }
 }
 
-const loadPatternWaters = keptUntilWrite(readPatternWaters, ['rest'])
+const loadPatternWaters = keptUntilWrite(readPatternWaters, ['patterns'])
 
 async function readPatternWaters(db: Reader) {
   return db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)

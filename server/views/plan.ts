@@ -3,12 +3,12 @@ import { drawerName } from '../../core/index.ts'
 import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import {
   box,
   compartment,
   family,
-  flyBalance,
-  flyEntry,
+  flyTally,
   material,
   outing,
   patternServes,
@@ -18,8 +18,10 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
+import { loadBalances } from './balances.ts'
+import { grouped } from '../grouped.ts'
 import { loadSettings } from './frame.ts'
-import { momentView, outingHour } from './moment.ts'
+import { foodsAt, outingHour } from './moment.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadReaches } from './reaches.ts'
 import { loadDrawers } from './restock.ts'
@@ -49,7 +51,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
     if (!place) continue
     const { reach, water } = place
     const moment = { reachId: reach.id, on: row.on, localMin: outingHour(row) }
-    const { foods } = await momentView(db, moment, settings.parCount, settings.units)
+    const foods = await foodsAt(db, moment, settings.parCount, settings.units)
     found.push({
       outingId: row.id as PlanOuting['outingId'],
       on: row.on,
@@ -75,10 +77,10 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
 /** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
 async function losses(db: Reader) {
   const rows = await db
-    .select({ variantId: variantRevision.variantId, lost: sql<number>`-sum(${flyEntry.delta})` })
-    .from(flyEntry)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyEntry.variantRevisionId))
-    .where(eq(flyEntry.cause, 'lost'))
+    .select({ variantId: variantRevision.variantId, lost: sql<number>`-sum(${flyTally.count})` })
+    .from(flyTally)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyTally.variantRevisionId))
+    .where(eq(flyTally.cause, 'lost'))
     .groupBy(variantRevision.variantId)
   const fished = await db
     .select({ variantId: spell.variantId, minutes: sql<number>`sum(${spell.minutes})` })
@@ -99,19 +101,15 @@ async function losses(db: Reader) {
 
 async function places(db: Reader) {
   const rows = await db
-    .select({
-      id: compartment.id,
-      label: compartment.label,
-      capacity: compartment.capacity,
-      held: sql<number>`coalesce(sum(${flyBalance.count}), 0)`,
-    })
+    .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
     .from(compartment)
-    .leftJoin(flyBalance, eq(flyBalance.compartmentId, compartment.id))
-    .groupBy(compartment.id)
+  const held = new Map<string, number>()
+  for (const { compartmentId, count } of await loadBalances(db))
+    held.set(compartmentId, (held.get(compartmentId) ?? 0) + count)
   return new Map(
-    rows.map(({ id, label, capacity, held }) => [
+    rows.map(({ id, label, capacity }) => [
       id,
-      { label, room: capacity === null ? null : Math.max(capacity - held, 0) },
+      { label, room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0) },
     ]),
   )
 }
@@ -119,39 +117,39 @@ async function places(db: Reader) {
 const partOf = ({ dressing }: RevisionBody, kind: string) =>
   dressing.components.find((component) => component.kind === kind)?.materialId ?? ''
 
+const loadSetups = keptUntilWrite(readSetups, ['patterns'])
+
+/** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
+async function readSetups(db: Reader) {
+  const recipes = await db
+    .select({ id: variantRevision.id, body: variantRevision.body })
+    .from(variantRevision)
+    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
+  const serves = await db.select().from(patternServes)
+  const patterns = await db.select({ id: pattern.id, dislike: pattern.dislike }).from(pattern)
+  return {
+    parts: new Map(
+      recipes.map(({ id, body }) => [id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') }]),
+    ),
+    meantFor: grouped(serves, ({ patternId }) => patternId),
+    dislikes: new Map(patterns.map(({ id, dislike }) => [id, dislike])),
+  }
+}
+
 async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
   const variants = await loadVariants(db)
   const minutesOf = await loadMinutes(db)
   const { lost, hours, hoursEach } = await losses(db)
   const where = await places(db)
-  const serves = await db
-    .select({ patternId: patternServes.patternId, stageId: patternServes.foodStageId })
-    .from(patternServes)
-  const dislikes = new Map(
-    (await db.select({ id: pattern.id, dislike: pattern.dislike }).from(pattern)).map(({ id, dislike }) => [
-      id,
-      dislike,
-    ]),
-  )
-  const bodies = new Map(
-    (
-      await db
-        .select({ id: variantRevision.id, body: variantRevision.body })
-        .from(variantRevision)
-        .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
-    ).map(({ id, body }) => [id, body]),
-  )
+  const { parts, meantFor, dislikes } = await loadSetups(db)
   return variants.map(({ variant: row, patternName, figure, onHand }): PlanVariant => {
     const { minutesEach, timedFlies } = minutesOf(row.patternId)
     const home = row.homeCompartmentId === null ? undefined : where.get(row.homeCompartmentId)
-    const body = bodies.get(row.currentRevisionId)
-    const { drawing, ...figures } = toFigureView(figure)
     return {
       variantId: row.id as PlanVariant['variantId'],
       patternId: row.patternId as PlanVariant['patternId'],
       name: `${patternName} ${row.label}`,
-      figure: figures,
-      drawing,
+      figure: toFigureView(figure),
       look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
       onHand,
       room: home?.room ?? null,
@@ -166,14 +164,10 @@ async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
         materialId: materialId as PlanVariant['bill'][number]['materialId'],
         perFly,
       })),
-      meantFor: serves
-        .filter(({ patternId }) => patternId === row.patternId)
-        .map(({ stageId }) => stageId as PlanVariant['meantFor'][number]),
-      setup: {
-        thread: body ? partOf(body, 'thread') : '',
-        hook: row.hookMaterialId,
-        bead: body ? partOf(body, 'bead') : '',
-      },
+      meantFor: (meantFor.get(row.patternId) ?? []).map(
+        ({ foodStageId }) => foodStageId as PlanVariant['meantFor'][number],
+      ),
+      setup: { thread: '', bead: '', ...parts.get(row.currentRevisionId), hook: row.hookMaterialId },
     }
   })
 }

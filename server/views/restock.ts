@@ -101,7 +101,7 @@ export async function restockLines(db: Reader, usualPar: number): Promise<Restoc
         missing: hole.missing,
         compartmentId: home as RestockLine['compartmentId'],
         compartmentLabel: labels.get(home) ?? '',
-        drawing: (row.figure?.drawing ?? null) as RestockLine['drawing'],
+        drawingKey: row.figure?.drawingKey ?? null,
         ...storesFor(row, hole.missing, drawers),
       },
     ]

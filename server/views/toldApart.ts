@@ -1,13 +1,19 @@
-import { bearsMarks, checkMark, lookAlikes, resolveDressing } from '../../core/index.ts'
+import { bearsMarks, checkMark, lookAlikes, looksOf, resolveDressing } from '../../core/index.ts'
+import type { MarkFault, WeightCode } from '../../core/index.ts'
 import type { PatternsView } from '../../contract/index.ts'
-import { eq } from 'drizzle-orm'
+import { eq, inArray } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
+import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, patternServes, setting, variantRevision } from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
 import { loadMaterials, materialIdsOf } from '../materials.ts'
 import { loadVariants } from './variants.ts'
+import type { VariantRow } from './variants.ts'
 
 type ToldApart = PatternsView['toldApart']
+
+/** Recipes read by one statement. */
+const AT_ONCE = 500
 
 /** Patterns that stand for a midge's pupa. */
 async function midgePupaPatterns(db: Reader): Promise<ReadonlySet<string>> {
@@ -23,25 +29,52 @@ async function midgePupaPatterns(db: Reader): Promise<ReadonlySet<string>> {
   )
 }
 
-/** Every fly as its recipe stands now. */
-async function resolvedFlies(db: Reader) {
-  const variants = await loadVariants(db)
-  const bodies = new Map((await db.select().from(variantRevision)).map((row) => [row.id, row.body]))
+/** What tells a fly from others: its looks, and what is wrong with its mark of weight. */
+interface Told {
+  readonly looks: string
+  readonly fault: MarkFault | null
+}
+
+const keptTold = keptFor<Reader, Map<string, Told | null>>(() => new Map())
+
+/** What tells the flies of recipes apart, by recipe; null for what is no fly. A recipe never changes, so it is kept. */
+async function toldOf(
+  db: Reader,
+  variants: readonly VariantRow[],
+  code: WeightCode | null,
+  pupae: ReadonlySet<string>,
+) {
+  const kept = keptTold(db)
+  const keyOf = ({ variant, figure }: VariantRow) =>
+    JSON.stringify([figure?.inputHash, pupae.has(variant.patternId), code])
+  const unknown = variants.filter((row) => !kept.has(keyOf(row)))
+  const bodies = new Map<string, RevisionBody>()
+  for (let at = 0; at < unknown.length; at += AT_ONCE) {
+    const ids = unknown.slice(at, at + AT_ONCE).map(({ variant }) => variant.currentRevisionId)
+    for (const { id, body } of await db.select().from(variantRevision).where(inArray(variantRevision.id, ids)))
+      bodies.set(id, body)
+  }
   const materials = await loadMaterials(db, [...bodies.values()].flatMap(materialIdsOf))
-  return variants.flatMap(({ variant, figure }) => {
-    const body = bodies.get(variant.currentRevisionId)
-    if (!body) return []
+  for (const row of unknown) {
+    const body = bodies.get(row.variant.currentRevisionId)
+    if (!body || kept.has(keyOf(row))) continue
     const bare = { hookMaterialId: body.hookMaterialId, swaps: [] }
     const fly = resolveDressing(body.dressing, bare, materials)
-    return fly.kind === 'fly' ? [{ id: variant.id, variant, fly, massMg: figure?.massMg ?? 0 }] : []
+    const marked = fly.kind === 'fly' && code && bearsMarks(fly, code, pupae.has(row.variant.patternId))
+    const fault = marked ? checkMark(fly, code) : null
+    kept.set(keyOf(row), fly.kind === 'fly' ? { looks: looksOf(fly), fault } : null)
+  }
+  return variants.flatMap((row) => {
+    const told = kept.get(keyOf(row))
+    return told ? [{ id: row.variant.id, massMg: row.figure?.massMg ?? 0, ...told }] : []
   })
 }
 
 async function readToldApart(db: Reader): Promise<ToldApart> {
-  const flies = await resolvedFlies(db)
   const [row] = await db.select().from(setting)
   const code = row?.body.weightCode ?? null
   const pupae = code ? await midgePupaPatterns(db) : new Set<string>()
+  const flies = await toldOf(db, await loadVariants(db), code, pupae)
   const id = (variantId: string) => variantId as ToldApart['pairs'][number]['lighterId']
   return {
     pairs: lookAlikes(flies.filter(({ massMg }) => massMg > 0)).map(({ lighterId, heavierId, ratio }) => ({
@@ -49,13 +82,9 @@ async function readToldApart(db: Reader): Promise<ToldApart> {
       heavierId: id(heavierId),
       ratio,
     })),
-    marks: flies.flatMap(({ variant, fly }) => {
-      if (!code || !bearsMarks(fly, code, pupae.has(variant.patternId))) return []
-      const fault = checkMark(fly, code)
-      return fault ? [{ variantId: id(variant.id), ...fault }] : []
-    }),
+    marks: flies.flatMap(({ id: variantId, fault }) => (fault ? [{ variantId: id(variantId), ...fault }] : [])),
   }
 }
 
 /** Flies that nobody can tell apart although they weigh differently, and those that break the user's weight code. */
-export const loadToldApart = keptUntilWrite(readToldApart, ['rest'])
+export const loadToldApart = keptUntilWrite(readToldApart, ['patterns', 'rest'])

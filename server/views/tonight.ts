@@ -4,7 +4,7 @@ import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadSettings } from './frame.ts'
 import { loadReaches } from './reaches.ts'
-import { loadServes, momentView, nextOuting, ruleLines, startingMoment } from './moment.ts'
+import { loadServes, foodsAt, nextOuting, ruleLines, startingMoment } from './moment.ts'
 import { loadMinutes } from './minutes.ts'
 import { restockLines } from './restock.ts'
 import { localTime } from './time.ts'
@@ -17,7 +17,7 @@ const MOST_TO_BUY = 1
 const MINUTES_TO_START = 4
 
 const NOTHING = {
-  foodStageId: null, patternId: null, variantId: null, materialId: null, batch: null, onHand: null, par: null, drawing: null,
+  foodStageId: null, patternId: null, variantId: null, materialId: null, batch: null, onHand: null, par: null, drawingKey: null,
 } satisfies Partial<TonightLine> // prettier-ignore
 
 const sentenceStart = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -48,8 +48,8 @@ function lackingLine(hole: RestockLine): TonightLine {
       ? ` ${sentenceStart(hole.limitedBy ?? 'stores')} for ${wording.countInWords(hole.allowed)}.`
       : ''
   const text = `${hole.patternName} ${hole.label}: ${hole.onHand} of ${hole.par}.${limit}`
-  const { patternId, variantId, onHand, par, drawing } = hole
-  return { ...NOTHING, kind: 'lacking', text, patternId, variantId, onHand, par, drawing }
+  const { patternId, variantId, onHand, par, drawingKey } = hole
+  return { ...NOTHING, kind: 'lacking', text, patternId, variantId, onHand, par, drawingKey }
 }
 
 /** What can be tied of a hole tonight: no more than is missing, than the stores allow, and than six. */
@@ -60,7 +60,7 @@ function tieLine(hole: RestockLine, minutesEach: number): TonightLine {
   const count = countToTie(hole)
   const minutes = Math.round(MINUTES_TO_START + count * minutesEach)
   const text = `Tie ${wording.countInWords(count)} ${hole.patternName} ${hole.label}: about ${minutes} minutes, into ${hole.compartmentLabel}.`
-  const { patternId, variantId, onHand, par, drawing, compartmentId, compartmentLabel, allowed } = hole
+  const { patternId, variantId, onHand, par, drawingKey, compartmentId, compartmentLabel, allowed } = hole
   const batch = {
     count,
     compartmentId,
@@ -69,7 +69,7 @@ function tieLine(hole: RestockLine, minutesEach: number): TonightLine {
     minutesToStart: MINUTES_TO_START,
     allowed,
   }
-  return { ...NOTHING, kind: 'tie', text, patternId, variantId, onHand, par, drawing, batch }
+  return { ...NOTHING, kind: 'tie', text, patternId, variantId, onHand, par, drawingKey, batch }
 }
 
 function buyLine(holes: readonly RestockLine[]): TonightLine[] {
@@ -121,7 +121,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   if (!moment) return { outing: null, moment: null, lines: [], empty: true }
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
-  const { foods } = await momentView(db, moment, usualPar, settings.body.units)
+  const foods = await foodsAt(db, moment, usualPar, settings.body.units)
   const holes = await orderedHoles(db, foods, usualPar)
   const minutesOf = await loadMinutes(db)
   const uncovered = foods.filter(

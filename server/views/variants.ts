@@ -1,37 +1,25 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, getTableColumns, inArray, isNull } from 'drizzle-orm'
 import type { VariantFigure } from '../../contract/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
-import { flyBalance, pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
+import { pattern, variant, variantFigure } from '../db/schema.ts'
+import { loadBalances } from './balances.ts'
 
 /** A variant with what lists show of it. */
 export interface VariantRow {
   readonly variant: typeof variant.$inferSelect
   readonly patternName: string
-  readonly figure: typeof variantFigure.$inferSelect | null
+  readonly figure: FigureRow | null
   readonly onHand: number
   /** of those, tied to an older recipe */
   readonly olderOnHand: number
 }
 
-/** Flies on hand by recipe. */
-async function countsByRevision(
-  db: Reader,
-): Promise<ReadonlyMap<string, { variantId: string; count: number }>> {
-  const rows = await db
-    .select({
-      revisionId: flyBalance.variantRevisionId,
-      variantId: variantRevision.variantId,
-      count: sql<number>`sum(${flyBalance.count})`,
-    })
-    .from(flyBalance)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
-    .groupBy(flyBalance.variantRevisionId)
-  return new Map(rows.map(({ revisionId, variantId, count }) => [revisionId, { variantId, count }]))
-}
+const { drawing: _drawing, ...FIGURE_COLUMNS } = getTableColumns(variantFigure)
 
-type FigureRow = typeof variantFigure.$inferSelect
+/** A figure without its drawing, which is asked for apart: drawings are most of what a list would weigh. */
+export type FigureRow = Omit<typeof variantFigure.$inferSelect, 'drawing'>
 
 const keptFigures = keptFor<Reader, Map<string, FigureRow>>(() => new Map())
 
@@ -47,7 +35,7 @@ async function loadFigures(
   const unknown = revisionIds.filter((id) => !kept.has(id))
   if (unknown.length > 0) {
     const rows = await db
-      .select()
+      .select(FIGURE_COLUMNS)
       .from(variantFigure)
       .where(inArray(variantFigure.variantRevisionId, [...unknown]))
     for (const row of rows) kept.set(row.variantRevisionId, row)
@@ -55,38 +43,45 @@ async function loadFigures(
   return kept
 }
 
-/** All variants that are not put away, in the order of their patterns' names. */
-export const loadVariants = keptUntilWrite(readVariants, ['flies', 'rest'])
+const loadRecipes = keptUntilWrite(readRecipes, ['patterns'])
 
-async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
+/** Variants with their figures, whatever of them is on hand. */
+async function readRecipes(db: Reader) {
   const rows = await db
     .select({ variant, patternName: pattern.name })
     .from(variant)
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
     .where(and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs)))
     .orderBy(pattern.nameKey, variant.position)
-  const counts = await countsByRevision(db)
   const figures = await loadFigures(
     db,
     rows.map((row) => row.variant.currentRevisionId),
   )
+  return rows.map((row) => ({ ...row, figure: figures.get(row.variant.currentRevisionId) ?? null }))
+}
+
+/** All variants that are not put away, in the order of their patterns' names. */
+export const loadVariants = keptUntilWrite(readVariants, ['flies', 'patterns'])
+
+async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
   const byVariant = new Map<string, number>()
-  for (const { variantId, count } of counts.values())
+  const byRevision = new Map<string, number>()
+  for (const { variantId, revisionId, count } of await loadBalances(db)) {
     byVariant.set(variantId, (byVariant.get(variantId) ?? 0) + count)
-  return rows.map((row) => {
+    byRevision.set(revisionId, (byRevision.get(revisionId) ?? 0) + count)
+  }
+  return (await loadRecipes(db)).map((row) => {
     const onHand = byVariant.get(row.variant.id) ?? 0
-    const figure = figures.get(row.variant.currentRevisionId) ?? null
     return {
       ...row,
-      figure,
       onHand,
-      olderOnHand: onHand - (counts.get(row.variant.currentRevisionId)?.count ?? 0),
+      olderOnHand: onHand - (byRevision.get(row.variant.currentRevisionId) ?? 0),
     }
   })
 }
 
 /** A figure as pages get it; what was never worked out reads as an incomplete recipe. */
-export function toFigureView(row: typeof variantFigure.$inferSelect | null): VariantFigure {
+export function toFigureView(row: FigureRow | null): VariantFigure {
   return {
     kind: row?.kind ?? 'incomplete',
     massMg: row?.massMg ?? null,
@@ -98,12 +93,12 @@ export function toFigureView(row: typeof variantFigure.$inferSelect | null): Var
     posture: row?.posture ?? null,
     bodyLengthMm: row?.look?.bodyLengthMm ?? null,
     hookSize: row?.hookSize ?? null,
-    drawing: (row?.drawing ?? null) as VariantFigure['drawing'],
+    drawingKey: row?.drawingKey ?? null,
   }
 }
 
 /** How a variant behaves in the water, from its stored figure. */
-export function behaviourOfRow(row: typeof variantFigure.$inferSelect | null): Behaviour {
+export function behaviourOfRow(row: FigureRow | null): Behaviour {
   if (row?.kind === 'sinks' && row.trailingSpeedMmPerS !== null) {
     return { kind: 'sinks', sinkSpeedMmPerS: row.trailingSpeedMmPerS }
   }

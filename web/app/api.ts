@@ -1,9 +1,9 @@
 import type { EmergenceWindow } from '../../core/index.ts'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
-  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, FamiliesView, FamilyFull, FrameView,
+  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView,
   InstrumentReading,
-  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
+  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, PatternView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 
 /** Windows of a reach to keep, with the hash of what they were worked out from. */
@@ -43,6 +43,23 @@ export const api = createApi({
     }),
     larder: build.query<LarderView, void>({ query: () => '/larder', providesTags: ['all'] }),
     patterns: build.query<PatternsView, void>({ query: () => '/patterns', providesTags: ['all'] }),
+    pattern: build.query<PatternView | null, string>({
+      query: (id) => `/patterns/${id}`,
+      providesTags: ['all'],
+    }),
+    patternsOf: build.query<readonly PatternView[], readonly string[]>({
+      queryFn: async (ids, _api, _options, ask) => {
+        const answers = await Promise.all(ids.map((id) => ask(`/patterns/${id}`)))
+        const failed = answers.find(({ error }) => error)
+        return failed?.error
+          ? { error: failed.error }
+          : { data: answers.flatMap(({ data }) => (data as PatternView | null) ?? []) }
+      },
+      providesTags: ['all'],
+    }),
+    drawings: build.query<DrawingsView, readonly string[]>({
+      query: (keys) => ({ url: '/drawings', params: { keys: keys.join(',') } }),
+    }),
     families: build.query<FamiliesView, void>({ query: () => '/families', providesTags: ['all'] }),
     catalogue: build.query<FamiliesView, void>({ query: () => '/catalogue', providesTags: ['shipped'] }),
     family: build.query<FamilyFull, string>({ query: (id) => `/families/${id}`, providesTags: ['shipped'] }),
@@ -90,7 +107,7 @@ export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
-  usePlanQuery,
+  usePlanQuery, usePatternQuery, usePatternsOfQuery,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

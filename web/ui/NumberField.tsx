@@ -12,6 +12,8 @@ interface NumberFieldProps {
   readonly mayBeEmpty?: boolean
   readonly width?: string
   readonly hideLabel?: boolean
+  /** passes the number on when the field is left or Enter is pressed, for what is saved at once */
+  readonly whenLeft?: boolean
 }
 
 /** A plain number that says at once whether it will do; what will not do is not passed on. */
@@ -24,6 +26,7 @@ export function NumberField({
   mayBeEmpty = false,
   width = '90px',
   hideLabel = false,
+  whenLeft = false,
 }: NumberFieldProps) {
   const [text, setText] = useState<string | null>(null)
   const shown = text ?? (value === null ? '' : String(value))
@@ -36,14 +39,21 @@ export function NumberField({
   const change = (typed: string) => {
     setText(typed)
     const now = read(typed)
-    if (now !== undefined) onChange(now)
+    if (now !== undefined && !whenLeft) onChange(now)
+  }
+  const leave = () => {
+    const now = read(shown)
+    if (now === undefined) return
+    setText(null)
+    if (whenLeft && now !== value) onChange(now)
   }
   return (
     <TextField
       label={label}
       value={shown}
       onChange={change}
-      onBlur={() => (read(shown) === undefined ? undefined : setText(null))}
+      onBlur={leave}
+      onEnter={leave}
       fault={read(shown) === undefined ? `From ${min} to ${max}.` : undefined}
       width={width}
       hideLabel={hideLabel}

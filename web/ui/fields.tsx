@@ -53,6 +53,7 @@ interface FieldProps {
   readonly value: string
   readonly onChange: (value: string) => void
   readonly onBlur?: () => void
+  readonly onEnter?: () => void
   /** what is wrong, at the field; none where nothing is */
   readonly fault?: string | undefined
   readonly hint?: ReactNode
@@ -75,6 +76,7 @@ export function TextField({
   maxLength = 200,
   type = 'text',
   onBlur,
+  onEnter,
   placeholder,
   ...props
 }: FieldProps) {
@@ -86,6 +88,9 @@ export function TextField({
         maxLength={maxLength}
         isInvalid={Boolean(fault)}
         {...(onBlur ? { onBlur } : {})}
+        {...(onEnter
+          ? { onKeyDown: ({ key }: { key: string }) => (key === 'Enter' ? onEnter() : undefined) }
+          : {})}
         {...(hideLabel ? { 'aria-label': label } : {})}
       >
         {hideLabel ? null : <Label className="label">{label}</Label>}

@@ -8,6 +8,7 @@ import { newId, useCommand } from '../../app/useCommand.ts'
 import { useWording } from '../../app/useWording.ts'
 import { stockAmount } from '../../app/words.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { useDrawing } from '../../drawing/useDrawing.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { useColumn } from '../../column/marks.ts'
@@ -181,6 +182,7 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
   const awake = useWakeLock()
   const [leaving, setLeaving] = useState(false)
   const { batch, figure, steps, shankMm } = vise
+  const drawing = useDrawing(figure.drawingKey)
   const { step } = actions
   useEffect(() => {
     region.current?.focus()
@@ -219,7 +221,7 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
     act()
   }
   if (!step) return <Fault>This recipe has no steps.</Fault>
-  const pxPerMm = figure.drawing ? Math.min(290 / figure.drawing.widthMm, 30) : 10
+  const pxPerMm = drawing ? Math.min(290 / drawing.widthMm, 30) : 10
   return (
     <>
       <Vise
@@ -264,15 +266,15 @@ function AtTheVise({ vise }: { readonly vise: OnVise }) {
           </Row>
         </div>
         <div className="picture">
-          {figure.drawing ? (
+          {drawing ? (
             <FlyDrawing
-              drawing={figure.drawing}
+              drawing={drawing}
               pxPerMm={pxPerMm}
               highlight={step.componentKey}
               title={`The fly, ${step.title.toLowerCase()}`}
             />
           ) : null}
-          <div style={{ paddingLeft: figure.drawing ? Math.max(-figure.drawing.minXMm * pxPerMm - 6, 0) : 0 }}>
+          <div style={{ paddingLeft: drawing ? Math.max(-drawing.minXMm * pxPerMm - 6, 0) : 0 }}>
             <ShankRule step={step} shankMm={shankMm} pxPerMm={pxPerMm} />
           </div>
         </div>

@@ -8,7 +8,7 @@ import { light } from '../../app/state.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
 import { stockAmount } from '../../app/words.ts'
-import { Slits } from '../../drawing/Slits.tsx'
+import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
@@ -88,10 +88,10 @@ function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly on
           <span className="name">
             {fly.patternName} {fly.label}
           </span>
-          <Slits
+          <ListedSlits
             onHand={fly.count}
             keep={fly.par ?? 0}
-            drawing={fly.drawing}
+            drawingKey={fly.drawingKey}
             label={`${fly.patternName} ${fly.label}`}
           />
         </div>
@@ -174,10 +174,10 @@ function Restock({ lines }: { readonly lines: readonly RestockLine[] }) {
             <Link to={`/patterns/${line.patternId}?variant=${line.variantId}`}>
               {line.patternName} {line.label}
             </Link>
-            <Slits
+            <ListedSlits
               onHand={line.onHand}
               keep={line.par}
-              drawing={line.drawing}
+              drawingKey={line.drawingKey}
               label={`${line.patternName} ${line.label}`}
             />
             <Row $gap={6}>

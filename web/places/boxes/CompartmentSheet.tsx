@@ -3,7 +3,7 @@ import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
 import { usePatternsQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
-import { Slits } from '../../drawing/Slits.tsx'
+import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
@@ -34,10 +34,10 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         <strong style={{ minWidth: 200 }}>
           {fly.patternName} {fly.label}
         </strong>
-        <Slits
+        <ListedSlits
           onHand={fly.count}
           keep={fly.par ?? 0}
-          drawing={fly.drawing}
+          drawingKey={fly.drawingKey}
           label={`${fly.patternName} ${fly.label}`}
         />
         <span className="figures">{fly.count} on hand</span>

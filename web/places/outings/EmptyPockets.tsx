@@ -5,7 +5,7 @@ import type { OutingLine } from '../../../contract/index.ts'
 import { useBoxesQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { dayName } from '../../app/words.ts'
-import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
@@ -156,7 +156,7 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
                     return (
                       <li key={fly.variantId}>
                         <span className="fly">
-                          {fly.drawing ? <FlyDrawing drawing={fly.drawing} pxPerMm={pxPerMm} /> : null}
+                          <ListedFly drawingKey={fly.drawingKey} pxPerMm={pxPerMm} />
                         </span>
                         <span>
                           {name} <Quiet>{fly.count} packed</Quiet>

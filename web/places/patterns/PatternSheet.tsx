@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import type { PatternLine, Problem } from '../../../contract/index.ts'
-import { api, useBoxesQuery, useLarderQuery, usePatternsQuery } from '../../app/api.ts'
+import type { PatternView, Problem } from '../../../contract/index.ts'
+import { api, useBoxesQuery, useLarderQuery, usePatternQuery } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -56,7 +56,7 @@ function useKeptDraft(draft: Draft | null, dirty: boolean): void {
 }
 
 /** The draft of the sheet: kept on this machine with every change, until it is saved or given up. */
-function useDraft(pattern: PatternLine | undefined, isNew: boolean) {
+function useDraft(pattern: PatternView | undefined, isNew: boolean) {
   const [draft, setDraft] = useState<Draft | null>(null)
   const [dirty, setDirty] = useState(false)
   const id = isNew ? 'new' : pattern?.id
@@ -91,10 +91,10 @@ export default function PatternSheet() {
   const { patternId = '' } = useParams()
   const isNew = patternId === 'new'
   const [params, setParams] = useSearchParams()
-  const { data } = usePatternsQuery()
+  const { currentData } = usePatternQuery(patternId, { skip: isNew })
+  const pattern = currentData ?? undefined
   const { data: boxes } = useBoxesQuery()
   const { data: larder } = useLarderQuery()
-  const pattern = data?.patterns.find(({ id }) => id === patternId)
   const { draft, dirty, change, reset } = useDraft(pattern, isNew)
   const book = useMaterialBook(draft?.newDrawers ?? [])
   const moment = useMoment()
@@ -137,7 +137,7 @@ export default function PatternSheet() {
   const saved = useMemo(() => pattern?.variants ?? [], [pattern])
   const serves = draft?.serves
   const meantFor = useMemo(() => (serves ?? []).map(({ foodStageId }) => foodStageId), [serves])
-  if (data && !isNew && !pattern) return <Fault>There is no such pattern. It may have been undone.</Fault>
+  if (currentData === null) return <Fault>There is no such pattern. It may have been undone.</Fault>
   if (!draft || !chosen || !book) return <p aria-busy="true">Opening the pattern …</p>
 
   const save = async (asVersion: number | null) => {

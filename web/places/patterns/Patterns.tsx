@@ -8,8 +8,7 @@ import { usePlaceKeys } from '../../app/shortcuts.ts'
 import { light } from '../../app/state.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { useWording } from '../../app/useWording.ts'
-import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
-import { Slits } from '../../drawing/Slits.tsx'
+import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
@@ -85,13 +84,11 @@ function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readon
           </td>
         ) : null}
         <td className="fly">
-          {figure.drawing ? (
-            <FlyDrawing
-              drawing={figure.drawing}
-              pxPerMm={pxPerMm}
-              title={`${pattern.name} ${variant.label}, true size`}
-            />
-          ) : null}
+          <ListedFly
+            drawingKey={figure.drawingKey}
+            pxPerMm={pxPerMm}
+            title={`${pattern.name} ${variant.label}, true size`}
+          />
         </td>
         <td className="label">
           <Link to={`/patterns/${pattern.id}?variant=${variant.id}`}>{variant.label}</Link>
@@ -112,10 +109,10 @@ function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readon
         </td>
         <td>
           {keep > 0 || variant.onHand > 0 ? (
-            <Slits
+            <ListedSlits
               onHand={variant.onHand}
               keep={keep}
-              drawing={figure.drawing}
+              drawingKey={figure.drawingKey}
               label={`${pattern.name} ${variant.label}`}
             />
           ) : (

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { lookAlikes } from '../../../core/index.ts'
+import { lookAlikes, looksOf } from '../../../core/index.ts'
 import type { BoxesView, VariantLine } from '../../../contract/index.ts'
 import { Caution } from '../../ui/layout.tsx'
 import { CopyRow } from './CopyRow.tsx'
@@ -29,7 +29,7 @@ export const Variants = memo(function Variants(props: VariantsProps) {
   const labels = new Map(draft.variants.map(({ id, label }) => [id, label]))
   const alike = lookAlikes(
     worked.flatMap(({ variant, fly, report }) =>
-      fly && report ? [{ id: variant.id, fly, massMg: report.massMg.value }] : [],
+      fly && report ? [{ id: variant.id, looks: looksOf(fly), massMg: report.massMg.value }] : [],
     ),
   )
   const add = (copied: Copied | null, colour = '') => {

@@ -1,5 +1,5 @@
 import type { Component, ComponentKind, Swap } from '../../../core/index.ts'
-import type { CommandInput, PatternLine } from '../../../contract/index.ts'
+import type { CommandInput, PatternView } from '../../../contract/index.ts'
 import { newId } from '../../app/useCommand.ts'
 
 /** A variant as it is being edited. */
@@ -26,11 +26,11 @@ export interface Draft {
   /** version that the draft started from; null for a new pattern */
   readonly version: number | null
   readonly name: string
-  readonly purpose: PatternLine['purpose']
+  readonly purpose: PatternView['purpose']
   readonly note: string
   readonly serves: readonly { readonly foodStageId: string; readonly weight: number; readonly name: string }[]
   readonly components: readonly Component[]
-  readonly steps: PatternLine['dressing']['steps']
+  readonly steps: PatternView['dressing']['steps']
   readonly variants: readonly DraftVariant[]
   readonly newDrawers: readonly NewDrawer[]
   readonly fishedHow: readonly string[]
@@ -43,7 +43,7 @@ export interface Draft {
 export type ChangeDraft = (edit: Partial<Draft> | ((before: Draft) => Partial<Draft>)) => void
 
 /** The draft of a pattern that is there. */
-export function draftOf(pattern: PatternLine): Draft {
+export function draftOf(pattern: PatternView): Draft {
   const {
     id,
     version,

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { depthAtTime } from '../../../core/index.ts'
 import type { Rung } from '../../../core/index.ts'
-import type { PatternLine } from '../../../contract/index.ts'
+import type { PatternView } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
 import type { ColumnContent, FallMark, Mark, SecondMark } from '../../column/marks.ts'
 import { useMoment } from '../../app/useMoment.ts'
@@ -37,7 +37,7 @@ function secondsOf(
 
 /** Variants of the pattern beside the chosen one: rungs, at the depth each reaches in two seconds. */
 function rungs(
-  pattern: PatternLine | undefined,
+  pattern: PatternView | undefined,
   chosenId: string | undefined,
   bedMm: number,
   speed: (mmPerS: number) => string,
@@ -71,7 +71,7 @@ function rungs(
 export function useFallColumn(
   worked: WorkedOut | null,
   draft: Draft | null,
-  pattern: PatternLine | undefined,
+  pattern: PatternView | undefined,
   chosenId: string | undefined,
   { ghost, onDrag }: { readonly ghost: Rung | null; readonly onDrag: FallMark['onDrag'] },
 ): void {

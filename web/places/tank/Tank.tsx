@@ -2,7 +2,7 @@ import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { parseQuantity, wording } from '../../../core/index.ts'
 import type { Conditions, Current } from '../../../core/index.ts'
-import { useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
+import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../app/api.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -164,15 +164,22 @@ export default function Tank() {
   )
   const { ids, add, takeOut } = useChosenFlies(choices)
   const key = ids.join(' ')
+  const patternIds = useMemo(() => {
+    const chosen = new Set(key.split(' '))
+    return (data?.patterns ?? [])
+      .filter(({ variants }) => variants.some(({ id }) => chosen.has(id)))
+      .map(({ id }) => id)
+  }, [data, key])
+  const { data: recipes } = usePatternsOfQuery(patternIds, { skip: patternIds.length === 0 })
   const flies = useMemo(
     () =>
-      data && book
+      recipes && book
         ? key
             .split(' ')
             .filter(Boolean)
-            .flatMap((id) => putInTank(id, data, book, measurements, { conditions, depthMm }) ?? [])
+            .flatMap((id) => putInTank(id, recipes, book, measurements, { conditions, depthMm }) ?? [])
         : [],
-    [data, book, measurements, key, conditions, depthMm],
+    [recipes, book, measurements, key, conditions, depthMm],
   )
   if (!data || !book) return <p aria-busy="true">Filling the tank …</p>
   return (

@@ -7,7 +7,7 @@ import {
   resolveDressing,
 } from '../../../core/index.ts'
 import type { Conditions, Descent, FlyDrawing, FlyReport } from '../../../core/index.ts'
-import type { MeasurementsView, PatternsView } from '../../../contract/index.ts'
+import type { MeasurementsView, PatternView } from '../../../contract/index.ts'
 import type { MaterialBook } from '../patterns/useMaterialBook.ts'
 
 /** A variant in the tank. */
@@ -42,7 +42,7 @@ export const MOST_FLIES = LANE_COLOURS.length
 /** A variant put into the tank, corrected by all that was measured; null for one that is no fly. */
 export function putInTank(
   id: string,
-  { patterns }: PatternsView,
+  patterns: readonly PatternView[],
   book: MaterialBook,
   measurements: MeasurementsView | undefined,
   { conditions, depthMm }: TankWater,

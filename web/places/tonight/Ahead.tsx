@@ -7,7 +7,7 @@ import { useFrameQuery, useLarderQuery } from '../../app/api.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
 import { useMoney } from '../../app/useMoney.ts'
 import { dayName, stockAmount } from '../../app/words.ts'
-import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox } from '../../ui/fields.tsx'
@@ -43,6 +43,7 @@ function Habits({ settings, version }: { readonly settings: SettingsBody; readon
         min={5}
         max={600}
         width="130px"
+        whenLeft
         onChange={(value) =>
           value !== null && Number.isInteger(value)
             ? save({ evenings: { ...settings.evenings, minutes: value } })
@@ -67,6 +68,7 @@ function Habits({ settings, version }: { readonly settings: SettingsBody; readon
         min={50}
         max={99}
         width="220px"
+        whenLeft
         onChange={(value) => (value === null ? undefined : save({ serviceLevel: value / 100 }))}
       />
     </Row>
@@ -97,9 +99,7 @@ function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRowProps)
   return (
     <tr>
       <td className="fly">
-        {variant.drawing ? (
-          <FlyDrawing drawing={variant.drawing} pxPerMm={pxPerMm} title={variant.name} />
-        ) : null}
+        <ListedFly drawingKey={variant.figure.drawingKey} pxPerMm={pxPerMm} title={variant.name} />
       </td>
       <td>
         <NumberField

@@ -9,8 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { clockTime, dayName, techniqueName } from '../../app/words.ts'
-import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
-import { Slits } from '../../drawing/Slits.tsx'
+import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
@@ -131,10 +130,10 @@ function Sentence({ line, minutes, onTie }: LineProps) {
       ) : (
         <span />
       )}
-      {line.kind === 'tie' && line.drawing && line.par !== null ? (
+      {line.kind === 'tie' && line.drawingKey && line.par !== null ? (
         <span className="more">
-          <FlyDrawing drawing={line.drawing} pxPerMm={pxPerMm} title="at its true size" />
-          <Slits onHand={line.onHand ?? 0} keep={line.par} drawing={line.drawing} label="on hand" />
+          <ListedFly drawingKey={line.drawingKey} pxPerMm={pxPerMm} title="at its true size" />
+          <ListedSlits onHand={line.onHand ?? 0} keep={line.par} drawingKey={line.drawingKey} label="on hand" />
         </span>
       ) : null}
     </li>

@@ -176,7 +176,9 @@ export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; r
     if (!inputs) return
     const own = new AbortController()
     setController(own)
-    const show = (label: string) => (done: number) => dispatch(setWork({ label, done }))
+    const show = (label: string) => (done: number) => {
+      if (!own.signal.aborted) dispatch(setWork({ label, done }))
+    }
     const run = { signal: own.signal, lane: PLAN_LANE }
     const work = async () => {
       const asked = await runJob('problemOf', inputs, { ...run, key: 'planProblem' })
@@ -216,5 +218,9 @@ export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; r
     }
   }, [inputs, dispatch])
   const ahead = useMemo(() => (made && view ? aheadOf(made, view) : null), [made, view])
-  return { ahead, stop: () => controller?.abort() }
+  const stop = () => {
+    controller?.abort()
+    dispatch(setWork(null))
+  }
+  return { ahead, stop }
 }

@@ -1,0 +1,11 @@
+/** Rows by a key of theirs, each group in the order of the rows. */
+export function grouped<Row, Key>(rows: readonly Row[], keyOf: (row: Row) => Key): Map<Key, Row[]> {
+  const groups = new Map<Key, Row[]>()
+  for (const row of rows) {
+    const key = keyOf(row)
+    const group = groups.get(key)
+    if (group) group.push(row)
+    else groups.set(key, [row])
+  }
+  return groups
+}

@@ -1,0 +1,27 @@
+import { FlyDrawing } from './FlyDrawing.tsx'
+import { Slits } from './Slits.tsx'
+import { useDrawing } from './useDrawing.ts'
+
+interface ListedFlyProps {
+  readonly drawingKey: string | null
+  readonly pxPerMm: number
+  readonly title?: string
+}
+
+/** A fly as lists show it; its drawing comes a moment after the list. */
+export function ListedFly({ drawingKey, ...props }: ListedFlyProps) {
+  const drawing = useDrawing(drawingKey)
+  return drawing ? <FlyDrawing drawing={drawing} {...props} /> : null
+}
+
+interface ListedSlitsProps {
+  readonly drawingKey: string | null
+  readonly onHand: number
+  readonly keep: number
+  readonly label: string
+}
+
+/** Slits filled with a fly of a list. */
+export function ListedSlits({ drawingKey, ...props }: ListedSlitsProps) {
+  return <Slits drawing={useDrawing(drawingKey)} {...props} />
+}

@@ -1,0 +1,42 @@
+import { useEffect, useSyncExternalStore } from 'react'
+import { api } from '../app/api.ts'
+import { store } from '../app/store.ts'
+import type { Drawing } from './FlyDrawing.tsx'
+
+/** Asked for at once; the server takes a few more. */
+const PORTION = 50
+
+const known = new Map<string, Drawing>()
+const listeners = new Set<() => void>()
+let wanted = new Set<string>()
+
+/** Asks for all drawings that were wanted since the last time, a few requests for a whole list. */
+async function fetchWanted(): Promise<void> {
+  const keys = [...wanted]
+  wanted = new Set()
+  for (let at = 0; at < keys.length; at += PORTION) {
+    const asked = api.endpoints.drawings.initiate(keys.slice(at, at + PORTION), { subscribe: false })
+    const { data } = await store.dispatch(asked)
+    for (const [key, drawing] of Object.entries(data?.drawings ?? {})) known.set(key, drawing)
+    listeners.forEach((listener) => listener())
+  }
+}
+
+function want(key: string): void {
+  if (known.has(key)) return
+  if (wanted.size === 0) setTimeout(() => void fetchWanted(), 0)
+  wanted.add(key)
+}
+
+function subscribe(listener: () => void) {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+/** The drawing of a key, which names its content: once fetched it is kept. Null until it is there. */
+export function useDrawing(key: string | null): Drawing | null {
+  useEffect(() => {
+    if (key) want(key)
+  }, [key])
+  return useSyncExternalStore(subscribe, () => (key ? (known.get(key) ?? null) : null))
+}
