@@ -1,7 +1,7 @@
 import { wording } from '../core/index.ts'
 import { z } from 'zod'
 import {
-  actionId, batchId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
+  actionId, batchId, photoId, purchaseId, purchaseLineId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
   reachId, share, spellId, variantId, version, waterId,
 } from './common.ts' // prettier-ignore
 import { dressingBody, swaps } from './records/dressing.ts'
@@ -15,6 +15,16 @@ import { WATER_KINDS } from '../core/index.ts'
 
 /** Flies are counted in whole ones. */
 const flies = z.number().int('Whole flies only.').min(1, 'At least one.').max(999, 'At most 999 at once.')
+const fliesSeen = z.number().int('Whole flies only.').min(0, 'Nought or more.').max(999, 'At most 999 at once.')
+/** puts flies into a compartment that is full */
+const anyway = z.boolean().optional()
+const packs = z.number().int('Whole packs only.').max(999, 'At most 999 packs.')
+/** lines that one command may bring */
+export const MOST_ROWS = 2000
+/** in a material's smallest step */
+const amount = z.number().int().min(0, 'Nought or more.').max(1_000_000_000, 'That is more than a store holds.')
+/** a fly that was bought, given or found: a name and a hook, and no recipe */
+const bareFly = z.object({ patternId, variantId, name, label: name, hookMaterialId: materialId }).strict()
 const lossCause = z.enum(wording.LOSS_CAUSES)
 const nextVersion = version.nullable()
 
@@ -76,7 +86,8 @@ const batchCount = z
   .object({
     eventId,
     batchId,
-    kind: z.enum(['done', 'spoiled', 'step', 'pause', 'resume']),
+    /** `station`: one fly of the batch is through this step */
+    kind: z.enum(['done', 'spoiled', 'step', 'station', 'pause', 'resume']),
     stepKey: z.string().max(40).nullable(),
     count: z.number().int().min(0).max(99),
     spoiledCause: z.string().max(80).nullable(),
@@ -102,25 +113,69 @@ export const commandBodies = {
     })
     .strict(),
   batchPlan,
+  batchWay: z.object({ batchId, way: z.enum(['flyByFly', 'stations']) }).strict(),
+  batchSpoiledCause: z.object({ batchId, eventId, cause: z.string().trim().min(1).max(80) }).strict(),
   batchNote: z.object({ batchId, note }).strict(),
   batchOnVise: z.object({ batchId }).strict(),
   batchCount,
-  batchFinish: z.object({ batchId, abandon: z.boolean() }).strict(),
+  /** into its compartment, or into another that has room */
+  batchFinish: z
+    .object({ batchId, abandon: z.boolean(), compartmentId: compartmentId.optional(), anyway })
+    .strict(),
   fliesLose: z
     .object({ outingId: outingId.nullable(), losses: z.array(loss).min(1, 'Say what was lost.').max(200) })
     .strict(),
-  fliesCount: z
-    .object({ compartmentId, variantId, counted: z.number().int().min(0, 'Nought or more.').max(999) })
-    .strict(),
+  fliesCount: z.object({ compartmentId, variantId, counted: fliesSeen, anyway }).strict(),
   fliesMove: z
-    .object({ fromCompartmentId: compartmentId, toCompartmentId: compartmentId, variantId, count: flies })
+    .object({
+      fromCompartmentId: compartmentId,
+      toCompartmentId: compartmentId,
+      variantId,
+      count: flies,
+      anyway,
+    })
+    .strict(),
+  /** many flies at once, typed or from a table; those that nobody has a recipe of are made with a name and a hook */
+  fliesPutIn: z
+    .object({
+      /** `found` adds to what lies there, `counted` says what lies there now */
+      how: z.enum(['found', 'counted']),
+      anyway,
+      newMaterials: z.array(newMaterial).max(60),
+      newFlies: z.array(bareFly).max(MOST_ROWS),
+      lines: z
+        .array(z.object({ compartmentId, variantId, count: fliesSeen }).strict())
+        .min(1, 'Say what to put in.')
+        .max(MOST_ROWS, `At most ${MOST_ROWS} lines at once.`),
+    })
+    .strict(),
+  /** what many drawers hold and how they are bought, from a table; null leaves a thing as it is */
+  storesPutIn: z
+    .object({
+      newMaterials: z.array(newMaterial).max(MOST_ROWS),
+      lines: z
+        .array(
+          z
+            .object({
+              materialId,
+              counted: amount.nullable(),
+              minimumAmount: amount.nullable(),
+              packAmount: amount.min(1, 'A pack holds something.').nullable(),
+              priceMinor: z.number().int().min(0, 'Nought or more.').max(100_000_000).nullable(),
+              supplier: z.string().trim().max(80, 'At most 80 characters.').nullable(),
+            })
+            .strict(),
+        )
+        .min(1, 'Say what to put in.')
+        .max(MOST_ROWS, `At most ${MOST_ROWS} lines at once.`),
+    })
     .strict(),
   materialEntry: z
     .object({
       materialId,
       cause: z.enum(['bought', 'counted', 'wasted', 'found', 'given']),
       /** in the material's smallest step; for `counted` what is there now */
-      amount: z.number().int().min(0, 'Nought or more.').max(1_000_000_000, 'That is more than a store holds.'),
+      amount,
     })
     .strict(),
   materialSave: z
@@ -180,6 +235,10 @@ export const commandBodies = {
         )
         .min(1, 'A box has at least one compartment.')
         .max(200, 'At most 200 compartments.'),
+      /** flies that get their place in it */
+      homes: z.array(z.object({ variantId, compartmentId }).strict()).max(MOST_ROWS).optional(),
+      /** whether what is on hand of those is moved there too */
+      moveFlies: z.boolean().optional(),
     })
     .strict(),
   waterCreate: z.object({ waterId, water: waterBody, reaches: z.array(reachWithId).min(1).max(12) }).strict(),
@@ -198,6 +257,59 @@ export const commandBodies = {
       refusals: z.number().int().min(0).max(500, 'At most 500.'),
     })
     .strict(),
+  /** takes flies along: out of their compartments into one that goes to the water */
+  outingPack: z
+    .object({
+      outingId,
+      toCompartmentId: compartmentId,
+      flies: z
+        .array(z.object({ fromCompartmentId: compartmentId, variantId, count: flies }).strict())
+        .min(1, 'Say what to pack.')
+        .max(300),
+      anyway,
+    })
+    .strict(),
+  /** what is left of them goes back where it came from */
+  outingUnpack: z.object({ outingId }).strict(),
+  /** null takes a picture off again */
+  photoAttach: z
+    .object({
+      subject: z.enum(['material', 'batch']),
+      subjectId: z.union([materialId, batchId]),
+      photoId: photoId.nullable(),
+    })
+    .strict(),
+  purchaseOrder: z
+    .object({
+      purchaseId,
+      supplier: z.string().trim().max(80, 'At most 80 characters.'),
+      lines: z
+        .array(
+          z
+            .object({
+              lineId: purchaseLineId,
+              materialId,
+              packAmount: amount.min(1, 'A pack holds something.'),
+              packs: packs.min(1, 'At least one pack.'),
+            })
+            .strict(),
+        )
+        .min(1, 'Say what was ordered.')
+        .max(200),
+    })
+    .strict(),
+  /** packs that came, all or a part of what was ordered; books them into the stores */
+  purchaseArrive: z
+    .object({
+      purchaseId,
+      arrived: z
+        .array(z.object({ lineId: purchaseLineId, packs: packs.min(1, 'At least one pack.') }).strict())
+        .min(1, 'Say what came.')
+        .max(200),
+    })
+    .strict(),
+  /** what has not come is not waited for any more */
+  purchaseClose: z.object({ purchaseId, version }).strict(),
   spellArchive: z.object({ spellId, version }).strict(),
   settingsSave: z.object({ version, settings: settingsBody }).strict(),
   dropTestSave: z.object({ testId: dropTestId, version: nextVersion, test: dropTestBody }).strict(),

@@ -15,6 +15,7 @@ export const PROBLEM_STATUS = {
   nothingCounted: 409,
   viseTaken: 409,
   cannotUndo: 409,
+  notAPicture: 415,
   incompleteRecipe: 422,
   bodyTooLarge: 413,
   forbiddenOrigin: 403,

@@ -1,8 +1,9 @@
 import { z } from 'zod'
-import { civilDate, familyId, localMinute, patternId, reachId } from './common.ts'
+import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
 import { command, commandResult } from './commands.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
+import { historyView } from './views/history.ts'
 import { measurementsView } from './views/measurements.ts'
 import { seasonWindowsBody } from './records/season.ts'
 import { reachSeasonView, seasonStateView } from './views/season.ts'
@@ -17,6 +18,7 @@ import {
   patternView,
   patternsView,
   storesView,
+  usesView,
   watersView,
 } from './views/places.ts'
 import { planView } from './views/plan.ts'
@@ -52,6 +54,8 @@ export const drawingsQuery = z.object({
     .transform((text) => text.split(','))
     .pipe(z.array(drawingKey).min(1).max(MOST_DRAWINGS)),
 })
+export const photoParams = z.object({ id: photoId })
+export const materialParams = z.object({ id: materialId })
 export const patternParams = z.object({ id: patternId })
 export const familyParams = z.object({ id: familyId })
 
@@ -91,10 +95,10 @@ export const routes = {
     body: seasonWindowsBody,
     answer: kept,
   },
-  readings: {
+  imports: {
     method: 'post',
-    path: '/api/readings',
-    summary: 'A command that takes readings in; its body may be larger than those of other commands',
+    path: '/api/imports',
+    summary: 'A command that takes a table in; its body may be larger than those of other commands',
     body: command,
     answer: commandResult,
   },
@@ -151,8 +155,21 @@ export const routes = {
     summary: 'Boxes with their compartments, and what is below par',
     answer: boxesView,
   },
+  history: {
+    method: 'get',
+    path: '/api/history',
+    summary: 'What became of the flies of each variant',
+    answer: historyView,
+  },
   outings: { method: 'get', path: '/api/outings', summary: 'Outings, planned and done', answer: outingsView },
   stores: { method: 'get', path: '/api/stores', summary: 'Materials on hand', answer: storesView },
+  materialUses: {
+    method: 'get',
+    path: '/api/materials/:id/uses',
+    summary: 'Variants whose current recipe takes a material',
+    params: materialParams,
+    answer: usesView,
+  },
   measurements: {
     method: 'get',
     path: '/api/measurements',
@@ -178,6 +195,19 @@ export const routes = {
     summary: 'A reading of scale or drop timer; keeps nothing',
     body: instrumentAsk,
     answer: instrumentReading,
+  },
+  photos: {
+    method: 'post',
+    path: '/api/photos',
+    summary: 'Takes a picture in (PNG, JPEG or WebP, at most 8 MB), made small; a command attaches it',
+    answer: z.object({ photoId }),
+  },
+  photo: {
+    method: 'get',
+    path: '/api/photos/:id',
+    summary: 'A picture, as WebP',
+    params: photoParams,
+    answer: z.string(),
   },
   command: {
     method: 'post',

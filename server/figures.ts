@@ -65,15 +65,16 @@ export function figureOf(
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
   if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
   const drawing = drawFly(fly)
+  const drawn = { drawing, drawingKey: contentHash(drawing).slice(0, KEY_LENGTH), hookSize: fly.hook.size }
+  // a fly that was bought or found: nobody knows what it weighs
+  if (fly.components.length === 0) return { ...NOTHING, ...drawn, inputHash, kind: 'incomplete', bill: [] }
   return {
     ...NOTHING,
+    ...drawn,
     ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
     inputHash,
     look: appearanceOf(fly),
-    hookSize: fly.hook.size,
     bill: billOfMaterials(fly),
-    drawing,
-    drawingKey: contentHash(drawing).slice(0, KEY_LENGTH),
   }
 }
 

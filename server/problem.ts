@@ -30,6 +30,7 @@ const TITLES: Readonly<Record<ProblemCode, string>> = {
   nothingCounted: 'Nothing is counted yet',
   viseTaken: 'Another batch is on the vise',
   cannotUndo: 'This cannot be undone now',
+  notAPicture: 'This is no picture',
   incompleteRecipe: 'The recipe lacks something',
   bodyTooLarge: 'Too large',
   forbiddenOrigin: 'Not from here',

@@ -162,7 +162,7 @@ describe('readings', () => {
     ])
     const body = { ...readings('s:ten', '2026-06-01', [9]) }
     const sent = server.agent
-      .post('/api/readings')
+      .post('/api/imports')
       .set('Host', '127.0.0.1:4180')
       .send({
         id: '01900000-0000-7000-8000-000000000001',

@@ -10,6 +10,7 @@ import { openDatabase } from './db/database.ts'
 import type { Database } from './db/database.ts'
 import { setting } from './db/schema.ts'
 import { refreshStaleFigures } from './figures.ts'
+import { dropUnusedPhotos } from './photos.ts'
 import { seedShipped } from './seed.ts'
 
 export interface StartOptions {
@@ -57,6 +58,7 @@ export async function start(options: StartOptions): Promise<Running> {
     await seedShipped(database, Intl.DateTimeFormat().resolvedOptions().timeZone)
     await options.fill?.(database)
     await refreshStaleFigures(database)
+    await dropUnusedPhotos(database)
     const [settings] = await database.db.select().from(setting)
     const clock = makeClock(settings?.clockStandsAtMs ?? null, process.env.HEAVY_THISTLE_NOW)
     const log = pino({ level: options.logLevel ?? process.env.HEAVY_THISTLE_LOG ?? 'warn' })

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import {
   boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
   variantRevisionId, version, waterId,
-  spellId,
+  spellId, photoId, purchaseId, purchaseLineId, eventId,
 } from '../common.ts' // prettier-ignore
 import { dressingBody, step, swaps } from '../records/dressing.ts'
 import { brood, trigger } from '../records/season.ts'
@@ -71,13 +71,39 @@ export const materialLine = z
     usedBy: z.number(),
     cautions: z.array(z.string()),
     note: z.string(),
+    photoId: photoId.nullable(),
     version,
   })
   .meta({ id: 'MaterialLine' })
 export type MaterialLine = z.infer<typeof materialLine>
 
-export const storesView = z.object({ materials: z.array(materialLine) }).meta({ id: 'Stores' })
+/** What was ordered and has not all come. */
+export const purchaseLine = z.object({
+  purchaseId,
+  version,
+  supplier: z.string(),
+  orderedOn: z.string(),
+  lines: z.array(
+    z.object({
+      lineId: purchaseLineId,
+      materialId,
+      name: z.string(),
+      packAmount: z.number(),
+      packs: z.number(),
+      arrivedPacks: z.number(),
+    }),
+  ),
+})
+export type PurchaseView = z.infer<typeof purchaseLine>
+
+export const storesView = z
+  .object({ materials: z.array(materialLine), purchases: z.array(purchaseLine) })
+  .meta({ id: 'Stores' })
 export type StoresView = z.infer<typeof storesView>
+
+/** Variants that take a material. */
+export const usesView = z.object({ uses: z.array(variantMention) }).meta({ id: 'Uses' })
+export type UsesView = z.infer<typeof usesView>
 
 export const variantLine = z
   .object({
@@ -265,7 +291,9 @@ export const benchStep = step.extend({
   fibreCount: z.number().nullable(),
   strands: z.number().nullable(),
   cutMm: z.number().nullable(),
-  cautions: z.array(z.string()),
+  /** what usually goes wrong here; null where nothing does */
+  tip: z.string().nullable(),
+  cautions: z.array(z.object({ key: z.string(), text: z.string(), mark: z.string() })),
 })
 export type BenchStep = z.infer<typeof benchStep>
 
@@ -291,6 +319,16 @@ export const benchView = z
         batchNote: z.string(),
         /** what was noted of earlier batches of the pattern, the latest first */
         earlierNotes: z.array(z.object({ atMs: z.number(), label: z.string(), note: z.string() })),
+        photoId: photoId.nullable(),
+        /** the last picture of a batch of the pattern */
+        earlierPhotoId: photoId.nullable(),
+        way: z.enum(['flyByFly', 'stations']),
+        /** flies of the batch that are through each step, tied by stations */
+        throughStep: z.record(z.string(), z.number()),
+        /** spoiled flies of which nobody has said why, the latest first */
+        spoiledUnsaid: z.array(eventId),
+        /** minutes of the pattern's flies so far, the first first */
+        minutesSoFar: z.array(z.number()),
         /** of one fly, from so many that were timed; nought for a usual figure */
         minutesEach: z.number(),
         timedFlies: z.number(),
@@ -304,6 +342,8 @@ export const benchView = z
       })
       .nullable(),
     queue: z.array(batchMention),
+    /** what all that is on the vise and waits takes */
+    eveningCutList: z.array(cutLine.omit({ perFly: true })),
     done: z.array(batchMention.extend({ endedAtMs: z.number() })),
   })
   .meta({ id: 'Bench' })
@@ -334,6 +374,8 @@ export const outingLine = z
         refusals: z.number(),
       }),
     ),
+    /** what goes along, still as it was packed */
+    packed: z.array(variantMention.extend({ count: z.number(), compartmentId, compartmentLabel: z.string() })),
     losses: z.array(
       variantMention.extend({ count: z.number(), cause: z.string(), compartmentLabel: z.string() }),
     ),

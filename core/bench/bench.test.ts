@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
 import { jigNymph } from '../testing/shippedMaterial.ts'
-import { billOfMaterials, stepFigures, stepsOf } from './index.ts'
+import { billOfMaterials, costOf, stepFigures, stepsOf } from './index.ts'
 
 const made = jigNymph()
 const fly = resolveDressing(made.dressing, made.variant, made.materials)
@@ -57,5 +57,25 @@ describe('billOfMaterials', () => {
     expect(thread).toBeGreaterThan(200)
     expect(thread).toBeLessThan(1500)
     expect([...bill.values()].every((amount) => Number.isInteger(amount) && amount > 0)).toBe(true)
+  })
+})
+
+describe('costOf', () => {
+  const drawers = new Map([
+    ['hook', { packAmount: 2500, priceMinor: 625 }],
+    ['wire', { packAmount: 10_000, priceMinor: 300 }],
+    ['gift', { packAmount: null, priceMinor: null }],
+  ])
+  it('shares the price of a pack out among what a fly takes of it, and names what has no price', () => {
+    const bill = [
+      { materialId: 'hook', perFly: 100 },
+      { materialId: 'wire', perFly: 70 },
+      { materialId: 'gift', perFly: 5 },
+      { materialId: 'unknown', perFly: 1 },
+    ]
+    const { minor, unpriced } = costOf(bill, (id) => drawers.get(id) ?? null)
+    // 625 for 25 hooks, 300 for 10 m of wire
+    expect(minor).toBeCloseTo(25 + 2.1, 9)
+    expect(unpriced).toEqual(['gift', 'unknown'])
   })
 })

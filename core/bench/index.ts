@@ -1,4 +1,6 @@
 export { billOfMaterials } from './billOfMaterials.ts'
 export type { BillLine } from './billOfMaterials.ts'
+export { costOf } from './cost.ts'
+export type { FlyCost, PricedDrawer } from './cost.ts'
 export { componentsByKey, stepFigures, stepsOf } from './steps.ts'
 export type { StepFigures } from './steps.ts'

@@ -20,6 +20,16 @@ export type ActionCode =
   | 'fliesLost'
   | 'fliesCounted'
   | 'fliesMoved'
+  | 'fliesPutIn'
+  | 'storesPutIn'
+  | 'batchWay'
+  | 'outingPacked'
+  | 'outingUnpacked'
+  | 'photoAttached'
+  | 'photoTakenOff'
+  | 'purchaseOrdered'
+  | 'purchaseArrived'
+  | 'purchaseClosed'
   | 'materialBought'
   | 'materialCounted'
   | 'materialTaken'
@@ -83,6 +93,26 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Counted ${count} ${subject} in ${place}`
     case 'fliesMoved':
       return `Moved ${count} ${subject} to ${place}`
+    case 'fliesPutIn':
+      return `Put ${count} ${count === 1 ? 'fly' : 'flies'} into ${place}`
+    case 'storesPutIn':
+      return `Took over ${count === 1 ? 'one drawer' : `${count} drawers`}`
+    case 'batchWay':
+      return `Changed the way of tying ${subject}`
+    case 'outingPacked':
+      return `Packed ${count} for ${subject}`
+    case 'outingUnpacked':
+      return `Unpacked ${count} from ${subject}`
+    case 'photoAttached':
+      return 'Kept a picture'
+    case 'photoTakenOff':
+      return 'Took a picture off'
+    case 'purchaseOrdered':
+      return `Ordered ${count === 1 ? 'one thing' : `${count} things`}${subject ? ` from ${subject}` : ''}`
+    case 'purchaseArrived':
+      return `${count === 1 ? 'One pack' : `${count} packs`} came${subject ? ` from ${subject}` : ''}`
+    case 'purchaseClosed':
+      return `Closed the order${subject ? ` from ${subject}` : ''}`
     case 'readingsTaken':
       return count === 1 ? `Read ${subject}` : `Took in ${count.toLocaleString('en')} readings of ${subject}`
     case 'readingsArchived':

@@ -38,5 +38,41 @@ const CAUTIONS: Readonly<Record<string, string>> = {
   dissolves: 'Solvents and other soft plastics attack it.',
 }
 
+/** What a caution is about, in a word, once it has been said in full. */
+const CAUTION_MARKS: Readonly<Record<string, string>> = {
+  lead: 'lead', point: 'sharp', eyes: 'eyes', solvent: 'fumes', flame: 'flame', uv: 'lamp', sensitiser: 'gloves', dust: 'dust',
+  blade: 'blade', latex: 'latex', moths: 'moths', protectedSpecies: 'keep the proof', plastic: 'plastic', dissolves: 'dissolves',
+} // prettier-ignore
+
+/** A caution as a short mark. */
+export const cautionMark = (key: string): string => CAUTION_MARKS[key] ?? key
+
+const TIPS_BY_KIND: Partial<Readonly<Record<ComponentKind, string>>> = {
+  bead: 'Before the thread: a bead forgotten now goes on no more. A loose one spins; a few turns of thread behind it hold it.',
+  tail: 'Usually too long. Measure it against the shank before the first turn.',
+  body: 'Usually too much material at once: half of what looks right.',
+  thorax: 'Usually lumpy: dub thin, and in two layers rather than one.',
+  rib: 'A rib drawn too tight mats the fibres; keep the turns even.',
+  wing: 'Look twice which way its tips point, and leave room for the head.',
+  hackle: 'Stop short of the eye: crowding it is the commonest fault.',
+  collar: 'Two turns are often enough; stop short of the eye.',
+  legs: 'Fewer fibres than you think.',
+  wire: 'Butt the turns together, clear of the eye, and wrap thread over both ends.',
+  coat: 'A thin coat: what runs into the eye has to be cleared before it cures.',
+}
+
+/** What usually goes wrong at a step; null where nothing does. */
+export function stepTip(verb: Step['verb'], kind: ComponentKind | null): string | null {
+  if (verb === 'start') return 'If it snaps, the thread is too fine for the tension, or nicked by the point.'
+  if (verb === 'finish') return 'Keep clear of the eye, and try it with a bit of tippet.'
+  return kind ? (TIPS_BY_KIND[kind] ?? null) : null
+}
+
+/** Why a fly is spoiled, as tiers name it. */
+export const SPOILED_CAUSES = [
+  'thread snapped', 'too much material', 'lumpy body', 'eye crowded', 'tail too long', 'wing wrong way', 'rib matted it',
+  'no bead on it', 'other',
+] as const // prettier-ignore
+
 /** A caution in full, once at the step it concerns. */
 export const caution = (key: string): string => CAUTIONS[key] ?? key

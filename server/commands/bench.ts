@@ -65,6 +65,28 @@ export const batchOnVise: Handler<CommandBody<'batchOnVise'>> = async (context, 
   return { label: { code: 'batchStarted', subject, count: row.plannedCount } }
 }
 
+/** Ties a batch fly by fly, or step by step over all of it. */
+export const batchWay: Handler<CommandBody<'batchWay'>> = async (context, { batchId, way }) => {
+  const row = await context.recorder.need('batch', batchId, 'batch')
+  await context.recorder.update('batch', batchId, null, { way })
+  return { label: { code: 'batchWay', subject: await nameOfRevision(context, row.variantRevisionId) } }
+}
+
+/** Says what spoiled a fly that is counted as spoiled. */
+export const batchSpoiledCause: Handler<CommandBody<'batchSpoiledCause'>> = async (context, body) => {
+  const row = await context.recorder.need('batch', body.batchId, 'batch')
+  const [event] = await context.tx
+    .select()
+    .from(batchEvent)
+    .where(and(eq(batchEvent.id, body.eventId), eq(batchEvent.batchId, row.id)))
+  if (event?.kind !== 'spoiled') throw new ProblemError('unknownId', 'There is no such spoiled fly.')
+  await context.tx.update(batchEvent).set({ spoiledCause: body.cause }).where(eq(batchEvent.id, body.eventId))
+  return {
+    label: { code: 'batchCounted', subject: await nameOfRevision(context, row.variantRevisionId), count: 1 },
+    undoable: false,
+  }
+}
+
 /** Keeps what was done differently in a batch, to be read when the pattern is tied again. */
 export const batchNote: Handler<CommandBody<'batchNote'>> = async (context, { batchId, note }) => {
   const row = await context.recorder.need('batch', batchId, 'batch')
@@ -124,7 +146,8 @@ export async function countBack(
 }
 
 /** Ends a batch: flies into the compartment and materials out of the stores, spoiled ones too, in one action. */
-export const batchFinish: Handler<CommandBody<'batchFinish'>> = async (context, { batchId, abandon }) => {
+export const batchFinish: Handler<CommandBody<'batchFinish'>> = async (context, body) => {
+  const { batchId, abandon } = body
   const { tx, recorder, nowMs } = context
   const row = await recorder.need('batch', batchId, 'batch')
   if (row.status === 'finished' || row.status === 'abandoned') {
@@ -137,9 +160,9 @@ export const batchFinish: Handler<CommandBody<'batchFinish'>> = async (context, 
       'No fly is counted done yet. Count one with C, or leave the batch.',
     )
   }
-  const place = await recorder.need('compartment', row.compartmentId, 'compartment')
+  const place = await recorder.need('compartment', body.compartmentId ?? row.compartmentId, 'compartment')
   if (done > 0) {
-    await checkCapacity(context, place.id, done)
+    await checkCapacity(context, place.id, done, body.anyway)
     await bookFlies(context, [
       {
         compartmentId: place.id,

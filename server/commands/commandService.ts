@@ -12,7 +12,15 @@ import { forgetFamilies } from '../families.ts'
 import { refreshFigures, remeasureFigures } from '../figures.ts'
 import { canonicalJson, contentHash } from '../ids.ts'
 import { invalid, ProblemError } from '../problem.ts'
-import { batchCount, batchFinish, batchNote, batchOnVise, batchPlan } from './bench.ts'
+import {
+  batchCount,
+  batchFinish,
+  batchNote,
+  batchOnVise,
+  batchPlan,
+  batchSpoiledCause,
+  batchWay,
+} from './bench.ts'
 import type { Handler } from './context.ts'
 import { foodStageArchive, foodStageRestore, foodStageSave } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
@@ -28,6 +36,10 @@ import {
   waterCreate,
   waterSave,
 } from './places.ts'
+import { outingPack, outingUnpack } from './packing.ts'
+import { photoAttach } from './photos.ts'
+import { purchaseArrive, purchaseClose, purchaseOrder } from './purchases.ts'
+import { fliesPutIn, storesPutIn } from './putIn.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './recorder.ts'
 import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
@@ -36,10 +48,11 @@ import { forgetFigures } from '../views/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
-  patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount,
+  patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
-  foodStageSave, foodStageRestore, foodStageArchive,
+  foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach,
+  purchaseOrder, purchaseArrive, purchaseClose,
 } // prettier-ignore
 
 export interface CommandService {
@@ -93,17 +106,27 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   fliesCount: ['flies'],
   fliesMove: ['flies'],
   batchCount: [],
+  batchSpoiledCause: [],
+  batchWay: ['rest'],
+  outingPack: ['flies', 'rest'],
+  outingUnpack: ['flies', 'rest'],
+  photoAttach: ['rest'],
+  purchaseOrder: ['rest'],
+  purchaseArrive: ['materials', 'rest'],
+  purchaseClose: ['rest'],
   batchFinish: ['flies', 'materials'],
   readingsImport: ['season'],
   readingsArchive: ['season'],
   observationSave: ['season'],
   observationArchive: ['season'],
   patternSave: ['flies', 'materials', 'patterns', 'rest'],
+  fliesPutIn: ['flies', 'materials', 'patterns', 'rest'],
+  storesPutIn: ['materials', 'rest'],
   variantHome: ['patterns', 'rest'],
   batchPlan: ['rest'],
   batchNote: ['rest'],
   batchOnVise: ['rest'],
-  boxCreate: ['rest'],
+  boxCreate: ['flies', 'patterns', 'rest'],
   outingSave: ['rest'],
   spellSave: ['rest'],
   spellArchive: ['rest'],

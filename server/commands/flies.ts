@@ -39,25 +39,20 @@ export const fliesLose: Handler<CommandBody<'fliesLose'>> = async (context, { ou
   return { label: { code: 'fliesLost', subject: [...new Set(names)].join(', '), count: lost } }
 }
 
-/** "I count 7": the balance becomes what was seen, and the ledger says by how much it was off. */
-export const fliesCount: Handler<CommandBody<'fliesCount'>> = async (
-  context,
-  { compartmentId, variantId, counted },
-) => {
-  const { recorder } = context
-  const row = await recorder.need('variant', variantId, 'variant')
-  const place = await recorder.need('compartment', compartmentId, 'compartment')
+/** Makes the balance what was seen, the ledger saying by how much it was off. */
+export async function countFlies(
+  context: CommandContext,
+  seen: { readonly compartmentId: string; readonly variantId: string; readonly counted: number },
+  anyway: boolean | undefined,
+): Promise<void> {
+  const { compartmentId, variantId, counted } = seen
+  const row = await context.recorder.need('variant', variantId, 'variant')
   const onHand = (await lotsIn(context, compartmentId, variantId)).reduce((sum, lot) => sum + lot.onHand, 0)
   if (counted > onHand) {
-    await checkCapacity(context, compartmentId, counted - onHand)
+    await checkCapacity(context, compartmentId, counted - onHand, anyway)
+    const variantRevisionId = row.currentRevisionId
     await bookFlies(context, [
-      {
-        compartmentId,
-        variantRevisionId: row.currentRevisionId,
-        delta: counted - onHand,
-        cause: 'counted',
-        counted,
-      },
+      { compartmentId, variantRevisionId, delta: counted - onHand, cause: 'counted', counted },
     ])
   } else if (counted < onHand) {
     const taken = await takeFlies(context, { compartmentId, variantId, count: onHand - counted }, 'counted')
@@ -72,11 +67,17 @@ export const fliesCount: Handler<CommandBody<'fliesCount'>> = async (
       })),
     )
   }
+}
+
+/** "I count 7". */
+export const fliesCount: Handler<CommandBody<'fliesCount'>> = async (context, { anyway, ...seen }) => {
+  const place = await context.recorder.need('compartment', seen.compartmentId, 'compartment')
+  await countFlies(context, seen, anyway)
   return {
     label: {
       code: 'fliesCounted',
-      subject: await nameOf(context, variantId),
-      count: counted,
+      subject: await nameOf(context, seen.variantId),
+      count: seen.counted,
       place: place.label,
     },
   }
@@ -88,7 +89,7 @@ export const fliesMove: Handler<CommandBody<'fliesMove'>> = async (context, body
   if (body.fromCompartmentId === body.toCompartmentId) {
     throw new ProblemError('invalidInput', 'They lie there already. Choose another compartment.')
   }
-  await checkCapacity(context, to.id, body.count)
+  await checkCapacity(context, to.id, body.count, body.anyway)
   const taken = await takeFlies(
     context,
     { compartmentId: body.fromCompartmentId, variantId: body.variantId, count: body.count },

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sum } from 'drizzle-orm'
+import { and, eq, gt, inArray, sum } from 'drizzle-orm'
 import { takeOldest } from '../../core/index.ts'
 import {
   compartment,
@@ -47,6 +47,19 @@ export async function lotsIn({ tx }: CommandContext, compartmentId: string, vari
     .where(and(eq(flyBalance.compartmentId, compartmentId), eq(variantRevision.variantId, variantId)))
 }
 
+/** All that lies anywhere of a variant. */
+export async function lotsOf({ tx }: CommandContext, variantId: string) {
+  return tx
+    .select({
+      compartmentId: flyBalance.compartmentId,
+      variantRevisionId: flyBalance.variantRevisionId,
+      count: flyBalance.count,
+    })
+    .from(flyBalance)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
+    .where(and(eq(variantRevision.variantId, variantId), gt(flyBalance.count, 0)))
+}
+
 /** Takes flies of a variant out of a compartment, the oldest recipe first; refuses in words where there are too few. */
 export async function takeFlies(
   context: CommandContext,
@@ -64,22 +77,23 @@ export async function takeFlies(
   throw new ProblemError('tooFewFlies', detail, [{ path: field, message: detail }])
 }
 
-/** Refuses to put more into a compartment than it holds. */
+/** Refuses to put more into a compartment than it holds, unless the user wants it so. */
 export async function checkCapacity(
   { tx }: CommandContext,
   compartmentId: string,
   more: number,
+  anyway = false,
 ): Promise<void> {
   const [place] = await tx.select().from(compartment).where(eq(compartment.id, compartmentId))
   if (!place) throw new ProblemError('unknownId', 'There is no such compartment.')
-  if (place.capacity === null) return
+  if (place.capacity === null || anyway) return
   const [held] = await tx
     .select({ count: sum(flyBalance.count).mapWith(Number) })
     .from(flyBalance)
     .where(eq(flyBalance.compartmentId, compartmentId))
   const now = held?.count ?? 0
   if (now + more <= place.capacity) return
-  const detail = `${place.label} holds ${place.capacity} and has ${now}: no room for ${more} more. Choose another compartment or move some.`
+  const detail = `${place.label} holds ${place.capacity} and has ${now}: no room for ${more} more. Choose another compartment, move some, or put them in anyway.`
   throw new ProblemError('overCapacity', detail, [{ path: 'compartmentId', message: detail }])
 }
 

@@ -2,43 +2,14 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { applySwaps } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody, DressingBody } from '../../contract/index.ts'
-import { dressing, family, material, variant, variantRevision } from '../db/schema.ts'
+import { dressing, variant, variantRevision } from '../db/schema.ts'
 import { contentHash, newId } from '../ids.ts'
 import { ProblemError } from '../problem.ts'
 import type { CommandContext, Handler } from './context.ts'
+import { mintMaterials } from './mint.ts'
 
 type PatternSave = CommandBody<'patternSave'>
 type VariantInput = PatternSave['variants'][number]
-
-/** Mints drawers that are not there yet; one that has come meanwhile under another id is a fault of the page. */
-async function mintMaterials(
-  { tx, recorder }: CommandContext,
-  drawers: PatternSave['newMaterials'],
-): Promise<void> {
-  for (const drawer of drawers) {
-    const [row] = await tx.select().from(family).where(eq(family.id, drawer.familyId))
-    if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
-    const colour = row.body.colours.find(({ name }) => name === drawer.colourName)
-    const allowed =
-      row.body.sizes.length === 0 ? drawer.sizeKey === '' : row.body.sizes.includes(drawer.sizeKey)
-    if (!colour || !allowed) {
-      const detail = `${row.name} does not come in ${drawer.sizeKey || 'that size'}, ${drawer.colourName}.`
-      throw new ProblemError('invalidInput', detail, [{ path: 'newMaterials', message: detail }])
-    }
-    const [there] = await tx.select({ id: material.id }).from(material).where(eq(material.id, drawer.id))
-    if (there) continue
-    await recorder.insert('material', {
-      id: drawer.id,
-      familyId: drawer.familyId,
-      sizeKey: drawer.sizeKey,
-      sizeAsWritten: drawer.sizeKey,
-      colourName: colour.name,
-      colourKey: foldedKey(colour.name),
-      colourHex: colour.hexDry,
-      colourWetHex: colour.hexWet,
-    })
-  }
-}
 
 /** The dressing that a save leaves current: the last one where nothing changed, else a new revision. */
 async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: string, body: DressingBody) {

@@ -1,10 +1,33 @@
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody, WaterBody } from '../../contract/index.ts'
 import { ProblemError } from '../problem.ts'
-import type { Handler } from './context.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { bookFlies, checkCapacity, lotsOf } from './ledger.ts'
 
-/** Makes a box with its compartments. */
-export const boxCreate: Handler<CommandBody<'boxCreate'>> = async ({ recorder }, body) => {
+/** Moves all that is on hand of a variant into one compartment. */
+async function gather(context: CommandContext, variantId: string, compartmentId: string): Promise<void> {
+  const lots = await lotsOf(context, variantId)
+  const elsewhere = lots.filter((lot) => lot.compartmentId !== compartmentId)
+  await checkCapacity(
+    context,
+    compartmentId,
+    elsewhere.reduce((sum, { count }) => sum + count, 0),
+  )
+  await bookFlies(
+    context,
+    elsewhere.flatMap(({ compartmentId: from, variantRevisionId, count }) => {
+      const moved = { variantRevisionId, cause: 'moved' as const }
+      return [
+        { ...moved, compartmentId: from, delta: -count },
+        { ...moved, compartmentId, delta: count },
+      ]
+    }),
+  )
+}
+
+/** Makes a box with its compartments, gives flies their place in it, and gathers them there if that is wanted. */
+export const boxCreate: Handler<CommandBody<'boxCreate'>> = async (context, body) => {
+  const { recorder } = context
   await recorder.insert('box', {
     id: body.boxId,
     name: body.name,
@@ -15,6 +38,10 @@ export const boxCreate: Handler<CommandBody<'boxCreate'>> = async ({ recorder },
   for (const compartment of body.compartments) {
     const label = compartment.label || `${body.name} ${compartment.row}·${compartment.column}`
     await recorder.insert('compartment', { ...compartment, label, boxId: body.boxId })
+  }
+  for (const { variantId, compartmentId } of body.homes ?? []) {
+    await recorder.update('variant', variantId, null, { homeCompartmentId: compartmentId })
+    if (body.moveFlies) await gather(context, variantId, compartmentId)
   }
   return { label: { code: 'boxMade', subject: body.name } }
 }

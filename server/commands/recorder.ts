@@ -2,6 +2,7 @@ import { and, eq, sql } from 'drizzle-orm'
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from '../db/schema.ts'
 import * as seasonTables from '../db/seasonTables.ts'
+import * as supplyTables from '../db/supplyTables.ts'
 import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../ids.ts'
 import { ProblemError } from '../problem.ts'
@@ -23,6 +24,9 @@ const TABLES = {
   outing: schema.outing,
   setting: schema.setting,
   spell: schema.spell,
+  packing: supplyTables.packing,
+  purchase: supplyTables.purchase,
+  purchaseLine: supplyTables.purchaseLine,
   dropTest: schema.dropTest,
   weighing: schema.weighing,
   readingImport: seasonTables.readingImport,

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
 import {
+  blob,
   check,
   index,
   integer,
@@ -28,12 +29,23 @@ import type {
 import type { DressingBody, ReachBody, SettingsBody, Swaps, WaterRules } from '../../contract/index.ts'
 
 /** Columns of every row that people edit. */
-const editable = {
+export const editable = {
   version: integer('version').notNull().default(1),
   archivedAtMs: integer('archived_at_ms'),
 }
-const id = () => text('id').primaryKey()
+export const id = () => text('id').primaryKey()
 const json = <T>(column: string) => text(column, { mode: 'json' }).$type<T>()
+
+// ---- photos
+
+/** A picture of a drawer or a batch, made small and without what cameras write beside it. */
+export const photo = sqliteTable('photo', {
+  id: id(),
+  mime: text('mime').notNull(),
+  bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  widthPx: integer('width_px').notNull(),
+  heightPx: integer('height_px').notNull(),
+})
 
 // ---- materials
 
@@ -78,6 +90,7 @@ export const material = sqliteTable(
     priceMinor: integer('price_minor'),
     leadTimeDays: integer('lead_time_days'),
     supplier: text('supplier').notNull().default(''),
+    photoId: text('photo_id').references(() => photo.id),
     note: text('note').notNull().default(''),
     ...editable,
   },
@@ -362,6 +375,7 @@ export const batch = sqliteTable(
     startedAtMs: integer('started_at_ms'),
     /** what was done differently this time */
     note: text('note').notNull().default(''),
+    photoId: text('photo_id').references(() => photo.id),
     endedAtMs: integer('ended_at_ms'),
     ...editable,
   },
@@ -382,7 +396,9 @@ export const batchEvent = sqliteTable(
       .notNull()
       .references(() => batch.id, { onDelete: 'cascade' }),
     atMs: integer('at_ms').notNull(),
-    kind: text('kind').$type<'step' | 'done' | 'spoiled' | 'pause' | 'resume' | 'undone'>().notNull(),
+    kind: text('kind')
+      .$type<'step' | 'station' | 'done' | 'spoiled' | 'pause' | 'resume' | 'undone'>()
+      .notNull(),
     stepKey: text('step_key'),
     count: integer('count').notNull(),
     spoiledCause: text('spoiled_cause'),

@@ -5,7 +5,9 @@ import {
   familyParams,
   instrumentAsk,
   momentQuery,
+  materialParams,
   patternParams,
+  photoParams,
   reachSeasonQuery,
   routes,
   searchQuery,
@@ -20,6 +22,7 @@ import { makeAnswerCache } from './answerCache.ts'
 import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
 import { frameView, loadSettings } from '../views/frame.ts'
+import { historyView } from '../views/history.ts'
 import { larderView } from '../views/larder.ts'
 import {
   actionsView,
@@ -29,12 +32,14 @@ import {
   outingsView,
   searchView,
   storesView,
+  usesView,
   watersView,
 } from '../views/lists.ts'
 import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView, seasonStateView } from '../views/season.ts'
+import { readPhoto, takePhoto } from '../photos.ts'
 import { keepWindows } from '../season.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
 import { localTime } from '../views/time.ts'
@@ -50,6 +55,7 @@ export interface ApiContext {
 }
 
 const BODY_LIMIT = '256kb'
+const PHOTO_LIMIT = '8mb'
 /** Ten years of hourly readings, or the windows of a reach. */
 const IMPORT_LIMIT = '4mb'
 
@@ -93,7 +99,7 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
     if (!parsed.success) throw invalid(parsed.error)
     response.json({ kept: await keepWindows(database, parsed.data) })
   })
-  router.post(routes.readings.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
+  router.post(routes.imports.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
     response.json(await commands.execute(request.body))
   })
   get(routes.plan.path, () => planView(db, clock))
@@ -120,13 +126,34 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   get(routes.bench.path, () => benchView(db))
   get(routes.boxes.path, async () => boxesView(db, await usualPar(), await today()))
   get(routes.outings.path, () => outingsView(db))
-  get(routes.stores.path, () => storesView(db))
+  get(routes.history.path, async () => historyView(db, (await loadSettings(db)).body.timeZone))
+  get(routes.stores.path, async () => storesView(db, (await loadSettings(db)).body.timeZone))
+  get(routes.materialUses.path, ({ params }) => {
+    const parsed = materialParams.safeParse(params)
+    if (!parsed.success) throw invalid(parsed.error)
+    return usesView(db, parsed.data.id)
+  })
   get(routes.measurements.path, () => measurementsView(db))
   get(routes.actions.path, () => actionsView(db))
   get(routes.search.path, ({ query }) => {
     const parsed = searchQuery.safeParse(query)
     if (!parsed.success) throw invalid(parsed.error)
     return searchView(db, parsed.data.q)
+  })
+  router.post(
+    routes.photos.path,
+    express.raw({ type: () => true, limit: PHOTO_LIMIT }),
+    async (request, response) => {
+      const bytes: unknown = request.body
+      response.json({ photoId: await takePhoto(database, Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0)) })
+    },
+  )
+  router.get(routes.photo.path, async ({ params }, response) => {
+    const parsed = photoParams.safeParse(params)
+    if (!parsed.success) throw invalid(parsed.error)
+    const { mime, bytes } = await readPhoto(database, parsed.data.id)
+    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+    response.type(mime).end(bytes)
   })
   const readInstrument = makeInstruments()
   router.post(routes.instrument.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {

@@ -12,7 +12,10 @@ function asProblemError(error: unknown, log: Logger): ProblemError {
   if (error instanceof ProblemError) return error
   const { type } = error as { type?: string }
   if (type === 'entity.too.large')
-    return new ProblemError('bodyTooLarge', 'That is more than 256 kB. Send less at once.')
+    return new ProblemError(
+      'bodyTooLarge',
+      'That is more than is taken at once (256 kB; a table 4 MB, a picture 8 MB). Send less.',
+    )
   if (type === 'entity.parse.failed') return new ProblemError('malformedJson', 'The body is no JSON.')
   if (type?.startsWith('encoding.') || type?.startsWith('charset.')) {
     return new ProblemError('malformedJson', 'The body has an encoding that is not read here.')

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, ne, or } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, ne, or } from 'drizzle-orm'
 import {
   componentsByKey,
   drawerName,
@@ -8,7 +8,7 @@ import {
   wording,
 } from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
-import type { BatchMention, BenchStep, BenchView, VariantRevisionId } from '../../contract/index.ts'
+import type { BatchMention, BenchStep, BenchView, PhotoId, VariantRevisionId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import {
   batch,
@@ -20,6 +20,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
+import { grouped } from '../grouped.ts'
 import { loadMaterials, materialIdsOf } from '../materials.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadDrawers } from './restock.ts'
@@ -116,7 +117,12 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
     fibreCount: figures?.fibreCount ?? null,
     strands: figures?.strands ?? null,
     cutMm: figures?.cutMm ?? null,
-    cautions: (material?.family.cautions ?? []).map(wording.caution),
+    tip: wording.stepTip(step.verb, component?.kind ?? null),
+    cautions: (material?.family.cautions ?? []).map((key) => ({
+      key,
+      text: wording.caution(key),
+      mark: wording.cautionMark(key),
+    })),
   }
 }
 
@@ -135,6 +141,50 @@ async function earlierNotes(db: Reader, { patternId, batch: own }: Loaded) {
   return rows.map(({ atMs, label, note }) => ({ atMs, label, note }))
 }
 
+/** The last picture of a batch of a pattern. */
+async function earlierPhoto(db: Reader, { patternId, batch: own }: Loaded): Promise<string | null> {
+  const [row] = await db
+    .select({ photoId: batch.photoId })
+    .from(batch)
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .where(and(eq(variant.patternId, patternId), isNotNull(batch.photoId), ne(batch.id, own.id)))
+    .orderBy(desc(batch.createdAtMs))
+    .limit(1)
+  return row?.photoId ?? null
+}
+
+/** What several batches take together, by drawer. */
+async function eveningCutList(db: Reader, batches: readonly Loaded[]): Promise<BenchView['eveningCutList']> {
+  if (batches.length === 0) return []
+  const bills = await db
+    .select({ id: variantFigure.variantRevisionId, bill: variantFigure.bill })
+    .from(variantFigure)
+    .where(
+      inArray(
+        variantFigure.variantRevisionId,
+        batches.map(({ revision }) => revision.id),
+      ),
+    )
+  const amounts = new Map<string, number>()
+  for (const { revision, batch: own } of batches) {
+    const lines = bills.find(({ id }) => id === revision.id)?.bill ?? []
+    for (const { materialId, perFly } of lines)
+      amounts.set(materialId, (amounts.get(materialId) ?? 0) + perFly * own.plannedCount)
+  }
+  const drawers = await loadDrawers(db)
+  const materials = await loadMaterials(db, [...amounts.keys()])
+  return [...amounts].map(([materialId, forBatch]) => ({
+    materialId: materialId as BenchView['eveningCutList'][number]['materialId'],
+    name: drawers.get(materialId)?.name ?? '',
+    stockUnit: materials.get(materialId)?.family.stockUnit ?? 'count',
+    forBatch,
+    onHand: drawers.get(materialId)?.onHand ?? null,
+  }))
+}
+
+type Vise = NonNullable<BenchView['onVise']>
+
 async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): Promise<BenchView['onVise']> {
   const body: RevisionBody = row.revision.body
   const materials = await loadMaterials(db, materialIdsOf(body))
@@ -150,14 +200,30 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
   const lastStep = mine.filter(({ kind }) => kind === 'step').at(-1)
   const lastPause = mine.filter(({ kind }) => kind === 'pause' || kind === 'resume').at(-1)
   const { hookMaterial } = fly
+  const minutes = (await loadMinutes(db))(row.patternId)
   return {
     batch: mention(row, events),
     variantRevisionId: row.revision.id as VariantRevisionId,
     patternId: row.patternId as NonNullable<BenchView['onVise']>['patternId'],
     note: row.note,
     batchNote: row.batch.note,
+    photoId: row.batch.photoId as PhotoId | null,
+    earlierPhotoId: (await earlierPhoto(db, row)) as PhotoId | null,
+    way: row.batch.way,
+    throughStep: Object.fromEntries(
+      [...grouped(mine, ({ stepKey }) => stepKey ?? '')].map(([key, events]) => [
+        key,
+        tally(events, 'station'),
+      ]),
+    ),
+    spoiledUnsaid: mine
+      .filter(({ kind, count, spoiledCause }) => kind === 'spoiled' && count > 0 && spoiledCause === null)
+      .map(({ id }) => id as Vise['spoiledUnsaid'][number])
+      .reverse(),
+    minutesSoFar: [...minutes.soFar],
     earlierNotes: await earlierNotes(db, row),
-    ...(await loadMinutes(db))(row.patternId),
+    minutesEach: minutes.minutesEach,
+    timedFlies: minutes.timedFlies,
     shankMm: fly.hook.shankMm,
     hookName: drawerName(hookMaterial.family.name, hookMaterial.sizeKey, hookMaterial.colourName),
     figure: toFigureView(figures[0] ?? null),
@@ -183,6 +249,7 @@ export async function benchView(db: Reader): Promise<BenchView> {
   const vise = open.find((row) => row.batch.onVise)
   return {
     onVise: vise ? await viseOf(db, vise, events) : null,
+    eveningCutList: await eveningCutList(db, open),
     queue: open.filter((row) => !row.batch.onVise).map((row) => mention(row, events)),
     done: ended.map((row) => ({ ...mention(row, events), endedAtMs: row.batch.endedAtMs ?? 0 })),
   }

@@ -1,6 +1,6 @@
-import { asc, desc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm'
 import type {
-  ActionsView, FamiliesView, FamilyFull, MaterialLine, OutingLine, OutingsView, SearchView, StoresView, WatersView,
+  ActionsView, FamiliesView, FamilyFull, MaterialLine, OutingLine, OutingsView, PurchaseView, SearchView, StoresView, UsesView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 import { wording } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -20,10 +20,14 @@ import {
   variantRevision,
   water,
 } from '../db/schema.ts'
+import { packing, purchase, purchaseLine } from '../db/supplyTables.ts'
 import { loadFamilies } from '../families.ts'
 import { toFamilyView } from '../materials.ts'
 import { ProblemError } from '../problem.ts'
+import { grouped } from '../grouped.ts'
 import { ruleLines } from './moment.ts'
+import { loadDrawers } from './restock.ts'
+import { localTime } from './time.ts'
 
 /** Waters with their reaches, from low to high. */
 export async function watersView(db: Reader): Promise<WatersView> {
@@ -66,8 +70,69 @@ async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> 
   return new Map(rows.map(({ id, uses }) => [id, uses]))
 }
 
+/** Variants whose current recipe takes a material, by name. */
+export async function usesView(db: Reader, materialId: string): Promise<UsesView> {
+  const rows = await db
+    .selectDistinct({
+      variantId: variant.id,
+      patternId: pattern.id,
+      patternName: pattern.name,
+      label: variant.label,
+    })
+    .from(revisionMaterial)
+    .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(
+      and(
+        eq(revisionMaterial.materialId, materialId),
+        isNull(variant.archivedAtMs),
+        isNull(pattern.archivedAtMs),
+      ),
+    )
+    .orderBy(asc(pattern.nameKey), asc(variant.position))
+  type Use = UsesView['uses'][number]
+  return {
+    uses: rows.map(({ variantId, patternId, ...row }) => ({
+      ...row,
+      variantId: variantId as Use['variantId'],
+      patternId: patternId as Use['patternId'],
+    })),
+  }
+}
+
+/** What was ordered and has not all come, the oldest first. */
+async function openPurchases(db: Reader, timeZone: string): Promise<readonly PurchaseView[]> {
+  const rows = await db
+    .select({ purchase, line: purchaseLine })
+    .from(purchase)
+    .innerJoin(purchaseLine, eq(purchaseLine.purchaseId, purchase.id))
+    .where(eq(purchase.status, 'ordered'))
+    .orderBy(asc(purchase.orderedAtMs), asc(purchaseLine.id))
+  const drawers = await loadDrawers(db)
+  return [...grouped(rows, (row) => row.purchase.id).values()].flatMap((lines) => {
+    const [first] = lines
+    if (!first) return []
+    return [
+      {
+        purchaseId: first.purchase.id as PurchaseView['purchaseId'],
+        version: first.purchase.version,
+        supplier: first.purchase.supplier,
+        orderedOn: localTime(first.purchase.orderedAtMs, timeZone).on,
+        lines: lines.map(({ line }) => ({
+          lineId: line.id as PurchaseView['lines'][number]['lineId'],
+          materialId: line.materialId as PurchaseView['lines'][number]['materialId'],
+          name: drawers.get(line.materialId)?.name ?? '',
+          packAmount: line.packAmount,
+          packs: line.packs,
+          arrivedPacks: line.arrivedPacks,
+        })),
+      },
+    ]
+  })
+}
+
 /** What the stores hold, with how many recipes use each drawer. */
-export async function storesView(db: Reader): Promise<StoresView> {
+export async function storesView(db: Reader, timeZone: string): Promise<StoresView> {
   const uses = await usesByMaterial(db)
   const families = await loadFamilies(db)
   const rows = await db
@@ -104,11 +169,13 @@ export async function storesView(db: Reader): Promise<StoresView> {
               usedBy: uses.get(m.id) ?? 0,
               cautions: [...f.body.cautions],
               note: m.note,
+              photoId: m.photoId as MaterialLine['photoId'],
               version: m.version,
             },
           ]
         : []
     }),
+    purchases: [...(await openPurchases(db, timeZone))],
   }
 }
 
@@ -152,6 +219,7 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
     .orderBy(desc(outing.on))
   const losses = await loadLosses(db)
   const spells = await loadSpells(db)
+  const packed = await loadPacked(db)
   return {
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
       id: o.id as OutingLine['id'],
@@ -168,9 +236,38 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
       note: o.note,
       rules: ruleLines(w.rules),
       spells: spells.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fished }) => fished),
+      packed: packed.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fly }) => fly),
       losses: losses.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...loss }) => loss),
     })),
   }
+}
+
+async function loadPacked(db: Reader) {
+  const rows = await db
+    .select({
+      outingId: packing.outingId,
+      variantId: variant.id,
+      patternId: pattern.id,
+      patternName: pattern.name,
+      label: variant.label,
+      count: sql<number>`sum(${packing.count})`,
+      compartmentId: packing.toCompartmentId,
+      compartmentLabel: compartment.label,
+    })
+    .from(packing)
+    .innerJoin(variantRevision, eq(variantRevision.id, packing.variantRevisionId))
+    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .innerJoin(compartment, eq(compartment.id, packing.toCompartmentId))
+    .where(isNull(packing.archivedAtMs))
+    .groupBy(packing.outingId, variant.id, packing.toCompartmentId)
+  type Packed = OutingLine['packed'][number]
+  return rows.map(({ variantId, patternId, compartmentId, ...row }) => ({
+    ...row,
+    variantId: variantId as Packed['variantId'],
+    patternId: patternId as Packed['patternId'],
+    compartmentId: compartmentId as Packed['compartmentId'],
+  }))
 }
 
 async function loadSpells(db: Reader) {

@@ -24,13 +24,13 @@ async function readMinutes(db: Reader) {
     .innerJoin(batch, eq(batch.id, batchEvent.batchId))
     .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .where(inArray(batchEvent.kind, ['done', 'step', 'pause', 'resume']))
+    .where(inArray(batchEvent.kind, ['done', 'step', 'station', 'pause', 'resume']))
     .orderBy(batchEvent.batchId, batchEvent.atMs)
   const taken = new Map<string, number[]>()
   // where the fly on the vise was begun; a batch id of nothing while it rests
   const begun = { batchId: '', atMs: 0 }
   for (const { patternId, batchId, atMs, kind } of events) {
-    if (kind === 'step' && begun.batchId === batchId) continue
+    if ((kind === 'step' || kind === 'station') && begun.batchId === batchId) continue
     if (kind === 'done' && begun.batchId === batchId) {
       const minutes = (atMs - begun.atMs) / 60_000
       if (minutes > 0.5 && minutes < LONGEST_MINUTES) {
@@ -42,6 +42,10 @@ async function readMinutes(db: Reader) {
   }
   return (patternId: string) => {
     const timed = taken.get(patternId) ?? []
-    return { minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES, timedFlies: timed.length }
+    return {
+      minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES,
+      timedFlies: timed.length,
+      soFar: timed,
+    }
   }
 }

@@ -1,9 +1,9 @@
 import type { EmergenceWindow } from '../../core/index.ts'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
-  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView,
+  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView, HistoryView,
   InstrumentReading,
-  LarderView, MeasurementsView, MomentView, OutingsView, PatternsView, PatternView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, WatersView,
+  LarderView, MeasurementsView, MomentView, OutingsView, PhotoId, PatternsView, PatternView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, UsesView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
 
 /** Windows of a reach to keep, with the hash of what they were worked out from. */
@@ -19,6 +19,9 @@ export interface Sent<Kind extends CommandKind = CommandKind> {
   readonly kind: Kind
   readonly body: CommandInput<Kind>
 }
+
+/** Writes whose bodies are tables. */
+const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
 
 /** The server's data. Every write makes all views stale: they are small, local and cheap to ask again. */
 export const api = createApi({
@@ -66,18 +69,26 @@ export const api = createApi({
     bench: build.query<BenchView, void>({ query: () => '/bench', providesTags: ['all'] }),
     plan: build.query<PlanView, void>({ query: () => '/plan', providesTags: ['all'] }),
     boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
+    history: build.query<HistoryView, void>({ query: () => '/history', providesTags: ['all'] }),
     outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
     stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
+    materialUses: build.query<UsesView, string>({
+      query: (id) => `/materials/${id}/uses`,
+      providesTags: ['all'],
+    }),
     measurements: build.query<MeasurementsView, void>({ query: () => '/measurements', providesTags: ['all'] }),
     actions: build.query<ActionsView, void>({ query: () => '/actions', providesTags: ['all'] }),
     search: build.query<SearchView, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
     instrument: build.mutation<InstrumentReading, { kind: 'scale' | 'timer'; expected: number }>({
       query: (body) => ({ url: '/instruments/read', method: 'POST', body }),
     }),
+    takePhoto: build.mutation<{ photoId: PhotoId }, Blob>({
+      query: (body) => ({ url: '/photos', method: 'POST', body }),
+    }),
     // rows come as text from the worker that read them, so that the page does not stand still over them
     takeReadings: build.mutation<CommandResult, ReadingsAsText>({
       query: ({ rowsJson, importId, id, ...readings }) => ({
-        url: '/readings',
+        url: '/imports',
         method: 'POST',
         body: new Blob(
           [
@@ -90,7 +101,7 @@ export const api = createApi({
     }),
     command: build.mutation<CommandResult, Sent>({
       query: (body) => ({
-        url: '/commands',
+        url: TABLES.has(body.kind) ? '/imports' : '/commands',
         method: 'POST',
         body,
       }),
@@ -107,7 +118,7 @@ export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
-  usePlanQuery, usePatternQuery, usePatternsOfQuery,
+  usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

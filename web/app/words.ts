@@ -10,6 +10,11 @@ const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
 /** `Sat 6 June`. */
 export const dayName = (on: string): string => WEEKDAY.format(new Date(`${on}T00:00:00Z`)).replace(',', '')
 
+const MONTH_YEAR = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })
+
+/** A day of another year, as far as it matters: `June 2024`. */
+export const monthOf = (on: string): string => MONTH_YEAR.format(new Date(`${on}T00:00:00Z`))
+
 /** `13:00`. */
 export const clockTime = (localMin: number): string =>
   `${String(Math.floor(localMin / 60)).padStart(2, '0')}:${String(localMin % 60).padStart(2, '0')}`

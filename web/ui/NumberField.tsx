@@ -14,6 +14,7 @@ interface NumberFieldProps {
   readonly hideLabel?: boolean
   /** passes the number on when the field is left or Enter is pressed, for what is saved at once */
   readonly whenLeft?: boolean
+  readonly autoFocus?: boolean
 }
 
 /** A plain number that says at once whether it will do; what will not do is not passed on. */
@@ -27,6 +28,7 @@ export function NumberField({
   width = '90px',
   hideLabel = false,
   whenLeft = false,
+  autoFocus = false,
 }: NumberFieldProps) {
   const [text, setText] = useState<string | null>(null)
   const shown = text ?? (value === null ? '' : String(value))
@@ -58,6 +60,7 @@ export function NumberField({
       width={width}
       hideLabel={hideLabel}
       maxLength={12}
+      autoFocus={autoFocus}
     />
   )
 }

@@ -6,8 +6,9 @@ import { useCommand } from '../../app/useCommand.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
-import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../patterns/ComponentFields.tsx'
+import { useMayOverfill } from './useMayOverfill.tsx'
 
 type Fly = CompartmentLine['flies'][number]
 
@@ -21,12 +22,8 @@ interface FlyRowProps {
 function FlyRow({ fly, place, places }: FlyRowProps) {
   const command = useCommand()
   const [count, setCount] = useState<number | undefined>(1)
-  const [fault, setFault] = useState<string | null>(null)
+  const { send, refusal } = useMayOverfill()
   const base = { compartmentId: place.id, variantId: fly.variantId }
-  const send = async (sent: ReturnType<typeof command>) => {
-    const delivery = await sent
-    setFault(delivery.kind === 'refused' ? delivery.problem.detail : null)
-  }
   const quietly = { quietly: true }
   return (
     <Section>
@@ -45,7 +42,11 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <NumberField label="How many" value={count} min={0} max={999} whole onChange={setCount} width="76px" />
-        <Button onPress={() => void send(command('fliesCount', { ...base, counted: count ?? 0 }, quietly))}>
+        <Button
+          onPress={() =>
+            void send((anyway) => command('fliesCount', { ...base, counted: count ?? 0, anyway }, quietly))
+          }
+        >
           I count {count ?? 0}
         </Button>
         <Select
@@ -54,7 +55,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           value={null}
           choices={wording.LOSS_CAUSES.map((id) => ({ id, name: id }))}
           onChange={(cause) =>
-            void send(
+            void send(() =>
               command(
                 'fliesLose',
                 { outingId: null, losses: [{ ...base, count: count ?? 0, cause: cause as wording.LossCause }] },
@@ -70,7 +71,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           value={null}
           choices={places}
           onChange={(to) =>
-            void send(
+            void send((anyway) =>
               command(
                 'fliesMove',
                 {
@@ -78,6 +79,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
                   toCompartmentId: to as CompartmentId,
                   variantId: fly.variantId,
                   count: count ?? 0,
+                  anyway,
                 },
                 quietly,
               ),
@@ -93,7 +95,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           max={99}
           whole
           onChange={(parCount) =>
-            void send(
+            void send(() =>
               command(
                 'variantHome',
                 {
@@ -109,7 +111,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           width="70px"
         />
       </Row>
-      {fault ? <Fault>{fault}</Fault> : null}
+      {refusal}
     </Section>
   )
 }
@@ -120,7 +122,7 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
   const command = useCommand()
   const [variantId, setVariantId] = useState<string | null>(null)
   const [count, setCount] = useState<number | undefined>(3)
-  const [fault, setFault] = useState<string | null>(null)
+  const { send, refusal } = useMayOverfill()
   const here = new Set<string>(place.flies.map((fly) => fly.variantId))
   const choices = (data?.patterns ?? []).flatMap(({ name, variants }) =>
     variants
@@ -129,12 +131,13 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
   )
   const put = async () => {
     if (!variantId || !count) return
-    const delivery = await command(
-      'fliesCount',
-      { compartmentId: place.id, variantId: variantId as VariantId, counted: count },
-      { quietly: true },
+    const delivery = await send((anyway) =>
+      command(
+        'fliesCount',
+        { compartmentId: place.id, variantId: variantId as VariantId, counted: count, anyway },
+        { quietly: true },
+      ),
     )
-    setFault(delivery.kind === 'refused' ? delivery.problem.detail : null)
     if (delivery.kind === 'done') setVariantId(null)
   }
   return (
@@ -152,7 +155,7 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
           I count {count ?? 0}
         </Button>
       </Row>
-      {fault ? <Fault>{fault}</Fault> : null}
+      {refusal}
     </Section>
   )
 }

@@ -1,62 +1,142 @@
 import { useState } from 'react'
+import { LAYOUTS, wording } from '../../../core/index.ts'
+import type { Layout } from '../../../core/index.ts'
+import type { BoxId, CommandInput, CompartmentId, VariantId } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
-import type { BoxId, CompartmentId } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { TextField } from '../../ui/fields.tsx'
-import { Fault, Row, Section } from '../../ui/layout.tsx'
-import { NumberField } from '../patterns/ComponentFields.tsx'
+import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
+import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { useArranged } from './useArranged.ts'
+
+type BoxBody = CommandInput<'boxCreate'>
+const EMPTY = 'empty'
 
 /** A box of rows and columns, each compartment with its slits. */
-export function NewBox({ onDone }: { readonly onDone: () => void }) {
+function bareCompartments(rows: number, columns: number, slits: number | null): BoxBody['compartments'] {
+  return Array.from({ length: rows * columns }, (_, i) => ({
+    id: newId<CompartmentId>(),
+    row: Math.floor(i / columns) + 1,
+    column: (i % columns) + 1,
+    label: '',
+    capacity: slits,
+  }))
+}
+
+/** A new box: empty, or arranged after one of the schools with the flies that belong into each compartment. */
+export default function NewBox({ onDone }: { readonly onDone: () => void }) {
   const command = useCommand()
   const [name, setName] = useState('')
-  const [rows, setRows] = useState<number | undefined>(6)
-  const [columns, setColumns] = useState<number | undefined>(1)
-  const [slits, setSlits] = useState<number | undefined>(12)
+  const [layout, setLayout] = useState<Layout | null>(null)
+  const [rows, setRows] = useState<number | null>(6)
+  const [columns, setColumns] = useState<number | null>(1)
+  const [slits, setSlits] = useState<number | null>(12)
+  const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set())
+  const [moveFlies, setMoveFlies] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
-  const save = async () => {
-    const compartments = Array.from({ length: (rows ?? 1) * (columns ?? 1) }, (_, i) => ({
+  const arranged = useArranged(layout)
+  const places = (arranged?.places ?? []).filter(({ code }) => !leftOut.has(code))
+  const heldBy = (keys: readonly string[]) =>
+    keys.reduce((sum, key) => sum + (arranged?.flies.get(key)?.onHand ?? 0), 0)
+
+  const arrangedBody = (): Pick<BoxBody, 'compartments' | 'homes' | 'moveFlies'> => {
+    const made = places.map(({ code, flyKeys }, i) => ({
       id: newId<CompartmentId>(),
-      row: Math.floor(i / (columns ?? 1)) + 1,
-      column: (i % (columns ?? 1)) + 1,
-      label: '',
-      capacity: slits ?? null,
+      row: i + 1,
+      column: 1,
+      label: `${name.trim()}: ${wording.proposedPlaceName(code)}`.slice(0, 60),
+      capacity: slits === null ? null : Math.max(slits, heldBy(flyKeys)),
+      flyKeys,
     }))
+    return {
+      compartments: made.map(({ flyKeys: _flies, ...compartment }) => compartment),
+      homes: made.flatMap(({ id, flyKeys }) =>
+        flyKeys.map((key) => ({ variantId: key as VariantId, compartmentId: id })),
+      ),
+      moveFlies,
+    }
+  }
+  const save = async () => {
+    const body = layout ? arrangedBody() : { compartments: bareCompartments(rows ?? 1, columns ?? 1, slits) }
     const delivery = await command(
       'boxCreate',
-      { boxId: newId<BoxId>(), name, note: '', compartments },
+      { boxId: newId<BoxId>(), name, note: layout ? wording.layoutName[layout] : '', ...body },
       { quietly: true },
     )
     if (delivery.kind === 'refused') setFault(delivery.problem.detail)
     else onDone()
   }
+  const ready = name.trim() !== '' && (layout ? places.length > 0 : Boolean(rows && columns))
   return (
     <Section aria-label="New box">
       <Row $align="start">
-        <TextField label="Name" value={name} onChange={setName} width="200px" autoFocus maxLength={80} />
-        <NumberField label="Rows" value={rows} min={1} max={20} whole onChange={setRows} width="80px" />
-        <NumberField
-          label="Columns"
-          value={columns}
-          min={1}
-          max={10}
-          whole
-          onChange={setColumns}
-          width="80px"
+        <TextField label="Name" value={name} onChange={setName} width="200px" autoFocus maxLength={40} />
+        <Select
+          label="Arranged"
+          value={layout ?? EMPTY}
+          choices={[
+            { id: EMPTY, name: 'as you fill it' },
+            ...LAYOUTS.map((id) => ({ id: id as string, name: wording.layoutName[id] })),
+          ]}
+          onChange={(id) => {
+            setLeftOut(new Set())
+            setLayout(id === EMPTY ? null : (id as Layout))
+          }}
+          width="190px"
         />
-        <NumberField
-          label="Slits in each"
-          value={slits}
-          min={1}
-          max={500}
-          whole
-          onChange={setSlits}
-          width="100px"
-        />
+        {layout ? null : (
+          <>
+            <NumberField label="Rows" value={rows} min={1} max={20} width="80px" onChange={setRows} />
+            <NumberField label="Columns" value={columns} min={1} max={10} width="80px" onChange={setColumns} />
+          </>
+        )}
+        <NumberField label="Slits in each" value={slits} min={1} max={500} width="100px" onChange={setSlits} />
       </Row>
+      {layout && !arranged ? <p aria-busy="true">Sorting the flies …</p> : null}
+      {arranged ? (
+        <>
+          <Dense aria-label="Proposed compartments" style={{ margin: '10px 0' }}>
+            <thead>
+              <tr>
+                <th>compartment</th>
+                <th>flies that would have their place there</th>
+                <th className="number">on hand</th>
+              </tr>
+            </thead>
+            <tbody>
+              {arranged.places.map(({ code, flyKeys }) => (
+                <tr key={code}>
+                  <td style={{ whiteSpace: 'nowrap' }}>
+                    <Checkbox
+                      isSelected={!leftOut.has(code)}
+                      onChange={(on) =>
+                        setLeftOut((before) => {
+                          const next = new Set(before)
+                          if (on) next.delete(code)
+                          else next.add(code)
+                          return next
+                        })
+                      }
+                    >
+                      {wording.proposedPlaceName(code)}
+                    </Checkbox>
+                  </td>
+                  <td>
+                    <Quiet>{flyKeys.map((key) => arranged.flies.get(key)?.name).join(', ')}</Quiet>
+                  </td>
+                  <td className="number">{heldBy(flyKeys)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Dense>
+          <Checkbox isSelected={moveFlies} onChange={setMoveFlies}>
+            move what is on hand of them there too
+          </Checkbox>
+        </>
+      ) : null}
       {fault ? <Fault>{fault}</Fault> : null}
       <Row style={{ paddingTop: 8 }}>
-        <Button look="main" onPress={() => void save()} isDisabled={name.trim() === '' || !rows || !columns}>
+        <Button look="main" onPress={() => void save()} isDisabled={!ready}>
           Make the box
         </Button>
         <Button onPress={onDone}>Leave it</Button>

@@ -8,7 +8,7 @@ import { dayName } from '../../app/words.ts'
 import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Select } from '../../ui/fields.tsx'
+import { Checkbox, Select } from '../../ui/fields.tsx'
 import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 
 const Flies = styled.ul`
@@ -95,6 +95,8 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
     }
     onDone()
   }
+  const packedInto = new Set<string>(outing.packed.map(({ compartmentId }) => compartmentId))
+  const [all, setAll] = useState(false)
   if (!data) return <p aria-busy="true">Opening the boxes …</p>
   return (
     <>
@@ -128,6 +130,11 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
         </Button>
         {fault ? <Fault>{fault}</Fault> : null}
       </Row>
+      {packedInto.size > 0 ? (
+        <Checkbox isSelected={all} onChange={setAll}>
+          show what was not packed, too
+        </Checkbox>
+      ) : null}
       {outing.losses.length > 0 ? (
         <p>
           <Quiet>
@@ -141,6 +148,7 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
       ) : null}
       {data.boxes.map((box) =>
         box.compartments
+          .filter(({ id }) => all || packedInto.size === 0 || packedInto.has(id))
           .filter(({ flies }) => flies.some(({ count }) => count > 0))
           .map((place) => (
             <Section key={place.id}>

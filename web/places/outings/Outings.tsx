@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
 import { Fished, MostTrusted } from './Fished.tsx'
+import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
 
 function Losses({ outing }: { readonly outing: OutingLine }) {
@@ -27,11 +28,13 @@ function Losses({ outing }: { readonly outing: OutingLine }) {
 function OutingRow({
   outing,
   onEmpty,
+  onPack,
   isPast,
   isDue,
 }: {
   readonly outing: OutingLine
   readonly onEmpty: () => void
+  readonly onPack: () => void
   readonly isPast: boolean
   /** its day has come */
   readonly isDue: boolean
@@ -78,6 +81,15 @@ function OutingRow({
               The posted rule decides. Wade with a companion, not on a program’s word.
             </Quiet>
           ) : null}
+          {outing.packed.length > 0 ? (
+            <p>
+              Packed into {outing.packed[0]?.compartmentLabel}:{' '}
+              {outing.packed
+                .map(({ count, patternName, label }) => `${count} ${patternName} ${label}`)
+                .join(', ')}
+              .
+            </p>
+          ) : null}
           {outing.note ? <p>{outing.note}</p> : null}
           {outing.status === 'done' ? (
             <>
@@ -99,6 +111,16 @@ function OutingRow({
             </Button>
           )}
           {outing.status === 'planned' ? (
+            <Button large onPress={onPack}>
+              Pack
+            </Button>
+          ) : null}
+          {outing.packed.length > 0 ? (
+            <Button large onPress={() => void command('outingUnpack', { outingId: outing.id })}>
+              Unpack
+            </Button>
+          ) : null}
+          {outing.status === 'planned' ? (
             <Button large look="quiet" onPress={() => setStatus('cancelled')}>
               Call it off
             </Button>
@@ -119,6 +141,8 @@ export default function Outings() {
   usePlaceKeys(keys)
   if (!data || !frame) return <p aria-busy="true">Turning the pages …</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
+  const packing = data.outings.find(({ id }) => id === params.get('pack'))
+  if (packing) return <Pack outing={packing} onDone={() => setParams({})} />
   if (emptying) return <EmptyPockets outing={emptying} onDone={() => setParams({})} />
   const coming = data.outings
     .filter(({ on, status }) => status === 'planned' && on >= frame.today)
@@ -147,6 +171,7 @@ export default function Outings() {
           isPast={false}
           isDue={outing.on === frame.today}
           onEmpty={() => setParams({ empty: outing.id })}
+          onPack={() => setParams({ pack: outing.id })}
         />
       ))}
       {past.map((outing) => (
@@ -156,6 +181,7 @@ export default function Outings() {
           isPast
           isDue
           onEmpty={() => setParams({ empty: outing.id })}
+          onPack={() => setParams({ pack: outing.id })}
         />
       ))}
       <MostTrusted outings={data.outings} />

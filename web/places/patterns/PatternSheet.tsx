@@ -22,6 +22,7 @@ import { FindOrTrim } from './FindOrTrim.tsx'
 import { Imitates } from './Imitates.tsx'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { ServesWhat } from './ServesWhat.tsx'
+import { WhatItTakes } from './WhatItTakes.tsx'
 import { YearOfUse } from './YearOfUse.tsx'
 import { StartBatch } from './StartBatch.tsx'
 import { useBottomCaution } from './useBottomCaution.ts'
@@ -282,6 +283,7 @@ export default function PatternSheet() {
       </Section>
       {calmWorked ? <ServesWhat worked={calmWorked} meantFor={meantFor} /> : null}
       {calmWorked ? <YearOfUse worked={calmWorked} meantFor={meantFor} /> : null}
+      {calmWorked && draft.components.length > 0 ? <WhatItTakes worked={calmWorked} /> : null}
       {calmWorked && calm ? (
         <SaveCard
           draft={calm}

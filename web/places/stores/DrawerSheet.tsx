@@ -6,7 +6,9 @@ import { useCommand } from '../../app/useCommand.ts'
 import { stockAmount } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
+import { Photo } from '../photo/Photo.tsx'
 import { MeasuredHook } from './MeasuredHook.tsx'
+import { Substitutes } from './Substitutes.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 
 const UNITS: Readonly<Record<MaterialLine['stockUnit'], { words: string; steps: number }>> = {
@@ -134,10 +136,14 @@ export function DrawerSheet({
           onBlur={() => (note !== line.note ? save({ note }) : undefined)}
           width="520px"
         />
+        <div style={{ paddingTop: 10 }}>
+          <Photo subject="material" subjectId={line.id} photoId={line.photoId} title={title} />
+        </div>
         {line.cautions.map((key) => (
           <Caution key={key}>{wording.caution(key)}</Caution>
         ))}
       </Section>
+      <Substitutes line={line} />
     </>
   )
 }

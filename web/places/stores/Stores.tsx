@@ -1,14 +1,21 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
+import { buyingList } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../app/api.ts'
 import { stockAmount } from '../../app/words.ts'
+import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
-import { sizeText } from '../patterns/lineText.ts'
+import { drawerTitle, STATE_COLOURS, STATE_WORDS, stateOf } from './drawerState.ts'
+import { BuyingList } from '../buying/BuyingList.tsx'
+import type { NamedBuyLine } from '../buying/BuyingList.tsx'
+import { Purchases } from './Purchases.tsx'
 import { DrawerSheet } from './DrawerSheet.tsx'
+
+const StoresTableIn = lazy(() => import('./StoresTableIn.tsx'))
 
 const Scroll = styled.div`
   height: calc(100dvh - 210px);
@@ -60,33 +67,22 @@ const Scroll = styled.div`
 
 const ROW_PX = 34
 
-type State = 'out' | 'low' | 'notCounted' | 'countNeeded' | 'enough'
-
-/** How a drawer stands. Below nought means that flies were tied from it and nobody counted it. */
-export function stateOf({ onHand, minimumAmount }: MaterialLine): State {
-  if (onHand === null) return 'notCounted'
-  if (onHand < 0) return 'countNeeded'
-  if (onHand === 0) return 'out'
-  return minimumAmount !== null && onHand < minimumAmount ? 'low' : 'enough'
+/** What brings every drawer up to what is kept of it. */
+const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] => {
+  const lines = new Map(materials.map((line) => [line.id as string, line]))
+  const drawers = materials.map(({ id, minimumAmount, packAmount, ...drawer }) => ({
+    ...drawer,
+    key: id as string,
+    minimum: minimumAmount,
+    pack: packAmount,
+  }))
+  return buyingList(drawers, []).flatMap((buy) => {
+    const line = lines.get(buy.key)
+    return line
+      ? [{ ...buy, name: drawerTitle(line), stockUnit: line.stockUnit, packAmount: line.packAmount }]
+      : []
+  })
 }
-
-const WORDS: Readonly<Record<State, string>> = {
-  out: 'out',
-  low: 'low',
-  notCounted: 'not counted',
-  countNeeded: 'count needed',
-  enough: '',
-}
-const COLOURS: Readonly<Record<State, string>> = {
-  out: 'var(--madder)',
-  low: 'var(--brass)',
-  notCounted: 'var(--quiet)',
-  countNeeded: 'var(--quiet)',
-  enough: 'var(--ink)',
-}
-
-export const drawerTitle = ({ kind, name, sizeKey, colourName }: MaterialLine): string =>
-  [name, sizeText(kind, sizeKey), colourName].filter(Boolean).join(', ')
 
 /** What the stores hold, drawer by drawer. */
 export default function Stores() {
@@ -94,6 +90,7 @@ export default function Stores() {
   const [params, setParams] = useSearchParams()
   const [words, setWords] = useState('')
   const [onlyLow, setOnlyLow] = useState(false)
+  const [taking, setTaking] = useState(false)
   const scroll = useRef<HTMLDivElement>(null)
   const shown = useMemo(() => {
     const sought = words.trim().toLowerCase()
@@ -126,6 +123,17 @@ export default function Stores() {
             onChange={setWords}
             width="200px"
           />
+          <Button look="quiet" onPress={() => setTaking(true)}>
+            Take a table in
+          </Button>
+          <Button
+            look="quiet"
+            onPress={() =>
+              void import('./StoresTableIn.tsx').then(({ saveStores }) => saveStores(data.materials))
+            }
+          >
+            Save as a table
+          </Button>
           <Checkbox isSelected={onlyLow} onChange={setOnlyLow}>
             only what is low
           </Checkbox>
@@ -137,6 +145,12 @@ export default function Stores() {
           : 'Nothing is low.'}{' '}
         <Quiet>{data.materials.length} drawers; not counted is not none.</Quiet>
       </p>
+      {taking ? (
+        <Suspense fallback={<p aria-busy="true">Opening the drawers …</p>}>
+          <StoresTableIn materials={data.materials} onDone={() => setTaking(false)} />
+        </Suspense>
+      ) : null}
+      <Purchases purchases={data.purchases} />
       <Scroll ref={scroll} tabIndex={0} role="region" aria-label="Drawers">
         <div className="inner" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => {
@@ -156,7 +170,7 @@ export default function Stores() {
                   <span className="swatch" style={{ background: line.colourHex }} />
                   {drawerTitle(line)}
                 </span>
-                <span className="number figures" style={{ color: COLOURS[state] }}>
+                <span className="number figures" style={{ color: STATE_COLOURS[state] }}>
                   {line.onHand === null || line.onHand < 0 ? '' : stockAmount(line.onHand, line.stockUnit)}
                 </span>
                 <span className="number">
@@ -166,12 +180,13 @@ export default function Stores() {
                       : `keep ${stockAmount(line.minimumAmount, line.stockUnit)}`}
                   </Quiet>
                 </span>
-                <span style={{ color: COLOURS[state] }}>{WORDS[state]}</span>
+                <span style={{ color: STATE_COLOURS[state] }}>{STATE_WORDS[state]}</span>
               </button>
             )
           })}
         </div>
       </Scroll>
+      <BuyingList title="To fill up what is low" lines={toFillUp(data.materials)} />
       {shown.length === 0 ? <p>No drawer answers to that.</p> : null}
     </>
   )

@@ -5,8 +5,8 @@ import type { PlanChoices } from '../../../core/index.ts'
 import type { SettingsBody, StageLine } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../app/api.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
-import { useMoney } from '../../app/useMoney.ts'
-import { dayName, stockAmount } from '../../app/words.ts'
+import { dayName } from '../../app/words.ts'
+import { BuyingList } from '../buying/BuyingList.tsx'
 import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -152,7 +152,6 @@ export default function Ahead() {
   const { ahead, stop } = usePlan(choices)
   const command = useCommand()
   const navigate = useNavigate()
-  const money = useMoney()
   const [refused, setRefused] = useState<string | null>(null)
   if (!frame || !larder) return <p aria-busy="true">Looking ahead …</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
@@ -294,48 +293,7 @@ export default function Ahead() {
           it.
         </p>
       ) : null}
-      {ahead && ahead.buying.length > 0 ? (
-        <Section aria-label="What to buy">
-          <Heading>
-            <h2>What to buy</h2>
-            <Button
-              onPress={() => void import('./exportPlan.ts').then(({ saveBuyingCsv }) => saveBuyingCsv(ahead))}
-            >
-              Save the list
-            </Button>
-          </Heading>
-          <Dense aria-label="Buying list" style={{ width: 'auto' }}>
-            <thead>
-              <tr>
-                <th>material</th>
-                <th className="number">amount</th>
-                <th className="number">packs</th>
-                <th className="number">about</th>
-                <th>order by</th>
-              </tr>
-            </thead>
-            <tbody>
-              {ahead.buying.map((line) => (
-                <tr key={line.key}>
-                  <td>
-                    <Link to={`/stores?material=${line.key}`}>{line.name}</Link>
-                  </td>
-                  <td className="number">
-                    {stockAmount(
-                      line.amount,
-                      ahead.view.drawers.find(({ materialId }) => materialId === line.key)?.stockUnit ??
-                        'count',
-                    )}
-                  </td>
-                  <td className="number">{line.packs ?? '–'}</td>
-                  <td className="number">{line.priceMinor === null ? '–' : money(line.priceMinor)}</td>
-                  <td>{line.orderBy === null ? <Quiet>when it suits</Quiet> : dayName(line.orderBy)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </Dense>
-        </Section>
-      ) : null}
+      {ahead ? <BuyingList title="What to buy" lines={ahead.buying} /> : null}
     </>
   )
 }

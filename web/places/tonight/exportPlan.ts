@@ -1,6 +1,5 @@
 import { createEvents } from 'ics'
 import type { DateArray } from 'ics'
-import { unparse } from 'papaparse'
 import { saveFile } from '../../app/saveFile.ts'
 import type { Ahead } from './usePlan.ts'
 
@@ -35,23 +34,5 @@ export function planIcs({ periods }: Pick<Ahead, 'periods'>): string {
   return value
 }
 
-/** The buying list as comma-separated values that no spreadsheet takes for formulae. */
-export const buyingCsv = ({ buying }: Pick<Ahead, 'buying'>): string =>
-  unparse(
-    [
-      ['material', 'amount in smallest steps', 'packs', 'order by'],
-      ...buying.map(({ name, amount, packs, orderBy }) => [
-        name,
-        String(Math.round(amount)),
-        packs === null ? '' : String(packs),
-        orderBy ?? '',
-      ]),
-    ],
-    { escapeFormulae: true },
-  )
-
 export const savePlanIcs = (plan: Ahead): void =>
   saveFile('bench-evenings.ics', new Blob([planIcs(plan)], { type: 'text/calendar;charset=utf-8' }))
-
-export const saveBuyingCsv = (plan: Ahead): void =>
-  saveFile('to-buy.csv', new Blob([buyingCsv(plan)], { type: 'text/csv;charset=utf-8' }))

@@ -2,14 +2,13 @@ import { useEffect, useMemo, useState } from 'react'
 import {
   batchesOf,
   buyingList,
-  dateOf,
-  epochDayOf,
+  drawerUses,
   inOrder,
   overEvenings,
   periodsOf,
+  readyDays,
 } from '../../../core/index.ts'
 import type {
-  BuyLine,
   Counts,
   EveningShare,
   PlanChoices,
@@ -24,6 +23,7 @@ import { useFrameQuery, useLarderQuery, usePlanQuery } from '../../app/api.ts'
 import { toTieable } from '../../app/planVariant.ts'
 import { setWork } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
+import type { NamedBuyLine } from '../buying/BuyingList.tsx'
 import { runJob } from '../../workers/gateway.ts'
 
 /** The solver shares the finder's second worker, so that the first stays free for sheets. */
@@ -34,6 +34,7 @@ const SECONDS = 5
 export interface AheadBatch extends PlannedBatch {
   readonly variant: PlanVariant
   readonly setup: PlanVariant['setup']
+  readonly bill: PlanVariant['bill']
   /** day before which a delivery that it needs is not there; null where the stores suffice */
   readonly notBefore: string | null
 }
@@ -49,7 +50,7 @@ export interface Ahead {
     readonly evenings: readonly EveningShare<AheadBatch>[]
     readonly minutes: number
   }[]
-  readonly buying: readonly (BuyLine & { readonly name: string })[]
+  readonly buying: readonly NamedBuyLine[]
   /** how far the plan may be from the best there is, as share; null where nothing is proven */
   readonly gap: number | null
   readonly isDone: boolean
@@ -88,50 +89,17 @@ interface Made {
   readonly isDone: boolean
 }
 
-/** Day on which all that a batch needs is there, as far as stores and deliveries are known; null for now. */
-function readyOn(
-  { variant, count }: Pick<AheadBatch, 'variant' | 'count'>,
-  view: PlanView,
-  today: string,
-  taken: Map<string, number>,
-): string | null {
-  let latest: string | null = null
-  for (const { materialId, perFly } of variant.bill) {
-    const drawer = view.drawers.find((candidate) => candidate.materialId === materialId)
-    const used = (taken.get(materialId) ?? 0) + perFly * count
-    taken.set(materialId, used)
-    if (!drawer || drawer.onHand === null || used <= drawer.onHand || drawer.leadTimeDays === null) continue
-    const comes = dateOf(epochDayOf(today) + drawer.leadTimeDays)
-    if (latest === null || comes > latest) latest = comes
-  }
-  return latest
-}
-
-/** What the evenings take of each drawer, and when it is first needed beyond what is there. */
-function usesOf(periods: Ahead['periods'], view: PlanView) {
-  const uses = new Map<string, { amount: number; neededOn: string | null }>()
-  const onHand = new Map(view.drawers.map((drawer) => [drawer.materialId as string, drawer.onHand]))
-  for (const { on, batch, count } of periods.flatMap(({ evenings }) => evenings)) {
-    for (const { materialId, perFly } of batch.variant.bill) {
-      const use = uses.get(materialId) ?? { amount: 0, neededOn: null }
-      use.amount += perFly * count
-      if (use.neededOn === null && use.amount > (onHand.get(materialId) ?? Infinity)) use.neededOn = on
-      uses.set(materialId, use)
-    }
-  }
-  return [...uses].map(([key, use]) => ({ key, ...use }))
-}
-
 function aheadOf({ inputs, problem, needs, counts, gap, isDone }: Made, view: PlanView): Ahead {
   const variants = new Map(view.variants.map((variant) => [variant.variantId as string, variant]))
-  const taken = new Map<string, number>()
-  const batches = batchesOf(problem, counts)
+  const supply = view.drawers.map(({ materialId, ...drawer }) => ({ ...drawer, key: materialId as string }))
+  const chosen = batchesOf(problem, counts)
     .flatMap((batch) => {
       const variant = variants.get(batch.candidate)
-      return variant ? [{ ...batch, variant, setup: variant.setup }] : []
+      return variant ? [{ ...batch, variant, setup: variant.setup, bill: variant.bill }] : []
     })
     .sort((a, b) => a.period - b.period)
-    .map((batch): AheadBatch => ({ ...batch, notBefore: readyOn(batch, view, inputs.today, taken) }))
+  const ready = readyDays(chosen, supply, inputs.today)
+  const batches = chosen.map((batch, i): AheadBatch => ({ ...batch, notBefore: ready[i] ?? null }))
   const periods = periodsOf(inputs).map(({ outing, evenings }, k) => {
     const ordered = inOrder(batches.filter(({ period }) => period === k))
     return {
@@ -141,7 +109,7 @@ function aheadOf({ inputs, problem, needs, counts, gap, isDone }: Made, view: Pl
       minutes: evenings.reduce((sum, { minutes }) => sum + minutes, 0),
     }
   })
-  const names = new Map(view.drawers.map(({ materialId, name }) => [materialId as string, name]))
+  const drawers = new Map(view.drawers.map((drawer) => [drawer.materialId as string, drawer]))
   return {
     view,
     needs: new Map(needs.map((need) => [need.key, need])),
@@ -155,8 +123,16 @@ function aheadOf({ inputs, problem, needs, counts, gap, isDone }: Made, view: Pl
         minimum: minimumAmount,
         pack: packAmount,
       })),
-      usesOf(periods, view),
-    ).map((line) => ({ ...line, name: names.get(line.key) ?? '' })),
+      drawerUses(
+        periods.flatMap(({ evenings }) => evenings),
+        supply,
+      ),
+    ).flatMap((line) => {
+      const drawer = drawers.get(line.key)
+      return drawer
+        ? [{ ...line, name: drawer.name, stockUnit: drawer.stockUnit, packAmount: drawer.packAmount }]
+        : []
+    }),
   }
 }
 

@@ -1,0 +1,18 @@
+import { z } from 'zod'
+import { variantMention } from './parts.ts'
+
+/** What became of a variant's flies so far. */
+export const historyLine = variantMention.extend({
+  onHand: z.number(),
+  tied: z.number(),
+  lost: z.number(),
+  /** what took most of those lost; null where none was */
+  mostlyTo: z.string().nullable(),
+  /** day of the last outing on which it was fished or lost; null for never */
+  lastFishedOn: z.string().nullable(),
+  /** day since which it has been in the boxes: when the first of its recipe came to be known */
+  sinceOn: z.string(),
+})
+export type HistoryLine = z.infer<typeof historyLine>
+export const historyView = z.object({ variants: z.array(historyLine) }).meta({ id: 'History' })
+export type HistoryView = z.infer<typeof historyView>

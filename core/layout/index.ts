@@ -1,0 +1,2 @@
+export { arrange, LAYOUTS } from './arrange.ts'
+export type { ArrangedFly, Layout, ProposedPlace } from './arrange.ts'

@@ -1,0 +1,36 @@
+import { eq } from 'drizzle-orm'
+import { foldedKey } from '../../contract/index.ts'
+import type { CommandBody } from '../../contract/index.ts'
+import { family, material } from '../db/schema.ts'
+import { ProblemError } from '../problem.ts'
+import type { CommandContext } from './context.ts'
+
+/** Mints drawers that are not there yet; one that has come meanwhile under another id is a fault of the page. */
+export async function mintMaterials(
+  { tx, recorder }: CommandContext,
+  drawers: CommandBody<'patternSave'>['newMaterials'],
+): Promise<void> {
+  for (const drawer of drawers) {
+    const [row] = await tx.select().from(family).where(eq(family.id, drawer.familyId))
+    if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
+    const colour = row.body.colours.find(({ name }) => name === drawer.colourName)
+    const allowed =
+      row.body.sizes.length === 0 ? drawer.sizeKey === '' : row.body.sizes.includes(drawer.sizeKey)
+    if (!colour || !allowed) {
+      const detail = `${row.name} does not come in ${drawer.sizeKey || 'that size'}, ${drawer.colourName}.`
+      throw new ProblemError('invalidInput', detail, [{ path: 'newMaterials', message: detail }])
+    }
+    const [there] = await tx.select({ id: material.id }).from(material).where(eq(material.id, drawer.id))
+    if (there) continue
+    await recorder.insert('material', {
+      id: drawer.id,
+      familyId: drawer.familyId,
+      sizeKey: drawer.sizeKey,
+      sizeAsWritten: drawer.sizeKey,
+      colourName: colour.name,
+      colourKey: foldedKey(colour.name),
+      colourHex: colour.hexDry,
+      colourWetHex: colour.hexWet,
+    })
+  }
+}

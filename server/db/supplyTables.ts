@@ -1,0 +1,57 @@
+import { sql } from 'drizzle-orm'
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { compartment, editable, id, material, outing, variantRevision } from './schema.ts'
+
+/** Flies that were taken out of one compartment into another for an outing, to go back there after it. */
+export const packing = sqliteTable(
+  'packing',
+  {
+    id: id(),
+    outingId: text('outing_id')
+      .notNull()
+      .references(() => outing.id),
+    variantRevisionId: text('variant_revision_id')
+      .notNull()
+      .references(() => variantRevision.id),
+    fromCompartmentId: text('from_compartment_id')
+      .notNull()
+      .references(() => compartment.id),
+    toCompartmentId: text('to_compartment_id')
+      .notNull()
+      .references(() => compartment.id),
+    count: integer('count').notNull(),
+    ...editable,
+  },
+  (t) => [index('packing_outing').on(t.outingId), check('packing_count', sql`count > 0`)],
+)
+
+/** What was ordered, until all of it has come or the rest is given up. */
+export const purchase = sqliteTable('purchase', {
+  id: id(),
+  status: text('status').$type<'ordered' | 'closed'>().notNull(),
+  orderedAtMs: integer('ordered_at_ms').notNull(),
+  supplier: text('supplier').notNull().default(''),
+  ...editable,
+})
+
+export const purchaseLine = sqliteTable(
+  'purchase_line',
+  {
+    id: id(),
+    purchaseId: text('purchase_id')
+      .notNull()
+      .references(() => purchase.id, { onDelete: 'cascade' }),
+    materialId: text('material_id')
+      .notNull()
+      .references(() => material.id),
+    /** what a pack held when it was ordered, in the smallest step */
+    packAmount: integer('pack_amount').notNull(),
+    packs: integer('packs').notNull(),
+    arrivedPacks: integer('arrived_packs').notNull().default(0),
+    ...editable,
+  },
+  (t) => [
+    index('purchase_line_purchase').on(t.purchaseId),
+    check('purchase_line_packs', sql`packs > 0 and arrived_packs >= 0 and pack_amount > 0`),
+  ],
+)

@@ -1,0 +1,257 @@
+import { useState } from 'react'
+import {
+  Button as DragButton,
+  GridList,
+  GridListItem,
+  isTextDropItem,
+  useDragAndDrop,
+} from 'react-aria-components'
+import styled from 'styled-components'
+import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
+import { light } from '../../app/state.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { ListedSlits } from '../../drawing/ListedFly.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { useMayOverfill } from './useMayOverfill.tsx'
+
+const Foam = styled.div<{ $columns: number }>`
+  display: grid;
+  grid-template-columns: repeat(${({ $columns }) => $columns}, minmax(0, 1fr));
+  gap: 1px;
+  background: var(--rule);
+  border: 1px solid var(--quiet);
+  border-radius: 6px;
+  overflow: hidden;
+  .place {
+    padding: 5px 9px 7px;
+    background: var(--panel);
+    min-height: 44px;
+  }
+  .place[data-lit='true'] {
+    box-shadow: inset 0 0 0 2px var(--thistle);
+  }
+  .label {
+    display: flex;
+    justify-content: space-between;
+    width: 100%;
+    padding: 0;
+    min-height: 32px;
+    align-items: center;
+    font: 0.8125rem/1.2 var(--text);
+    color: var(--quiet);
+    background: none;
+    border: 0;
+    text-align: left;
+    cursor: pointer;
+  }
+  .label:hover {
+    text-decoration: underline;
+  }
+  .flies {
+    min-height: 24px;
+    outline-offset: 2px;
+  }
+  .flies[data-drop-target] {
+    outline: 2px dashed var(--thistle);
+  }
+  .flies[data-empty] {
+    font-size: 0.8125rem;
+    color: var(--quiet);
+  }
+  .fly {
+    display: grid;
+    grid-template-columns: 24px minmax(8em, 1fr) minmax(0, auto);
+    gap: 6px;
+    align-items: center;
+    min-height: 32px;
+    font-size: 0.875rem;
+    cursor: grab;
+  }
+  .fly[data-dragging] {
+    opacity: 0.5;
+  }
+  .fly[data-focus-visible] {
+    outline: 2px solid var(--thistle);
+  }
+  .fly .name {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .grip {
+    min-height: 32px;
+    padding: 0;
+    color: var(--quiet);
+    background: none;
+    border: 0;
+    cursor: grab;
+  }
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+
+const FLY = 'application/x-heavy-thistle-fly'
+type Fly = CompartmentLine['flies'][number]
+
+/** Flies that were dropped on a compartment and wait to be told how many of them. */
+interface Dropped {
+  readonly fromCompartmentId: CompartmentId
+  readonly variantId: VariantId
+  readonly name: string
+  readonly count: number
+}
+
+const nameOf = ({ patternName, label }: Fly) => `${patternName} ${label}`
+
+/** How many of the flies that were dropped are moved: all of them unless told otherwise. */
+function HowMany({
+  dropped,
+  onMove,
+  onLeave,
+}: {
+  readonly dropped: Dropped
+  readonly onMove: (count: number) => void
+  readonly onLeave: () => void
+}) {
+  const [count, setCount] = useState<number | null>(dropped.count)
+  return (
+    <form
+      aria-label={`Move ${dropped.name}`}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (count) onMove(count)
+      }}
+      onKeyDown={({ key }) => (key === 'Escape' ? onLeave() : undefined)}
+    >
+      <Row $align="end" $gap={6}>
+        <NumberField
+          label={`How many of ${dropped.count}`}
+          value={count}
+          min={1}
+          max={dropped.count}
+          onChange={setCount}
+          autoFocus
+        />
+        <Button type="submit" look="main" isDisabled={!count}>
+          Move
+        </Button>
+        <Button look="quiet" onPress={onLeave}>
+          Leave them
+        </Button>
+      </Row>
+    </form>
+  )
+}
+
+function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly onOpen: () => void }) {
+  const lit = useAppSelector((state) => state.view.lit)
+  const dispatch = useAppDispatch()
+  const command = useCommand()
+  const { send, refusal } = useMayOverfill()
+  const [dropped, setDropped] = useState<Dropped | null>(null)
+  const held = place.flies.reduce((sum, { count }) => sum + count, 0)
+  const move = ({ fromCompartmentId, variantId }: Dropped, count: number) => {
+    setDropped(null)
+    void send((anyway) =>
+      command(
+        'fliesMove',
+        { fromCompartmentId, toCompartmentId: place.id, variantId, count, anyway },
+        { quietly: true },
+      ),
+    )
+  }
+  const { dragAndDropHooks } = useDragAndDrop({
+    getItems: (keys) =>
+      place.flies
+        .filter(({ variantId, count }) => keys.has(variantId) && count > 0)
+        .map((fly) => {
+          const { variantId, count } = fly
+          const item: Dropped = { fromCompartmentId: place.id, variantId, count, name: nameOf(fly) }
+          return { [FLY]: JSON.stringify(item), 'text/plain': item.name }
+        }),
+    acceptedDragTypes: [FLY],
+    getDropOperation: () => 'move',
+    onRootDrop: ({ items }) => {
+      const [item] = items.filter(isTextDropItem)
+      void item?.getText(FLY).then((text) => {
+        const fly = JSON.parse(text) as Dropped
+        if (fly.fromCompartmentId === place.id) return
+        if (fly.count === 1) move(fly, 1)
+        else setDropped(fly)
+      })
+    },
+  })
+  return (
+    <div className="place" data-lit={place.flies.some(({ variantId }) => variantId === lit)}>
+      <button type="button" className="label" onClick={onOpen}>
+        <span>{place.label}</span>
+        <span className="figures">
+          {held}
+          {place.capacity === null ? '' : ` of ${place.capacity}`}
+        </span>
+      </button>
+      <GridList
+        className="flies"
+        aria-label={`Flies in ${place.label}`}
+        items={place.flies}
+        dragAndDropHooks={dragAndDropHooks}
+        renderEmptyState={() => 'empty'}
+      >
+        {(fly) => (
+          <GridListItem id={fly.variantId} textValue={nameOf(fly)} className="fly">
+            <DragButton slot="drag" className="grip">
+              ⠿
+            </DragButton>
+            <span
+              className="name"
+              onMouseEnter={() => dispatch(light(fly.variantId))}
+              onMouseLeave={() => dispatch(light(null))}
+            >
+              {nameOf(fly)}
+            </span>
+            <ListedSlits
+              onHand={fly.count}
+              keep={fly.par ?? 0}
+              drawingKey={fly.drawingKey}
+              label={nameOf(fly)}
+            />
+          </GridListItem>
+        )}
+      </GridList>
+      {dropped ? (
+        <HowMany dropped={dropped} onMove={(count) => move(dropped, count)} onLeave={() => setDropped(null)} />
+      ) : null}
+      {refusal}
+    </div>
+  )
+}
+
+/** A box as it is: rows and columns of compartments, between which flies are dragged. */
+export function BoxDrawn({ box, onOpen }: { readonly box: BoxLine; readonly onOpen: (id: string) => void }) {
+  const columns = Math.max(1, ...box.compartments.map(({ column }) => column))
+  return (
+    <Section aria-label={box.name}>
+      <Heading>
+        <h2>
+          {box.name} <Quiet>{box.note}</Quiet>
+        </h2>
+        <Button
+          look="quiet"
+          aria-label={`Labels of ${box.name} to print`}
+          onPress={() => void import('./boxLabels.ts').then(({ saveBoxLabels }) => saveBoxLabels(box))}
+        >
+          Labels to print
+        </Button>
+      </Heading>
+      <Foam $columns={Math.max(columns, box.compartments.length > 4 ? 2 : 1)}>
+        {box.compartments.map((place) => (
+          <Place key={place.id} place={place} onOpen={() => onOpen(place.id)} />
+        ))}
+      </Foam>
+    </Section>
+  )
+}

@@ -1,0 +1,123 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { HistoryLine } from '../../../contract/index.ts'
+import { useFrameQuery, useHistoryQuery } from '../../app/api.ts'
+import { monthOf } from '../../app/words.ts'
+import { Select } from '../../ui/fields.tsx'
+import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+
+const MOST_LOST = 10
+const SPANS = [
+  { id: '6', name: 'half a year' },
+  { id: '12', name: 'a year' },
+  { id: '24', name: 'two years' },
+]
+
+/** The day some months before another, as text that compares. */
+function monthsBefore(on: string, months: number): string {
+  const [year = 0, month = 1] = on.split('-').map(Number)
+  const at = year * 12 + month - 1 - months
+  return `${Math.floor(at / 12)}-${String((at % 12) + 1).padStart(2, '0')}${on.slice(7)}`
+}
+
+const nameOf = ({ patternName, label }: HistoryLine) => `${patternName} ${label}`
+const FlyLink = ({ line }: { readonly line: HistoryLine }) => (
+  <Link to={`/patterns/${line.patternId}?variant=${line.variantId}`}>{nameOf(line)}</Link>
+)
+
+/** Flies that have lain in the boxes unfished, and those that are lost most. */
+export default function History() {
+  const { data } = useHistoryQuery()
+  const { data: frame } = useFrameQuery()
+  const [months, setMonths] = useState('24')
+  if (!data || !frame) return <p aria-busy="true">Going through the ledger …</p>
+  const before = monthsBefore(frame.today, Number(months))
+  const dead = data.variants
+    .filter(
+      ({ onHand, lastFishedOn, sinceOn }) =>
+        onHand > 0 && sinceOn < before && (lastFishedOn === null || lastFishedOn < before),
+    )
+    .sort((a, b) => b.onHand - a.onHand)
+  const lost = data.variants
+    .filter((line) => line.lost > 0)
+    .sort((a, b) => b.lost - a.lost)
+    .slice(0, MOST_LOST)
+  const flies = dead.reduce((sum, { onHand }) => sum + onHand, 0)
+  return (
+    <>
+      <Section aria-label="Not fished since">
+        <Heading>
+          <h2>
+            Not fished for {SPANS.find(({ id }) => id === months)?.name}{' '}
+            <Quiet>
+              · {dead.length} variants, {flies} flies
+            </Quiet>
+          </h2>
+          <Select
+            label="How long"
+            hideLabel
+            value={months}
+            choices={SPANS}
+            onChange={setMonths}
+            width="130px"
+          />
+        </Heading>
+        {dead.length === 0 ? (
+          <p>Every fly in your boxes is younger than that, or was fished since.</p>
+        ) : (
+          <Dense aria-label="Flies not fished since" style={{ width: 'auto' }}>
+            <thead>
+              <tr>
+                <th>fly</th>
+                <th className="number">on hand</th>
+                <th>last fished</th>
+                <th>in the boxes since</th>
+              </tr>
+            </thead>
+            <tbody>
+              {dead.map((line) => (
+                <tr key={line.variantId}>
+                  <td>
+                    <FlyLink line={line} />
+                  </td>
+                  <td className="number">{line.onHand}</td>
+                  <td>{line.lastFishedOn === null ? 'never' : monthOf(line.lastFishedOn)}</td>
+                  <td>{monthOf(line.sinceOn)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Dense>
+        )}
+      </Section>
+      <Section aria-label="Most lost">
+        <h2>Most lost</h2>
+        {lost.length === 0 ? (
+          <p>Nothing is written down as lost yet.</p>
+        ) : (
+          <Dense aria-label="Flies lost most" style={{ width: 'auto' }}>
+            <thead>
+              <tr>
+                <th>fly</th>
+                <th className="number">lost</th>
+                <th className="number">tied</th>
+                <th>mostly to</th>
+              </tr>
+            </thead>
+            <tbody>
+              {lost.map((line) => (
+                <tr key={line.variantId}>
+                  <td>
+                    <FlyLink line={line} />
+                  </td>
+                  <td className="number">{line.lost}</td>
+                  <td className="number">{line.tied}</td>
+                  <td>{line.mostlyTo ?? ''}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Dense>
+        )}
+      </Section>
+    </>
+  )
+}

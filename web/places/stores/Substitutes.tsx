@@ -1,0 +1,188 @@
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import {
+  billOfMaterials,
+  costOf,
+  evaluateFly,
+  LIST_CONDITIONS,
+  resolveDressing,
+  substitutesFor,
+  USUAL_TIPPET,
+  wording,
+} from '../../../core/index.ts'
+import type { Fly, Material } from '../../../core/index.ts'
+import type { MaterialLine, PatternView, UsesView } from '../../../contract/index.ts'
+import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../app/api.ts'
+import { useMoney } from '../../app/useMoney.ts'
+import { useWording } from '../../app/useWording.ts'
+import { stockAmount } from '../../app/words.ts'
+import { Select } from '../../ui/fields.tsx'
+import { Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { useMaterialBook } from '../patterns/useMaterialBook.ts'
+import { drawerTitle } from './drawerState.ts'
+
+const MOST = 6
+/** Distances of colour that are not seen, and that are seen but pass. */
+const UNSEEN = 0.03
+const PASSES = 0.12
+
+const colourWord = (distance: number) =>
+  distance < UNSEEN ? 'the same colour' : distance < PASSES ? 'a near colour' : 'another colour'
+
+/** A recipe with one material in the place of another. */
+function swapped(pattern: PatternView, variantId: string, from: string, to: string) {
+  const variant = pattern.variants.find(({ id }) => id === variantId)
+  if (!variant) return null
+  const instead = (id: string) => (id === from ? to : id)
+  return {
+    dressing: {
+      ...pattern.dressing,
+      components: pattern.dressing.components.map((component) => ({
+        ...component,
+        materialId: instead(component.materialId),
+      })),
+    },
+    variant: {
+      hookMaterialId: instead(variant.hookMaterialId),
+      swaps: variant.swaps.map((swap) =>
+        swap.materialId === undefined ? swap : { ...swap, materialId: instead(swap.materialId) },
+      ),
+    },
+  }
+}
+
+/** What a fly does, in the words of lists. */
+function behaviourIn(fly: Fly, speed: (mmPerS: number) => string): string {
+  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
+  switch (report.kind) {
+    case 'sinks':
+      return `falls ${speed(report.free.sinkSpeedMmPerS.value)}`
+    case 'floats':
+      return wording.postureWord[report.ride.posture]
+    default:
+      return 'does not fit'
+  }
+}
+
+interface EffectProps {
+  readonly wanted: MaterialLine
+  readonly use: UsesView['uses'][number]
+}
+
+/** The nearest drawers, and what each would do to one fly. */
+function Effects({ wanted, use }: EffectProps) {
+  const { data: stores } = useStoresQuery()
+  const { data: pattern } = usePatternQuery(use.patternId)
+  const book = useMaterialBook([])
+  const { speed, mass } = useWording()
+  const money = useMoney()
+  const found = useMemo(() => {
+    const material = book?.materials.get(wanted.id)
+    if (!book || !material || !stores) return []
+    const there = stores.materials.flatMap(({ id, onHand }): Material[] => {
+      const candidate = book.materials.get(id)
+      return candidate && onHand !== null && onHand > 0 ? [candidate] : []
+    })
+    return substitutesFor(material, there).slice(0, MOST)
+  }, [book, stores, wanted.id])
+  if (!book || !pattern || !stores) return <p aria-busy="true">Looking through the drawers …</p>
+  if (found.length === 0) return <p>Nothing of its kind is in the stores.</p>
+  const drawers = new Map(stores.materials.map((line) => [line.id as string, line]))
+  const workedOut = (materialId: string) => {
+    const recipe = swapped(pattern, use.variantId, wanted.id, materialId)
+    const fly = recipe ? resolveDressing(recipe.dressing, recipe.variant, book.materials) : null
+    if (fly?.kind !== 'fly') return null
+    const cost = costOf(billOfMaterials(fly), (id) => drawers.get(id) ?? null)
+    return {
+      behaviour: behaviourIn(fly, speed),
+      massMg: evaluateFly(fly, LIST_CONDITIONS).massMg.value,
+      cost: cost.minor,
+    }
+  }
+  const now = workedOut(wanted.id)
+  const rows = [{ id: wanted.id as string, colour: null as string | null }].concat(
+    found.map(({ material, colourDistance }) => ({ id: material.id, colour: colourWord(colourDistance) })),
+  )
+  return (
+    <Dense aria-label={`Instead of ${drawerTitle(wanted)}`}>
+      <thead>
+        <tr>
+          <th>with</th>
+          <th className="number">on hand</th>
+          <th>the fly</th>
+          <th className="number">weighs</th>
+          <th className="number">costs</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ id, colour }) => {
+          const line = drawers.get(id)
+          const worked = workedOut(id)
+          if (!line) return null
+          const dearer = worked && now ? worked.cost - now.cost : 0
+          return (
+            <tr key={id}>
+              <td>
+                <span
+                  style={{
+                    display: 'inline-block',
+                    width: 13,
+                    height: 13,
+                    marginRight: 7,
+                    border: '1px solid var(--quiet)',
+                    background: line.colourHex,
+                    verticalAlign: -2,
+                  }}
+                />
+                {colour === null ? (
+                  <>{drawerTitle(line)} itself</>
+                ) : (
+                  <>
+                    <Link to={`/stores?material=${id}`}>{drawerTitle(line)}</Link> <Quiet>{colour}</Quiet>
+                  </>
+                )}
+              </td>
+              <td className="number">
+                {line.onHand === null ? 'not counted' : stockAmount(line.onHand, line.stockUnit)}
+              </td>
+              <td>{worked?.behaviour ?? 'is no fly'}</td>
+              <td className="number">{worked ? mass(worked.massMg) : ''}</td>
+              <td className="number">
+                {colour === null || Math.abs(dearer) < 0.5
+                  ? colour === null && worked
+                    ? money(worked.cost)
+                    : 'the same'
+                  : `${dearer > 0 ? '+' : '−'}${money(Math.abs(dearer))}`}
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </Dense>
+  )
+}
+
+/** What may stand in for a material, and what that does to a fly that takes it. */
+export function Substitutes({ line }: { readonly line: MaterialLine }) {
+  const { data } = useMaterialUsesQuery(line.id)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const uses = data?.uses ?? []
+  const use = uses.find(({ variantId }) => variantId === chosen) ?? uses[0]
+  if (!use) return null
+  return (
+    <Section aria-label="Instead of it">
+      <h2>Instead of it</h2>
+      <Select
+        label="In"
+        value={use.variantId}
+        choices={uses.map(({ variantId, patternName, label }) => ({
+          id: variantId as string,
+          name: `${patternName} ${label}`,
+        }))}
+        onChange={setChosen}
+        width="260px"
+      />
+      <Effects wanted={line} use={use} />
+    </Section>
+  )
+}
