@@ -8,6 +8,9 @@ import { CHROMIUM_ARGS, chromiumPath } from '../e2e/chromium.ts'
 import { serveApart } from '../e2e/serving.ts'
 import type { Serving } from '../e2e/serving.ts'
 import { benchCore } from './core.ts'
+import { randomFrom } from '../core/index.ts'
+import { surviveKills } from '../e2e/kills.ts'
+import { benchLarge } from './large.ts'
 import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
 import { median, ms, ROUNDS } from './timing.ts'
@@ -186,6 +189,13 @@ try {
 } finally {
   await serving.stop()
 }
+lines.push(...(await benchLarge()))
+const kills = await surviveKills(100, randomFrom(20260603))
+lines.push({
+  what: `${kills.kills} kills (SIGKILL) while ${kills.acknowledged} writes were acknowledged and ${kills.unanswered} were not: lost, counted twice`,
+  figure: `${kills.lost}, ${kills.tooMany}`,
+  wanted: '0, 0',
+})
 const table = [
   '| what | figure | wanted |',
   '|---|---|---|',

@@ -1,8 +1,10 @@
 import { eq, sql } from 'drizzle-orm'
 import fc from 'fast-check'
-import { copyFile, mkdtemp, rm, stat } from 'node:fs/promises'
+import { copyFile, cp, mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { createClient } from '@libsql/client'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
 import type {
@@ -33,74 +35,25 @@ import {
   material,
   variantFigure,
 } from './db/schema.ts'
-import { fixedId } from './ids.ts'
 import { seedShipped } from './seed.ts'
+import {
+  box,
+  hook,
+  id,
+  midge,
+  patternId,
+  placeA,
+  placeB,
+  thread,
+  threadFamily,
+  variantId,
+} from './testing/smallBox.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 import { localTime } from './views/time.ts'
 
-type Body<Kind extends keyof Bodies> = Bodies[Kind]
-interface Bodies {
-  patternSave: CommandInput<'patternSave'>
-}
-
 let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-
-const id = (key: string) => fixedId(key) as never
-const hookFamily = id('family:hook-straight')
-const threadFamily = id('family:thread-nylon')
-const hook = id('test:hook')
-const thread = id('test:thread')
-const patternId = id('test:pattern')
-const variantId = id('test:variant')
-const boxId = id('test:box')
-const [placeA, placeB] = [id('test:place-a'), id('test:place-b')]
-
-/** A thread midge on one hook, with a home of three slits. */
-const midge = (change: Partial<Body<'patternSave'>> = {}): Body<'patternSave'> => ({
-  patternId,
-  version: null,
-  name: 'Plain Thread',
-  purpose: 'imitation',
-  ownMonths: [],
-  fishedHow: [],
-  waterKinds: [],
-  dislike: 0,
-  note: '',
-  serves: [{ foodStageId: id('stage:river-midge-larva'), weight: 1 }],
-  dressing: {
-    components: [
-      { key: 'body', kind: 'body', materialId: thread, place: { from: 0.1, to: 1, side: 'around' }, layers: 3 },
-    ],
-    steps: null,
-  },
-  newMaterials: [
-    { id: hook, familyId: hookFamily, sizeKey: '16', colourName: 'bronze' },
-    { id: thread, familyId: threadFamily, sizeKey: '70', colourName: 'black' },
-  ],
-  variants: [
-    {
-      id: variantId,
-      label: '#16 black',
-      hookMaterialId: hook,
-      swaps: [],
-      parCount: null,
-      homeCompartmentId: placeA,
-    },
-  ],
-  ...change,
-})
-
-const box: CommandInput<'boxCreate'> = {
-  boxId,
-  name: 'Small Box',
-  note: '',
-  compartments: [
-    { id: placeA, row: 1, column: 1, label: 'A', capacity: 6 },
-    { id: placeB, row: 1, column: 2, label: 'B', capacity: 4 },
-  ],
-}
 
 beforeAll(async () => {
   template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
@@ -872,14 +825,28 @@ describe('upkeep', () => {
     await rm(folder, { recursive: true })
   })
 
-  it('copies the database beside itself before migrations', async () => {
+  it('copies an older database beside itself before migrations, whole, and one of today not at all', async () => {
     const path = join(tmpdir(), `thistle-${v7()}.db`)
     const { openDatabase } = await import('./db/database.ts')
     const migrations = join(process.cwd(), 'server', 'migrations')
+    const older = await mkdtemp(join(tmpdir(), 'thistle-older-'))
+    await cp(migrations, older, { recursive: true })
+    const journal = join(older, 'meta', '_journal.json')
+    const { entries, ...head } = JSON.parse(await readFile(journal, 'utf8')) as { entries: unknown[] }
+    await writeFile(journal, JSON.stringify({ ...head, entries: entries.slice(0, -1) }))
+    await (await openDatabase(path, older)).close()
+    await (await openDatabase(path, older)).close()
+    const copy = `${path}.before-migration`
+    await expect(stat(copy)).rejects.toThrow('ENOENT')
     await (await openDatabase(path, migrations)).close()
-    await (await openDatabase(path, migrations)).close()
-    expect((await stat(`${path}.before-migration`)).size).toBeGreaterThan(10_000)
+    const client = createClient({ url: pathToFileURL(copy).href })
+    expect((await client.execute('pragma integrity_check')).rows[0]?.integrity_check).toBe('ok')
+    expect((await client.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
+      entries.length - 1,
+    )
+    client.close()
     for (const suffix of ['', '.before-migration', '-wal', '-shm']) await rm(path + suffix, { force: true })
+    await rm(older, { recursive: true })
   })
 })
 

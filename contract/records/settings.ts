@@ -26,6 +26,15 @@ export const settingsBody = z
         weekdays: z.array(z.number().int().min(1).max(7)).min(1, 'At least one evening a week.').max(7),
       })
       .strict(),
+    /** what is asked of boxes beyond enough of each; see core's `CoverRules` */
+    cover: z
+      .object({
+        sizes: z.boolean(),
+        lightAndHeavy: z.boolean(),
+        alternatives: z.number().int().min(0, 'Nought or more.').max(9, 'At most nine.'),
+        anchors: z.number().int().min(0, 'Nought or more.').max(99, 'At most 99.'),
+      })
+      .strict(),
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
@@ -52,6 +61,7 @@ export const defaultSettings: SettingsBody = {
   parCount: 3,
   serviceLevel: 0.9,
   evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7] },
+  cover: { sizes: true, lightAndHeavy: true, alternatives: 3, anchors: 3 },
   singleKeys: true,
   theme: 'system',
   noLead: true,

@@ -60,15 +60,15 @@ export function readBoxTable(
     const place = inBox.find(({ label }) => nameKey(label) === nameKey(placeName))
     if (!place) return fault('unknownPlace', placeName)
     const [name, label] = [cell(cells, 'pattern'), cell(cells, 'variant')]
-    const found = name === '' ? [] : fliesNamed(label === '' ? name : `${name} ${label}`, null, flies)
+    const written = `${name} ${label}`.trim()
+    const found = name === '' ? [] : fliesNamed({ name: written, hookSize: null, written }, flies)
     if (found.length > 1) return fault('severalFlies', name)
-    if (name === '' || (found.length === 0 && !takeUnknown))
-      return fault('unknownFly', `${name} ${label}`.trim())
+    if (name === '' || (found.length === 0 && !takeUnknown)) return fault('unknownFly', written)
     const text = cell(cells, 'count')
     if (!/^\d{1,3}$/.test(text) || Number(text) > MOST) return fault('badCount', text)
     const fly = found[0]
-    const same = `${place.key}|${fly?.key ?? nameKey(`${name} ${label}`)}`
-    if (seen.has(same)) return fault('twice', `${name} ${label}`.trim())
+    const same = `${place.key}|${fly?.key ?? nameKey(written)}`
+    if (seen.has(same)) return fault('twice', written)
     seen.add(same)
     rows.push({ row, placeKey: place.key, flyKey: fly?.key ?? null, name, label, count: Number(text) })
   })

@@ -2,6 +2,8 @@
 export interface FlyLine {
   readonly kind: 'fly'
   readonly name: string
+  /** all of it but the count, as it may be called in full */
+  readonly written: string
   /** null where the line names none */
   readonly hookSize: string | null
   readonly count: number
@@ -24,7 +26,7 @@ const LARGEST_NUMBER = 32
 /**
  * Reads a line of a name, a hook size and a count; a line without a count is of one fly.
  *
- * @example readFlyLine('olive jig 14 x6') // { kind: 'fly', name: 'olive jig', hookSize: '14', count: 6 }
+ * @example readFlyLine('olive jig 14 x6') // { kind: 'fly', name: 'olive jig', hookSize: '14', count: 6, … }
  */
 export function readFlyLine(line: string): FlyLine | FlyLineFault {
   let text = line.normalize('NFC').replace(/\s+/g, ' ').trim()
@@ -35,6 +37,7 @@ export function readFlyLine(line: string): FlyLine | FlyLineFault {
   if (count < 1) return { kind: 'unclear', code: 'noneOfIt' }
   if (count > MOST) return { kind: 'unclear', code: 'tooMany' }
   text = text.replace(COUNT_AFTER, '').replace(before ? COUNT_BEFORE : '', '')
+  const written = text.trim()
   const found = SIZE.exec(text)
   const size = found?.[1] ?? found?.[2] ?? null
   const isSize = size !== null && (size.includes('/') || Number(size) <= LARGEST_NUMBER)
@@ -43,5 +46,5 @@ export function readFlyLine(line: string): FlyLine | FlyLineFault {
     .replace(/[\s,;:–-]+$/, '')
     .trim()
   if (name === '') return { kind: 'unclear', code: 'noName' }
-  return { kind: 'fly', name, hookSize: isSize ? size : null, count }
+  return { kind: 'fly', name, written, hookSize: isSize ? size : null, count }
 }

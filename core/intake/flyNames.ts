@@ -1,3 +1,5 @@
+import type { FlyLine } from './flyLine.ts'
+
 /** A fly that is there already. */
 export interface NamedFly {
   readonly key: string
@@ -17,12 +19,11 @@ const folded = (text: string) =>
  * that name, on that hook where one is said. Case and punctuation do not count.
  */
 export function fliesNamed(
-  name: string,
-  hookSize: string | null,
+  { name, hookSize, written }: Pick<FlyLine, 'name' | 'hookSize' | 'written'>,
   flies: readonly NamedFly[],
 ): readonly NamedFly[] {
   const sought = folded(name)
-  const whole = folded(`${name} ${hookSize ?? ''}`)
+  const whole = folded(written)
   const exact = flies.filter(({ patternName, label }) => folded(`${patternName} ${label}`) === whole)
   if (exact.length > 0) return exact
   const ofPattern = flies.filter(({ patternName }) => folded(patternName) === sought)

@@ -4,12 +4,14 @@ import { behaviourOf, evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../eval
 import { appearanceOf } from '../match/index.ts'
 import { shippedFoods } from '../season/shipped/larder.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
-import { coverageOf } from './index.ts'
+import { anchorsOf, coverageOf, seasonFoods } from './index.ts'
 import type { CoverageInput, CoveringVariant } from './index.ts'
 
 const stages = shippedFoods
   .filter(({ key }) => key === 'dark-olive')
   .flatMap((food) => food.stages.map((stage) => ({ ...stage, id: stage.key })))
+
+const RULES = { sizes: true, lightAndHeavy: true, alternatives: 2, anchors: 3 }
 
 function variant(key: string, made: ReturnType<typeof jigNymph>, onHand: number): CoveringVariant {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
@@ -34,6 +36,7 @@ function rowsOf(variants: readonly CoveringVariant[], change: Partial<CoverageIn
     surfaceSpeedMmPerS: 700,
     school: 'sizeAndStage',
     keep: 3,
+    rules: RULES,
     ...change,
   })
   let step = work.next()
@@ -70,7 +73,8 @@ describe('coverageOf', () => {
     expect(row?.cells.heavy).toMatchObject({ onHand: 2, state: 'covered' })
     expect(row?.cells.light.by.every(({ key }) => key === 'bare')).toBe(true)
     expect((row?.cells.small.onHand ?? 0) + (row?.cells.large.onHand ?? 0)).toBe(row?.cells.all.onHand)
-    expect(row?.alternatives).toBe((row?.cells.light.onHand ?? 0) > 0 ? 2 : 1)
+    // below the film one pattern is enough
+    expect(row?.alternatives).toEqual({ patterns: 2, wanted: 0, state: 'notAsked' })
   })
 
   it('names the natural’s colours with the flies that come near them', () => {
@@ -80,5 +84,52 @@ describe('coverageOf', () => {
     )
     expect(row?.colours.some(({ onHand }) => onHand === 3)).toBe(true)
     expect(row?.colours.some(({ onHand }) => onHand === 0)).toBe(true)
+  })
+})
+
+describe('rules of cover', () => {
+  const dun = (variants: readonly CoveringVariant[], rules = RULES) =>
+    rowsOf(variants, { rules }).find(({ stageKey }) => stageKey === 'dark-olive-dun')
+
+  it('asks for several patterns on the film, where fish get choosy', () => {
+    const one = variant('dry', hackledDry(), 4)
+    expect(dun([one])?.alternatives).toMatchObject({ patterns: 1, state: 'thin' })
+    expect(dun([one, { ...one, key: 'another', patternKey: 'another' }])?.alternatives.state).toBe('covered')
+    expect(dun([one], { ...RULES, alternatives: 0 })?.alternatives.state).toBe('notAsked')
+  })
+
+  it('asks for no sizes and no weights where the tier does not', () => {
+    const [row] = rowsOf([variant('jig', jigNymph(), 3)], {
+      rules: { ...RULES, sizes: false, lightAndHeavy: false },
+    })
+    expect([row?.cells.small.state, row?.cells.heavy.state]).toEqual(['notAsked', 'notAsked'])
+    expect(row?.cells.all.state).toBe('covered')
+  })
+
+  it('counts what takes a team down: a tungsten jig does, a dry does not', () => {
+    const flies = [variant('jig', jigNymph(), 2), variant('dry', hackledDry(), 9)]
+    expect(anchorsOf(flies, RULES)).toEqual({ onHand: 2, wanted: 3, state: 'thin' })
+    expect(anchorsOf(flies.slice(1), RULES).state).toBe('missing')
+  })
+})
+
+describe('seasonFoods', () => {
+  it('has a stage as long as it gets in any month, worth what it is in its best one', () => {
+    const foods = seasonFoods(stages, 'freestone', 0)
+    const nymph = stages.find(({ key }) => key === 'dark-olive-nymph')
+    const months = (nymph?.months ?? []).flatMap((month) => (month ? [month] : []))
+    const found = foods.find(({ stageKey }) => stageKey === nymph?.id)
+    expect(found?.lengthMmHigh).toBe(Math.max(...months.map(({ lengthMmHigh }) => lengthMmHigh)))
+    expect(found?.worth).toBeCloseTo(
+      Math.max(...months.map(({ likelihood }) => likelihood)) * (nymph?.waterKinds.freestone ?? 0) * (nymph?.importance ?? 0),
+      12,
+    ) // prettier-ignore
+    expect(foods).toEqual([...foods].sort((a, b) => b.worth - a.worth))
+  })
+
+  it('leaves out what is not at home there, or hardly worth a fly', () => {
+    expect(seasonFoods(stages, 'freestone', 2)).toEqual([])
+    const onlyRivers = stages.filter(({ depthBandStillwater }) => depthBandStillwater === null)
+    expect(seasonFoods(onlyRivers, 'reservoir', 0)).toEqual([])
   })
 })

@@ -29,6 +29,19 @@ export interface CoverageInput {
   readonly school: School
   /** how many of each are wanted */
   readonly keep: number
+  readonly rules: CoverRules
+}
+
+/** What a tier asks of a box beyond enough of each. */
+export interface CoverRules {
+  /** small ones and large ones of what comes in several sizes */
+  readonly sizes: boolean
+  /** a light and a heavy version of what is met below the film */
+  readonly lightAndHeavy: boolean
+  /** patterns to change to for what is taken in and on the film, where fish get choosy; 0 asks for none */
+  readonly alternatives: number
+  /** flies that anchor a team; 0 asks for none */
+  readonly anchors: number
 }
 
 /** What a food asks of a box: enough of it; some small and some large; a light and a heavy version. */
@@ -52,11 +65,16 @@ export interface CoverRow {
   /** the natural's colours, each with the flies on hand that come near it */
   readonly colours: readonly { readonly name: string; readonly hexWet: string; readonly onHand: number }[]
   /** different patterns on hand that serve it: where fish get choosy, one is not enough */
-  readonly alternatives: number
+  readonly alternatives: Pick<CoverCell, 'wanted' | 'state'> & { readonly patterns: number }
 }
+
+/** Flies on hand that anchor a team. */
+export type Anchors = Pick<CoverCell, 'onHand' | 'wanted' | 'state'>
 
 /** A fly that falls faster than this with its line trailing is a heavy one, mm/s. */
 const HEAVY_MM_PER_S = 250
+/** From this speed on a fly takes a team down, mm/s. */
+const ANCHOR_MM_PER_S = 300
 const NEAR_COLOUR = 0.14
 /** A natural whose lengths differ less than this has no small and large. */
 const ONE_SIZE = 1.25
@@ -65,12 +83,24 @@ const fallOf = ({ behaviour }: CoveringVariant) => (behaviour.kind === 'sinks' ?
 
 type Serving = { readonly variant: CoveringVariant; readonly match: FlyMatch }
 
+const stateOf = (held: number, wanted: number): CoverCell['state'] =>
+  wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'thin' : 'missing'
+
+/** Whether the boxes hold enough flies that take a team down. */
+export function anchorsOf(variants: readonly CoveringVariant[], { anchors }: CoverRules): Anchors {
+  const onHand = variants.reduce(
+    (sum, variant) => (fallOf(variant) >= ANCHOR_MM_PER_S ? sum + variant.onHand : sum),
+    0,
+  )
+  return { onHand, wanted: anchors, state: stateOf(onHand, anchors) }
+}
+
 function cellOf(serving: readonly Serving[], wanted: number): CoverCell {
   const onHand = serving.reduce((sum, { variant }) => sum + variant.onHand, 0)
   return {
     onHand,
     wanted,
-    state: wanted === 0 ? 'notAsked' : onHand >= wanted ? 'covered' : onHand > 0 ? 'thin' : 'missing',
+    state: stateOf(onHand, wanted),
     by: serving
       .map(({ variant: { key, onHand: count } }) => ({ key, onHand: count }))
       .sort((a, b) => b.onHand - a.onHand),
@@ -79,6 +109,7 @@ function cellOf(serving: readonly Serving[], wanted: number): CoverCell {
 
 /** How the boxes cover the foods of a place and time, the most worthwhile first. Yields the share that is done. */
 export function* coverageOf(input: CoverageInput): Generator<{ readonly done: number }, readonly CoverRow[]> {
+  const { rules } = input
   const stages = new Map(input.stages.map((stage) => [stage.id, stage]))
   const rows: CoverRow[] = []
   for (const [nth, food] of input.foods.entries()) {
@@ -93,11 +124,14 @@ export function* coverageOf(input: CoverageInput): Generator<{ readonly done: nu
       return match.verdict === 'serves' || (match.verdict === 'inPart' && meant) ? [{ variant, match }] : []
     })
     const middle = Math.sqrt(food.lengthMmLow * food.lengthMmHigh)
-    const sized = food.lengthMmHigh / food.lengthMmLow >= ONE_SIZE
-    const sinks = band === 'bottom' || band === 'midWater' || band === 'topHalfMetre'
+    const sized = rules.sizes && food.lengthMmHigh / food.lengthMmLow >= ONE_SIZE
+    const below = band === 'bottom' || band === 'midWater' || band === 'topHalfMetre'
+    const sinks = rules.lightAndHeavy && below
     const of = (test: (one: Serving) => boolean) => serving.filter(test)
     const length = ({ variant }: Serving) => variant.look?.bodyLengthMm ?? 0
     const held = of(({ variant }) => variant.onHand > 0)
+    const patterns = new Set(held.map(({ variant }) => variant.patternKey)).size
+    const wantedPatterns = below ? 0 : rules.alternatives
     rows.push({
       stageKey: food.stageKey,
       worth: food.worth,
@@ -128,7 +162,7 @@ export function* coverageOf(input: CoverageInput): Generator<{ readonly done: nu
           return sum + (hex && colourDistance(hex, hexWet) <= NEAR_COLOUR ? variant.onHand : 0)
         }, 0),
       })),
-      alternatives: new Set(held.map(({ variant }) => variant.patternKey)).size,
+      alternatives: { patterns, wanted: wantedPatterns, state: stateOf(patterns, wantedPatterns) },
     })
     yield { done: nth / input.foods.length }
   }

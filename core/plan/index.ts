@@ -2,8 +2,16 @@ export { batchesOf, inOrder, overEvenings } from './batches.ts'
 export type { EveningShare, PlannedBatch, Setup } from './batches.ts'
 export { buyingList } from './buying.ts'
 export type { BuyableDrawer, BuyLine, DrawerUse } from './buying.ts'
-export { COVER_PARTS, coverageOf } from './coverage.ts'
-export type { CoverageInput, CoverCell, CoverPart, CoverRow, CoveringVariant } from './coverage.ts'
+export { anchorsOf, COVER_PARTS, coverageOf } from './coverage.ts'
+export type {
+  Anchors,
+  CoverageInput,
+  CoverCell,
+  CoverPart,
+  CoverRow,
+  CoverRules,
+  CoveringVariant,
+} from './coverage.ts'
 export { greedyPlan } from './greedy.ts'
 export type { ComingOuting, PlanChoices, PlanDrawer, PlanInputs, TieableVariant } from './inputs.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'
@@ -12,6 +20,7 @@ export { eveningsUntil, periodsOf, problemOf } from './needs.ts'
 export type { Evening, PlannedNeed } from './needs.ts'
 export { faultsOf, planValue, suppliesOf } from './problem.ts'
 export type { Counts, PlanCandidate, PlanMaterial, PlanNeed, PlanPeriod, PlanProblem } from './problem.ts'
+export { seasonFoods } from './seasonFoods.ts'
 export { drawerUses, readyDays } from './supply.ts'
 export type { SupplyDrawer } from './supply.ts'
 export { takesAnHour } from './takes.ts'

@@ -71,7 +71,7 @@ export function stepTip(verb: Step['verb'], kind: ComponentKind | null): string 
 /** Why a fly is spoiled, as tiers name it. */
 export const SPOILED_CAUSES = [
   'thread snapped', 'too much material', 'lumpy body', 'eye crowded', 'tail too long', 'wing wrong way', 'rib matted it',
-  'no bead on it', 'other',
+  'no bead on it',
 ] as const // prettier-ignore
 
 /** A caution in full, once at the step it concerns. */

@@ -4,7 +4,8 @@ import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
-import { copyFile, stat } from 'node:fs/promises'
+import { readFile, rm } from 'node:fs/promises'
+import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { noteWrite, writesOf } from './kept.ts'
 import type { Matter } from './kept.ts'
@@ -26,12 +27,6 @@ export interface Database {
   readonly close: () => Promise<void>
 }
 
-const exists = (file: string) =>
-  stat(file).then(
-    () => true,
-    () => false,
-  )
-
 /** Pages of the write-ahead log before it is written back: in small portions, so that no write waits long for the disk. */
 const LOG_PAGES = 250
 
@@ -41,19 +36,36 @@ async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
   return work(tx)
 }
 
+/** Whether migrations are to come to a database that has had some already. */
+async function isBehind(db: Db, migrationsFolder: string): Promise<boolean> {
+  const [table] = await db.all(sql`select 1 from sqlite_master where name = '__drizzle_migrations'`)
+  if (!table) return false
+  const journal = JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as {
+    readonly entries: readonly { readonly when: number }[]
+  }
+  const row = await db.get<{ last: number }>(sql`select max(created_at) as last from __drizzle_migrations`)
+  return journal.entries.some(({ when }) => when > row.last)
+}
+
+/**
+ * Copies the database beside itself. By SQLite, never by reading the file: closing a file of this process's own would
+ * drop the locks that its connections hold on it.
+ */
+async function copyAside(client: Client, file: string): Promise<void> {
+  const copy = `${file}.before-migration`
+  await rm(copy, { force: true })
+  await client.execute({ sql: 'VACUUM INTO ?', args: [copy] })
+}
+
 /**
  * Opens a database file, brings it up to date and puts one write queue before it.
- * Where it is not new, a copy stands beside it before migrations run.
+ * A copy of an older one stands beside it before migrations run.
  */
 export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
-  const isOld = await exists(file)
   const client = createClient({ url: pathToFileURL(file).href })
   await client.execute('PRAGMA journal_mode = WAL')
-  if (isOld) {
-    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
-    await copyFile(file, `${file}.before-migration`)
-  }
   const db = drizzle(client, { schema })
+  if (await isBehind(db, migrationsFolder)) await copyAside(client, file)
   await migrate(db, { migrationsFolder })
   let tail: Promise<unknown> = Promise.resolve()
   noteWrite(db)

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type {
   ActionsView, FamiliesView, FamilyFull, MaterialLine, OutingLine, OutingsView, PurchaseView, SearchView, StoresView, UsesView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
@@ -310,7 +310,7 @@ async function loadLosses(db: Reader) {
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
     .innerJoin(compartment, eq(compartment.id, flyEntry.compartmentId))
-    .where(sql`${flyEntry.outingId} is not null`)
+    .where(and(isNotNull(flyEntry.outingId), inArray(flyEntry.cause, ['lost', 'given'])))
     .groupBy(flyEntry.outingId, variant.id, flyEntry.lossCause, compartment.id)
     .having(({ lost }) => gt(lost, 0))
   return rows.map(({ lost, cause, ...row }) => ({

@@ -137,18 +137,14 @@ async function reachOf(db: Reader, reachId: string): Promise<LoadedReach> {
   return loaded
 }
 
-/** Foods likely at a moment, those that are worth most first. */
-export const foodsAt = keptUntilWrite(readFoods, ['flies', 'season', 'patterns', 'rest'])
+type LikelyFood = Omit<FoodAtMoment, 'onHand' | 'par'>
 
-async function readFoods(
-  db: Reader,
-  input: MomentInput,
-  usualPar: number,
-  units: DisplayUnits,
-): Promise<readonly FoodAtMoment[]> {
+/** Foods likely at a moment, whatever lies in the boxes for them; those that are worth most first. */
+const loadLikely = keptUntilWrite(readLikely, ['season', 'foods', 'rest'])
+
+async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): Promise<readonly LikelyFood[]> {
   const { reach: r, water: w } = await reachOf(db, input.reachId)
   const stages = await loadStages(db)
-  const stock = await loadStageStock(db, usualPar)
   const state = {
     ...w,
     waterKind: w.kind,
@@ -156,7 +152,7 @@ async function readFoods(
     season: await reachSeasonOn(db, r.id, input.on),
   }
   const day = epochDayOf(input.on)
-  const foods = stages.flatMap((stage): FoodAtMoment[] => {
+  const foods = stages.flatMap((stage): LikelyFood[] => {
     const band = bandIn(stage.core, w.kind)
     if (!band) return []
     const found = stageLikelihood(stage.core, state, day, input.localMin, 'any')
@@ -184,12 +180,25 @@ async function readFoods(
           .filter(({ code }) => code === 'warmth' || code === 'seenHere')
           .map((reason) => wording.likelihoodReason(reason, units))
           .join('; '),
-        onHand: stock.get(stage.row.id)?.onHand ?? 0,
-        par: stock.get(stage.row.id)?.par ?? 0,
       },
     ]
   })
   return foods.sort((a, b) => b.worth - a.worth)
+}
+
+/** Foods likely at a moment, those that are worth most first, with what lies in the boxes for them. */
+export async function foodsAt(
+  db: Reader,
+  input: MomentInput,
+  usualPar: number,
+  units: DisplayUnits,
+): Promise<readonly FoodAtMoment[]> {
+  const stock = await loadStageStock(db, usualPar)
+  const { reachId, on, localMin } = input
+  return (await loadLikely(db, { reachId, on, localMin }, units)).map((food) => ({
+    ...food,
+    ...(stock.get(food.foodStageId) ?? { onHand: 0, par: 0 }),
+  }))
 }
 
 /** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */

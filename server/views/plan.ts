@@ -8,7 +8,6 @@ import {
   box,
   compartment,
   family,
-  flyTally,
   material,
   outing,
   patternServes,
@@ -76,12 +75,11 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
 
 /** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
 async function losses(db: Reader) {
-  const rows = await db
-    .select({ variantId: variantRevision.variantId, lost: sql<number>`-sum(${flyTally.count})` })
-    .from(flyTally)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyTally.variantRevisionId))
-    .where(eq(flyTally.cause, 'lost'))
-    .groupBy(variantRevision.variantId)
+  // as one row of JSON: see loadBalances
+  const row = await db.get<{ rows: string }>(
+    sql`select json_group_array(json_array(variant_id, lost)) as rows from (select r.variant_id, -sum(t.count) as lost
+      from fly_tally t join variant_revision r on r.id = t.variant_revision_id where t.cause = 'lost' group by 1)`,
+  )
   const fished = await db
     .select({ variantId: spell.variantId, minutes: sql<number>`sum(${spell.minutes})` })
     .from(spell)
@@ -93,7 +91,7 @@ async function losses(db: Reader) {
     .from(outing)
     .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
   return {
-    lost: new Map(rows.map(({ variantId, lost }) => [variantId, lost])),
+    lost: new Map(JSON.parse(row.rows) as readonly [string, number][]),
     hours: new Map(fished.map(({ variantId, minutes }) => [variantId, minutes / 60])),
     hoursEach: (done?.minutes ?? 0) / 60 / FLIES_FISHED,
   }

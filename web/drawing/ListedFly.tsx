@@ -1,4 +1,4 @@
-import { FlyDrawing } from './FlyDrawing.tsx'
+import { FlyThumb } from './FlyThumb.tsx'
 import { Slits } from './Slits.tsx'
 import { useDrawing } from './useDrawing.ts'
 
@@ -11,7 +11,7 @@ interface ListedFlyProps {
 /** A fly as lists show it; its drawing comes a moment after the list. */
 export function ListedFly({ drawingKey, ...props }: ListedFlyProps) {
   const drawing = useDrawing(drawingKey)
-  return drawing ? <FlyDrawing drawing={drawing} {...props} /> : null
+  return drawing ? <FlyThumb drawing={drawing} {...props} /> : null
 }
 
 interface ListedSlitsProps {

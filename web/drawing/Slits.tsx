@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { FlyDrawing } from './FlyDrawing.tsx'
+import { FlyThumb } from './FlyThumb.tsx'
 import type { Drawing } from './FlyDrawing.tsx'
 
 const Foam = styled.span`
@@ -50,7 +50,7 @@ export function Slits({ onHand, keep, drawing, label }: SlitsProps) {
     <Foam role="img" aria-label={`${label}: ${onHand} of ${keep}`}>
       {Array.from({ length: slots }, (_, i) => (
         <Slit key={i} $filled={i < onHand} $extra={i >= keep}>
-          {i < onHand && drawing ? <FlyDrawing drawing={drawing} pxPerMm={scale} /> : null}
+          {i < onHand && drawing ? <FlyThumb drawing={drawing} pxPerMm={scale} /> : null}
         </Slit>
       ))}
     </Foam>

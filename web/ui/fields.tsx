@@ -107,7 +107,15 @@ export function TextField({
 }
 
 /** Several lines of text. */
-export function NoteField({ label, value, onChange, onBlur, width, fault }: FieldProps) {
+export function NoteField({
+  label,
+  value,
+  onChange,
+  onBlur,
+  width,
+  fault,
+  rows = 2,
+}: FieldProps & { readonly rows?: number }) {
   return (
     <Shell $width={width}>
       <AriaTextField
@@ -118,7 +126,7 @@ export function NoteField({ label, value, onChange, onBlur, width, fault }: Fiel
         {...(onBlur ? { onBlur } : {})}
       >
         <Label className="label">{label}</Label>
-        <TextArea />
+        <TextArea rows={rows} />
         <FieldError className="fault">{fault}</FieldError>
       </AriaTextField>
     </Shell>

@@ -14,6 +14,7 @@ import { useCommand } from '../../app/useCommand.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NearView } from '../../ui/NearView.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useMayOverfill } from './useMayOverfill.tsx'
 
@@ -63,7 +64,7 @@ const Foam = styled.div<{ $columns: number }>`
   }
   .fly {
     display: grid;
-    grid-template-columns: 24px minmax(8em, 1fr) minmax(0, auto);
+    grid-template-columns: 24px minmax(9em, 1fr) minmax(33px, auto);
     gap: 6px;
     align-items: center;
     min-height: 32px;
@@ -93,6 +94,9 @@ const Foam = styled.div<{ $columns: number }>`
     grid-template-columns: minmax(0, 1fr);
   }
 `
+
+const FLY_PX = 32
+const LABEL_PX = 46
 
 const FLY = 'application/x-heavy-thistle-fly'
 type Fly = CompartmentLine['flies'][number]
@@ -231,7 +235,16 @@ function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly on
 }
 
 /** A box as it is: rows and columns of compartments, between which flies are dragged. */
-export function BoxDrawn({ box, onOpen }: { readonly box: BoxLine; readonly onOpen: (id: string) => void }) {
+export function BoxDrawn({
+  box,
+  atOnce,
+  onOpen,
+}: {
+  readonly box: BoxLine
+  /** whether its flies are drawn before the sheet comes near */
+  readonly atOnce: boolean
+  readonly onOpen: (id: string) => void
+}) {
   const columns = Math.max(1, ...box.compartments.map(({ column }) => column))
   return (
     <Section aria-label={box.name}>
@@ -249,7 +262,13 @@ export function BoxDrawn({ box, onOpen }: { readonly box: BoxLine; readonly onOp
       </Heading>
       <Foam $columns={Math.max(columns, box.compartments.length > 4 ? 2 : 1)}>
         {box.compartments.map((place) => (
-          <Place key={place.id} place={place} onOpen={() => onOpen(place.id)} />
+          <NearView
+            key={place.id}
+            always={atOnce}
+            estimatePx={LABEL_PX + Math.max(place.flies.length, 1) * FLY_PX}
+          >
+            <Place place={place} onOpen={() => onOpen(place.id)} />
+          </NearView>
         ))}
       </Foam>
     </Section>

@@ -44,6 +44,8 @@ function Adding({
   )
 }
 
+/** Boxes whose flies are drawn at once; those below them when the sheet comes near. */
+const DRAWN_AT_ONCE = 6
 /** Boxes drawn as they are, what they lack, what they cover, and what became of their flies. */
 export default function Boxes() {
   const { data } = useBoxesQuery()
@@ -98,8 +100,13 @@ export default function Boxes() {
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />
-          {drawn.map((box) => (
-            <BoxDrawn key={box.id} box={box} onOpen={(place) => setParams({ place })} />
+          {drawn.map((box, i) => (
+            <BoxDrawn
+              key={box.id}
+              box={box}
+              atOnce={i < DRAWN_AT_ONCE}
+              onOpen={(place) => setParams({ place })}
+            />
           ))}
         </>
       ) : null}

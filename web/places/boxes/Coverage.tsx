@@ -1,19 +1,24 @@
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { COVER_PARTS } from '../../../core/index.ts'
-import type { CoverCell, CoverPart, CoverRow } from '../../../core/index.ts'
+import { anchorsOf, COVER_PARTS, seasonFoods } from '../../../core/index.ts'
+import type { CoverCell, CoverPart, CoverRow, CoverRules } from '../../../core/index.ts'
 import type { FoodAtMoment, PlanVariant } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery, useMomentQuery, usePlanQuery } from '../../app/api.ts'
 import { toTieable } from '../../app/planVariant.ts'
-import { light } from '../../app/state.ts'
+import { light, setWork } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
+import { useCommand } from '../../app/useCommand.ts'
 import { useMoment } from '../../app/useMoment.ts'
 import { clockTime, dayName } from '../../app/words.ts'
-import { Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { Checkbox } from '../../ui/fields.tsx'
+import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { runJob } from '../../workers/gateway.ts'
 
 const MOST_FOODS = 30
+/** What is hardly ever worth a fly is not asked for. */
+const LEAST_WORTH = 0.12
 
 const PARTS: Readonly<Record<CoverPart, string>> = {
   all: 'of it',
@@ -62,8 +67,8 @@ const Grid = styled(Dense)`
   }
 `
 
-/** The foods of the moment against the boxes; null while that is worked out. */
-function useCoverage(): readonly CoverRow[] | null {
+/** The foods of the moment, or of the whole season, against the boxes; null while that is worked out. */
+function useCoverage(season: boolean): readonly CoverRow[] | null {
   const moment = useMoment()
   const { data: plan } = usePlanQuery()
   const { data: larder } = useLarderQuery()
@@ -73,6 +78,7 @@ function useCoverage(): readonly CoverRow[] | null {
     { skip: !moment },
   )
   const [rows, setRows] = useState<readonly CoverRow[] | null>(null)
+  const dispatch = useAppDispatch()
   useEffect(() => {
     if (!moment || !plan || !larder || !frame || !at) return
     const controller = new AbortController()
@@ -81,12 +87,14 @@ function useCoverage(): readonly CoverRow[] | null {
       const found = await runJob(
         'coverageOf',
         {
-          foods: at.foods.slice(0, MOST_FOODS).map((food: FoodAtMoment) => ({
-            stageKey: food.foodStageId,
-            worth: food.worth,
-            lengthMmLow: food.lengthMmLow,
-            lengthMmHigh: food.lengthMmHigh,
-          })),
+          foods: season
+            ? seasonFoods(larder.stages, waterKind, LEAST_WORTH)
+            : at.foods.slice(0, MOST_FOODS).map((food: FoodAtMoment) => ({
+                stageKey: food.foodStageId,
+                worth: food.worth,
+                lengthMmLow: food.lengthMmLow,
+                lengthMmHigh: food.lengthMmHigh,
+              })),
           stages: larder.stages,
           variants: plan.variants.map(toTieable),
           waterKind,
@@ -94,14 +102,27 @@ function useCoverage(): readonly CoverRow[] | null {
           surfaceSpeedMmPerS,
           school: frame.settings.school,
           keep: frame.settings.parCount,
+          rules: frame.settings.cover,
         },
-        { key: 'coverageOf', signal: controller.signal },
+        {
+          key: 'coverageOf',
+          signal: controller.signal,
+          onProgress: ({ done }) =>
+            controller.signal.aborted
+              ? undefined
+              : dispatch(setWork({ label: 'Holding the boxes against the larder', done })),
+        },
       )
+      if (controller.signal.aborted) return
+      dispatch(setWork(null))
       if (!('kind' in found)) setRows(found)
     }
     void work()
-    return () => controller.abort()
-  }, [moment, plan, larder, frame, at])
+    return () => {
+      controller.abort()
+      dispatch(setWork(null))
+    }
+  }, [moment, plan, larder, frame, at, season, dispatch])
   return rows
 }
 
@@ -143,26 +164,71 @@ function Serving({
 /** Rows of food against what the boxes hold for it: enough of it, small and large, light and heavy, its colours. */
 export default function Coverage() {
   const moment = useMoment()
-  const rows = useCoverage()
+  const [season, setSeason] = useState(false)
+  const rows = useCoverage(season)
+  const { data: frame } = useFrameQuery()
+  const command = useCommand()
   const { data: larder } = useLarderQuery()
   const { data: plan } = usePlanQuery()
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   if (!moment) return <p>Add a water first: what the boxes cover depends on where and when.</p>
-  if (!rows || !larder || !plan) return <p aria-busy="true">Holding the boxes against the larder …</p>
+  if (!rows || !larder || !plan || !frame) return <p aria-busy="true">Holding the boxes against the larder …</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   const variants = new Map(plan.variants.map((variant) => [variant.variantId as string, variant]))
+  const rules = frame.settings.cover
+  const ask = (change: Partial<CoverRules>) =>
+    void command('settingsSave', {
+      version: frame.settingsVersion,
+      settings: { ...frame.settings, cover: { ...rules, ...change } },
+    })
+  const anchors = anchorsOf(plan.variants.map(toTieable), rules)
   const holes = rows.filter(({ cells }) => cells.all.state === 'missing').length
   const thin = rows.filter(({ cells }) => cells.all.state === 'thin').length
   return (
     <Section aria-label="What the boxes cover">
       <h2>
-        What they cover at {moment.reach.reachName}, {dayName(moment.on)} {clockTime(moment.localMin)}{' '}
+        What they cover at {moment.reach.reachName},{' '}
+        {season ? 'the whole season' : `${dayName(moment.on)} ${clockTime(moment.localMin)}`}{' '}
         <Quiet>
           · {rows.length} foods: {rows.length - holes - thin} covered, {thin} thin, {holes}{' '}
           {holes === 1 ? 'hole' : 'holes'}
         </Quiet>
       </h2>
+      <Row $align="end" role="group" aria-label="What is asked of the boxes" style={{ paddingBottom: 8 }}>
+        <Checkbox isSelected={season} onChange={setSeason}>
+          the whole season
+        </Checkbox>
+        <Checkbox isSelected={rules.sizes} onChange={(sizes) => ask({ sizes })}>
+          small and large
+        </Checkbox>
+        <Checkbox isSelected={rules.lightAndHeavy} onChange={(lightAndHeavy) => ask({ lightAndHeavy })}>
+          light and heavy
+        </Checkbox>
+        <NumberField
+          label="Patterns in the film"
+          value={rules.alternatives}
+          min={0}
+          max={9}
+          whenLeft
+          width="130px"
+          onChange={(value) => (value === null ? undefined : ask({ alternatives: Math.round(value) }))}
+        />
+        <NumberField
+          label="Anchors"
+          value={rules.anchors}
+          min={0}
+          max={99}
+          whenLeft
+          onChange={(value) => (value === null ? undefined : ask({ anchors: Math.round(value) }))}
+        />
+        {anchors.state === 'notAsked' ? null : (
+          <span>
+            <span className="figures">{anchors.onHand}</span> anchors on hand{' '}
+            <span style={{ color: STATES[anchors.state].colour }}>{STATES[anchors.state].word}</span>
+          </span>
+        )}
+      </Row>
       <Grid aria-label="Cover">
         <thead>
           <tr>
@@ -200,7 +266,14 @@ export default function Coverage() {
                     <State cell={row.cells[part]} />
                   </td>
                 ))}
-                <td className="number">{row.alternatives}</td>
+                <td className="number">
+                  {row.alternatives.patterns}{' '}
+                  <span style={{ color: STATES[row.alternatives.state].colour }}>
+                    {row.alternatives.state === 'notAsked' || row.alternatives.state === 'covered'
+                      ? ''
+                      : `of ${row.alternatives.wanted}`}
+                  </span>
+                </td>
                 <td>
                   {row.colours.map(({ name: colour, hexWet, onHand }) => (
                     <span key={colour} className="colour">

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { fliesNamed, readFlyLine, wording } from '../../../core/index.ts'
 import type { NamedFly } from '../../../core/index.ts'
-import type { BoxLine, CompartmentId, VariantId } from '../../../contract/index.ts'
+import type { BoxLine, CompartmentId, MaterialLine, VariantId } from '../../../contract/index.ts'
 import { useCatalogueQuery, usePatternsQuery, useStoresQuery } from '../../app/api.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -26,6 +26,14 @@ export const patternNamesOf = (flies: readonly NamedFly[]): readonly string[] =>
   ...new Set(flies.map(({ patternName }) => patternName)),
 ]
 
+/** The family of hooks of which there are most sizes in the stores. */
+function usualHooks(drawers: readonly MaterialLine[]): string | null {
+  const sizes = new Map<string, number>()
+  for (const { kind, familyId } of drawers)
+    if (kind === 'hook') sizes.set(familyId, (sizes.get(familyId) ?? 0) + 1)
+  return [...sizes].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null
+}
+
 /** Flies typed or pasted, a line each: those that have a recipe are found by name, the others are made with name and hook. */
 export default function PasteFlies({
   boxes,
@@ -44,7 +52,7 @@ export default function PasteFlies({
   const [hooksId, setHooksId] = useState<string | null>(null)
   const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({})
   const hooks = (catalogue?.families ?? []).filter(({ kind }) => kind === 'hook')
-  const family = hooks.find(({ id }) => id === hooksId) ?? hooks[0]
+  const family = hooks.find(({ id }) => id === (hooksId ?? usualHooks(stores?.materials ?? []))) ?? hooks[0]
   const places = boxes.flatMap(({ name, compartments }) =>
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
@@ -53,9 +61,11 @@ export default function PasteFlies({
     .filter((line) => line.trim() !== '')
     .map((line) => {
       const read = readFlyLine(line)
-      return { line, read, named: read.kind === 'fly' ? fliesNamed(read.name, read.hookSize, flies) : [] }
+      return { line, read, named: read.kind === 'fly' ? fliesNamed(read, flies) : [] }
     })
-  const faulty = lines.some(({ read }) => read.kind === 'unclear')
+  const unsettled = lines.some(
+    ({ line, read, named }) => read.kind === 'unclear' || (named.length > 1 && !chosen[line]),
+  )
   const total = lines.reduce((sum, { read }) => sum + (read.kind === 'fly' ? read.count : 0), 0)
   const put = async () => {
     if (!family || !placeId) return
@@ -84,6 +94,7 @@ export default function PasteFlies({
         value={text}
         onChange={setText}
         width="420px"
+        rows={8}
         fault={lines.length > MOST_LINES ? `At most ${MOST_LINES} lines at once.` : undefined}
       />
       {lines.length > 0 ? (
@@ -145,7 +156,7 @@ export default function PasteFlies({
         <Button
           look="main"
           onPress={() => void put()}
-          isDisabled={total === 0 || faulty || !placeId || lines.length > MOST_LINES}
+          isDisabled={total === 0 || unsettled || !placeId || lines.length > MOST_LINES}
         >
           Put {total === 1 ? 'one fly' : `${total} flies`} in
         </Button>

@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react'
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { memo, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
@@ -16,6 +17,21 @@ import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { ToldApart } from './ToldApart.tsx'
 
 const List = styled(Dense)`
+  width: 100%;
+  table-layout: fixed;
+  th:nth-child(1) {
+    width: 22%;
+  }
+  th:nth-child(2) {
+    width: 98px;
+  }
+  th:nth-child(4),
+  th:nth-child(6) {
+    width: 76px;
+  }
+  th:nth-child(5) {
+    width: 112px;
+  }
   td.fly {
     width: 92px;
   }
@@ -27,13 +43,15 @@ const List = styled(Dense)`
     background: var(--panel);
   }
   td.label {
-    white-space: nowrap;
+    overflow-wrap: anywhere;
   }
   td.name {
-    min-width: 150px;
     vertical-align: top;
   }
 `
+
+/** About how high a variant stands. */
+const VARIANT_PX = 44
 
 type Order = 'name' | 'fastest' | 'emptiest'
 
@@ -51,7 +69,14 @@ function fallOf(variant: VariantLine, speed: (mmPerS: number) => string): string
   }
 }
 
-function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readonly usualPar: number }) {
+/** A pattern's variants; while the list scrolls those that stay are not drawn again. */
+const Variants = memo(function Variants({
+  pattern,
+  usualPar,
+}: {
+  readonly pattern: PatternLine
+  readonly usualPar: number
+}) {
   const { speed, speedBand, mass } = useWording()
   const pxPerMm = useTrueSize()
   const dispatch = useAppDispatch()
@@ -123,7 +148,7 @@ function Variants({ pattern, usualPar }: { readonly pattern: PatternLine; readon
       </tr>
     )
   })
-}
+})
 
 const fastest = (pattern: PatternLine) =>
   Math.max(...pattern.variants.map(({ figure }) => figure.sinkSpeedMmPerS ?? 0))
@@ -157,6 +182,19 @@ export default function Patterns() {
       return [...matching].sort((a, b) => emptiness(b, usualPar) - emptiness(a, usualPar))
     return matching
   }, [data, words, order, usualPar])
+  const list = useRef<HTMLTableElement>(null)
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => document.getElementById('sheet'),
+    estimateSize: (i) => (shown[i]?.variants.length ?? 1) * VARIANT_PX,
+    getItemKey: (i) => shown[i]?.id ?? i,
+    scrollMargin: list.current?.offsetTop ?? 0,
+    overscan: 5,
+  })
+  const items = rows.getVirtualItems()
+  const before = (items[0]?.start ?? rows.options.scrollMargin) - rows.options.scrollMargin
+  const after =
+    rows.getTotalSize() - ((items.at(-1)?.end ?? rows.options.scrollMargin) - rows.options.scrollMargin)
   if (!data) return <p aria-busy="true">Laying out the flies …</p>
   return (
     <>
@@ -192,7 +230,7 @@ export default function Patterns() {
         <Quiet>Flies at true size. Figures in free fall at 10 °C, wet; 8 in 10 fall within the band.</Quiet>
       </p>
       <ToldApart data={data} />
-      <List aria-label="Patterns and their variants">
+      <List ref={list} aria-label="Patterns and their variants">
         <thead>
           <tr>
             <th>pattern</th>
@@ -204,10 +242,19 @@ export default function Patterns() {
             <th>on hand</th>
           </tr>
         </thead>
-        <tbody>
-          {shown.map((pattern) => (
-            <Variants key={pattern.id} pattern={pattern} usualPar={usualPar} />
-          ))}
+        <tbody aria-hidden="true">
+          <tr style={{ height: before }} />
+        </tbody>
+        {items.map(({ index, key }) => {
+          const pattern = shown[index]
+          return pattern ? (
+            <tbody key={key} data-index={index} ref={rows.measureElement}>
+              <Variants pattern={pattern} usualPar={usualPar} />
+            </tbody>
+          ) : null
+        })}
+        <tbody aria-hidden="true">
+          <tr style={{ height: after }} />
         </tbody>
       </List>
       {data.patterns.length === 0 ? (

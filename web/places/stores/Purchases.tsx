@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { PurchaseView } from '../../../contract/index.ts'
+import type { MaterialLine, PurchaseView } from '../../../contract/index.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { dayName } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { drawerTitle } from './drawerState.ts'
 
 type Line = PurchaseView['lines'][number]
 
@@ -103,6 +104,21 @@ function Purchase({ purchase }: { readonly purchase: PurchaseView }) {
 }
 
 /** What was ordered and has not all come; packs are booked into the stores as they come. */
-export function Purchases({ purchases }: { readonly purchases: readonly PurchaseView[] }) {
-  return purchases.map((purchase) => <Purchase key={purchase.purchaseId} purchase={purchase} />)
+export function Purchases({
+  purchases,
+  materials,
+}: {
+  readonly purchases: readonly PurchaseView[]
+  readonly materials: readonly MaterialLine[]
+}) {
+  const titles = new Map(materials.map((line) => [line.id as string, drawerTitle(line)]))
+  return purchases.map((purchase) => (
+    <Purchase
+      key={purchase.purchaseId}
+      purchase={{
+        ...purchase,
+        lines: purchase.lines.map((line) => ({ ...line, name: titles.get(line.materialId) ?? line.name })),
+      }}
+    />
+  ))
 }

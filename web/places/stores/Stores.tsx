@@ -70,8 +70,10 @@ const ROW_PX = 34
 /** What brings every drawer up to what is kept of it. */
 const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] => {
   const lines = new Map(materials.map((line) => [line.id as string, line]))
-  const drawers = materials.map(({ id, minimumAmount, packAmount, ...drawer }) => ({
+  const drawers = materials.map(({ id, minimumAmount, packAmount, onHand, ...drawer }) => ({
     ...drawer,
+    // below nought: nobody counted it, so nobody knows what is short
+    onHand: onHand !== null && onHand < 0 ? null : onHand,
     key: id as string,
     minimum: minimumAmount,
     pack: packAmount,
@@ -150,7 +152,7 @@ export default function Stores() {
           <StoresTableIn materials={data.materials} onDone={() => setTaking(false)} />
         </Suspense>
       ) : null}
-      <Purchases purchases={data.purchases} />
+      <Purchases purchases={data.purchases} materials={data.materials} />
       <Scroll ref={scroll} tabIndex={0} role="region" aria-label="Drawers">
         <div className="inner" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => {

@@ -173,7 +173,7 @@ export function Substitutes({ line }: { readonly line: MaterialLine }) {
     <Section aria-label="Instead of it">
       <h2>Instead of it</h2>
       <Select
-        label="In"
+        label="In the fly"
         value={use.variantId}
         choices={uses.map(({ variantId, patternName, label }) => ({
           id: variantId as string,

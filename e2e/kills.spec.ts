@@ -1,0 +1,11 @@
+import { expect, test } from '@playwright/test'
+import { randomFrom } from '../core/index.ts'
+import { surviveKills } from './kills.ts'
+
+const KILLS = 5
+
+test('a server killed while it writes loses nothing that it acknowledged, and counts nothing twice', async () => {
+  const report = await surviveKills(KILLS, randomFrom(7))
+  expect(report).toMatchObject({ kills: KILLS, lost: 0, tooMany: 0 })
+  expect(report.acknowledged).toBeGreaterThan(KILLS)
+})
