@@ -257,6 +257,13 @@ export const commandBodies = {
       refusals: z.number().int().min(0).max(500, 'At most 500.'),
     })
     .strict(),
+  /** null lets the plan choose, nought leaves the fly out of it */
+  planFix: z
+    .object({
+      variantId,
+      count: z.number().int('Whole flies only.').min(0, 'Nought or more.').max(99, 'At most 99.').nullable(),
+    })
+    .strict(),
   /** takes flies along: out of their compartments into one that goes to the water */
   outingPack: z
     .object({

@@ -16,6 +16,8 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   const name = (await first.getByRole('link').textContent()) ?? ''
   await first.getByRole('button', { name: `Leave ${name} out` }).click()
   await expect(saturday(page).getByRole('link', { name, exact: true })).toHaveCount(0)
+  // what was decided is still decided after a reload
+  await page.reload()
   await page.getByRole('button', { name: `${name} – let it back` }).click()
   await expect(saturday(page).getByRole('link', { name, exact: true })).toHaveCount(1)
   const [download] = await Promise.all([

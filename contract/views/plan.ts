@@ -65,6 +65,8 @@ export const planView = z
   .object({
     /** where flies go that have no place of their own */
     trayId: compartmentId,
+    /** numbers that the user has fixed, by variant; nought leaves one out */
+    choices: z.record(z.string(), z.number()),
     outings: z.array(planOuting),
     variants: z.array(planVariant),
     drawers: z.array(

@@ -22,6 +22,9 @@ export type ActionCode =
   | 'fliesMoved'
   | 'fliesPutIn'
   | 'storesPutIn'
+  | 'planFixed'
+  | 'planLeftOut'
+  | 'planFreed'
   | 'batchWay'
   | 'outingPacked'
   | 'outingUnpacked'
@@ -97,6 +100,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Put ${count} ${count === 1 ? 'fly' : 'flies'} into ${place}`
     case 'storesPutIn':
       return `Took over ${count === 1 ? 'one drawer' : `${count} drawers`}`
+    case 'planFixed':
+      return `Fixed ${count} ${subject} in the plan`
+    case 'planLeftOut':
+      return `Left ${subject} out of the plan`
+    case 'planFreed':
+      return `Let the plan choose ${subject}`
     case 'batchWay':
       return `Changed the way of tying ${subject}`
     case 'outingPacked':

@@ -38,6 +38,7 @@ import {
 } from './places.ts'
 import { outingPack, outingUnpack } from './packing.ts'
 import { photoAttach } from './photos.ts'
+import { planFix } from './plan.ts'
 import { purchaseArrive, purchaseClose, purchaseOrder } from './purchases.ts'
 import { fliesPutIn, storesPutIn } from './putIn.ts'
 import { makeRecorder } from './recorder.ts'
@@ -51,7 +52,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
-  foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach,
+  foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   purchaseOrder, purchaseArrive, purchaseClose,
 } // prettier-ignore
 
@@ -111,6 +112,7 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   outingPack: ['flies', 'rest'],
   outingUnpack: ['flies', 'rest'],
   photoAttach: ['rest'],
+  planFix: ['rest'],
   purchaseOrder: ['rest'],
   purchaseArrive: ['materials', 'rest'],
   purchaseClose: ['rest'],

@@ -25,6 +25,7 @@ const TABLES = {
   setting: schema.setting,
   spell: schema.spell,
   packing: supplyTables.packing,
+  plan: supplyTables.plan,
   purchase: supplyTables.purchase,
   purchaseLine: supplyTables.purchaseLine,
   dropTest: schema.dropTest,

@@ -55,3 +55,10 @@ export const purchaseLine = sqliteTable(
     check('purchase_line_packs', sql`packs > 0 and arrived_packs >= 0 and pack_amount > 0`),
   ],
 )
+
+/** What the user has fixed of the plan of what to tie: numbers by variant, nought to leave one out. One row. */
+export const plan = sqliteTable('plan', {
+  id: id(),
+  choices: text('choices', { mode: 'json' }).$type<Readonly<Record<string, number>>>().notNull(),
+  ...editable,
+})

@@ -17,6 +17,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
+import { plan } from '../db/supplyTables.ts'
 import { loadBalances } from './balances.ts'
 import { grouped } from '../grouped.ts'
 import { loadSettings } from './frame.ts'
@@ -186,6 +187,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
   const { body: settings } = await loadSettings(db)
   const { on } = localTime(clock.nowMs(), settings.timeZone)
   const balances = await loadDrawers(db)
+  const [kept] = await db.select({ choices: plan.choices }).from(plan)
   const drawers = await db
     .select({ material, familyName: family.name, stockUnit: family.stockUnit })
     .from(material)
@@ -193,6 +195,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .where(isNull(material.archivedAtMs))
   return {
     trayId: (await trayId(db)) as PlanView['trayId'],
+    choices: { ...kept?.choices },
     outings: [...(await comingOutings(db, on))],
     variants: [...(await planVariants(db))],
     drawers: drawers.map(({ material: row, familyName, stockUnit }) => ({

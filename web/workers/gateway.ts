@@ -13,14 +13,22 @@ interface RunOptions<Name extends JobName> {
   /** which of the workers, so that halves of one piece of work run side by side */
   readonly lane?: number
   readonly signal?: AbortSignal
+  /** a stop ends the worker itself: for work that does not look up in the middle, as a solver's slice */
+  readonly byForce?: boolean
 }
 
-const warm = new Map<number, Remote<WorkerApi>>()
+interface Lane {
+  readonly worker: Worker
+  readonly remote: Remote<WorkerApi>
+}
 
-function workerOf(lane: number): Remote<WorkerApi> {
+const warm = new Map<number, Lane>()
+
+function laneOf(lane: number): Lane {
   const known = warm.get(lane)
   if (known) return known
-  const made = wrap<WorkerApi>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }))
+  const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+  const made = { worker, remote: wrap<WorkerApi>(worker) }
   warm.set(lane, made)
   return made
 }
@@ -32,25 +40,32 @@ let started = 0
 export async function runJob<Name extends JobName>(
   name: Name,
   input: JobInput<Name>,
-  { key, onProgress, signal, lane = 0 }: RunOptions<Name>,
+  { key, onProgress, signal, lane = 0, byForce = false }: RunOptions<Name>,
 ): Promise<JobResult<Name> | Stopped> {
-  const worker = workerOf(lane)
+  const { worker, remote } = laneOf(lane)
   const before = running.get(key)
-  if (before !== undefined) await worker.stop(`${key}:${before}`)
+  if (before !== undefined) await remote.stop(`${key}:${before}`)
   const mine = (started += 1)
   running.set(key, mine)
   const id = `${key}:${mine}`
-  const stop = () => void worker.stop(id)
+  let end: (nothing: null) => void = () => undefined
+  const ended = new Promise<null>((resolve) => (end = resolve))
+  const stop = () => {
+    if (!byForce) return void remote.stop(id)
+    worker.terminate()
+    if (warm.get(lane)?.worker === worker) warm.delete(lane)
+    end(null)
+  }
   signal?.addEventListener('abort', stop)
   try {
-    const run = worker.run as unknown as (...args: unknown[]) => Promise<JobResult<Name> | null>
-    const result = await run(
+    const run = remote.run as unknown as (...args: unknown[]) => Promise<JobResult<Name> | null>
+    const work = run(
       id,
       name,
       input,
       proxy((progress: JobProgress<Name>) => onProgress?.(progress)),
     )
-    return result ?? { kind: 'stopped' }
+    return (await Promise.race([work, ended])) ?? { kind: 'stopped' }
   } finally {
     signal?.removeEventListener('abort', stop)
     if (running.get(key) === mine) running.delete(key)

@@ -62,7 +62,6 @@ const Grid = styled(Dense)`
   .colour {
     display: inline-block;
     margin-right: 10px;
-    white-space: nowrap;
     font-size: 0.875rem;
   }
 `

@@ -1,8 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import type { PlanChoices } from '../../../core/index.ts'
-import type { SettingsBody, StageLine } from '../../../contract/index.ts'
+import type { SettingsBody, StageLine, VariantId } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../app/api.ts'
 import { newId, useCommand } from '../../app/useCommand.ts'
 import { dayName } from '../../app/words.ts'
@@ -148,18 +147,15 @@ function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRowProps)
 export default function Ahead() {
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
-  const [choices, setChoices] = useState<PlanChoices>({})
-  const { ahead, stop } = usePlan(choices)
+  const { ahead, stop } = usePlan()
   const command = useCommand()
   const navigate = useNavigate()
   const [refused, setRefused] = useState<string | null>(null)
   if (!frame || !larder) return <p aria-busy="true">Looking ahead …</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
+  const choices = ahead?.view.choices ?? {}
   const fix = (variantId: string) => (count: number | null) =>
-    setChoices((before) => {
-      const { [variantId]: _dropped, ...rest } = before
-      return count === null ? rest : { ...rest, [variantId]: count }
-    })
+    void command('planFix', { variantId: variantId as VariantId, count })
   const queue = async (batches: readonly AheadBatch[]) => {
     const trayId = ahead?.view.trayId
     if (!trayId) return

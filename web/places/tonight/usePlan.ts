@@ -11,7 +11,6 @@ import {
 import type {
   Counts,
   EveningShare,
-  PlanChoices,
   PlanInputs,
   PlannedBatch,
   PlannedNeed,
@@ -56,7 +55,7 @@ export interface Ahead {
   readonly isDone: boolean
 }
 
-function inputsOf(view: PlanView, frame: FrameView, larder: LarderView, choices: PlanChoices): PlanInputs {
+function inputsOf(view: PlanView, frame: FrameView, larder: LarderView): PlanInputs {
   const { serviceLevel, school, evenings } = frame.settings
   return {
     today: frame.today,
@@ -64,7 +63,7 @@ function inputsOf(view: PlanView, frame: FrameView, larder: LarderView, choices:
     school,
     evenings,
     stages: larder.stages,
-    choices,
+    choices: view.choices,
     outings: view.outings.map(({ outingId, waterKind, foods, ...outing }) => ({
       ...outing,
       key: outingId,
@@ -137,7 +136,7 @@ function aheadOf({ inputs, problem, needs, counts, gap, isDone }: Made, view: Pl
 }
 
 /** The plan of what to tie, made anew whenever what it hangs on changes: a good one at once, then better ones. */
-export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; readonly stop: () => void } {
+export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => void } {
   const { data: view } = usePlanQuery()
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
@@ -145,8 +144,8 @@ export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; r
   const [made, setMade] = useState<Made | null>(null)
   const [controller, setController] = useState<AbortController | null>(null)
   const inputs = useMemo(
-    () => (view && frame && larder ? inputsOf(view, frame, larder, choices) : null),
-    [view, frame, larder, choices],
+    () => (view && frame && larder ? inputsOf(view, frame, larder) : null),
+    [view, frame, larder],
   )
   useEffect(() => {
     if (!inputs) return
@@ -177,6 +176,7 @@ export function usePlan(choices: PlanChoices): { readonly ahead: Ahead | null; r
         {
           ...run,
           key: 'solvePlan',
+          byForce: true,
           onProgress: (step) => {
             show('Improving the plan')(step.done)
             shown(step.counts, gapOf(step), false)
