@@ -20,6 +20,7 @@ const notAPicture = () =>
 async function shrink(bytes: Buffer) {
   const { default: sharp } = await import('sharp')
   const open = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+  if (bytes.length === 0) throw notAPicture()
   const about = await open()
     .metadata()
     .catch(() => null)

@@ -1,10 +1,11 @@
-import { eq } from 'drizzle-orm'
+import { eq, inArray, or } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
 import type { CommandBody } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
 import {
   action,
+  compartment,
   flyBalance,
   flyEntry,
   materialEntry,
@@ -17,7 +18,7 @@ import { ProblemError } from '../problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
-import type { Image } from './recorder.ts'
+import type { Image, TableName } from './recorder.ts'
 
 type ActionRow = typeof action.$inferSelect
 
@@ -62,45 +63,89 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   )
 }
 
-/** The pattern that an action made, by its images; null where it made none. */
-const madePattern = (images: readonly Image[]): string | null =>
+/** Rows that an action made, of one table. */
+const madeRows = (images: readonly Image[], table: TableName) =>
   images.flatMap((image) =>
-    image.kind === 'row' && image.table === 'pattern' && !image.before ? (image.after?.id ?? []) : [],
-  )[0] ?? null
+    image.kind === 'row' && image.table === table && !image.before && image.after ? image.after : [],
+  )
 
 /**
- * A pattern of which flies were tied stays in the ledger's history, so taking back its making puts it away instead of
- * removing it; refused while some of its flies are on hand.
+ * Patterns and boxes that an action made and the ledger names: they stay in its history, so that taking their making
+ * back puts them away instead of removing them. Refused while flies of them are on hand, or lie in them.
  */
-async function setAside({ tx, recorder, nowMs }: CommandContext, images: readonly Image[]): Promise<boolean> {
-  const patternId = madePattern(images)
-  if (!patternId) return false
+async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): Promise<ReadonlySet<string>> {
+  const made = [...madeRows(images, 'pattern'), ...madeRows(images, 'box')].map(({ id }) => id)
+  if (made.length === 0) return new Set()
   const rows = await tx
-    .select({ count: flyBalance.count })
+    .select({ patternId: variant.patternId, boxId: compartment.boxId, count: flyBalance.count })
     .from(flyBalance)
     .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .where(eq(variant.patternId, patternId))
-  if (rows.length === 0) return false
+    .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
+    .where(or(inArray(variant.patternId, made), inArray(compartment.boxId, made)))
   if (rows.some(({ count }) => count > 0)) {
     throw new ProblemError(
       'cannotUndo',
       'Flies of it lie in your boxes: the ledger refers to it. Undo those first.',
     )
   }
-  await recorder.update('pattern', patternId, null, { archivedAtMs: nowMs })
-  return true
+  const named = new Set(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
+  return rows.length > 0 ? new Set(made.filter((id) => named.has(id))) : new Set()
+}
+
+/** What belongs to a pattern or box that stays: it is put away with it, or stays as it is. */
+function belongsTo(stays: ReadonlySet<string>, image: Image, revisions: ReadonlySet<string>): boolean {
+  if (image.kind === 'serves') return stays.has(image.patternId)
+  if (image.kind === 'revisionMaterials')
+    return image.rows.some(({ variantRevisionId }) => revisions.has(variantRevisionId))
+  if (image.before || !image.after) return false
+  const { id, patternId, boxId } = image.after
+  switch (image.table) {
+    case 'pattern':
+    case 'box':
+      return stays.has(id)
+    case 'variant':
+    case 'dressing':
+      return stays.has(String(patternId))
+    case 'compartment':
+      return stays.has(String(boxId))
+    case 'variantRevision':
+      return revisions.has(id)
+    // a drawer that was minted with a recipe is named by it
+    case 'material':
+      return revisions.size > 0
+    default:
+      return false
+  }
+}
+
+const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment'])
+
+/** Brings back what rows were before an action; what the ledger names is put away instead of removed. */
+async function restoreImages(context: CommandContext, images: readonly Image[]): Promise<void> {
+  const stays = await namedByLedger(context, images)
+  const variants = new Set(
+    madeRows(images, 'variant').flatMap(({ id, patternId }) => (stays.has(String(patternId)) ? [id] : [])),
+  )
+  const revisions = new Set(
+    madeRows(images, 'variantRevision').flatMap(({ id, variantId }) =>
+      variants.has(String(variantId)) ? [id] : [],
+    ),
+  )
+  for (const image of [...images].reverse()) {
+    if (!belongsTo(stays, image, revisions)) await context.recorder.restore(image)
+    else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
+      await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })
+  }
 }
 
 /** Reverses all that an action did; answers the event that counts back, where it was a count. */
 async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {
-  const images = target.before as readonly Image[]
-  if (await setAside(context, images)) return undefined
   await reverseLedgers(context, target)
   const noted = target.result.eventId
   const eventId = typeof noted === 'string' ? v5(context.actionId, noted) : undefined
   if (typeof noted === 'string' && eventId) await countBack(context, noted, eventId)
-  for (const image of [...images].reverse()) await context.recorder.restore(image)
+  await restoreImages(context, target.before as readonly Image[])
   await restoreRevisionMaterials(context)
   return eventId
 }

@@ -1,0 +1,351 @@
+import { eq } from 'drizzle-orm'
+import sharp from 'sharp'
+import { v7 } from 'uuid'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { noRules } from '../contract/index.ts'
+import type { BoxesView, HistoryView, OutingsView, PlanView, StoresView } from '../contract/index.ts'
+import { photo } from './db/schema.ts'
+import { dropUnusedPhotos } from './photos.ts'
+import { seedShipped } from './seed.ts'
+import { box, boxId, hook, id, midge, placeA, placeB, thread, variantId } from './testing/smallBox.ts'
+import { makeTemplate } from './testing/testServer.ts'
+import type { TestServer } from './testing/testServer.ts'
+
+let template: Awaited<ReturnType<typeof makeTemplate>>
+let server: TestServer
+beforeAll(async () => {
+  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
+})
+afterAll(() => template.remove())
+beforeEach(async () => {
+  server = await template.open()
+  await server.command('boxCreate', box).expect(200)
+  await server.command('patternSave', midge()).expect(200)
+})
+afterEach(() => server.close())
+
+const body = async <T>(path: string): Promise<T> => (await server.get(path).expect(200)).body as T
+async function held(place: unknown): Promise<number> {
+  const { boxes } = await body<BoxesView>('/api/boxes')
+  const found = boxes.flatMap(({ compartments }) => compartments).find((candidate) => candidate.id === place)
+  return found?.flies.reduce((sum, { count }) => sum + count, 0) ?? 0
+}
+const put = (count: number, compartmentId: never = placeA) =>
+  server.command('fliesCount', { compartmentId, variantId, counted: count }).expect(200)
+const undo = (actionId: string) => server.command('undo', { actionId: actionId as never })
+
+describe('putting many flies in', () => {
+  const bare = {
+    patternId: id('bare:pattern'),
+    variantId: id('bare:variant'),
+    name: 'Olive Jig',
+    label: '#14',
+    hookMaterialId: hook,
+  }
+  const lines = [
+    { compartmentId: placeA, variantId: bare.variantId, count: 3 },
+    { compartmentId: placeB, variantId, count: 2 },
+  ]
+
+  it('makes what has no recipe, with a name and a hook, weighing nothing that anyone knows', async () => {
+    const made = await server
+      .command('fliesPutIn', { how: 'found', newMaterials: [], newFlies: [bare], lines })
+      .expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([3, 2])
+    const { patterns } = await body<{ patterns: { name: string; variants: { figure: { kind: string; drawingKey: string | null; massMg: number | null } }[] }[] }>('/api/patterns') // prettier-ignore
+    const figure = patterns.find(({ name }) => name === 'Olive Jig')?.variants[0]?.figure
+    expect(figure).toMatchObject({ kind: 'incomplete', massMg: null })
+    expect(figure?.drawingKey).not.toBeNull()
+    const undone = await undo(made.body.actionId).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([0, 0])
+    const names = async () =>
+      (await body<{ patterns: { name: string }[] }>('/api/patterns')).patterns.map(({ name }) => name)
+    expect(await names()).toEqual(['Plain Thread'])
+    await undo(undone.body.actionId).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([3, 2])
+    expect(await names()).toEqual(['Olive Jig', 'Plain Thread'])
+  })
+
+  it('takes all or none in: one line that does not fit refuses the whole', async () => {
+    const full = [...lines, { compartmentId: placeB, variantId, count: 4 }]
+    const refused = await server
+      .command('fliesPutIn', { how: 'found', newMaterials: [], newFlies: [bare], lines: full })
+      .expect(409)
+    expect(refused.body.code).toBe('overCapacity')
+    expect([await held(placeA), await held(placeB)]).toEqual([0, 0])
+    await server
+      .command('fliesPutIn', { how: 'found', anyway: true, newMaterials: [], newFlies: [bare], lines: full })
+      .expect(200)
+    expect(await held(placeB)).toBe(6)
+  })
+
+  it('refuses more lines than a table may have, and counts that are none', async () => {
+    const many = Array.from({ length: 2001 }, () => ({ compartmentId: placeA, variantId, count: 1 }))
+    const send = (rows: typeof many) =>
+      server.command('fliesPutIn', { how: 'counted', newMaterials: [], newFlies: [], lines: rows })
+    expect((await send(many)).status).toBeGreaterThanOrEqual(400)
+    expect((await send([{ compartmentId: placeA, variantId, count: -1 }]).expect(400)).body.detail).toBe(
+      'Nought or more.',
+    )
+    expect((await send([{ compartmentId: placeA, variantId, count: 1.5 }]).expect(400)).body.detail).toBe(
+      'Whole flies only.',
+    )
+  })
+})
+
+describe('a batch', () => {
+  it.each([0, 10_000, -3, 2.5])('of %d flies is refused, and nothing waits', async (plannedCount) => {
+    const planned = { batchId: v7() as never, variantId, plannedCount, compartmentId: placeA, onVise: false }
+    const refused = await server.command('batchPlan', planned).expect(400)
+    expect(refused.body.fields[0]?.path).toBe('plannedCount')
+    expect((await body<{ queue: unknown[] }>('/api/bench')).queue).toEqual([])
+  })
+
+  it('keeps why a fly was spoiled, and goes into another compartment where its own is full', async () => {
+    await put(6)
+    const batchId = v7() as never
+    const eventId = v7() as never
+    await server.command('batchPlan', {
+      batchId,
+      variantId,
+      plannedCount: 2,
+      compartmentId: placeA,
+      onVise: true,
+    })
+    const count = { batchId, stepKey: null, count: 1, spoiledCause: null }
+    await server.command('batchCount', { ...count, eventId, kind: 'spoiled' }).expect(200)
+    await server.command('batchCount', { ...count, eventId: v7() as never, kind: 'done' }).expect(200)
+    await server.command('batchSpoiledCause', { batchId, eventId, cause: 'thread snapped' }).expect(200)
+    await server.command('batchSpoiledCause', { batchId, eventId: v7() as never, cause: 'x' }).expect(404)
+    expect((await server.command('batchFinish', { batchId, abandon: false }).expect(409)).body.code).toBe(
+      'overCapacity',
+    )
+    await server.command('batchFinish', { batchId, abandon: false, compartmentId: placeB }).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([6, 1])
+  })
+})
+
+describe('an outing', () => {
+  const outingId = id('test:outing')
+  beforeEach(async () => {
+    const waterId = id('test:water')
+    const reachId = id('test:reach')
+    await server
+      .command('waterCreate', {
+        waterId,
+        water: {
+          name: 'Long Beck',
+          kind: 'smallStream',
+          latitudeDeg: 54,
+          longitudeDeg: -2,
+          timeZone: 'Europe/London',
+          clarityMm: 2000,
+          snagginess: 2,
+          openFromMonthDay: null,
+          openToMonthDay: null,
+          iceOffMonthDay: null,
+          rules: noRules,
+          rulesNote: '',
+        },
+        reaches: [
+          {
+            id: reachId,
+            kind: 'reach',
+            name: 'Long Beck',
+            elevationM: 200,
+            typicalDepthMm: 400,
+            surfaceSpeedMmPerS: 500,
+            thermoclineMm: null,
+            defaultTempC: Array.from({ length: 12 }, () => 9),
+          },
+        ],
+      }) // prettier-ignore
+      .expect(200)
+    await server
+      .command('outingSave', {
+        outingId,
+        version: null,
+        outing: {
+          waterId,
+          reachId,
+          on: '2030-06-01',
+          fromLocalMin: 600,
+          toLocalMin: 900,
+          status: 'planned',
+          technique: 'dry',
+          note: '',
+        },
+      }) // prettier-ignore
+      .expect(200)
+    await put(4)
+  })
+  const pack = (count: number, change = {}) =>
+    server.command('outingPack', {
+      outingId,
+      toCompartmentId: placeB,
+      flies: [{ fromCompartmentId: placeA, variantId, count }],
+      ...change,
+    })
+
+  it('takes flies along, and brings back what was not lost, to where it came from', async () => {
+    await pack(3).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([1, 3])
+    const { outings } = await body<OutingsView>('/api/outings')
+    expect(outings[0]?.packed).toMatchObject([{ count: 3, compartmentId: placeB }])
+    expect(outings[0]?.losses).toEqual([])
+    await server
+      .command('fliesLose', {
+        outingId,
+        losses: [{ compartmentId: placeB, variantId, count: 2, cause: 'tree' }],
+      })
+      .expect(200)
+    await server.command('outingUnpack', { outingId }).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([2, 0])
+    await server.command('outingUnpack', { outingId }).expect(400)
+    const { variants } = await body<HistoryView>('/api/history')
+    expect(variants).toMatchObject([{ lost: 2, mostlyTo: 'tree', onHand: 2 }])
+  })
+
+  it('refuses more than there are, more than fit, and what lies there already', async () => {
+    expect((await pack(5, { anyway: true }).expect(409)).body.code).toBe('tooFewFlies')
+    await put(2, placeB)
+    expect((await pack(3).expect(409)).body.code).toBe('overCapacity')
+    expect((await pack(1, { toCompartmentId: placeA }).expect(400)).body.detail).toContain(
+      'They lie there already',
+    )
+    expect([await held(placeA), await held(placeB)]).toEqual([4, 2])
+  })
+
+  it('is packed anew after an undo', async () => {
+    const packed = await pack(3).expect(200)
+    await undo(packed.body.actionId).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([4, 0])
+    expect((await body<OutingsView>('/api/outings')).outings[0]?.packed).toEqual([])
+  })
+})
+
+describe('a purchase', () => {
+  const purchaseId = id('test:purchase')
+  const lineId = id('test:line')
+  const order = () =>
+    server
+      .command('purchaseOrder', {
+        purchaseId,
+        supplier: 'by post',
+        lines: [{ lineId, materialId: thread, packAmount: 1000, packs: 3 }],
+      })
+      .expect(200)
+  const arrive = (packs: number) =>
+    server.command('purchaseArrive', { purchaseId, arrived: [{ lineId, packs }] })
+  const stores = () => body<StoresView>('/api/stores')
+  const onHand = async () => (await stores()).materials.find((line) => line.id === thread)?.onHand
+
+  it('comes in parts, and is done when the last pack is there', async () => {
+    await order()
+    await arrive(1).expect(200)
+    expect(await onHand()).toBe(1000)
+    expect((await stores()).purchases[0]?.lines[0]).toMatchObject({ packs: 3, arrivedPacks: 1 })
+    expect((await arrive(3).expect(400)).body.detail).toBe('Only 2 are waited for.')
+    const rest = await arrive(2).expect(200)
+    expect((await stores()).purchases).toEqual([])
+    await undo(rest.body.actionId).expect(200)
+    expect(await onHand()).toBe(1000)
+    expect((await stores()).purchases[0]?.lines[0]?.arrivedPacks).toBe(1)
+  })
+
+  it('is not waited for once it is closed', async () => {
+    await order()
+    await server.command('purchaseClose', { purchaseId, version: 1 }).expect(200)
+    await arrive(1).expect(400)
+    expect(await onHand()).toBeNull()
+  })
+})
+
+describe('pictures', () => {
+  const send = (bytes: Buffer) =>
+    server.agent.post('/api/photos').set({ Host: '127.0.0.1:4180', 'Content-Type': 'image/jpeg' }).send(bytes)
+  const picture = (widthPx: number, heightPx: number) =>
+    sharp({ create: { width: widthPx, height: heightPx, channels: 3, background: '#405060' } })
+
+  it('are made small, turned upright, and lose what the camera wrote', async () => {
+    const bytes = await picture(400, 200)
+      .withMetadata({ orientation: 6, exif: { IFD0: { Copyright: 'nobody' } } })
+      .jpeg()
+      .toBuffer()
+    const { photoId } = (await send(bytes).expect(200)).body as { photoId: never }
+    await server.command('photoAttach', { subject: 'material', subjectId: thread, photoId }).expect(200)
+    const kept = await server.get(`/api/photos/${photoId as string}`).expect(200)
+    const about = await sharp(kept.body as Buffer).metadata()
+    expect([about.format, about.width, about.height, about.exif]).toEqual(['webp', 200, 400, undefined])
+    expect((await body<StoresView>('/api/stores')).materials.find((line) => line.id === thread)?.photoId).toBe(
+      photoId,
+    )
+  })
+
+  it.each([
+    ['nothing', () => Buffer.alloc(0)],
+    ['a text', () => Buffer.from('<svg onload="x()"></svg>')],
+    ['half a picture', async () => (await picture(300, 300).png().toBuffer()).subarray(0, 90)],
+    ['a picture of another sort', () => picture(20, 20).gif().toBuffer()],
+    ['one of too many pixels', () => picture(6000, 5000).png().toBuffer()],
+  ])('refuse %s', async (_what, make) => {
+    expect((await send(await make()).expect(415)).body.code).toBe('notAPicture')
+    expect(await server.database.db.$count(photo)).toBe(0)
+  })
+
+  it('refuse more than 8 MB', async () => {
+    await send(Buffer.alloc(8_500_000)).expect(413)
+  })
+
+  it('that were never attached go at the next start; attached ones stay', async () => {
+    const bytes = await picture(50, 50).png().toBuffer()
+    const first = (await send(bytes).expect(200)).body as { photoId: never }
+    await send(bytes).expect(200)
+    await server
+      .command('photoAttach', { subject: 'material', subjectId: thread, photoId: first.photoId })
+      .expect(200)
+    await dropUnusedPhotos(server.database)
+    const rows = await server.database.db.select({ id: photo.id }).from(photo)
+    expect(rows).toEqual([{ id: first.photoId }])
+    expect(await server.database.db.$count(photo, eq(photo.id, first.photoId))).toBe(1)
+  })
+})
+
+describe('a box after a school', () => {
+  it('gives flies their place and gathers them there; undo puts them back', async () => {
+    await put(3)
+    const made = await server
+      .command('boxCreate', {
+        boxId: id('test:second-box'),
+        name: 'By Depth',
+        note: '',
+        compartments: [{ id: id('test:deep'), row: 1, column: 1, label: 'Deep', capacity: 8 }],
+        homes: [{ variantId, compartmentId: id('test:deep') }],
+        moveFlies: true,
+      })
+      .expect(200)
+    expect([await held(placeA), await held(id('test:deep'))]).toEqual([0, 3])
+    const { boxes } = await body<BoxesView>('/api/boxes')
+    expect(boxes.map((line) => line.id)).toContain(boxId)
+    const undone = await undo(made.body.actionId).expect(200)
+    expect(await held(placeA)).toBe(3)
+    expect((await body<BoxesView>('/api/boxes')).boxes.map((line) => line.name)).not.toContain('By Depth')
+    await undo(undone.body.actionId).expect(200)
+    expect(await held(id('test:deep'))).toBe(3)
+  })
+})
+
+describe('the plan', () => {
+  it('keeps what was fixed of it, and forgets it when it is let free', async () => {
+    const choices = async () => (await body<PlanView>('/api/plan')).choices
+    await server.command('planFix', { variantId, count: 4 }).expect(200)
+    expect(await choices()).toEqual({ [variantId as string]: 4 })
+    const left = await server.command('planFix', { variantId, count: 0 }).expect(200)
+    expect(left.body.label).toBe('Left Plain Thread #16 black out of the plan')
+    await undo(left.body.actionId).expect(200)
+    expect(await choices()).toEqual({ [variantId as string]: 4 })
+    await server.command('planFix', { variantId, count: null }).expect(200)
+    expect(await choices()).toEqual({})
+    await server.command('planFix', { variantId, count: 100 }).expect(400)
+  })
+})
