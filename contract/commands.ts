@@ -11,7 +11,7 @@ import { outingBody } from './records/outing.ts'
 import { observationBody, observationId, readingImportId, readingsBody } from './records/season.ts'
 import { settingsBody } from './records/settings.ts'
 import { reachBody, reachWithId, waterBody } from './records/water.ts'
-import { WATER_KINDS } from '../core/index.ts'
+import { MATERIAL_KINDS, WATER_KINDS } from '../core/index.ts'
 
 /** Flies are counted in whole ones. */
 const flies = z.number().int('Whole flies only.').min(1, 'At least one.').max(999, 'At most 999 at once.')
@@ -192,6 +192,28 @@ export const commandBodies = {
     })
     .strict(),
   /** null takes a measure back: the size then says what is usual */
+  /** goods that do not ship: like others, or of a kind and nothing else known */
+  familyCreate: z
+    .object({
+      familyId,
+      kind: z.enum(MATERIAL_KINDS),
+      name,
+      likeFamilyId: familyId.nullable(),
+      colours: z
+        .array(
+          z
+            .object({
+              name: z.string().trim().min(1, 'Name the colour.').max(40),
+              hex: z.string().regex(/^#[0-9a-f]{6}$/i),
+            })
+            .strict(),
+        )
+        .min(1, 'Name the colour.')
+        .max(24),
+      /** the first drawer of it */
+      drawer: z.object({ id: materialId, sizeKey: z.string().max(12) }).strict(),
+    })
+    .strict(),
   hookMeasure: z
     .object({
       materialId,

@@ -153,11 +153,15 @@ test('flies are packed for an outing, and what is left goes back where it came f
   await expect(page.getByRole('img', { name: 'Third Button #18 W 2.4: 1 of 3' }).first()).toBeVisible()
 })
 
-test('what was not fished and what is lost most is told', async ({ page }) => {
-  await page.goto('/boxes')
-  await page.getByRole('button', { name: 'Fished and lost' }).click()
-  await expect(page.getByRole('table', { name: 'Flies lost most' }).getByRole('row')).not.toHaveCount(1)
-  await choose(page, /How long/, 'half a year')
-  await expect(page.getByRole('heading', { name: /Not fished for half a year/ })).toBeVisible()
-  expect(await axeFaults(page)).toEqual([])
+test.describe('what only reads', () => {
+  test.use({ onlyReads: true })
+
+  test('what was not fished and what is lost most is told', async ({ page }) => {
+    await page.goto('/boxes')
+    await page.getByRole('button', { name: 'Fished and lost' }).click()
+    await expect(page.getByRole('table', { name: 'Flies lost most' }).getByRole('row')).not.toHaveCount(1)
+    await choose(page, /How long/, 'half a year')
+    await expect(page.getByRole('heading', { name: /Not fished for half a year/ })).toBeVisible()
+    expect(await axeFaults(page)).toEqual([])
+  })
 })

@@ -30,24 +30,6 @@ test('what is low is ordered in whole packs, and comes in parts', async ({ page 
   await expect(page.getByText('Nothing is low.')).toBeVisible()
 })
 
-test('for a missing material the nearest are named, with what each does to the fly', async ({ page }) => {
-  await page.goto('/stores')
-  await page.getByRole('button', { name: BEAD }).click()
-  const instead = page.getByRole('table', { name: /^Instead of/ })
-  await expect(instead.getByRole('row', { name: /itself/ })).toContainText(/falls 50 cm\/s/)
-  await expect(instead.getByRole('row', { name: /slotted, 2\.4 mm/ })).toContainText(/falls 4\d cm\/s/)
-  await expect(instead.getByRole('row', { name: /3\.3 mm, copper/ })).toContainText('does not fit')
-  expect(await axeFaults(page)).toEqual([])
-})
-
-test('a fly says what it costs, and what limits it', async ({ page }) => {
-  await page.goto('/patterns')
-  await page.getByRole('link', { name: 'Third Button', exact: true }).click()
-  const takes = page.getByRole('region', { name: 'What it takes' })
-  await expect(takes).toContainText(/A fly costs about €0\.5\d, 6 of them €3\.\d\d/)
-  await expect(takes).toContainText(/The stores allow \d+; the limit is/)
-})
-
 test('a picture is kept small and without its data; what is none is refused in words', async ({
   page,
   pageErrors,
@@ -98,4 +80,43 @@ test('a table of stores comes in by name; unknown units and materials are told b
   await sheet.getByRole('button', { name: 'Take 1 over' }).click()
   await page.getByRole('button', { name: BEAD }).click()
   await expect(page.getByText('77 on hand.')).toBeVisible()
+})
+
+test('goods that do not ship are put among the materials with the usual figures of their kind', async ({
+  page,
+}) => {
+  await page.goto('/stores')
+  await page.getByRole('button', { name: 'New material' }).click()
+  const form = page.getByRole('region', { name: 'New material' })
+  await form.getByLabel('Name', { exact: true }).fill('Combings of the terrier')
+  await expect(form).toContainText('as uncertain as all of that kind together')
+  await form.getByRole('textbox', { name: 'Colour', exact: true }).fill('wheaten')
+  expect(await axeFaults(page)).toEqual([])
+  await form.getByRole('button', { name: 'Put it among your materials' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Combings of the terrier, wheaten')
+  await page.getByLabel('How much, g').fill('3')
+  await page.getByRole('button', { name: 'I count 3' }).click()
+  await expect(page.getByText('3.0 g on hand.')).toBeVisible()
+})
+
+test.describe('what only reads', () => {
+  test.use({ onlyReads: true })
+
+  test('for a missing material the nearest are named, with what each does to the fly', async ({ page }) => {
+    await page.goto('/stores')
+    await page.getByRole('button', { name: BEAD }).click()
+    const instead = page.getByRole('table', { name: /^Instead of/ })
+    await expect(instead.getByRole('row', { name: /itself/ })).toContainText(/falls 50 cm\/s/)
+    await expect(instead.getByRole('row', { name: /slotted, 2\.4 mm/ })).toContainText(/falls 4\d cm\/s/)
+    await expect(instead.getByRole('row', { name: /3\.3 mm, copper/ })).toContainText('does not fit')
+    expect(await axeFaults(page)).toEqual([])
+  })
+
+  test('a fly says what it costs, and what limits it', async ({ page }) => {
+    await page.goto('/patterns')
+    await page.getByRole('link', { name: 'Third Button', exact: true }).click()
+    const takes = page.getByRole('region', { name: 'What it takes' })
+    await expect(takes).toContainText(/A fly costs about €0\.5\d, 6 of them €3\.\d\d/)
+    await expect(takes).toContainText(/The stores allow \d+; the limit is/)
+  })
 })

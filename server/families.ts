@@ -16,8 +16,8 @@ function counted(row: FamilyRow, steps: SettingsBody['hookSteps']): FamilyRow {
 }
 
 /**
- * All families by id, hooks with the convention of the settings. Nothing but the first start and the settings writes
- * them, so they are read once for each database.
+ * All families by id, hooks with the convention of the settings. They are read once for each database, and again when one
+ * is made or the settings change how sizes are counted.
  */
 export async function loadFamilies(db: Reader): Promise<ReadonlyMap<string, FamilyRow>> {
   const kept = keptFamilies(db)

@@ -3,11 +3,30 @@ import sharp from 'sharp'
 import { v7 } from 'uuid'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { noRules } from '../contract/index.ts'
-import type { BoxesView, HistoryView, OutingsView, PlanView, StoresView } from '../contract/index.ts'
+import type {
+  BoxesView,
+  CommandInput,
+  FamiliesView,
+  HistoryView,
+  OutingsView,
+  PlanView,
+  StoresView,
+} from '../contract/index.ts'
 import { photo } from './db/schema.ts'
 import { dropUnusedPhotos } from './photos.ts'
 import { seedShipped } from './seed.ts'
-import { box, boxId, hook, id, midge, placeA, placeB, thread, variantId } from './testing/smallBox.ts'
+import {
+  box,
+  boxId,
+  hook,
+  hookFamily,
+  id,
+  midge,
+  placeA,
+  placeB,
+  thread,
+  variantId,
+} from './testing/smallBox.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 
@@ -347,5 +366,45 @@ describe('the plan', () => {
     await server.command('planFix', { variantId, count: null }).expect(200)
     expect(await choices()).toEqual({})
     await server.command('planFix', { variantId, count: 100 }).expect(400)
+  })
+})
+
+describe('goods that do not ship', () => {
+  const familyId = id('own:dubbing')
+  const drawer = { id: id('own:drawer'), sizeKey: '' }
+  const moss = [{ name: 'moss', hex: '#5a6b3a' }]
+  const create = (change: Partial<CommandInput<'familyCreate'>> = {}) =>
+    server.command('familyCreate', {
+      familyId,
+      kind: 'dubbing',
+      name: 'Cat of the neighbour',
+      likeFamilyId: null,
+      colours: moss,
+      drawer,
+      ...change,
+    })
+  const own = async () =>
+    (await body<FamiliesView>('/api/families')).families.find((family) => family.id === familyId)
+
+  it('take the usual figures of their kind, and say so; undo takes them away', async () => {
+    const made = await create().expect(200)
+    const family = await own()
+    expect(family).toMatchObject({
+      kind: 'dubbing',
+      stockUnit: 'mg',
+      colours: [{ name: 'moss', hexWet: '#414d2a' }],
+    })
+    expect(Object.values(family?.physics ?? {}).every(({ evidence }) => evidence === 'kindDefault')).toBe(true)
+    expect(Object.keys(family?.physics ?? {})).toContain('densityMgPerMm3')
+    const { materials } = await body<StoresView>('/api/stores')
+    expect(materials.find((line) => line.id === drawer.id)).toMatchObject({ colourName: 'moss', onHand: null })
+    await undo(made.body.actionId).expect(200)
+    expect(await own()).toBeUndefined()
+  })
+
+  it('are refused where they are said to be like goods of another kind, or come in no colour', async () => {
+    expect((await create({ likeFamilyId: hookFamily }).expect(400)).body.detail).toContain('is of another kind')
+    expect((await create({ colours: [] }).expect(400)).body.detail).toBe('Name the colour.')
+    expect(await own()).toBeUndefined()
   })
 })

@@ -12,3 +12,4 @@ export type {
 export { drawerName } from './drawerName.ts'
 export { propertyOf, sizeNumber, valueOf } from './property.ts'
 export { linearMassMgPerMm, strandDiameterMm } from './strand.ts'
+export { kindDefaults, likeFamily } from './kindDefaults.ts'

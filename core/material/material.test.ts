@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
-import { linearMassMgPerMm, propertyOf } from './index.ts'
+import { kindDefaults, likeFamily, linearMassMgPerMm, propertyOf } from './index.ts'
 import { shippedFamilies } from './shipped/catalogue.ts'
 
 describe('the shipped catalogue', () => {
@@ -30,6 +30,39 @@ describe('the shipped catalogue', () => {
     expect(linearMassMgPerMm(shippedMaterial('wire-copper-rib', '0.12'))).toBeCloseTo(
       8.96 * (Math.PI / 4) * 0.12 ** 2,
       6,
+    )
+  })
+})
+
+describe('goods of which only the kind is known', () => {
+  const dubbings = shippedFamilies.filter(({ kind }) => kind === 'dubbing')
+  const found = kindDefaults('dubbing', shippedFamilies)
+
+  it('have what most of their kind have, as uncertain as all of them together', () => {
+    const model = dubbings.filter(({ massModel }) => massModel === found?.massModel)
+    for (const [name, property] of Object.entries(found?.physics ?? {})) {
+      const theirs = model.flatMap(({ physics }) => physics[name] ?? [])
+      expect(theirs.length * 2, name).toBeGreaterThanOrEqual(model.length)
+      expect(theirs.map(({ value }) => value)).toContain(property?.value)
+      expect(property?.low).toBe(Math.min(...theirs.map(({ low }) => low)))
+      expect(property?.high).toBe(Math.max(...theirs.map(({ high }) => high)))
+      expect(property?.evidence).toBe('kindDefault')
+    }
+    expect(Object.keys(found?.physics ?? {}).length).toBeGreaterThan(0)
+    expect(found?.stockUnit).toBe('mg')
+  })
+
+  it('are nothing where no goods of the kind are known', () => {
+    expect(kindDefaults('dubbing', [])).toBeNull()
+  })
+
+  it('that are most like others take theirs over, trusted no further than a kind', () => {
+    const [like] = dubbings
+    if (!like) throw new Error('no dubbing ships')
+    const made = likeFamily(like)
+    expect(made.massModel).toBe(like.massModel)
+    expect(new Set(Object.values(made.physics).map((property) => property?.evidence))).toEqual(
+      new Set(['kindDefault']),
     )
   })
 })

@@ -33,6 +33,7 @@ export type ActionCode =
   | 'purchaseOrdered'
   | 'purchaseArrived'
   | 'purchaseClosed'
+  | 'materialMade'
   | 'materialBought'
   | 'materialCounted'
   | 'materialTaken'
@@ -136,6 +137,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Weighed ${count} ${subject}`
     case 'measurementArchived':
       return 'Put a measurement away'
+    case 'materialMade':
+      return `Put ${subject} among your materials`
     case 'materialBought':
       return `Added ${subject}`
     case 'materialCounted':

@@ -22,6 +22,7 @@ import {
   batchWay,
 } from './bench.ts'
 import type { Handler } from './context.ts'
+import { familyCreate } from './families.ts'
 import { foodStageArchive, foodStageRestore, foodStageSave } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
@@ -53,7 +54,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
-  purchaseOrder, purchaseArrive, purchaseClose,
+  purchaseOrder, purchaseArrive, purchaseClose, familyCreate,
 } // prettier-ignore
 
 export interface CommandService {
@@ -177,6 +178,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
     const handler = handlers[kind] as Handler<unknown>
     try {
       let remeasured = false
+      let madeFamily = false
       const answered = await database.write(async (tx) => {
         const [known] = await tx.select().from(action).where(eq(action.id, id))
         if (known && known.requestHash !== requestHash) {
@@ -205,14 +207,13 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
         await tx.insert(action).values(row)
         await sumUpChanged(tx, recorder.images)
         remeasured = movesFigures(recorder.images)
+        madeFamily = recorder.images.some((image) => image.kind === 'row' && image.table === 'family')
         if (remeasured) await remeasureFigures(tx)
         else if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
       }, MATTERS[kind] ?? ALL_BUT_FOODS)
-      if (remeasured) {
-        forgetFamilies(database.db)
-        forgetFigures(database.db)
-      }
+      if (remeasured || madeFamily) forgetFamilies(database.db)
+      if (remeasured) forgetFigures(database.db)
       return answered
     } catch (error) {
       throw refusal(error) ?? error

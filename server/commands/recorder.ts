@@ -11,6 +11,7 @@ import { ProblemError } from '../problem.ts'
 const TABLES = {
   dressing: schema.dressing,
   variantRevision: schema.variantRevision,
+  family: schema.family,
   material: schema.material,
   food: schema.food,
   foodStage: schema.foodStage,

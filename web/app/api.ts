@@ -108,7 +108,9 @@ export const api = createApi({
       // the settings say how hook sizes are counted, so that what shipped reads anew
       invalidatesTags: (_result, error, { kind }) => {
         if (error) return []
-        return kind === 'settingsSave' || kind === 'undo' ? ['all', 'shipped'] : ['all']
+        return kind === 'settingsSave' || kind === 'familyCreate' || kind === 'undo'
+          ? ['all', 'shipped']
+          : ['all']
       },
     }),
   }),

@@ -63,6 +63,8 @@ function useDraft(pattern: PatternView | undefined, isNew: boolean) {
   const id = isNew ? 'new' : pattern?.id
   useEffect(() => {
     if (!id || (!isNew && !pattern)) return
+    // a new pattern that was just saved: what was typed since then stands
+    if (pattern && draft?.patternId === pattern.id) return
     const kept = keptDraft(id)
     setDraft(kept ?? (pattern ? draftOf(pattern) : emptyDraft()))
     setDirty(Boolean(kept))
@@ -154,7 +156,8 @@ export default function PatternSheet() {
       return
     }
     if (delivery.kind === 'waiting') return
-    reset({ ...draft, version: (asVersion ?? 0) + 1, newDrawers: [] })
+    // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
+    reset({ ...draft, version: (asVersion ?? 0) + 1 })
     if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
   }
   const stale = problem?.code === 'staleVersion'

@@ -50,6 +50,8 @@ const List = styled(Dense)`
   }
 `
 
+/** A list of so many patterns is drawn whole; of a longer one what is near. */
+const DRAWN_WHOLE = 40
 /** About how high a variant stands. */
 const VARIANT_PX = 44
 
@@ -189,7 +191,8 @@ export default function Patterns() {
     estimateSize: (i) => (shown[i]?.variants.length ?? 1) * VARIANT_PX,
     getItemKey: (i) => shown[i]?.id ?? i,
     scrollMargin: list.current?.offsetTop ?? 0,
-    overscan: 5,
+    // a list of usual length is drawn whole
+    overscan: shown.length <= DRAWN_WHOLE ? shown.length : 5,
   })
   const items = rows.getVirtualItems()
   const before = (items[0]?.start ?? rows.options.scrollMargin) - rows.options.scrollMargin

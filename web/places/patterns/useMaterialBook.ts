@@ -71,7 +71,8 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
     }
     for (const drawer of newDrawers) {
       const family = physics.get(drawer.familyId)
-      if (family) book.set(drawer.id, toMaterial(family, drawer))
+      // one that was minted meanwhile is known better from the stores
+      if (family && !book.has(drawer.id)) book.set(drawer.id, toMaterial(family, drawer))
     }
     return book
   }, [stores, newDrawers, physics])

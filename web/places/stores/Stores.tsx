@@ -6,6 +6,7 @@ import { buyingList } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../app/api.ts'
 import { stockAmount } from '../../app/words.ts'
+import { usePlaceKeys } from '../../app/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
@@ -15,6 +16,7 @@ import type { NamedBuyLine } from '../buying/BuyingList.tsx'
 import { Purchases } from './Purchases.tsx'
 import { DrawerSheet } from './DrawerSheet.tsx'
 
+const NewMaterial = lazy(() => import('./NewMaterial.tsx'))
 const StoresTableIn = lazy(() => import('./StoresTableIn.tsx'))
 
 const Scroll = styled.div`
@@ -93,6 +95,9 @@ export default function Stores() {
   const [words, setWords] = useState('')
   const [onlyLow, setOnlyLow] = useState(false)
   const [taking, setTaking] = useState(false)
+  const [making, setMaking] = useState(false)
+  const keys = useMemo(() => ({ n: () => setMaking(true) }), [])
+  usePlaceKeys(keys)
   const scroll = useRef<HTMLDivElement>(null)
   const shown = useMemo(() => {
     const sought = words.trim().toLowerCase()
@@ -123,8 +128,9 @@ export default function Stores() {
             type="search"
             value={words}
             onChange={setWords}
-            width="200px"
+            width="150px"
           />
+          <Button onPress={() => setMaking(true)}>New material</Button>
           <Button look="quiet" onPress={() => setTaking(true)}>
             Take a table in
           </Button>
@@ -147,6 +153,16 @@ export default function Stores() {
           : 'Nothing is low.'}{' '}
         <Quiet>{data.materials.length} drawers; not counted is not none.</Quiet>
       </p>
+      {making ? (
+        <Suspense fallback={<p aria-busy="true">Opening the drawers …</p>}>
+          <NewMaterial
+            onDone={(material) => {
+              setMaking(false)
+              if (material) setParams({ material })
+            }}
+          />
+        </Suspense>
+      ) : null}
       {taking ? (
         <Suspense fallback={<p aria-busy="true">Opening the drawers …</p>}>
           <StoresTableIn materials={data.materials} onDone={() => setTaking(false)} />

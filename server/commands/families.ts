@@ -1,0 +1,54 @@
+import { isNotNull } from 'drizzle-orm'
+import { kindDefaults, likeFamily } from '../../core/index.ts'
+import type { CommandBody } from '../../contract/index.ts'
+import { family } from '../db/schema.ts'
+import { toCoreFamily } from '../materials.ts'
+import { ProblemError } from '../problem.ts'
+import type { Handler } from './context.ts'
+import { mintMaterials } from './mint.ts'
+
+/** A wet material is so much darker where nobody has seen it wet. */
+const WET = 0.72
+
+const wetHex = (hex: string): string =>
+  `#${[1, 3, 5]
+    .map((at) =>
+      Math.round(parseInt(hex.slice(at, at + 2), 16) * WET)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`
+
+/** Makes goods that do not ship, with their first drawer: like others, or with the usual figures of their kind. */
+export const familyCreate: Handler<CommandBody<'familyCreate'>> = async (context, body) => {
+  const { tx, recorder } = context
+  const { familyId, kind, name, likeFamilyId, colours, drawer } = body
+  const like = likeFamilyId ? await recorder.need('family', likeFamilyId, 'material') : null
+  if (like && like.kind !== kind) {
+    const message = `${like.name} is of another kind.`
+    throw new ProblemError('invalidInput', message, [{ path: 'likeFamilyId', message }])
+  }
+  const shipped = await tx.select().from(family).where(isNotNull(family.shippedKey))
+  const known = like ? likeFamily(toCoreFamily(like)) : kindDefaults(kind, shipped.map(toCoreFamily))
+  if (!known) throw new ProblemError('invalidInput', 'Nothing is known of that kind. Choose another.')
+  const { stockUnit, ...rest } = known
+  const sizes =
+    like?.body.sizes ??
+    shipped.find((row) => row.kind === kind && row.body.massModel === rest.massModel)?.body.sizes ??
+    []
+  await recorder.insert('family', {
+    id: familyId,
+    kind,
+    name,
+    stockUnit,
+    body: {
+      ...rest,
+      schemaVersion: 1,
+      sizes,
+      colours: colours.map(({ name: colour, hex }) => ({ name: colour, hexDry: hex, hexWet: wetHex(hex) })),
+    },
+    edited: true,
+  })
+  await mintMaterials(context, [{ ...drawer, familyId, colourName: colours[0]?.name ?? '' }])
+  return { label: { code: 'materialMade', subject: name } }
+}

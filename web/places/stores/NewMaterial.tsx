@@ -1,0 +1,106 @@
+import { useState } from 'react'
+import { MATERIAL_KINDS } from '../../../core/index.ts'
+import type { MaterialKind } from '../../../core/index.ts'
+import type { FamilyId, MaterialId } from '../../../contract/index.ts'
+import { useCatalogueQuery } from '../../app/api.ts'
+import { newId, useCommand } from '../../app/useCommand.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { sizeText } from '../patterns/lineText.ts'
+
+const UNKNOWN = 'unknown'
+
+/** Goods that do not ship: a name, a kind, what they are most like if that is known, a colour. */
+export default function NewMaterial({ onDone }: { readonly onDone: (materialId: string | null) => void }) {
+  const { data: catalogue } = useCatalogueQuery()
+  const command = useCommand()
+  const [kind, setKind] = useState<MaterialKind>('dubbing')
+  const [name, setName] = useState('')
+  const [like, setLike] = useState<string>(UNKNOWN)
+  const [size, setSize] = useState<string | null>(null)
+  const [colour, setColour] = useState('')
+  const [hex, setHex] = useState('#7a6a4f')
+  const [fault, setFault] = useState<string | null>(null)
+  const families = (catalogue?.families ?? []).filter((family) => family.kind === kind)
+  const kinds = MATERIAL_KINDS.filter((id) => catalogue?.families.some((family) => family.kind === id))
+  const model = families.find(({ id }) => id === like) ?? families[0]
+  const sizes = model?.sizes ?? []
+  const sizeKey = sizes.includes(size ?? '') ? (size ?? '') : (sizes[0] ?? '')
+  const save = async () => {
+    const materialId = newId<MaterialId>()
+    const delivery = await command(
+      'familyCreate',
+      {
+        familyId: newId<FamilyId>(),
+        kind,
+        name,
+        likeFamilyId: like === UNKNOWN ? null : (like as FamilyId),
+        colours: [{ name: colour, hex }],
+        drawer: { id: materialId, sizeKey },
+      },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') setFault(delivery.problem.detail)
+    else onDone(materialId)
+  }
+  return (
+    <Section aria-label="New material">
+      <h2>New material</h2>
+      <Row $align="end">
+        <Select
+          label="Kind"
+          value={kind}
+          choices={kinds.map((id) => ({ id: id as string, name: id }))}
+          onChange={(id) => {
+            setKind(id as MaterialKind)
+            setLike(UNKNOWN)
+          }}
+          width="130px"
+        />
+        <TextField label="Name" value={name} onChange={setName} width="200px" maxLength={80} autoFocus />
+        <Select
+          label="Most like"
+          value={like}
+          choices={[
+            { id: UNKNOWN, name: 'nobody knows' },
+            ...families.map((family) => ({ id: family.id as string, name: family.name })),
+          ]}
+          onChange={setLike}
+          width="230px"
+        />
+        {sizes.length > 0 ? (
+          <Select
+            label="Size"
+            value={sizeKey}
+            choices={sizes.map((id) => ({ id, name: sizeText(kind, id) }))}
+            onChange={setSize}
+            width="110px"
+          />
+        ) : null}
+        <TextField label="Colour" value={colour} onChange={setColour} width="130px" maxLength={40} />
+        <input
+          type="color"
+          value={hex}
+          onChange={({ target }) => setHex(target.value)}
+          aria-label="Colour as it looks dry"
+          style={{ width: 48, height: 34, padding: 2 }}
+        />
+      </Row>
+      <p>
+        <Quiet>
+          {like === UNKNOWN
+            ? 'It is reckoned with the usual figures of its kind, as uncertain as all of that kind together, until you weigh some.'
+            : 'It is reckoned with the figures of what it is most like, trusted no further than a kind’s, until you weigh some.'}
+        </Quiet>
+      </p>
+      {fault ? <Fault>{fault}</Fault> : null}
+      <Row style={{ paddingTop: 8 }}>
+        <Button look="main" onPress={() => void save()} isDisabled={name.trim() === '' || colour.trim() === ''}>
+          Put it among your materials
+        </Button>
+        <Button onPress={() => onDone(null)}>Leave it</Button>
+      </Row>
+    </Section>
+  )
+}
