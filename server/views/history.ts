@@ -1,7 +1,8 @@
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { HistoryLine, HistoryView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { flyTally, outing, spell, variantRevision } from '../db/schema.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { outing, spell, variantRevision } from '../db/schema.ts'
 import { grouped } from '../grouped.ts'
 import { localTime } from './time.ts'
 import { loadVariants } from './variants.ts'
@@ -22,32 +23,54 @@ function mostlyTo(tallies: readonly Tally[]): string | null {
   return lost.length === 0 ? null : lost.reduce((a, b) => (b.count < a.count ? b : a)).lossCause
 }
 
+/** What became of flies, by variant and cause. */
+const loadTallies = keptUntilWrite(readTallies, ['flies', 'patterns'])
+
+async function readTallies(db: Reader): Promise<readonly Tally[]> {
+  // as one row of JSON: see loadBalances
+  const row = await db.get<{ rows: string }>(
+    sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms)) as rows
+      from fly_tally t join variant_revision r on r.id = t.variant_revision_id`,
+  )
+  const rows = JSON.parse(row.rows) as readonly [string, string, string, number, number][]
+  return rows.map(([variantId, cause, lossCause, count, lastAtMs]) => ({
+    variantId,
+    cause,
+    lossCause,
+    count,
+    lastAtMs,
+  }))
+}
+
+/** When the first recipe of each variant came to be known. */
+const loadSince = keptUntilWrite(readSince, ['patterns'])
+
+async function readSince(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({ variantId: variantRevision.variantId, atMs: sql<number>`min(${variantRevision.createdAtMs})` })
+    .from(variantRevision)
+    .groupBy(variantRevision.variantId)
+  return new Map(rows.map(({ variantId, atMs }) => [variantId, atMs]))
+}
+
 /** What became of the flies of each variant that is on hand, or was tied or lost. */
 export async function historyView(db: Reader, timeZone: string): Promise<HistoryView> {
-  const tallies: readonly Tally[] = await db
-    .select({
-      variantId: variantRevision.variantId,
-      cause: flyTally.cause,
-      lossCause: flyTally.lossCause,
-      count: flyTally.count,
-      lastAtMs: flyTally.lastAtMs,
-    })
-    .from(flyTally)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyTally.variantRevisionId))
+  const tallies = await loadTallies(db)
   const fished = await db
     .select({ variantId: spell.variantId, on: sql<string>`max(${outing.on})` })
     .from(spell)
     .innerJoin(outing, eq(outing.id, spell.outingId))
     .where(and(isNull(spell.archivedAtMs), isNull(outing.archivedAtMs)))
     .groupBy(spell.variantId)
-  const since = await db
-    .select({ variantId: variantRevision.variantId, atMs: sql<number>`min(${variantRevision.createdAtMs})` })
-    .from(variantRevision)
-    .groupBy(variantRevision.variantId)
   const byVariant = grouped(tallies, ({ variantId }) => variantId)
   const fishedOn = new Map(fished.map(({ variantId, on }) => [variantId, on]))
-  const sinceMs = new Map(since.map(({ variantId, atMs }) => [variantId, atMs]))
-  const day = (atMs: number) => localTime(atMs, timeZone).on
+  const sinceMs = await loadSince(db)
+  const days = new Map<number, string>()
+  const day = (atMs: number) => {
+    const known = days.get(atMs) ?? localTime(atMs, timeZone).on
+    days.set(atMs, known)
+    return known
+  }
   return {
     variants: (await loadVariants(db)).flatMap((row): HistoryLine[] => {
       const mine = byVariant.get(row.variant.id) ?? []

@@ -63,13 +63,16 @@ const Foam = styled.div<{ $columns: number }>`
     color: var(--quiet);
   }
   .fly {
-    display: grid;
-    grid-template-columns: 24px minmax(9em, 1fr) minmax(33px, auto);
-    gap: 6px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 6px;
     align-items: center;
     min-height: 32px;
     font-size: 0.875rem;
     cursor: grab;
+  }
+  .fly > div {
+    display: contents;
   }
   .fly[data-dragging] {
     opacity: 0.5;
@@ -78,6 +81,8 @@ const Foam = styled.div<{ $columns: number }>`
     outline: 2px solid var(--thistle);
   }
   .fly .name {
+    flex: 1 0 auto;
+    max-width: calc(100% - 32px);
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
