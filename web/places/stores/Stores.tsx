@@ -48,6 +48,15 @@ const Scroll = styled.div`
   button.drawer:hover {
     background: var(--panel);
   }
+  @media (max-width: 700px) {
+    button.drawer {
+      grid-template-columns: minmax(0, 1fr) 64px 88px;
+    }
+    .kind,
+    .keep {
+      display: none;
+    }
+  }
   .number {
     text-align: right;
   }
@@ -183,7 +192,7 @@ export default function Stores() {
                 style={{ top: start }}
                 onClick={() => setParams({ material: line.id })}
               >
-                <Quiet>{line.kind}</Quiet>
+                <Quiet className="kind">{line.kind}</Quiet>
                 <span className="name">
                   <span className="swatch" style={{ background: line.colourHex }} />
                   {drawerTitle(line)}
@@ -191,7 +200,7 @@ export default function Stores() {
                 <span className="number figures" style={{ color: STATE_COLOURS[state] }}>
                   {line.onHand === null || line.onHand < 0 ? '' : stockAmount(line.onHand, line.stockUnit)}
                 </span>
-                <span className="number">
+                <span className="number keep">
                   <Quiet>
                     {line.minimumAmount === null
                       ? ''
