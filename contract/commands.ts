@@ -1,7 +1,7 @@
 import { wording } from '../core/index.ts'
 import { z } from 'zod'
 import {
-  actionId, batchId, photoId, purchaseId, purchaseLineId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
+  actionId, batchId, civilDate, photoId, purchaseId, purchaseLineId, boxId, compartmentId, eventId, familyId, foodId, foodStageId, materialId, name, note, outingId, patternId,
   reachId, share, spellId, variantId, version, waterId,
 } from './common.ts' // prettier-ignore
 import { dressingBody, swaps } from './records/dressing.ts'
@@ -279,11 +279,25 @@ export const commandBodies = {
       refusals: z.number().int().min(0).max(500, 'At most 500.'),
     })
     .strict(),
-  /** null lets the plan choose, nought leaves the fly out of it */
+  /** null lets the plan choose, nought leaves the fly out of it; pattern and label say what one is that is not made yet */
   planFix: z
     .object({
       variantId,
+      patternId,
+      label: name,
       count: z.number().int('Whole flies only.').min(0, 'Nought or more.').max(99, 'At most 99.').nullable(),
+    })
+    .strict(),
+  /** how long an evening at the bench is where it is not as usual on its day of the week; null is as usual */
+  eveningSet: z
+    .object({
+      on: civilDate,
+      minutes: z
+        .number()
+        .int('Whole minutes.')
+        .min(0, 'Nought or more.')
+        .max(600, 'At most 600 minutes.')
+        .nullable(),
     })
     .strict(),
   /** takes flies along: out of their compartments into one that goes to the water */

@@ -1,6 +1,8 @@
 import { axeFaults, choose, expect, test } from './thistle.ts'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { PatternsView, PatternView } from '../contract/index.ts'
 
 const saturday = (page: Page) => page.getByRole('table', { name: 'To tie before Sat 6 June' })
 
@@ -105,4 +107,54 @@ test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ 
   await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
   await page.keyboard.press('1')
   await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
+})
+
+test('an evening that differs is planned with, and made as usual again', async ({ page }) => {
+  await page.goto('/ahead')
+  const before = page.getByRole('region', { name: 'Before Sat 6 June' })
+  await expect(before).toContainText('of 120 minutes at the bench', { timeout: 20_000 })
+  const friday = before.getByLabel('Minutes on Fri 5 June')
+  await friday.fill('0')
+  await friday.press('Tab')
+  await expect(before).toContainText('of 60 minutes at the bench')
+  await expect(before.getByRole('row', { name: /Fri 5 June/ })).toContainText('free')
+  await before.getByRole('button', { name: 'Fri 5 June as usual' }).click()
+  await expect(before).toContainText('of 120 minutes at the bench')
+  await before.getByLabel('Another evening').fill('2026-06-06')
+  await expect(before.getByRole('button', { name: 'Add it' })).toBeDisabled()
+})
+
+test('a variant that nobody made yet is planned where nothing else serves, and queuing it makes it', async ({
+  page,
+}) => {
+  // the large mayfly is left with one fly that is too small for it
+  const api = async (path: string) => (await page.request.get(`/api/${path}`)).json() as Promise<unknown>
+  const { patterns } = (await api('patterns')) as PatternsView
+  const listed = patterns.find(({ name }) => name === 'Paper Lantern')
+  const lantern = (await api(`patterns/${listed?.id}`)) as PatternView
+  const { revision: _revision, id, variants, serves, ...rest } = lantern
+  const small = variants.find(({ label }) => label.startsWith('#12'))
+  if (!small) throw new Error('the demo has no small lantern')
+  const { id: variantId, label, hookMaterialId, swaps } = small
+  const saved = await page.request.post('/api/commands', {
+    data: {
+      id: v7(),
+      kind: 'patternSave',
+      body: {
+        ...rest,
+        patternId: id,
+        serves: serves.map(({ foodStageId, weight }) => ({ foodStageId, weight })),
+        newMaterials: [],
+        variants: [{ id: variantId, label, hookMaterialId, swaps, parCount: null, homeCompartmentId: null }],
+      },
+    },
+  })
+  expect(saved.ok(), await saved.text()).toBe(true)
+  await page.goto('/ahead')
+  const row = saturday(page).getByRole('row', { name: /Paper Lantern #10/ })
+  await expect(row).toContainText('not made yet: queuing makes it', { timeout: 30_000 })
+  await row.getByRole('button', { name: /^Queue/ }).click()
+  await expect(row).toContainText('0 on hand')
+  await page.goto('/bench')
+  await expect(page.getByText(/Paper Lantern #10/).first()).toBeVisible()
 })

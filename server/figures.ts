@@ -7,6 +7,7 @@ import {
   drawFly,
   evaluateFly,
   LIST_CONDITIONS,
+  nightsToDry,
   resolveDressing,
   USUAL_TIPPET,
 } from '../core/index.ts'
@@ -75,6 +76,7 @@ export function figureOf(
     inputHash,
     look: appearanceOf(fly),
     bill: billOfMaterials(fly),
+    nightsToDry: nightsToDry(fly.components),
   }
 }
 

@@ -1,39 +1,26 @@
-import { eq } from 'drizzle-orm'
+import { eq, min } from 'drizzle-orm'
 import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import type { ShippedStage } from '../core/season/shipped/larder.ts'
 import { defaultSettings, foldedKey } from '../contract/index.ts'
 import type { Database, Tx } from './db/database.ts'
 import { box, compartment, family, food, foodStage, setting } from './db/schema.ts'
+import { remeasureFigures } from './figures.ts'
 import { fixedId } from './ids.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
-const SHIPPED_VERSION = 1
+const SHIPPED_VERSION = 2
 
+/** Writes what ships anew, but for what the user has edited. */
 async function seedFamilies(tx: Tx): Promise<void> {
-  for (const shipped of shippedFamilies) {
-    const {
-      key,
-      kind,
-      name,
-      stockUnit,
-      massModel,
-      physics,
-      hook,
-      boring,
-      wasteShare,
-      cutLengthMm,
-      cautions,
-      sizes,
-      colours,
-    } = shipped
-    await tx.insert(family).values({
-      id: fixedId(`family:${key}`),
+  for (const { key, kind, name, stockUnit, ...shipped } of shippedFamilies) {
+    const { massModel, physics, hook, boring, wasteShare, cutLengthMm, cautions, sizes, colours } = shipped
+    const row = {
       kind,
       name,
       stockUnit,
       body: {
-        schemaVersion: 1,
+        schemaVersion: 1 as const,
         massModel,
         physics,
         hook,
@@ -44,9 +31,12 @@ async function seedFamilies(tx: Tx): Promise<void> {
         sizes,
         colours,
       },
-      shippedKey: key,
       shippedVersion: SHIPPED_VERSION,
-    })
+    }
+    await tx
+      .insert(family)
+      .values({ ...row, id: fixedId(`family:${key}`), shippedKey: key })
+      .onConflictDoUpdate({ target: family.id, set: row, setWhere: eq(family.edited, false) })
   }
 }
 
@@ -66,20 +56,21 @@ export function stageRow({ key: _key, stage, name: stageName, ...body }: Shipped
   }
 }
 
+/** Writes foods and stages anew, but for those that the user has edited or put away. */
 async function seedLarder(tx: Tx): Promise<void> {
   for (const { key, name, groupKey, stages } of shippedFoods) {
     const foodId = fixedId(`food:${key}`)
+    const own = { name, groupKey, shippedVersion: SHIPPED_VERSION }
     await tx
       .insert(food)
-      .values({ id: foodId, name, groupKey, shippedKey: key, shippedVersion: SHIPPED_VERSION })
+      .values({ ...own, id: foodId, shippedKey: key })
+      .onConflictDoUpdate({ target: food.id, set: own, setWhere: eq(food.edited, false) })
     for (const stage of stages) {
-      await tx.insert(foodStage).values({
-        ...stageRow(stage),
-        id: fixedId(`stage:${stage.key}`),
-        foodId,
-        shippedKey: stage.key,
-        shippedVersion: SHIPPED_VERSION,
-      })
+      const row = { ...stageRow(stage), shippedVersion: SHIPPED_VERSION }
+      await tx
+        .insert(foodStage)
+        .values({ ...row, id: fixedId(`stage:${stage.key}`), foodId, shippedKey: stage.key })
+        .onConflictDoUpdate({ target: foodStage.id, set: row, setWhere: eq(foodStage.edited, false) })
     }
   }
 }
@@ -104,13 +95,22 @@ async function seedTray(tx: Tx): Promise<void> {
   })
 }
 
-/** Fills a new data directory with what ships: families, foods, settings, the bench tray. Does nothing on an old one. */
+/**
+ * Fills a new data directory with what ships: families, foods, settings, the bench tray. An older one gets the families
+ * and foods of today where nobody has edited them.
+ */
 export async function seedShipped(database: Database, timeZone: string): Promise<void> {
-  const there = await database.db.select({ id: setting.id }).from(setting).where(eq(setting.id, 'settings'))
-  if (there.length > 0) return
+  const { db } = database
+  const [there] = await db.select({ id: setting.id }).from(setting).where(eq(setting.id, 'settings'))
+  const [shipped] = await db
+    .select({ version: min(family.shippedVersion) })
+    .from(family)
+    .where(eq(family.edited, false))
+  if (there && (shipped?.version ?? SHIPPED_VERSION) >= SHIPPED_VERSION) return
   await database.write(async (tx) => {
     await seedFamilies(tx)
     await seedLarder(tx)
+    if (there) return remeasureFigures(tx)
     await seedTray(tx)
     await tx.insert(setting).values({ id: 'settings', body: { ...defaultSettings, timeZone } })
   })

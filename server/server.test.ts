@@ -655,6 +655,7 @@ describe('waters, outings and the moment', () => {
     await server.command('fliesLose', { outingId: null, losses }).expect(200)
     await server.command('materialEntry', { materialId: hook, cause: 'bought', amount: 500 }).expect(200)
     const plan = await body<PlanView>('/api/plan')
+    const drawerAt = (wanted: string) => plan.drawers.findIndex(({ materialId }) => materialId === wanted)
     expect(plan.outings.map((coming) => [coming.on, coming.hours, coming.reachName])).toEqual([
       [on, 6, 'Lower'],
     ])
@@ -663,17 +664,18 @@ describe('waters, outings and the moment', () => {
       {
         variantId,
         onHand: 1,
-        room: 5,
+        compartmentId: placeA,
+        nightsToDry: 0,
         lost: 1,
-        dislike: 0,
-        minutesEach: 8,
-        timedFlies: 0,
         look: { soft: false },
-        setup: { hook, thread: '' },
-        meantFor: [id('stage:river-midge-larva')],
+        setup: { hook: drawerAt(hook), thread: null, bead: null },
       },
     ])
-    expect(plan.variants[0]?.bill.find(({ materialId }) => materialId === hook)?.perFly).toBe(100)
+    expect(plan.patterns).toMatchObject([
+      { dislike: 0, minutesEach: 8, timedFlies: 0, meantFor: [id('stage:river-midge-larva')] },
+    ])
+    expect(plan.places.find(({ compartmentId }) => compartmentId === placeA)?.room).toBe(5)
+    expect(plan.variants[0]?.bill).toContainEqual([drawerAt(hook), 100])
     expect(plan.drawers.find(({ materialId }) => materialId === hook)).toMatchObject({ onHand: 500 })
     expect(plan.drawers.find(({ materialId }) => materialId === thread)).toMatchObject({ onHand: null })
   })
@@ -721,7 +723,7 @@ describe('waters, outings and the moment', () => {
       }) // prettier-ignore
     }
     await server.command('batchFinish', { batchId, abandon: false }).expect(200)
-    const [planned] = (await body<PlanView>('/api/plan')).variants
+    const [planned] = (await body<PlanView>('/api/plan')).patterns
     expect(planned).toMatchObject({ minutesEach: 6, timedFlies: 3 })
   })
 

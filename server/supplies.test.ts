@@ -22,6 +22,7 @@ import {
   hookFamily,
   id,
   midge,
+  patternId,
   placeA,
   placeB,
   thread,
@@ -357,15 +358,46 @@ describe('a box after a school', () => {
 describe('the plan', () => {
   it('keeps what was fixed of it, and forgets it when it is let free', async () => {
     const choices = async () => (await body<PlanView>('/api/plan')).choices
-    await server.command('planFix', { variantId, count: 4 }).expect(200)
+    const fly = { variantId, patternId, label: '#16 black' }
+    await server.command('planFix', { ...fly, count: 4 }).expect(200)
     expect(await choices()).toEqual({ [variantId as string]: 4 })
-    const left = await server.command('planFix', { variantId, count: 0 }).expect(200)
+    const left = await server.command('planFix', { ...fly, count: 0 }).expect(200)
     expect(left.body.label).toBe('Left Plain Thread #16 black out of the plan')
     await undo(left.body.actionId).expect(200)
     expect(await choices()).toEqual({ [variantId as string]: 4 })
-    await server.command('planFix', { variantId, count: null }).expect(200)
+    await server.command('planFix', { ...fly, count: null }).expect(200)
     expect(await choices()).toEqual({})
-    await server.command('planFix', { variantId, count: 100 }).expect(400)
+    await server.command('planFix', { ...fly, count: 100 }).expect(400)
+  })
+
+  it('keeps what was decided of a fly that it thought of and that nobody made', async () => {
+    const thought = id('test:thought')
+    const fixed = await server
+      .command('planFix', { variantId: thought, patternId, label: '#14 black', count: 2 })
+      .expect(200)
+    expect(fixed.body.label).toBe('Fixed 2 Plain Thread #14 black in the plan')
+    expect((await body<PlanView>('/api/plan')).choices).toEqual({ [thought as string]: 2 })
+    await server
+      .command('planFix', { variantId: thought, patternId: id('test:none'), label: '#14', count: 2 })
+      .expect(404)
+  })
+
+  it('keeps evenings that differ, makes them as usual again, and forgets those that are over', async () => {
+    const evenings = async () => (await body<PlanView>('/api/plan')).evenings
+    await server.command('eveningSet', { on: '2099-06-03', minutes: 0 }).expect(200)
+    const long = await server.command('eveningSet', { on: '2099-06-04', minutes: 150 }).expect(200)
+    expect(long.body.label).toBe('Set the evening of 2099-06-04 to 150 minutes')
+    await server.command('eveningSet', { on: '2001-06-04', minutes: 30 }).expect(200)
+    expect(await evenings()).toEqual([
+      { on: '2099-06-03', minutes: 0 },
+      { on: '2099-06-04', minutes: 150 },
+    ])
+    await undo(long.body.actionId).expect(200)
+    expect(await evenings()).toEqual([{ on: '2099-06-03', minutes: 0 }])
+    await server.command('eveningSet', { on: '2099-06-03', minutes: null }).expect(200)
+    expect(await evenings()).toEqual([])
+    await server.command('eveningSet', { on: '2099-06-03', minutes: 601 }).expect(400)
+    await server.command('eveningSet', { on: '2099-02-30', minutes: 60 }).expect(400)
   })
 })
 

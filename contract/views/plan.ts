@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { TRIGGER_KEYS } from '../../core/index.ts'
-import { compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
+import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { variantFigure } from './parts.ts'
 
 /** What a fish can see of a fly; see core's `Appearance`. */
@@ -36,39 +36,66 @@ export const planOuting = z.object({
 })
 export type PlanOuting = z.infer<typeof planOuting>
 
+/** A drawer by its place in the plan's `drawers`. */
+const drawerAt = z.number().int().min(0)
+
+/** What all variants of a pattern share. */
+export const planPattern = z.object({
+  patternId,
+  name: z.string(),
+  dislike: z.number(),
+  minutesEach: z.number(),
+  /** flies that the minutes come from; nought for a usual figure */
+  timedFlies: z.number(),
+  meantFor: z.array(foodStageId),
+})
+
 /** A variant that the plan may choose, with what it takes. */
 export const planVariant = z.object({
   variantId,
   patternId,
-  name: z.string(),
-  figure: variantFigure,
+  label: z.string(),
+  figure: variantFigure.pick({
+    kind: true,
+    sinkSpeedMmPerS: true,
+    trailingSpeedMmPerS: true,
+    posture: true,
+    hookSize: true,
+    drawingKey: true,
+  }),
   look: look.nullable(),
   onHand: z.number(),
-  /** how many more its place holds; null for any number */
-  room: z.number().nullable(),
+  /** where it lies */
   compartmentId: compartmentId.nullable(),
-  compartmentLabel: z.string(),
-  minutesEach: z.number(),
-  /** flies that the minutes come from; nought for a usual figure */
-  timedFlies: z.number(),
-  dislike: z.number(),
+  nightsToDry: z.number(),
   lost: z.number(),
   hoursFished: z.number(),
-  bill: z.array(z.object({ materialId, perFly: z.number() })),
-  meantFor: z.array(foodStageId),
+  /** how much of which drawer one fly takes; drawers that were put away are left out */
+  bill: z.array(z.tuple([drawerAt, z.number()])),
   /** what a batch of it needs at hand */
-  setup: z.object({ thread: z.string(), hook: z.string(), bead: z.string() }),
+  setup: z.object({ thread: drawerAt.nullable(), hook: drawerAt.nullable(), bead: drawerAt.nullable() }),
 })
-export type PlanVariant = z.infer<typeof planVariant>
 
+/** All that a plan is made from. It names drawers by their place in a list, and patterns once: it may hold thousands of flies. */
 export const planView = z
   .object({
     /** where flies go that have no place of their own */
     trayId: compartmentId,
     /** numbers that the user has fixed, by variant; nought leaves one out */
     choices: z.record(z.string(), z.number()),
+    /** evenings that are not as usual on their day of the week */
+    evenings: z.array(z.object({ on: civilDate, minutes: z.number() })),
     outings: z.array(planOuting),
+    patterns: z.array(planPattern),
     variants: z.array(planVariant),
+    places: z.array(
+      z.object({
+        compartmentId,
+        label: z.string(),
+        /** how many more it holds; null for any number */
+        room: z.number().nullable(),
+      }),
+    ),
     drawers: z.array(
       z.object({
         materialId,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
-import { jigNymph } from '../testing/shippedMaterial.ts'
-import { billOfMaterials, costOf, stepFigures, stepsOf } from './index.ts'
+import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
+import { billOfMaterials, costOf, nightsToDry, stepFigures, stepsOf } from './index.ts'
 
 const made = jigNymph()
 const fly = resolveDressing(made.dressing, made.variant, made.materials)
@@ -77,5 +77,31 @@ describe('costOf', () => {
     // 625 for 25 hooks, 300 for 10 m of wire
     expect(minor).toBeCloseTo(25 + 2.1, 9)
     expect(unpriced).toEqual(['gift', 'unknown'])
+  })
+})
+
+describe('nightsToDry', () => {
+  const coated = (family: string, layers?: number) => {
+    const { dressing, variant, materials } = recipe(shippedMaterial('hook-jig-60', '16', 'bronze'), [
+      { key: 'body', kind: 'body', material: shippedMaterial('thread-nylon', '50', 'black'), at: [0.3, 1] },
+      {
+        key: 'coat',
+        kind: 'coat',
+        material: shippedMaterial(family),
+        at: [0.2, 1],
+        ...(layers ? { layers } : {}),
+      },
+    ])
+    const resolved = resolveDressing(dressing, variant, materials)
+    if (resolved.kind !== 'fly') throw new Error('incomplete')
+    return nightsToDry(resolved.components)
+  }
+  it('is a night for each coat of varnish, and none for what the lamp cures or what has no coat', () => {
+    expect(coated('varnish-clear')).toBe(1)
+    expect(coated('varnish-clear', 2)).toBe(2)
+    expect(coated('varnish-water', 3)).toBe(3)
+    expect(coated('resin-uv-thin', 2)).toBe(0)
+    expect(coated('cement-head')).toBe(0)
+    expect(nightsToDry(fly.components)).toBe(0)
   })
 })

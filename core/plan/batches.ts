@@ -1,4 +1,4 @@
-import { coverOf, suppliesOf, worthOf } from './problem.ts'
+import { comesThrough, coverOf, suppliesOf, worthOf } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
 /** A batch that the plan chose, and why. */
@@ -7,6 +7,7 @@ export interface PlannedBatch {
   readonly period: number
   readonly count: number
   readonly minutes: number
+  readonly nightsToDry: number
   /** needs that it helps, most first, with the worth that it adds to each */
   readonly covers: readonly { readonly need: string; readonly adds: number }[]
   /** what the cover of all needs would lose without it, as share */
@@ -28,7 +29,8 @@ export function batchesOf(problem: PlanProblem, counts: Counts): readonly Planne
           const need = problem.needs[n]
           if (!need) return []
           const supply = supplies[n] ?? 0
-          const adds = worthOf(need, supply) - worthOf(need, supply - quality * count)
+          const brought = quality * count * comesThrough(candidate, period, need.period)
+          const adds = worthOf(need, supply) - worthOf(need, supply - brought)
           return adds > 1e-9 ? [{ need: need.key, adds }] : []
         })
         .sort((a, b) => b.adds - a.adds)
@@ -38,6 +40,7 @@ export function batchesOf(problem: PlanProblem, counts: Counts): readonly Planne
           period,
           count,
           minutes: count * candidate.minutesEach,
+          nightsToDry: candidate.nightsToDry,
           covers,
           costOfLeaving: cover > 0 ? Math.max(cover - coverOf(problem, without), 0) / cover : 0,
         },
@@ -109,13 +112,20 @@ export interface EveningShare<Batch> {
   readonly count: number
 }
 
+/** A batch as far as it bears on which evening it is tied. */
+interface Scheduled {
+  readonly count: number
+  readonly minutes: number
+  readonly nightsToDry?: number
+  readonly notBefore?: string | null
+}
+
 /**
- * Batches in their order over the evenings there are; a batch that does not fit goes on the next evening, and one that
- * waits for a delivery is not begun before it: what waits comes last, the first to be delivered first.
+ * Batches in their order over the evenings there are; a batch that does not fit goes on the next evening. One that waits
+ * for a delivery is not begun before it: what waits comes last, the first to be delivered first. What has to dry longest
+ * comes before what is dry sooner.
  */
-export function overEvenings<
-  Batch extends { readonly count: number; readonly minutes: number; readonly notBefore?: string | null },
->(
+export function overEvenings<Batch extends Scheduled>(
   batches: readonly Batch[],
   evenings: readonly { readonly on: string; readonly minutes: number }[],
 ): readonly EveningShare<Batch>[] {
@@ -123,7 +133,9 @@ export function overEvenings<
   let at = 0
   let left = evenings[0]?.minutes ?? 0
   const waiting = (batch: Batch) => batch.notBefore ?? ''
-  const inTurn = [...batches].sort((a, b) => waiting(a).localeCompare(waiting(b)))
+  const inTurn = [...batches].sort(
+    (a, b) => waiting(a).localeCompare(waiting(b)) || (b.nightsToDry ?? 0) - (a.nightsToDry ?? 0),
+  )
   for (const batch of inTurn) {
     while (at < evenings.length && (evenings[at]?.on ?? '') < waiting(batch)) {
       at += 1

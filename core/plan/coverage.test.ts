@@ -5,7 +5,7 @@ import { appearanceOf } from '../match/index.ts'
 import { shippedFoods } from '../season/shipped/larder.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
 import { anchorsOf, coverageOf, seasonFoods } from './index.ts'
-import type { CoverageInput, CoveringVariant } from './index.ts'
+import type { CoverageInput, ServingVariant } from './index.ts'
 
 const stages = shippedFoods
   .filter(({ key }) => key === 'dark-olive')
@@ -13,17 +13,16 @@ const stages = shippedFoods
 
 const RULES = { sizes: true, lightAndHeavy: true, alternatives: 2, anchors: 3 }
 
-function variant(key: string, made: ReturnType<typeof jigNymph>, onHand: number): CoveringVariant {
+function variant(key: string, made: ReturnType<typeof jigNymph>, onHand: number): ServingVariant {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('incomplete')
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
   return {
-    key, patternKey: key.slice(0, 3), behaviour: behaviourOf(report), look: appearanceOf(fly), onHand, room: null,
-    minutesEach: 8, dislike: 0, lost: 0, hoursFished: 0, bill: [], meantFor: [],
+    key, patternKey: key.slice(0, 3), behaviour: behaviourOf(report), look: appearanceOf(fly), onHand, meantFor: [],
   } // prettier-ignore
 }
 
-function rowsOf(variants: readonly CoveringVariant[], change: Partial<CoverageInput> = {}) {
+function rowsOf(variants: readonly ServingVariant[], change: Partial<CoverageInput> = {}) {
   const work = coverageOf({
     foods: [
       { stageKey: 'dark-olive-dun', worth: 0.2, lengthMmLow: 5, lengthMmHigh: 9 },
@@ -88,7 +87,7 @@ describe('coverageOf', () => {
 })
 
 describe('rules of cover', () => {
-  const dun = (variants: readonly CoveringVariant[], rules = RULES) =>
+  const dun = (variants: readonly ServingVariant[], rules = RULES) =>
     rowsOf(variants, { rules }).find(({ stageKey }) => stageKey === 'dark-olive-dun')
 
   it('asks for several patterns on the film, where fish get choosy', () => {

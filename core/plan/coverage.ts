@@ -3,7 +3,7 @@ import { matchFly } from '../match/index.ts'
 import type { FlyMatch, School, StageLooks } from '../match/index.ts'
 import { bandIn } from '../season/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
-import type { TieableVariant } from './inputs.ts'
+import type { ServingVariant } from './inputs.ts'
 
 /** A food that boxes are held against, with its length now. */
 export interface FoodToCover {
@@ -13,16 +13,11 @@ export interface FoodToCover {
   readonly lengthMmHigh: number
 }
 
-/** A variant with the pattern that it belongs to. */
-export interface CoveringVariant extends TieableVariant {
-  readonly patternKey: string
-}
-
 export interface CoverageInput {
   readonly foods: readonly FoodToCover[]
   readonly stages: readonly (FoodStage &
     StageLooks & { readonly colours: readonly { readonly name: string; readonly hexWet: string }[] })[]
-  readonly variants: readonly CoveringVariant[]
+  readonly variants: readonly ServingVariant[]
   readonly waterKind: WaterKind
   readonly bedMm: number
   readonly surfaceSpeedMmPerS: number
@@ -79,15 +74,15 @@ const NEAR_COLOUR = 0.14
 /** A natural whose lengths differ less than this has no small and large. */
 const ONE_SIZE = 1.25
 
-const fallOf = ({ behaviour }: CoveringVariant) => (behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : 0)
+const fallOf = ({ behaviour }: ServingVariant) => (behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : 0)
 
-type Serving = { readonly variant: CoveringVariant; readonly match: FlyMatch }
+type Serving = { readonly variant: ServingVariant; readonly match: FlyMatch }
 
 const stateOf = (held: number, wanted: number): CoverCell['state'] =>
   wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'thin' : 'missing'
 
 /** Whether the boxes hold enough flies that take a team down. */
-export function anchorsOf(variants: readonly CoveringVariant[], { anchors }: CoverRules): Anchors {
+export function anchorsOf(variants: readonly ServingVariant[], { anchors }: CoverRules): Anchors {
   const onHand = variants.reduce(
     (sum, variant) => (fallOf(variant) >= ANCHOR_MM_PER_S ? sum + variant.onHand : sum),
     0,

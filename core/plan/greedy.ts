@@ -1,35 +1,35 @@
-import { flyCost, gainOf, planValue } from './problem.ts'
+import { comesThrough, flyCost, gainOf, nightsIndex, planValue, suppliesOf } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
 /** A plan in the making: counts, and what is left of each limit. */
 class Draft {
   readonly counts: number[][]
   private readonly supplies: number[]
-  private readonly minutes: number[]
-  private readonly room: number[]
+  private readonly minutes: number[][]
+  private readonly most: number[]
   private readonly left: number[][]
 
   private readonly problem: PlanProblem
 
   constructor(problem: PlanProblem) {
     this.problem = problem
-    const { candidates, periods, needs, materials } = problem
+    const { candidates, periods, limits } = problem
     this.counts = candidates.map(() => periods.map(() => 0))
-    this.supplies = needs.map(() => 0)
-    for (const { onHand, serves } of candidates) {
-      for (const { need, quality } of serves)
-        this.supplies[need] = (this.supplies[need] ?? 0) + quality * onHand
-    }
-    this.minutes = periods.map(({ minutes }) => minutes)
-    this.room = candidates.map(({ room, fixed }) => fixed ?? room)
-    this.left = materials.map(({ available }) => [...available])
+    this.supplies = suppliesOf(problem, this.counts)
+    this.minutes = periods.map(({ minutesByNights }) => [...minutesByNights])
+    this.most = candidates.map(({ most, fixed }) => fixed ?? most)
+    this.left = limits.map(({ available }) => [...available])
   }
 
   can(c: number, k: number): boolean {
     const candidate = this.problem.candidates[c]
-    if (!candidate || (this.room[c] ?? 0) < 1 || (this.minutes[k] ?? 0) < candidate.minutesEach) return false
-    return candidate.uses.every(({ material, perFly }) =>
-      (this.left[material] ?? []).every((amount, period) => period < k || amount >= perFly - 1e-9),
+    const minutes = this.minutes[k]
+    if (!candidate || !minutes || (this.most[c] ?? 0) < 1) return false
+    for (let nights = nightsIndex(candidate); nights >= 0; nights -= 1) {
+      if ((minutes[nights] ?? 0) < candidate.minutesEach) return false
+    }
+    return candidate.uses.every(({ limit, perFly }) =>
+      (this.left[limit] ?? []).every((amount, period) => period < k || amount >= perFly - 1e-9),
     )
   }
 
@@ -37,17 +37,20 @@ class Draft {
   add(c: number, k: number, by: 1 | -1): void {
     const candidate = this.problem.candidates[c]
     const row = this.counts[c]
-    if (!candidate || !row) return
+    const minutes = this.minutes[k]
+    if (!candidate || !row || !minutes) return
     row[k] = (row[k] ?? 0) + by
-    this.room[c] = (this.room[c] ?? 0) - by
-    this.minutes[k] = (this.minutes[k] ?? 0) - by * candidate.minutesEach
-    for (const { need, quality } of candidate.serves) {
-      if ((this.problem.needs[need]?.period ?? -1) >= k) {
-        this.supplies[need] = (this.supplies[need] ?? 0) + by * quality
-      }
+    this.most[c] = (this.most[c] ?? 0) - by
+    for (let nights = nightsIndex(candidate); nights >= 0; nights -= 1) {
+      minutes[nights] = (minutes[nights] ?? 0) - by * candidate.minutesEach
     }
-    for (const { material, perFly } of candidate.uses) {
-      const left = this.left[material]
+    for (const { need, quality } of candidate.serves) {
+      const period = this.problem.needs[need]?.period ?? -1
+      if (period < k) continue
+      this.supplies[need] = (this.supplies[need] ?? 0) + by * quality * comesThrough(candidate, k, period)
+    }
+    for (const { limit, perFly } of candidate.uses) {
+      const left = this.left[limit]
       if (left)
         for (let period = k; period < left.length; period += 1) left[period] = (left[period] ?? 0) - by * perFly
     }
@@ -62,7 +65,7 @@ class Draft {
       const need = this.problem.needs[n]
       if (!need || need.period < k) continue
       const from = this.supplies[n] ?? 0
-      let rest = quality
+      let rest = quality * comesThrough(candidate, k, need.period)
       for (let at = from; rest > 1e-9 && at < need.wanted;) {
         const step = Math.min(rest, Math.floor(at + 1e-9) + 1 - at)
         sum += need.worth * gainOf(Math.floor(at + 1e-9)) * Math.min(step, need.wanted - at)

@@ -21,22 +21,29 @@ export interface ComingOuting {
   }[]
 }
 
-/** A variant that could be tied. */
-export interface TieableVariant {
+/** A variant as the foods of an outing are held against it. */
+export interface ServingVariant {
   readonly key: string
+  readonly patternKey: string
   readonly behaviour: Behaviour
-  /** null where its recipe is incomplete: then it is not planned */
+  /** null where its recipe is incomplete: then it serves nothing */
   readonly look: Appearance | null
   readonly onHand: number
-  /** how many more its place holds; null where it has none or holds any number */
-  readonly room: number | null
+  /** stages that its pattern is meant for */
+  readonly meantFor: readonly string[]
+}
+
+/** A variant that could be tied. */
+export interface TieableVariant extends ServingVariant {
+  /** compartment that it would lie in; null where it has none */
+  readonly placeKey: string | null
   readonly minutesEach: number
+  /** nights that have to pass between the bench and the water */
+  readonly nightsToDry: number
   readonly dislike: number
   readonly lost: number
   readonly hoursFished: number
   readonly bill: readonly { readonly materialKey: string; readonly perFly: number }[]
-  /** stages that its pattern is meant for */
-  readonly meantFor: readonly string[]
 }
 
 /** A drawer that a plan may empty. */
@@ -48,6 +55,20 @@ export interface PlanDrawer {
   readonly leadTimeDays: number | null
 }
 
+/** A compartment that flies are tied for. */
+export interface PlanPlace {
+  readonly key: string
+  /** how many more it holds */
+  readonly room: number
+}
+
+/** The evenings at the bench: so long on these days of the week, 1 Monday to 7 Sunday, and some that differ. */
+export interface EveningHabits {
+  readonly minutes: number
+  readonly weekdays: readonly number[]
+  readonly differing: readonly { readonly on: string; readonly minutes: number }[]
+}
+
 /** What the user asked for: numbers fixed, nought among them to forbid. */
 export type PlanChoices = Readonly<Record<string, number>>
 
@@ -56,10 +77,12 @@ export interface PlanInputs {
   readonly today: string
   readonly serviceLevel: number
   readonly school: School
-  readonly evenings: { readonly minutes: number; readonly weekdays: readonly number[] }
+  readonly evenings: EveningHabits
   readonly outings: readonly ComingOuting[]
   readonly stages: readonly (FoodStage & StageLooks)[]
   readonly variants: readonly TieableVariant[]
   readonly drawers: readonly PlanDrawer[]
+  /** those that do not hold any number */
+  readonly places: readonly PlanPlace[]
   readonly choices: PlanChoices
 }

@@ -21,11 +21,13 @@ function variant(
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
   return {
     key,
+    patternKey: key,
     behaviour: behaviourOf(report),
     look: appearanceOf(fly),
     onHand: 0,
-    room: null,
+    placeKey: null,
     minutesEach: 8,
+    nightsToDry: 1,
     dislike: 0,
     lost: 0,
     hoursFished: 0,
@@ -39,7 +41,7 @@ const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
   today: '2026-04-20',
   serviceLevel: 0.9,
   school: 'sizeAndStage',
-  evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7] },
+  evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7], differing: [] },
   outings: [
     {
       key: 'sat',
@@ -58,6 +60,7 @@ const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
   stages,
   variants: [variant('jig', jigNymph()), variant('dry', hackledDry(), { meantFor: ['dark-olive-dun'] })],
   drawers: [],
+  places: [],
   choices: {},
   ...change,
 })
@@ -75,11 +78,31 @@ function planned(of: PlanInputs) {
 
 describe('eveningsUntil', () => {
   it('are those before the day of the outing, on the days of the week that one ties', () => {
-    const evenings = eveningsUntil('2026-04-20', '2026-04-25', { minutes: 60, weekdays: [1, 3] })
+    const evenings = eveningsUntil('2026-04-20', '2026-04-25', { minutes: 60, weekdays: [1, 3], differing: [] })
     expect(evenings.map(({ on }) => on)).toEqual(['2026-04-20', '2026-04-22'])
-    expect(eveningsUntil('2026-04-25', '2026-04-25', { minutes: 60, weekdays: [6] })).toEqual([])
+    expect(eveningsUntil('2026-04-25', '2026-04-25', { minutes: 60, weekdays: [6], differing: [] })).toEqual([])
   })
 })
+
+describe('eveningsUntil with some that differ', () => {
+  it('takes the time of those, leaves out free ones and adds others', () => {
+    const differing = [
+      { on: '2026-04-20', minutes: 0 },
+      { on: '2026-04-22', minutes: 90 },
+      { on: '2026-04-23', minutes: 30 },
+      { on: '2026-04-25', minutes: 45 },
+    ]
+    expect(eveningsUntil('2026-04-20', '2026-04-25', { minutes: 60, weekdays: [1, 3], differing })).toEqual([
+      { on: '2026-04-22', minutes: 90 },
+      { on: '2026-04-23', minutes: 30 },
+    ])
+  })
+})
+
+const total = (plan: Record<string, number[]>) =>
+  Object.values(plan)
+    .flat()
+    .reduce((sum, count) => sum + count, 0)
 
 describe('problemOf', () => {
   it('has a nymph serve the nymph and a dry the dun, and neither the other', () => {
@@ -118,13 +141,63 @@ describe('problemOf', () => {
   it('stops at what the stores hold, unless more comes in time', () => {
     const hooks = (leadTimeDays: number | null) =>
       planned(inputs({ drawers: [{ key: 'hook', onHand: 200, leadTimeDays }] }))
-    const total = (plan: Record<string, number[]>) =>
-      Object.values(plan)
-        .flat()
-        .reduce((sum, count) => sum + count, 0)
     expect(total(hooks(null))).toBe(2)
     expect(total(hooks(10))).toBe(2)
     expect(total(hooks(2))).toBeGreaterThan(2)
+  })
+})
+
+describe('problemOf over several outings', () => {
+  const [first] = inputs().outings
+  if (!first) throw new Error('no outing')
+  const twice = (snagginess: number) =>
+    inputs({
+      outings: [
+        { ...first, snagginess },
+        { ...first, key: 'next', on: '2026-05-02', snagginess },
+      ],
+      variants: [variant('jig', jigNymph(), { onHand: 3 })],
+    })
+
+  it('misses at the next outing what the one before takes, the more the snaggier it is', () => {
+    const survives = (snagginess: number) =>
+      problemOf(twice(snagginess)).problem.candidates[0]?.survives[0] ?? 0
+    expect(survives(0)).toBeLessThan(1)
+    expect(survives(4)).toBeLessThan(survives(0))
+    expect(survives(4)).toBeGreaterThanOrEqual(0)
+    // three on hand are enough for the first; after it some are gone, and are tied anew before the second
+    const plan = planned(twice(4))
+    expect(total(plan)).toBeGreaterThan(total(planned({ ...twice(4), outings: [first] })))
+  })
+
+  it('ties nothing on the last evening that has to dry for longer', () => {
+    const varnished = (nightsToDry: number, on: string) =>
+      planned(
+        inputs({
+          evenings: { minutes: 0, weekdays: [], differing: [{ on, minutes: 60 }] },
+          variants: [variant('jig', jigNymph(), { nightsToDry })],
+        }),
+      ).jig?.[0] ?? 0
+    expect(varnished(1, '2026-04-24')).toBeGreaterThan(0)
+    expect(varnished(2, '2026-04-24')).toBe(0)
+    expect(varnished(2, '2026-04-23')).toBeGreaterThan(0)
+    expect(varnished(3, '2026-04-23')).toBe(0)
+  })
+
+  it('shares the room of a compartment among all that lie in it', () => {
+    const crowded = (room: number) =>
+      planned(
+        inputs({
+          variants: [
+            variant('jig', jigNymph(), { placeKey: 'a1' }),
+            variant('dry', hackledDry(), { placeKey: 'a1', meantFor: ['dark-olive-dun'] }),
+          ],
+          places: [{ key: 'a1', room }],
+        }),
+      )
+    expect(total(crowded(20))).toBeGreaterThan(3)
+    expect(total(crowded(3))).toBe(3)
+    expect(total(crowded(0))).toBe(0)
   })
 })
 

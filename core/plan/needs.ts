@@ -1,8 +1,8 @@
 import { matchFly } from '../match/index.ts'
 import { bandIn, dateOf, epochDayOf } from '../season/index.ts'
 import type { DepthBand } from '../season/index.ts'
-import type { ComingOuting, PlanInputs, TieableVariant } from './inputs.ts'
-import { learnedLossRate, parFor, priorLossRate } from './losses.ts'
+import type { ComingOuting, EveningHabits, PlanInputs, TieableVariant } from './inputs.ts'
+import { expectedLosses, learnedLossRate, parFor, priorLossRate } from './losses.ts'
 import type { LossClass, LossRate } from './losses.ts'
 import type { PlanProblem } from './problem.ts'
 
@@ -21,23 +21,39 @@ const SHARE_FISHED = 0.4
 const NOT_MEANT = 0.8
 /** Nobody plans more of one fly for one outing. */
 const MOST_WANTED = 6
-const MOST_ROOM = 12
+const MOST_TIED = 12
+/** Varnish in so many coats is as much as anyone gives, a night each. */
+const LONGEST_DRYING = 4
 /** A drawer that can be filled in time holds as much as anyone ties. */
 const PLENTY = 1e7
 
 const weekdayOf = (day: number) => ((((day + 3) % 7) + 7) % 7) + 1
 
-/** The evenings from today up to the day before an outing, by the days of the week that the user ties on. */
+/** The evenings from today up to the day before an outing, by the habits of the user; those without time are left out. */
 export function eveningsUntil(
   from: string,
   until: string,
-  { minutes, weekdays }: PlanInputs['evenings'],
+  { minutes, weekdays, differing }: EveningHabits,
 ): readonly Evening[] {
+  const others = new Map(differing.map((evening) => [evening.on, evening.minutes]))
   const evenings: Evening[] = []
   for (let day = epochDayOf(from); day < epochDayOf(until); day += 1) {
-    if (weekdays.includes(weekdayOf(day))) evenings.push({ on: dateOf(day), minutes })
+    const on = dateOf(day)
+    const there = others.get(on) ?? (weekdays.includes(weekdayOf(day)) ? minutes : 0)
+    if (there > 0) evenings.push({ on, minutes: there })
   }
   return evenings
+}
+
+/** Minutes of evenings that lie at least one, two … nights before a day. */
+function minutesByNights(evenings: readonly Evening[], on: string): readonly number[] {
+  const until = epochDayOf(on)
+  return Array.from({ length: LONGEST_DRYING }, (_, before) =>
+    evenings.reduce(
+      (sum, evening) => (until - epochDayOf(evening.on) > before ? sum + evening.minutes : sum),
+      0,
+    ),
+  )
 }
 
 /** Outings in their order, each with the evenings that only it and later ones can use. */
@@ -85,6 +101,7 @@ export function problemOf(inputs: PlanInputs): {
   const stages = new Map(inputs.stages.map((stage) => [stage.id, stage]))
   const usable = inputs.variants.filter(({ look }) => look !== null)
   const serves = usable.map((): { need: number; quality: number }[] => [])
+  const likeliest = usable.map(() => periods.map(() => ({ worth: 0, survives: 1 })))
   const needs: PlannedNeed[] = []
   const rows: PlanProblem['needs'][number][] = []
   for (const [period, { outing }] of periods.entries()) {
@@ -95,6 +112,7 @@ export function problemOf(inputs: PlanInputs): {
       if (!stage || !band || worth < LEAST_WORTH || lengthMmHigh === 0) continue
       const place = { ...outing, lengthMmLow, lengthMmHigh }
       const rates: LossRate[] = []
+      const serving: { v: number; worth: number; rate: LossRate }[] = []
       for (const [v, variant] of usable.entries()) {
         if (!variant.look) continue
         const match = matchFly(
@@ -106,46 +124,71 @@ export function problemOf(inputs: PlanInputs): {
         const meant = variant.meantFor.includes(stageKey)
         // many flies that are nearly right do not make one that is: what serves in part counts only where it is meant
         if (match.verdict === 'doesNot' || (match.verdict === 'inPart' && !meant)) continue
-        serves[v]?.push({ need: needs.length, quality: match.score * (meant ? 1 : NOT_MEANT) })
-        if (meant) rates.push(lossRateOf(variant, band, outing.snagginess))
+        const quality = match.score * (meant ? 1 : NOT_MEANT)
+        const rateHere = lossRateOf(variant, band, outing.snagginess)
+        serves[v]?.push({ need: needs.length, quality })
+        serving.push({ v, worth: worth * quality, rate: rateHere })
+        if (meant) rates.push(rateHere)
       }
       const rate = rates[0] ?? priorLossRate(LOSS_CLASS[band], outing.snagginess)
-      const wanted = Math.min(parFor(rate, outing.hours * SHARE_FISHED, inputs.serviceLevel), MOST_WANTED)
+      const fished = outing.hours * SHARE_FISHED
+      const wanted = Math.min(parFor(rate, fished, inputs.serviceLevel), MOST_WANTED)
+      // what is carried for the food that it serves best is lost at the rate met there, shared by as many as are wanted
+      for (const one of serving) {
+        const before = likeliest[one.v]?.[period]
+        if (!before || before.worth >= one.worth) continue
+        before.worth = one.worth
+        before.survives = Math.max(1 - expectedLosses(one.rate, fished) / wanted, 0)
+      }
       needs.push({ key: `${outing.key} ${stageKey}`, outingKey: outing.key, stageKey, wanted })
       rows.push({ key: `${outing.key} ${stageKey}`, period, worth, wanted })
     }
   }
   const drawers = inputs.drawers.filter(({ onHand }) => onHand !== null)
-  const drawerAt = new Map(drawers.map(({ key }, i) => [key, i]))
+  const limitAt = new Map([...drawers, ...inputs.places].map(({ key }, i) => [key, i]))
+  const usesOf = (amounts: readonly { readonly key: string; readonly perFly: number }[]) =>
+    amounts.flatMap(({ key, perFly }) => {
+      const limit = limitAt.get(key)
+      return limit === undefined || perFly <= 0 ? [] : [{ limit, perFly }]
+    })
   return {
     needs,
     problem: {
       periods: periods.map(({ outing, evenings }) => ({
         key: outing.key,
-        minutes: evenings.reduce((sum, { minutes }) => sum + minutes, 0),
+        minutesByNights: minutesByNights(evenings, outing.on),
       })),
       needs: rows,
-      candidates: usable.map((variant, v) => ({
-        key: variant.key,
-        minutesEach: variant.minutesEach,
-        dislike: variant.dislike,
-        onHand: variant.onHand,
-        room: Math.min(variant.room ?? MOST_ROOM, MOST_ROOM),
-        uses: variant.bill.flatMap(({ materialKey, perFly }) => {
-          const material = drawerAt.get(materialKey)
-          return material === undefined || perFly <= 0 ? [] : [{ material, perFly }]
-        }),
-        serves: serves[v] ?? [],
-        fixed: inputs.choices[variant.key] ?? null,
-      })),
-      materials: drawers.map(({ key, onHand, leadTimeDays }) => ({
-        key,
-        available: periods.map(({ evenings, outing }) => {
-          const tiedBy = evenings.at(-1)?.on ?? outing.on
-          const comes = leadTimeDays !== null && epochDayOf(inputs.today) + leadTimeDays <= epochDayOf(tiedBy)
-          return comes ? PLENTY : Math.max(onHand ?? 0, 0)
-        }),
-      })),
+      candidates: usable.map((variant, v) => {
+        const fixed = inputs.choices[variant.key] ?? null
+        return {
+          key: variant.key,
+          minutesEach: variant.minutesEach,
+          nightsToDry: Math.min(variant.nightsToDry, LONGEST_DRYING),
+          dislike: variant.dislike,
+          onHand: variant.onHand,
+          most: MOST_TIED,
+          uses: usesOf([
+            ...variant.bill.map(({ materialKey, perFly }) => ({ key: materialKey, perFly })),
+            // what the user asks for finds a place somewhere
+            ...(variant.placeKey !== null && fixed === null ? [{ key: variant.placeKey, perFly: 1 }] : []),
+          ]),
+          serves: serves[v] ?? [],
+          survives: (likeliest[v] ?? []).map(({ survives }) => survives),
+          fixed,
+        }
+      }),
+      limits: [
+        ...drawers.map(({ key, onHand, leadTimeDays }) => ({
+          key,
+          available: periods.map(({ evenings, outing }) => {
+            const tiedBy = evenings.at(-1)?.on ?? outing.on
+            const comes = leadTimeDays !== null && epochDayOf(inputs.today) + leadTimeDays <= epochDayOf(tiedBy)
+            return comes ? PLENTY : Math.max(onHand ?? 0, 0)
+          }),
+        })),
+        ...inputs.places.map(({ key, room }) => ({ key, available: periods.map(() => Math.max(room, 0)) })),
+      ],
     },
   }
 }

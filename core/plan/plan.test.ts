@@ -4,7 +4,7 @@ import { generatedPlan } from '../testing/generatedPlans.ts'
 import { randomFrom } from '../uncertainty/index.ts'
 import {
   batchesOf, expectedLosses, faultsOf, greedyPlan, inOrder, learnedLossRate, lossQuantile, overEvenings, parFor,
-  planValue, priorLossRate, suppliesOf,
+  planValue, priorLossRate, suppliesOf, withoutIdleNewcomers,
 } from './index.ts' // prettier-ignore
 import type { Counts, PlanProblem, Setup } from './index.ts'
 
@@ -29,7 +29,7 @@ function bestByTrying(problem: PlanProblem): number {
     const [c, k] = slot
     const row = counts[c]
     if (!row) return
-    for (let count = 0; count <= (problem.candidates[c]?.room ?? 0); count += 1) {
+    for (let count = 0; count <= (problem.candidates[c]?.most ?? 0); count += 1) {
       row[k] = count
       place(at + 1)
     }
@@ -141,7 +141,7 @@ describe('greedyPlan', () => {
     const fixed = {
       ...problem,
       candidates: problem.candidates.map((candidate, c) =>
-        c === 0 ? { ...candidate, fixed: 4, room: 0 } : c === 1 ? { ...candidate, fixed: 0 } : candidate,
+        c === 0 ? { ...candidate, fixed: 4, most: 0 } : c === 1 ? { ...candidate, fixed: 0 } : candidate,
       ),
     }
     const counts = greedy(fixed)
@@ -153,16 +153,16 @@ describe('greedyPlan', () => {
 describe('batchesOf', () => {
   it('says what each batch covers and what leaving it out would cost', () => {
     const problem: PlanProblem = {
-      periods: [{ key: 'sat', minutes: 100 }],
+      periods: [{ key: 'sat', minutesByNights: [100] }],
       needs: [
         { key: 'dun', period: 0, worth: 1, wanted: 3 },
         { key: 'nymph', period: 0, worth: 0.1, wanted: 3 },
       ],
       candidates: [
-        { key: 'lantern', minutesEach: 10, dislike: 0, onHand: 0, room: 6, uses: [], serves: [{ need: 0, quality: 1 }], fixed: null },
-        { key: 'tea', minutesEach: 10, dislike: 0, onHand: 3, room: 6, uses: [], serves: [{ need: 1, quality: 1 }], fixed: null },
+        { key: 'lantern', minutesEach: 10, nightsToDry: 0, survives: [], dislike: 0, onHand: 0, most: 6, uses: [], serves: [{ need: 0, quality: 1 }], fixed: null },
+        { key: 'tea', minutesEach: 10, nightsToDry: 0, survives: [], dislike: 0, onHand: 3, most: 6, uses: [], serves: [{ need: 1, quality: 1 }], fixed: null },
       ],
-      materials: [],
+      limits: [],
     } // prettier-ignore
     const counts = greedy(problem)
     expect(counts).toEqual([[3], [0]])
@@ -171,6 +171,41 @@ describe('batchesOf', () => {
     expect(batch).toMatchObject({ candidate: 'lantern', count: 3, minutes: 30, covers: [{ need: 'dun' }] })
     expect(batch?.covers[0]?.adds).toBeCloseTo(1.9, 9)
     expect(batch?.costOfLeaving).toBeCloseTo(1.9 / (1.9 + 0.19), 9)
+  })
+})
+
+describe('withoutIdleNewcomers', () => {
+  it('keeps of the flies that nobody made yet those that serve a need notably better, and what the user asked for', () => {
+    const fly = (key: string, quality: number, fixed: number | null = null) => ({
+      key, minutesEach: 10, nightsToDry: 0, survives: [], dislike: 0, onHand: 0, most: 6, uses: [], serves: [{ need: 0, quality }], fixed,
+    }) // prettier-ignore
+    const problem: PlanProblem = {
+      periods: [{ key: 'sat', minutesByNights: [100] }],
+      needs: [{ key: 'dun', period: 0, worth: 1, wanted: 3 }],
+      limits: [],
+      candidates: [
+        fly('old', 0.6),
+        fly('new idle', 0.65),
+        fly('new asked for', 0.2, 2),
+        fly('new left out', 0.2, 0),
+        ...[0.95, 0.9, 0.85, 0.8].map((quality) => fly(`new ${quality}`, quality)),
+      ],
+    }
+    const kept = withoutIdleNewcomers(problem, (key) => key.startsWith('new')).candidates.map(({ key }) => key)
+    expect(kept).toEqual(['old', 'new asked for', 'new 0.95', 'new 0.9', 'new 0.85'])
+    // where what exists cannot be tied for want of a hook, a lesser one that can is better than nothing
+    const short = {
+      ...problem,
+      limits: [{ key: 'hook', available: [0] }],
+      candidates: problem.candidates.map((one) =>
+        one.key === 'old' ? { ...one, uses: [{ limit: 0, perFly: 1 }] } : one,
+      ),
+    }
+    const instead = withoutIdleNewcomers(
+      { ...short, candidates: short.candidates.filter(({ key }) => key === 'old' || key === 'new idle') },
+      (key) => key.startsWith('new'),
+    )
+    expect(instead.candidates.map(({ key }) => key)).toEqual(['old', 'new idle'])
   })
 })
 
@@ -197,6 +232,18 @@ describe('overEvenings', () => {
       ['2026-06-01', 'a', 3],
       ['2026-06-02', 'a', 1],
       ['2026-06-02', 'b', 2],
+    ])
+  })
+
+  it('begins with what has to dry longest', () => {
+    const batches = [
+      { key: 'soon', count: 2, minutes: 20, nightsToDry: 0 },
+      { key: 'varnished', count: 2, minutes: 40, nightsToDry: 2 },
+    ]
+    const evenings = ['2026-06-01', '2026-06-02'].map((on) => ({ on, minutes: 40 }))
+    expect(overEvenings(batches, evenings).map(({ on, batch }) => [on, batch.key])).toEqual([
+      ['2026-06-01', 'varnished'],
+      ['2026-06-02', 'soon'],
     ])
   })
 

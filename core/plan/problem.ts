@@ -1,7 +1,11 @@
 /** The time at the bench before an outing, after the one before it. */
 export interface PlanPeriod {
   readonly key: string
-  readonly minutes: number
+  /**
+   * Minutes of the evenings that lie at least one night before its outing, at least two, and so on: the first are all of
+   * them, and what has to dry for two nights has only the second.
+   */
+  readonly minutesByNights: readonly number[]
 }
 
 /** Something that the box should have for an outing. */
@@ -19,22 +23,26 @@ export interface PlanNeed {
 export interface PlanCandidate {
   readonly key: string
   readonly minutesEach: number
+  /** nights that have to pass between the bench and the water */
+  readonly nightsToDry: number
   /** 0 gladly to 1 never again */
   readonly dislike: number
   readonly onHand: number
-  /** how many more find a place in the box */
-  readonly room: number
-  readonly uses: readonly { readonly material: number; readonly perFly: number }[]
+  /** how many more at most */
+  readonly most: number
+  readonly uses: readonly { readonly limit: number; readonly perFly: number }[]
   /** needs by index, with how well it serves them, 0 to 1 */
   readonly serves: readonly { readonly need: number; readonly quality: number }[]
+  /** share of its flies, 0 to 1, that come back from each period's outing */
+  readonly survives: readonly number[]
   /** a number that the user fixed; null leaves it to the plan */
   readonly fixed: number | null
 }
 
-/** A material that limits: in the stores, and what can be had by the period's start. */
-export interface PlanMaterial {
+/** What runs out: a drawer in its smallest steps, the room of a compartment in flies. */
+export interface PlanLimit {
   readonly key: string
-  /** in smallest steps, by period: what may have been used up to its end */
+  /** by period: how much may have been used up to its end */
   readonly available: readonly number[]
 }
 
@@ -43,7 +51,7 @@ export interface PlanProblem {
   readonly periods: readonly PlanPeriod[]
   readonly needs: readonly PlanNeed[]
   readonly candidates: readonly PlanCandidate[]
-  readonly materials: readonly PlanMaterial[]
+  readonly limits: readonly PlanLimit[]
 }
 
 /** Flies to tie: by candidate, by period. */
@@ -72,18 +80,29 @@ export function worthOf({ worth, wanted }: PlanNeed, supply: number): number {
   return worth * sum
 }
 
-/** Supply of each need: flies that serve it, by how well, on hand or tied up to its outing. */
+/** Share of flies, 0 to 1, that are there from one period on and still there at the outing of another. */
+export function comesThrough({ survives }: PlanCandidate, from: number, to: number): number {
+  let share = 1
+  for (let period = from; period < to; period += 1) share *= survives[period] ?? 1
+  return share
+}
+
+/** Supply of each need: flies that serve it, by how well, on hand or tied up to its outing, and not lost before it. */
 export function suppliesOf(problem: PlanProblem, counts: Counts): number[] {
   const supplies = problem.needs.map(() => 0)
   for (const [c, candidate] of problem.candidates.entries()) {
     for (const { need, quality } of candidate.serves) {
       const until = problem.needs[need]?.period ?? 0
-      const tied = (counts[c] ?? []).slice(0, until + 1).reduce((sum, count) => sum + count, 0)
-      supplies[need] = (supplies[need] ?? 0) + quality * (candidate.onHand + tied)
+      let flies = candidate.onHand * comesThrough(candidate, 0, until)
+      for (let k = 0; k <= until; k += 1) flies += (counts[c]?.[k] ?? 0) * comesThrough(candidate, k, until)
+      supplies[need] = (supplies[need] ?? 0) + quality * flies
     }
   }
   return supplies
 }
+
+/** Which entry of a period's minutes a fly is tied in. */
+export const nightsIndex = ({ nightsToDry }: PlanCandidate): number => Math.max(nightsToDry - 1, 0)
 
 /** How well the needs are covered, whatever that takes. */
 export function coverOf(problem: PlanProblem, counts: Counts): number {
@@ -102,27 +121,29 @@ export function planValue(problem: PlanProblem, counts: Counts): number {
 
 const SLACK = 1e-6
 
+type Fault = 'minutes' | 'most' | 'limits' | 'fixed'
+
 /** What a plan would break; nothing where it can be done. */
-export function faultsOf(
-  problem: PlanProblem,
-  counts: Counts,
-): readonly ('minutes' | 'room' | 'materials' | 'fixed')[] {
-  const faults = new Set<'minutes' | 'room' | 'materials' | 'fixed'>()
+export function faultsOf(problem: PlanProblem, counts: Counts): readonly Fault[] {
+  const faults = new Set<Fault>()
   const totals = counts.map((row) => row.reduce((sum, count) => sum + count, 0))
-  for (const [k, { minutes }] of problem.periods.entries()) {
-    const used = problem.candidates.reduce(
-      (sum, { minutesEach }, c) => sum + minutesEach * (counts[c]?.[k] ?? 0),
-      0,
-    )
-    if (used > minutes + SLACK) faults.add('minutes')
+  for (const [k, { minutesByNights }] of problem.periods.entries()) {
+    for (const [nights, minutes] of minutesByNights.entries()) {
+      const used = problem.candidates.reduce(
+        (sum, candidate, c) =>
+          nightsIndex(candidate) >= nights ? sum + candidate.minutesEach * (counts[c]?.[k] ?? 0) : sum,
+        0,
+      )
+      if (used > minutes + SLACK) faults.add('minutes')
+    }
   }
-  const used = problem.materials.map(() => problem.periods.map(() => 0))
-  for (const [c, { room, fixed, uses }] of problem.candidates.entries()) {
+  const used = problem.limits.map(() => problem.periods.map(() => 0))
+  for (const [c, { most, fixed, uses }] of problem.candidates.entries()) {
     const total = totals[c] ?? 0
-    if (fixed === null && total > room) faults.add('room')
+    if (fixed === null && total > most) faults.add('most')
     if (fixed !== null && total > fixed) faults.add('fixed')
-    for (const { material, perFly } of uses) {
-      const row = used[material]
+    for (const { limit, perFly } of uses) {
+      const row = used[limit]
       let sum = 0
       for (const [k] of problem.periods.entries()) {
         sum += counts[c]?.[k] ?? 0
@@ -130,8 +151,8 @@ export function faultsOf(
       }
     }
   }
-  for (const [m, { available }] of problem.materials.entries()) {
-    if (available.some((limit, k) => (used[m]?.[k] ?? 0) > limit + SLACK)) faults.add('materials')
+  for (const [m, { available }] of problem.limits.entries()) {
+    if (available.some((most, k) => (used[m]?.[k] ?? 0) > most + SLACK)) faults.add('limits')
   }
   return [...faults]
 }

@@ -1,4 +1,4 @@
-import { flyCost, gainOf } from './problem.ts'
+import { comesThrough, flyCost, gainOf, nightsIndex } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
 /** A mixed-integer program to be made as large as possible, row-wise sparse, for any solver. */
@@ -21,14 +21,15 @@ export interface Program {
  * and the relaxation is nearly whole: of 120 needs, 300 candidates and 6 outings the gap closes in seconds.
  */
 export function programOf(problem: PlanProblem): Program {
-  const { periods, needs, candidates, materials } = problem
+  const { periods, needs, candidates, limits } = problem
   const cost: number[] = []
   const lower: number[] = []
   const upper: number[] = []
   const isInteger: boolean[] = []
   for (const candidate of candidates) {
-    const most = candidate.fixed ?? candidate.room
-    for (const { minutes } of periods) {
+    const most = candidate.fixed ?? candidate.most
+    for (const { minutesByNights } of periods) {
+      const minutes = minutesByNights[nightsIndex(candidate)] ?? 0
       cost.push(-flyCost(candidate))
       lower.push(0)
       upper.push(Math.max(Math.min(most, Math.floor(minutes / candidate.minutesEach)), 0))
@@ -50,34 +51,36 @@ export function programOf(problem: PlanProblem): Program {
     rows.push(row)
     return row
   })
-  for (const [c, { onHand, serves }] of candidates.entries()) {
-    for (const { need, quality } of serves) {
+  for (const [c, candidate] of candidates.entries()) {
+    for (const { need, quality } of candidate.serves) {
       const row = needRows[need]
       const until = needs[need]?.period ?? -1
       if (!row) continue
-      row.most += quality * onHand
+      row.most += quality * candidate.onHand * comesThrough(candidate, 0, until)
       for (let k = 0; k <= until; k += 1) {
         row.columns.push(x(c, k))
-        row.values.push(-quality)
+        row.values.push(-quality * comesThrough(candidate, k, until))
       }
     }
   }
-  for (const [k, { minutes }] of periods.entries()) {
-    rows.push({
-      columns: candidates.map((_, c) => x(c, k)),
-      values: candidates.map(({ minutesEach }) => minutesEach),
-      most: minutes,
-    })
+  for (const [k, { minutesByNights }] of periods.entries()) {
+    for (const [nights, most] of minutesByNights.entries()) {
+      const tied = candidates.flatMap((candidate, c) =>
+        nightsIndex(candidate) >= nights ? [{ column: x(c, k), value: candidate.minutesEach }] : [],
+      )
+      if (tied.length === 0) continue
+      rows.push({ columns: tied.map(({ column }) => column), values: tied.map(({ value }) => value), most })
+    }
   }
-  for (const [c, { room, fixed }] of candidates.entries()) {
-    rows.push({ columns: periods.map((_, k) => x(c, k)), values: periods.map(() => 1), most: fixed ?? room })
+  for (const [c, { most, fixed }] of candidates.entries()) {
+    rows.push({ columns: periods.map((_, k) => x(c, k)), values: periods.map(() => 1), most: fixed ?? most })
   }
-  for (const [m, { available }] of materials.entries()) {
+  for (const [m, { available }] of limits.entries()) {
     for (const [k, most] of available.entries()) {
       const columns: number[] = []
       const values: number[] = []
       for (const [c, { uses }] of candidates.entries()) {
-        const use = uses.find(({ material }) => material === m)
+        const use = uses.find(({ limit }) => limit === m)
         if (!use) continue
         for (let until = 0; until <= k; until += 1) {
           columns.push(x(c, until))

@@ -15,10 +15,10 @@ export function generatedPlan(seed: number, size: PlanSize): PlanProblem {
   const random = randomFrom(seed)
   const upTo = (count: number) => Math.floor(random() * count)
   return {
-    periods: Array.from({ length: size.periods }, (_, k) => ({
-      key: `p${k}`,
-      minutes: Math.round(size.minutes * (0.5 + random())),
-    })),
+    periods: Array.from({ length: size.periods }, (_, k) => {
+      const minutes = Math.round(size.minutes * (0.5 + random()))
+      return { key: `p${k}`, minutesByNights: [minutes, Math.round(minutes * random())] }
+    }),
     needs: Array.from({ length: size.needs }, (_, n) => ({
       key: `n${n}`,
       period: upTo(size.periods),
@@ -30,16 +30,17 @@ export function generatedPlan(seed: number, size: PlanSize): PlanProblem {
       minutesEach: 4 + upTo(11),
       dislike: random() < 0.3 ? random() : 0,
       onHand: random() < 0.5 ? upTo(3) : 0,
-      room: upTo(7),
-      uses:
-        random() < 0.6 && size.materials > 0 ? [{ material: upTo(size.materials), perFly: 1 + upTo(3) }] : [],
+      most: upTo(7),
+      nightsToDry: random() < 0.2 ? 2 : 1,
+      survives: Array.from({ length: size.periods }, () => 0.6 + 0.4 * random()),
+      uses: random() < 0.6 && size.materials > 0 ? [{ limit: upTo(size.materials), perFly: 1 + upTo(3) }] : [],
       serves: [...new Set(Array.from({ length: 1 + upTo(5) }, () => upTo(size.needs)))].map((need) => ({
         need,
         quality: 0.5 + 0.5 * random(),
       })),
       fixed: null,
     })),
-    materials: Array.from({ length: size.materials }, (_, m) => {
+    limits: Array.from({ length: size.materials }, (_, m) => {
       const start = upTo(12)
       return {
         key: `m${m}`,

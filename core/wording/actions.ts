@@ -25,6 +25,8 @@ export type ActionCode =
   | 'planFixed'
   | 'planLeftOut'
   | 'planFreed'
+  | 'eveningSet'
+  | 'eveningUsual'
   | 'batchWay'
   | 'outingPacked'
   | 'outingUnpacked'
@@ -107,6 +109,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Left ${subject} out of the plan`
     case 'planFreed':
       return `Let the plan choose ${subject}`
+    case 'eveningSet':
+      return count === 0
+        ? `Left the evening of ${subject} free`
+        : `Set the evening of ${subject} to ${count} minutes`
+    case 'eveningUsual':
+      return `Made the evening of ${subject} as usual again`
     case 'batchWay':
       return `Changed the way of tying ${subject}`
     case 'outingPacked':

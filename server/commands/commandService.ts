@@ -39,7 +39,7 @@ import {
 } from './places.ts'
 import { outingPack, outingUnpack } from './packing.ts'
 import { photoAttach } from './photos.ts'
-import { planFix } from './plan.ts'
+import { eveningSet, planFix } from './plan.ts'
 import { purchaseArrive, purchaseClose, purchaseOrder } from './purchases.ts'
 import { fliesPutIn, storesPutIn } from './putIn.ts'
 import { makeRecorder } from './recorder.ts'
@@ -54,7 +54,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
-  purchaseOrder, purchaseArrive, purchaseClose, familyCreate,
+  purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore
 
 export interface CommandService {
@@ -114,6 +114,7 @@ const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
   outingUnpack: ['flies', 'rest'],
   photoAttach: ['rest'],
   planFix: ['rest'],
+  eveningSet: ['rest'],
   purchaseOrder: ['rest'],
   purchaseArrive: ['materials', 'rest'],
   purchaseClose: ['rest'],

@@ -27,6 +27,7 @@ const TABLES = {
   spell: schema.spell,
   packing: supplyTables.packing,
   plan: supplyTables.plan,
+  evening: supplyTables.evening,
   purchase: supplyTables.purchase,
   purchaseLine: supplyTables.purchaseLine,
   dropTest: schema.dropTest,

@@ -633,6 +633,7 @@ export const variantFigure = sqliteTable(
     look: json<Appearance>('look'),
     hookSize: real('hook_size'),
     bill: json<readonly { materialId: string; perFly: number }[]>('bill').notNull(),
+    nightsToDry: integer('nights_to_dry').notNull().default(0),
     drawing: json<FlyDrawing>('drawing'),
     drawingKey: text('drawing_key'),
   },

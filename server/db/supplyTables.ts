@@ -62,3 +62,8 @@ export const plan = sqliteTable('plan', {
   choices: text('choices', { mode: 'json' }).$type<Readonly<Record<string, number>>>().notNull(),
   ...editable,
 })
+
+/** Evenings that differ from what is usual on their day of the week; null is as usual again. The id is the day. */
+export const evening = sqliteTable('evening', { id: id(), minutes: integer('minutes'), ...editable }, () => [
+  check('evening_minutes', sql`minutes between 0 and 600`),
+])

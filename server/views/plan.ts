@@ -1,6 +1,6 @@
-import { and, eq, gte, isNull, notInArray, sql } from 'drizzle-orm'
+import { and, eq, gte, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
 import { drawerName } from '../../core/index.ts'
-import type { PlanOuting, PlanVariant, PlanView } from '../../contract/index.ts'
+import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -17,7 +17,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { plan } from '../db/supplyTables.ts'
+import { evening, plan } from '../db/supplyTables.ts'
 import { loadBalances } from './balances.ts'
 import { grouped } from '../grouped.ts'
 import { loadSettings } from './frame.ts'
@@ -98,23 +98,22 @@ async function losses(db: Reader) {
   }
 }
 
-async function places(db: Reader) {
+async function places(db: Reader): Promise<PlanView['places']> {
   const rows = await db
     .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
     .from(compartment)
   const held = new Map<string, number>()
   for (const { compartmentId, count } of await loadBalances(db))
     held.set(compartmentId, (held.get(compartmentId) ?? 0) + count)
-  return new Map(
-    rows.map(({ id, label, capacity }) => [
-      id,
-      { label, room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0) },
-    ]),
-  )
+  return rows.map(({ id, label, capacity }) => ({
+    compartmentId: id as PlanView['places'][number]['compartmentId'],
+    label,
+    room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0),
+  }))
 }
 
 const partOf = ({ dressing }: RevisionBody, kind: string) =>
-  dressing.components.find((component) => component.kind === kind)?.materialId ?? ''
+  dressing.components.find((component) => component.kind === kind)?.materialId ?? null
 
 const loadSetups = keptUntilWrite(readSetups, ['patterns'])
 
@@ -125,48 +124,64 @@ async function readSetups(db: Reader) {
     .from(variantRevision)
     .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
   const serves = await db.select().from(patternServes)
-  const patterns = await db.select({ id: pattern.id, dislike: pattern.dislike }).from(pattern)
+  const patterns = await db
+    .select({ id: pattern.id, name: pattern.name, dislike: pattern.dislike })
+    .from(pattern)
+    .where(isNull(pattern.archivedAtMs))
   return {
     parts: new Map(
       recipes.map(({ id, body }) => [id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') }]),
     ),
     meantFor: grouped(serves, ({ patternId }) => patternId),
-    dislikes: new Map(patterns.map(({ id, dislike }) => [id, dislike])),
+    patterns,
   }
 }
 
-async function planVariants(db: Reader): Promise<readonly PlanVariant[]> {
-  const variants = await loadVariants(db)
+async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
+  const { patterns, meantFor } = await loadSetups(db)
   const minutesOf = await loadMinutes(db)
-  const { lost, hours, hoursEach } = await losses(db)
-  const where = await places(db)
-  const { parts, meantFor, dislikes } = await loadSetups(db)
-  return variants.map(({ variant: row, patternName, figure, onHand }): PlanVariant => {
-    const { minutesEach, timedFlies } = minutesOf(row.patternId)
-    const home = row.homeCompartmentId === null ? undefined : where.get(row.homeCompartmentId)
+  return patterns.map(({ id, name, dislike }) => {
+    const { minutesEach, timedFlies } = minutesOf(id)
+    const served = meantFor.get(id) ?? []
     return {
-      variantId: row.id as PlanVariant['variantId'],
-      patternId: row.patternId as PlanVariant['patternId'],
-      name: `${patternName} ${row.label}`,
-      figure: toFigureView(figure),
-      look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
-      onHand,
-      room: home?.room ?? null,
-      compartmentId: row.homeCompartmentId as PlanVariant['compartmentId'],
-      compartmentLabel: home?.label ?? '',
+      patternId: id as PlanView['patterns'][number]['patternId'],
+      name,
+      dislike,
       minutesEach,
       timedFlies,
-      dislike: dislikes.get(row.patternId) ?? 0,
+      meantFor: served.map(({ foodStageId }) => foodStageId as PlanOuting['foods'][number]['foodStageId']),
+    }
+  })
+}
+
+async function planVariants(
+  db: Reader,
+  drawers: readonly { readonly materialId: string }[],
+): Promise<PlanView['variants']> {
+  const variants = await loadVariants(db)
+  const { lost, hours, hoursEach } = await losses(db)
+  const { parts } = await loadSetups(db)
+  const drawerAt = new Map(drawers.map(({ materialId }, i) => [materialId, i]))
+  const at = (materialId: string | null | undefined) => drawerAt.get(materialId ?? '') ?? null
+  return variants.map(({ variant: row, figure, onHand }) => {
+    const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
+    const setup = parts.get(row.currentRevisionId)
+    return {
+      variantId: row.id as PlanView['variants'][number]['variantId'],
+      patternId: row.patternId as PlanView['variants'][number]['patternId'],
+      label: row.label,
+      figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
+      look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
+      onHand,
+      compartmentId: row.homeCompartmentId as PlanView['variants'][number]['compartmentId'],
+      nightsToDry: figure?.nightsToDry ?? 0,
       lost: lost.get(row.id) ?? 0,
       hoursFished: hoursEach + (hours.get(row.id) ?? 0),
-      bill: (figure?.bill ?? []).map(({ materialId, perFly }) => ({
-        materialId: materialId as PlanVariant['bill'][number]['materialId'],
-        perFly,
-      })),
-      meantFor: (meantFor.get(row.patternId) ?? []).map(
-        ({ foodStageId }) => foodStageId as PlanVariant['meantFor'][number],
-      ),
-      setup: { thread: '', bead: '', ...parts.get(row.currentRevisionId), hook: row.hookMaterialId },
+      bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
+        const drawer = at(materialId)
+        return drawer === null ? [] : [[drawer, perFly]]
+      }),
+      setup: { thread: at(setup?.thread), bead: at(setup?.bead), hook: at(row.hookMaterialId) },
     }
   })
 }
@@ -182,31 +197,43 @@ async function trayId(db: Reader): Promise<string> {
   return tray.id
 }
 
-/** All that a plan of what to tie is made from; the page makes it, in a worker. */
-export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
-  const { body: settings } = await loadSettings(db)
-  const { on } = localTime(clock.nowMs(), settings.timeZone)
+async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
   const balances = await loadDrawers(db)
-  const [kept] = await db.select({ choices: plan.choices }).from(plan)
   const drawers = await db
     .select({ material, familyName: family.name, stockUnit: family.stockUnit })
     .from(material)
     .innerJoin(family, eq(family.id, material.familyId))
     .where(isNull(material.archivedAtMs))
+  return drawers.map(({ material: row, familyName, stockUnit }) => ({
+    materialId: row.id as PlanView['drawers'][number]['materialId'],
+    name: drawerName(familyName, row.sizeKey, row.colourName),
+    onHand: balances.get(row.id)?.onHand ?? null,
+    minimumAmount: row.minimumAmount,
+    packAmount: row.packAmount,
+    priceMinor: row.priceMinor,
+    leadTimeDays: row.leadTimeDays,
+    stockUnit,
+  }))
+}
+
+/** All that a plan of what to tie is made from; the page makes it, in a worker. */
+export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
+  const { body: settings } = await loadSettings(db)
+  const { on } = localTime(clock.nowMs(), settings.timeZone)
+  const [kept] = await db.select({ choices: plan.choices }).from(plan)
+  const evenings = await db
+    .select({ on: evening.id, minutes: evening.minutes })
+    .from(evening)
+    .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
+  const drawers = await planDrawers(db)
   return {
     trayId: (await trayId(db)) as PlanView['trayId'],
     choices: { ...kept?.choices },
+    evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],
-    variants: [...(await planVariants(db))],
-    drawers: drawers.map(({ material: row, familyName, stockUnit }) => ({
-      materialId: row.id as PlanView['drawers'][number]['materialId'],
-      name: drawerName(familyName, row.sizeKey, row.colourName),
-      onHand: balances.get(row.id)?.onHand ?? null,
-      minimumAmount: row.minimumAmount,
-      packAmount: row.packAmount,
-      priceMinor: row.priceMinor,
-      leadTimeDays: row.leadTimeDays,
-      stockUnit,
-    })),
+    patterns: await planPatterns(db),
+    variants: await planVariants(db, drawers),
+    places: await places(db),
+    drawers,
   }
 }

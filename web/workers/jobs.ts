@@ -4,6 +4,7 @@ import {
   findWeightings,
   greedyPlan,
   problemOf,
+  proposeVariants,
   sampleFall,
   yearOfStages,
   yearOfUse,
@@ -19,6 +20,8 @@ import type {
   PlanInputs,
   PlanProblem,
   Progress,
+  ProposedVariant,
+  ProposeInput,
   ReachWindows,
   SampledFall,
   SampleInput,
@@ -50,6 +53,8 @@ export const jobs = {
     yield { done: 0 }
     return problemOf(inputs)
   },
+  proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
+    proposeVariants(input),
   yearOfStages,
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   readText,

@@ -20,7 +20,7 @@ const solved = (problem: PlanProblem, seconds = 2) => {
 /** The best of all, by trying every count of three flies in one period. */
 function bestOfAll(problem: PlanProblem): number {
   let best = -Infinity
-  const [a = 0, b = 0, c = 0] = problem.candidates.map(({ room }) => room)
+  const [a = 0, b = 0, c = 0] = problem.candidates.map(({ most }) => most)
   for (let i = 0; i <= a; i += 1)
     for (let j = 0; j <= b; j += 1)
       for (let k = 0; k <= c; k += 1) {

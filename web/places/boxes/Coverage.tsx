@@ -3,9 +3,10 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { anchorsOf, COVER_PARTS, seasonFoods } from '../../../core/index.ts'
 import type { CoverCell, CoverPart, CoverRow, CoverRules } from '../../../core/index.ts'
-import type { FoodAtMoment, PlanVariant } from '../../../contract/index.ts'
-import { useFrameQuery, useLarderQuery, useMomentQuery, usePlanQuery } from '../../app/api.ts'
-import { toTieable } from '../../app/planVariant.ts'
+import type { FoodAtMoment } from '../../../contract/index.ts'
+import { useFrameQuery, useLarderQuery, useMomentQuery } from '../../app/api.ts'
+import { toServing, usePlanned } from '../../app/planned.ts'
+import type { PlannedVariant } from '../../app/planned.ts'
 import { light, setWork } from '../../app/state.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { useCommand } from '../../app/useCommand.ts'
@@ -69,7 +70,7 @@ const Grid = styled(Dense)`
 /** The foods of the moment, or of the whole season, against the boxes; null while that is worked out. */
 function useCoverage(season: boolean): readonly CoverRow[] | null {
   const moment = useMoment()
-  const { data: plan } = usePlanQuery()
+  const plan = usePlanned()
   const { data: larder } = useLarderQuery()
   const { data: frame } = useFrameQuery()
   const { data: at } = useMomentQuery(
@@ -95,7 +96,7 @@ function useCoverage(season: boolean): readonly CoverRow[] | null {
                 lengthMmHigh: food.lengthMmHigh,
               })),
           stages: larder.stages,
-          variants: plan.variants.map(toTieable),
+          variants: plan.variants.map(toServing),
           waterKind,
           bedMm: typicalDepthMm,
           surfaceSpeedMmPerS,
@@ -140,7 +141,7 @@ function Serving({
   variants,
 }: {
   readonly cell: CoverCell
-  readonly variants: ReadonlyMap<string, PlanVariant>
+  readonly variants: ReadonlyMap<string, PlannedVariant>
 }) {
   if (cell.by.length === 0) return <Quiet>No fly of yours serves it.</Quiet>
   return (
@@ -168,7 +169,7 @@ export default function Coverage() {
   const { data: frame } = useFrameQuery()
   const command = useCommand()
   const { data: larder } = useLarderQuery()
-  const { data: plan } = usePlanQuery()
+  const plan = usePlanned()
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   if (!moment) return <p>Add a water first: what the boxes cover depends on where and when.</p>
@@ -181,7 +182,7 @@ export default function Coverage() {
       version: frame.settingsVersion,
       settings: { ...frame.settings, cover: { ...rules, ...change } },
     })
-  const anchors = anchorsOf(plan.variants.map(toTieable), rules)
+  const anchors = anchorsOf(plan.variants.map(toServing), rules)
   const holes = rows.filter(({ cells }) => cells.all.state === 'missing').length
   const thin = rows.filter(({ cells }) => cells.all.state === 'thin').length
   return (

@@ -1,8 +1,9 @@
 import { useMemo } from 'react'
 import { arrange, takesAnHour } from '../../../core/index.ts'
 import type { ArrangedFly, Layout, ProposedPlace } from '../../../core/index.ts'
-import type { PlanVariant } from '../../../contract/index.ts'
-import { useLarderQuery, useOutingsQuery, usePatternsQuery, usePlanQuery } from '../../app/api.ts'
+import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../app/api.ts'
+import { usePlanned } from '../../app/planned.ts'
+import type { PlannedVariant } from '../../app/planned.ts'
 
 /** A month counts for a fly where what it serves is at least so likely in it. */
 const ABOUT = 0.2
@@ -10,13 +11,13 @@ const ABOUT = 0.2
 /** Compartments proposed for all flies that are on hand or kept, and the flies by id; null until all is known. */
 export function useArranged(layout: Layout | null) {
   const skip = { skip: layout === null }
-  const { data: plan } = usePlanQuery(undefined, skip)
+  const plan = usePlanned(layout === null)
   const { data: patterns } = usePatternsQuery(undefined, skip)
   const { data: larder } = useLarderQuery(undefined, skip)
   const { data: outings } = useOutingsQuery(undefined, skip)
   return useMemo((): {
     readonly places: readonly ProposedPlace[]
-    readonly flies: ReadonlyMap<string, PlanVariant>
+    readonly flies: ReadonlyMap<string, PlannedVariant>
   } | null => {
     if (!layout || !plan || !patterns || !larder || !outings) return null
     const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
@@ -26,7 +27,7 @@ export function useArranged(layout: Layout | null) {
       const known = fished.get(variantId) ?? { takes: 0, minutes: 0 }
       fished.set(variantId, { takes: known.takes + takes, minutes: known.minutes + minutes })
     }
-    const toArranged = (variant: PlanVariant): ArrangedFly => {
+    const toArranged = (variant: PlannedVariant): ArrangedFly => {
       const pattern = owners.get(variant.patternId)
       const serves = [...(pattern?.serves ?? [])].sort((a, b) => b.weight - a.weight)
       const best = stages.get(serves[0]?.foodStageId ?? '')

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { BoxLine, CompartmentId, CompartmentLine, OutingLine, VariantId } from '../../../contract/index.ts'
-import { useBoxesQuery, useFrameQuery, usePlanQuery } from '../../app/api.ts'
+import { useBoxesQuery, useFrameQuery } from '../../app/api.ts'
+import { usePlanned } from '../../app/planned.ts'
 import { useCommand } from '../../app/useCommand.ts'
 import { dayName } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -39,7 +40,7 @@ function packablesOf(
 /** What goes along: flies meant for what is likely that day are proposed first, as many of each as are kept. */
 export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
   const { data: boxes } = useBoxesQuery()
-  const { data: plan } = usePlanQuery()
+  const plan = usePlanned()
   const { data: frame } = useFrameQuery()
   const command = useCommand()
   const { send, refusal } = useMayOverfill()

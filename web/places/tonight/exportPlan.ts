@@ -1,14 +1,14 @@
 import { createEvents } from 'ics'
 import type { DateArray } from 'ics'
 import { saveFile } from '../../app/saveFile.ts'
-import type { Ahead } from './usePlan.ts'
+import type { Ahead } from './ahead.ts'
 
 /** Evenings begin at seven. */
 const EVENING_HOUR = 19
 
 /** The evenings at the bench as entries of a calendar: what to tie, and for how long. */
 export function planIcs({ periods }: Pick<Ahead, 'periods'>): string {
-  const shares = periods.flatMap(({ evenings }) => evenings)
+  const shares = periods.flatMap(({ shares: tied }) => tied)
   const days = [...new Set(shares.map(({ on }) => on))]
   const { value, error } = createEvents(
     days.map((on) => {

@@ -1,0 +1,2 @@
+export { proposeVariants } from './proposeVariants.ts'
+export type { ProposedVariant, ProposeInput } from './proposeVariants.ts'

@@ -1,0 +1,97 @@
+import { useMemo } from 'react'
+import type { Behaviour, ServingVariant, TieableVariant } from '../../core/index.ts'
+import type { PlanView } from '../../contract/index.ts'
+import { usePlanQuery } from './api.ts'
+
+type WireVariant = PlanView['variants'][number]
+type WirePattern = PlanView['patterns'][number]
+
+/** A variant with all that the plan's answer says of it in several places. */
+export interface PlannedVariant
+  extends
+    Omit<WireVariant, 'label' | 'bill' | 'setup'>,
+    Pick<WirePattern, 'minutesEach' | 'timedFlies' | 'dislike' | 'meantFor'> {
+  readonly name: string
+  readonly label: string
+  /** where it lies, in words; empty where it has no place */
+  readonly compartmentLabel: string
+  readonly bill: readonly { readonly materialId: string; readonly perFly: number }[]
+  /** drawers that change at the bench from one fly to the next; empty where it has none of the sort */
+  readonly setup: { readonly thread: string; readonly hook: string; readonly bead: string }
+}
+
+/** The plan's answer with its variants put together. */
+export interface Planned extends Omit<PlanView, 'variants'> {
+  readonly variants: readonly PlannedVariant[]
+}
+
+function plannedOf(view: PlanView): Planned {
+  const patterns = new Map(view.patterns.map((pattern) => [pattern.patternId as string, pattern]))
+  const labels = new Map(view.places.map(({ compartmentId, label }) => [compartmentId as string, label]))
+  const drawer = (at: number | null): string => (at === null ? '' : (view.drawers[at]?.materialId ?? ''))
+  return {
+    ...view,
+    variants: view.variants.flatMap(({ bill, setup, ...variant }): PlannedVariant[] => {
+      const pattern = patterns.get(variant.patternId)
+      if (!pattern) return []
+      const { minutesEach, timedFlies, dislike, meantFor } = pattern
+      return [
+        {
+          ...variant,
+          minutesEach,
+          timedFlies,
+          dislike,
+          meantFor,
+          name: `${pattern.name} ${variant.label}`,
+          compartmentLabel: labels.get(variant.compartmentId ?? '') ?? '',
+          bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
+          setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
+        },
+      ]
+    }),
+  }
+}
+
+/** Several parts of a page ask for it: it is put together once an answer. */
+const putTogether = new WeakMap<PlanView, Planned>()
+
+/** What plan and cover are made from; nothing until it has come. */
+export function usePlanned(skip = false): Planned | undefined {
+  const { data } = usePlanQuery(undefined, { skip })
+  return useMemo(() => {
+    if (!data) return undefined
+    const known = putTogether.get(data) ?? plannedOf(data)
+    putTogether.set(data, known)
+    return known
+  }, [data])
+}
+
+function behaviourOf({ figure }: PlannedVariant): Behaviour {
+  const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
+  if (figure.kind === 'sinks' && speed !== null) return { kind: 'sinks', sinkSpeedMmPerS: speed }
+  return figure.kind === 'floats' && figure.posture
+    ? { kind: 'floats', posture: figure.posture }
+    : { kind: 'unknown' }
+}
+
+/** A variant as foods are held against it. */
+export const toServing = (variant: PlannedVariant): ServingVariant => ({
+  key: variant.variantId,
+  patternKey: variant.patternId,
+  behaviour: behaviourOf(variant),
+  look: variant.look,
+  onHand: variant.onHand,
+  meantFor: variant.meantFor,
+})
+
+/** A variant as core plans with it. */
+export const toTieable = (variant: PlannedVariant): TieableVariant => ({
+  ...toServing(variant),
+  placeKey: variant.compartmentId,
+  minutesEach: variant.minutesEach,
+  nightsToDry: variant.nightsToDry,
+  dislike: variant.dislike,
+  lost: variant.lost,
+  hoursFished: variant.hoursFished,
+  bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
+})

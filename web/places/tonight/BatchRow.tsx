@@ -1,0 +1,114 @@
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { drawFly, resolveDressing } from '../../../core/index.ts'
+import type { StageLine } from '../../../contract/index.ts'
+import { usePatternQuery } from '../../app/api.ts'
+import { FlyThumb } from '../../drawing/FlyThumb.tsx'
+import { ListedFly } from '../../drawing/ListedFly.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { useMaterialBook } from '../patterns/useMaterialBook.ts'
+import type { Ahead, AheadBatch } from './ahead.ts'
+import type { Newcomer } from './useNewcomers.ts'
+
+const MOST_COVERED = 3
+const NO_DRAWERS: readonly never[] = []
+
+function coversInWords(batch: AheadBatch, plan: Ahead, stages: ReadonlyMap<string, StageLine>): string {
+  const names = batch.covers.slice(0, MOST_COVERED).map(({ need }) => {
+    const stage = stages.get(plan.needs.get(need)?.stageKey ?? '')
+    return stage ? `${stage.foodName}, ${stage.stageName}` : ''
+  })
+  const rest = batch.covers.length - MOST_COVERED
+  return `${[...new Set(names)].join('; ')}${rest > 0 ? `; ${rest} more` : ''}`
+}
+
+/** A fly that nobody made yet, as it would look. */
+function NewcomerFly({ newcomer, pxPerMm }: { readonly newcomer: Newcomer; readonly pxPerMm: number }) {
+  const { data: pattern } = usePatternQuery(newcomer.patternId)
+  const book = useMaterialBook(NO_DRAWERS)
+  const drawing = useMemo(() => {
+    if (!pattern || !book) return null
+    const fly = resolveDressing(pattern.dressing, newcomer, book.materials)
+    return fly.kind === 'fly' ? drawFly(fly) : null
+  }, [pattern, book, newcomer])
+  return drawing ? <FlyThumb drawing={drawing} pxPerMm={pxPerMm} title={newcomer.name} /> : null
+}
+
+interface BatchRowProps {
+  readonly batch: AheadBatch
+  readonly plan: Ahead
+  readonly stages: ReadonlyMap<string, StageLine>
+  /** the number that the user fixed; nothing where the plan chose */
+  readonly fixed: number | undefined
+  readonly onFix: (count: number | null) => void
+  readonly onQueue: () => void
+}
+
+/** One batch of the plan: how many, of what, for what, and what leaving it out would cost. */
+export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRowProps) {
+  const pxPerMm = useTrueSize()
+  const { variant, newcomer, count, nightsToDry } = batch
+  return (
+    <tr>
+      <td className="fly">
+        {newcomer ? (
+          <NewcomerFly newcomer={newcomer} pxPerMm={pxPerMm} />
+        ) : (
+          <ListedFly drawingKey={variant.figure.drawingKey} pxPerMm={pxPerMm} title={variant.name} />
+        )}
+      </td>
+      <td>
+        <NumberField
+          label={`How many ${variant.name}`}
+          hideLabel
+          value={fixed ?? count}
+          min={0}
+          max={12}
+          width="64px"
+          onChange={(value) => (value === null || !Number.isInteger(value) ? undefined : onFix(value))}
+        />
+      </td>
+      <td>
+        {newcomer ? (
+          variant.name
+        ) : (
+          <Link to={`/patterns/${variant.patternId}?variant=${variant.variantId}`}>{variant.name}</Link>
+        )}
+        <br />
+        <Quiet>{newcomer ? 'not made yet: queuing makes it' : `${variant.onHand} on hand`}</Quiet>
+      </td>
+      <td className="number">
+        {Math.round(batch.minutes)} min
+        <br />
+        <Quiet>{variant.timedFlies > 0 ? `timed ×${variant.timedFlies}` : 'usual'}</Quiet>
+        {nightsToDry > 0 ? (
+          <>
+            <br />
+            <Quiet>{nightsToDry === 1 ? 'dries a night' : `dries ${nightsToDry} nights`}</Quiet>
+          </>
+        ) : null}
+      </td>
+      <td className="covers">{coversInWords(batch, plan, stages)}</td>
+      <td className="number">−{(100 * batch.costOfLeaving).toFixed(batch.costOfLeaving < 0.01 ? 1 : 0)} %</td>
+      <td>
+        <Row $gap={4}>
+          <Button onPress={onQueue} aria-label={`Queue ${count} ${variant.name}`}>
+            Queue
+          </Button>
+          {fixed === undefined ? (
+            <Button look="quiet" onPress={() => onFix(0)} aria-label={`Leave ${variant.name} out`}>
+              leave out
+            </Button>
+          ) : (
+            <Button look="quiet" onPress={() => onFix(null)} aria-label={`Let the plan choose ${variant.name}`}>
+              let it choose
+            </Button>
+          )}
+        </Row>
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,53 @@
+import type { SettingsBody } from '../../../contract/index.ts'
+import { useCommand } from '../../app/useCommand.ts'
+import { Checkbox } from '../../ui/fields.tsx'
+import { Row } from '../../ui/layout.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+
+/** The time there is and how sure one wants to be: the only things that a plan asks for. */
+export function Habits({ settings, version }: { readonly settings: SettingsBody; readonly version: number }) {
+  const command = useCommand()
+  const save = (change: Partial<SettingsBody>) =>
+    void command('settingsSave', { version, settings: { ...settings, ...change } })
+  const { minutes, weekdays } = settings.evenings
+  return (
+    <Row $align="end" role="group" aria-label="Time at the bench">
+      <NumberField
+        label="Minutes an evening"
+        value={minutes}
+        min={5}
+        max={600}
+        width="130px"
+        whenLeft
+        onChange={(value) =>
+          value !== null && Number.isInteger(value)
+            ? save({ evenings: { ...settings.evenings, minutes: value } })
+            : undefined
+        }
+      />
+      {DAYS.map((day, i) => (
+        <Checkbox
+          key={day}
+          isSelected={weekdays.includes(i + 1)}
+          onChange={(on) => {
+            const next = DAYS.flatMap((_, at) => ((at === i ? on : weekdays.includes(at + 1)) ? [at + 1] : []))
+            if (next.length > 0) save({ evenings: { ...settings.evenings, weekdays: next } })
+          }}
+        >
+          {day}
+        </Checkbox>
+      ))}
+      <NumberField
+        label="Enough in so many of 100 outings"
+        value={Math.round(settings.serviceLevel * 100)}
+        min={50}
+        max={99}
+        width="220px"
+        whenLeft
+        onChange={(value) => (value === null ? undefined : save({ serviceLevel: value / 100 }))}
+      />
+    </Row>
+  )
+}
