@@ -664,7 +664,8 @@ describe('waters, outings and the moment', () => {
       {
         variantId,
         onHand: 1,
-        compartmentId: placeA,
+        pattern: 0,
+        place: plan.places.findIndex(({ compartmentId }) => compartmentId === placeA),
         nightsToDry: 0,
         lost: 1,
         look: { soft: false },

@@ -36,8 +36,8 @@ export const planOuting = z.object({
 })
 export type PlanOuting = z.infer<typeof planOuting>
 
-/** A drawer by its place in the plan's `drawers`. */
-const drawerAt = z.number().int().min(0)
+/** A pattern, a compartment or a drawer by its place in the list of the plan's answer. */
+const at = z.number().int().min(0)
 
 /** What all variants of a pattern share. */
 export const planPattern = z.object({
@@ -53,7 +53,7 @@ export const planPattern = z.object({
 /** A variant that the plan may choose, with what it takes. */
 export const planVariant = z.object({
   variantId,
-  patternId,
+  pattern: at,
   label: z.string(),
   figure: variantFigure.pick({
     kind: true,
@@ -66,17 +66,17 @@ export const planVariant = z.object({
   look: look.nullable(),
   onHand: z.number(),
   /** where it lies */
-  compartmentId: compartmentId.nullable(),
+  place: at.nullable(),
   nightsToDry: z.number(),
   lost: z.number(),
   hoursFished: z.number(),
   /** how much of which drawer one fly takes; drawers that were put away are left out */
-  bill: z.array(z.tuple([drawerAt, z.number()])),
+  bill: z.array(z.tuple([at, z.number()])),
   /** what a batch of it needs at hand */
-  setup: z.object({ thread: drawerAt.nullable(), hook: drawerAt.nullable(), bead: drawerAt.nullable() }),
+  setup: z.object({ thread: at.nullable(), hook: at.nullable(), bead: at.nullable() }),
 })
 
-/** All that a plan is made from. It names drawers by their place in a list, and patterns once: it may hold thousands of flies. */
+/** All that a plan is made from. It names patterns, places and drawers once: it may hold thousands of flies. */
 export const planView = z
   .object({
     /** where flies go that have no place of their own */

@@ -33,4 +33,16 @@ describe('keptUntilWrite', () => {
     fails = false
     expect(await flaky(db)).toBe(1)
   })
+
+  it('asks a query once that runs anew each time it is waited for', async () => {
+    let runs = 0
+    const query: PromiseLike<number> = {
+      then: (done, failed) => Promise.resolve((runs += 1)).then(done, failed),
+    }
+    const load = keptUntilWrite((_db: object) => query, ['flies'])
+    const db = {}
+    noteWrite(db)
+    expect([await load(db), await load(db)]).toEqual([1, 1])
+    expect(runs).toBe(1)
+  })
 })

@@ -47,13 +47,13 @@ const MOST_KEPT = 50
  * @param load its arguments after the database are plain values, as JSON has them
  */
 export function keptUntilWrite<Key extends object, Asked extends readonly unknown[], Value>(
-  load: (db: Key, ...asked: Asked) => Promise<Value>,
+  load: (db: Key, ...asked: Asked) => PromiseLike<Value>,
   matters: readonly Matter[],
 ): (db: Key, ...asked: Asked) => Promise<Value> {
   const kept = new WeakMap<Key, { readonly generation: number; readonly values: Map<string, Promise<Value>> }>()
   return (db, ...asked) => {
     const writes = generations.get(db)
-    if (!writes) return load(db, ...asked)
+    if (!writes) return Promise.resolve(load(db, ...asked))
     const generation = matters.reduce((sum, matter) => sum + writes.by[matter], 0)
     let known = kept.get(db)
     if (known?.generation !== generation || known.values.size >= MOST_KEPT) {
@@ -62,7 +62,8 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
     }
     const { values } = known
     const key = JSON.stringify(asked)
-    const value = values.get(key) ?? load(db, ...asked)
+    // a query is run anew each time that it is waited for; a promise of it is not
+    const value = values.get(key) ?? Promise.resolve(load(db, ...asked))
     values.set(key, value)
     value.catch(() => values.delete(key))
     return value

@@ -26,7 +26,7 @@ import { loadMinutes } from './minutes.ts'
 import { loadReaches } from './reaches.ts'
 import { loadDrawers } from './restock.ts'
 import { localTime } from './time.ts'
-import { loadVariants, toFigureView } from './variants.ts'
+import { loadRecipes, loadVariants, toFigureView } from './variants.ts'
 
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
@@ -98,14 +98,19 @@ async function losses(db: Reader) {
   }
 }
 
-async function places(db: Reader): Promise<PlanView['places']> {
-  const rows = await db
-    .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
-    .from(compartment)
+const loadPlaces = keptUntilWrite(
+  (db: Reader) =>
+    db
+      .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
+      .from(compartment),
+  ['rest'],
+)
+
+async function planPlaces(db: Reader): Promise<PlanView['places']> {
   const held = new Map<string, number>()
   for (const { compartmentId, count } of await loadBalances(db))
     held.set(compartmentId, (held.get(compartmentId) ?? 0) + count)
-  return rows.map(({ id, label, capacity }) => ({
+  return (await loadPlaces(db)).map(({ id, label, capacity }) => ({
     compartmentId: id as PlanView['places'][number]['compartmentId'],
     label,
     room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0),
@@ -154,35 +159,57 @@ async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
   })
 }
 
-async function planVariants(
-  db: Reader,
-  drawers: readonly { readonly materialId: string }[],
-): Promise<PlanView['variants']> {
-  const variants = await loadVariants(db)
+type PlanVariant = PlanView['variants'][number]
+
+/** Where something stands in a list, by its id; null where it does not. */
+function placesIn(ids: readonly string[]): (id: string | null | undefined) => number | null {
+  const at = new Map(ids.map((id, i) => [id, i]))
+  return (id) => at.get(id ?? '') ?? null
+}
+
+/** All of a variant that no fly that comes or goes changes. */
+const loadLasting = keptUntilWrite(readLasting, ['patterns', 'materials', 'rest'])
+
+async function readLasting(db: Reader) {
+  const { parts, patterns } = await loadSetups(db)
+  const patternAt = placesIn(patterns.map(({ id }) => id))
+  const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
+  const drawerAt = placesIn((await loadGoods(db)).map(({ material: { id } }) => id))
+  const lasting = (await loadRecipes(db)).map(
+    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'lost' | 'hoursFished'> => {
+      const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
+      const setup = parts.get(row.currentRevisionId)
+      return {
+        variantId: row.id as PlanVariant['variantId'],
+        pattern: patternAt(row.patternId) ?? 0,
+        label: row.label,
+        figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
+        look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
+        place: placeAt(row.homeCompartmentId),
+        nightsToDry: figure?.nightsToDry ?? 0,
+        bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
+          const drawer = drawerAt(materialId)
+          return drawer === null ? [] : [[drawer, perFly]]
+        }),
+        setup: {
+          thread: drawerAt(setup?.thread),
+          bead: drawerAt(setup?.bead),
+          hook: drawerAt(row.hookMaterialId),
+        },
+      }
+    },
+  )
+  return new Map(lasting.map((variant) => [variant.variantId as string, variant]))
+}
+
+async function planVariants(db: Reader): Promise<PlanVariant[]> {
+  const lasting = await loadLasting(db)
   const { lost, hours, hoursEach } = await losses(db)
-  const { parts } = await loadSetups(db)
-  const drawerAt = new Map(drawers.map(({ materialId }, i) => [materialId, i]))
-  const at = (materialId: string | null | undefined) => drawerAt.get(materialId ?? '') ?? null
-  return variants.map(({ variant: row, figure, onHand }) => {
-    const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
-    const setup = parts.get(row.currentRevisionId)
-    return {
-      variantId: row.id as PlanView['variants'][number]['variantId'],
-      patternId: row.patternId as PlanView['variants'][number]['patternId'],
-      label: row.label,
-      figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
-      look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
-      onHand,
-      compartmentId: row.homeCompartmentId as PlanView['variants'][number]['compartmentId'],
-      nightsToDry: figure?.nightsToDry ?? 0,
-      lost: lost.get(row.id) ?? 0,
-      hoursFished: hoursEach + (hours.get(row.id) ?? 0),
-      bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
-        const drawer = at(materialId)
-        return drawer === null ? [] : [[drawer, perFly]]
-      }),
-      setup: { thread: at(setup?.thread), bead: at(setup?.bead), hook: at(row.hookMaterialId) },
-    }
+  return (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
+    const variant = lasting.get(id)
+    return variant
+      ? { ...variant, onHand, lost: lost.get(id) ?? 0, hoursFished: hoursEach + (hours.get(id) ?? 0) }
+      : []
   })
 }
 
@@ -197,14 +224,20 @@ async function trayId(db: Reader): Promise<string> {
   return tray.id
 }
 
+/** Drawers that are not put away, with what they are of. */
+const loadGoods = keptUntilWrite(
+  (db: Reader) =>
+    db
+      .select({ material, familyName: family.name, stockUnit: family.stockUnit })
+      .from(material)
+      .innerJoin(family, eq(family.id, material.familyId))
+      .where(isNull(material.archivedAtMs)),
+  ['materials', 'rest'],
+)
+
 async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
   const balances = await loadDrawers(db)
-  const drawers = await db
-    .select({ material, familyName: family.name, stockUnit: family.stockUnit })
-    .from(material)
-    .innerJoin(family, eq(family.id, material.familyId))
-    .where(isNull(material.archivedAtMs))
-  return drawers.map(({ material: row, familyName, stockUnit }) => ({
+  return (await loadGoods(db)).map(({ material: row, familyName, stockUnit }) => ({
     materialId: row.id as PlanView['drawers'][number]['materialId'],
     name: drawerName(familyName, row.sizeKey, row.colourName),
     onHand: balances.get(row.id)?.onHand ?? null,
@@ -225,15 +258,14 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .select({ on: evening.id, minutes: evening.minutes })
     .from(evening)
     .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
-  const drawers = await planDrawers(db)
   return {
     trayId: (await trayId(db)) as PlanView['trayId'],
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],
     patterns: await planPatterns(db),
-    variants: await planVariants(db, drawers),
-    places: await places(db),
-    drawers,
+    variants: await planVariants(db),
+    places: await planPlaces(db),
+    drawers: await planDrawers(db),
   }
 }

@@ -43,9 +43,9 @@ async function loadFigures(
   return kept
 }
 
-const loadRecipes = keptUntilWrite(readRecipes, ['patterns'])
-
 /** Variants with their figures, whatever of them is on hand. */
+export const loadRecipes = keptUntilWrite(readRecipes, ['patterns'])
+
 async function readRecipes(db: Reader) {
   const rows = await db
     .select({ variant, patternName: pattern.name })

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { Behaviour, ServingVariant, TieableVariant } from '../../core/index.ts'
-import type { PlanView } from '../../contract/index.ts'
+import type { CompartmentId, PlanView } from '../../contract/index.ts'
 import { usePlanQuery } from './api.ts'
 
 type WireVariant = PlanView['variants'][number]
@@ -8,11 +8,10 @@ type WirePattern = PlanView['patterns'][number]
 
 /** A variant with all that the plan's answer says of it in several places. */
 export interface PlannedVariant
-  extends
-    Omit<WireVariant, 'label' | 'bill' | 'setup'>,
-    Pick<WirePattern, 'minutesEach' | 'timedFlies' | 'dislike' | 'meantFor'> {
+  extends Omit<WireVariant, 'pattern' | 'place' | 'bill' | 'setup'>, Omit<WirePattern, 'name'> {
+  /** of pattern and variant */
   readonly name: string
-  readonly label: string
+  readonly compartmentId: CompartmentId | null
   /** where it lies, in words; empty where it has no place */
   readonly compartmentLabel: string
   readonly bill: readonly { readonly materialId: string; readonly perFly: number }[]
@@ -26,28 +25,22 @@ export interface Planned extends Omit<PlanView, 'variants'> {
 }
 
 function plannedOf(view: PlanView): Planned {
-  const patterns = new Map(view.patterns.map((pattern) => [pattern.patternId as string, pattern]))
-  const labels = new Map(view.places.map(({ compartmentId, label }) => [compartmentId as string, label]))
   const drawer = (at: number | null): string => (at === null ? '' : (view.drawers[at]?.materialId ?? ''))
   return {
     ...view,
-    variants: view.variants.flatMap(({ bill, setup, ...variant }): PlannedVariant[] => {
-      const pattern = patterns.get(variant.patternId)
+    variants: view.variants.flatMap(({ pattern: patternAt, place: placeAt, bill, setup, ...variant }) => {
+      const pattern = view.patterns[patternAt]
+      const place = placeAt === null ? undefined : view.places[placeAt]
       if (!pattern) return []
-      const { minutesEach, timedFlies, dislike, meantFor } = pattern
-      return [
-        {
-          ...variant,
-          minutesEach,
-          timedFlies,
-          dislike,
-          meantFor,
-          name: `${pattern.name} ${variant.label}`,
-          compartmentLabel: labels.get(variant.compartmentId ?? '') ?? '',
-          bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
-          setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
-        },
-      ]
+      return {
+        ...variant,
+        ...pattern,
+        name: `${pattern.name} ${variant.label}`,
+        compartmentId: place?.compartmentId ?? null,
+        compartmentLabel: place?.label ?? '',
+        bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
+        setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
+      }
     }),
   }
 }
