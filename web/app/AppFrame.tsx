@@ -28,6 +28,8 @@ const Layout = styled.div`
     padding: 14px 22px 24px;
     outline: none;
     position: relative;
+    /* opaque, so that it scrolls without being painted anew */
+    background: var(--ground);
   }
   @media (max-width: 1100px) {
     grid-template-columns: 158px minmax(0, 1fr) 28px;

@@ -3,24 +3,45 @@ import type { Drawing } from './FlyDrawing.tsx'
 
 /** Between the quiet ink of day and of night: a picture of its own knows no theme. */
 const OUTLINE = '#7b878b'
+const OUTLINE_MM = 0.04
 
-const escaped = (text: string) => text.replace(/[&"<>]/g, (sign) => `&#${sign.charCodeAt(0)};`)
+/** Dots to a pixel of the page: as fine as fine screens are. */
+const DOTS = 2
 
-const pictures = new WeakMap<Drawing, string>()
+const pictures = new WeakMap<Drawing, Map<number, string>>()
 
-/** The drawing as a picture of its own, made once: a browser paints it many times over for the price of one. */
-function pictureOf(drawing: Drawing): string {
-  const known = pictures.get(drawing)
-  if (known) return known
-  const { minXMm, minYMm, widthMm, heightMm, shapes } = drawing
-  const paths = shapes.map(({ path, fill, stroke, strokeMm }) => {
-    const line = stroke ?? (fill ? OUTLINE : 'none')
-    return `<path d="${escaped(path)}" fill="${escaped(fill ?? 'none')}" stroke="${escaped(line)}" stroke-width="${stroke ? strokeMm : 0.04}" stroke-linecap="round" stroke-linejoin="round"/>`
-  })
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${minXMm} ${minYMm} ${widthMm} ${heightMm}">${paths.join('')}</svg>`
-  const made = `data:image/svg+xml,${encodeURIComponent(svg)}`
-  pictures.set(drawing, made)
-  return made
+/** Draws a fly on a canvas, and gives the canvas as a picture. */
+function pictureAt({ minXMm, minYMm, widthMm, heightMm, shapes }: Drawing, pxPerMm: number): string {
+  const canvas = document.createElement('canvas')
+  const dotsPerMm = pxPerMm * DOTS
+  canvas.width = Math.max(Math.ceil(widthMm * dotsPerMm), 1)
+  canvas.height = Math.max(Math.ceil(heightMm * dotsPerMm), 1)
+  const context = canvas.getContext('2d')
+  if (!context) return ''
+  context.setTransform(dotsPerMm, 0, 0, dotsPerMm, -minXMm * dotsPerMm, -minYMm * dotsPerMm)
+  context.lineCap = 'round'
+  context.lineJoin = 'round'
+  for (const { path, fill, stroke, strokeMm } of shapes) {
+    const shape = new Path2D(path)
+    if (fill) {
+      context.fillStyle = fill
+      context.fill(shape)
+    }
+    if (!stroke && !fill) continue
+    context.strokeStyle = stroke ?? OUTLINE
+    context.lineWidth = stroke ? strokeMm : OUTLINE_MM
+    context.stroke(shape)
+  }
+  return canvas.toDataURL()
+}
+
+/** The drawing as dots, made once a size: an SVG would be painted shape by shape wherever it is shown. */
+function pictureOf(drawing: Drawing, pxPerMm: number): string {
+  const known = pictures.get(drawing) ?? new Map<number, string>()
+  pictures.set(drawing, known)
+  const picture = known.get(pxPerMm) ?? pictureAt(drawing, pxPerMm)
+  known.set(pxPerMm, picture)
+  return picture
 }
 
 /** A small fly that is shown many times over, as in slits. */
@@ -37,10 +58,16 @@ export const FlyThumb = memo(function FlyThumb({
   return (
     <img
       alt={title}
-      src={pictureOf(drawing)}
+      src={pictureOf(drawing, pxPerMm)}
       width={drawing.widthMm * pxPerMm}
       height={drawing.heightMm * pxPerMm}
-      style={{ display: 'block', maxWidth: '100%', background: 'var(--paper)', borderRadius: 4 }}
+      style={{
+        display: 'block',
+        maxWidth: '100%',
+        background: 'var(--paper)',
+        borderRadius: 4,
+        overflow: 'visible',
+      }}
     />
   )
 })

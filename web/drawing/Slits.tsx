@@ -2,36 +2,32 @@ import styled from 'styled-components'
 import { FlyThumb } from './FlyThumb.tsx'
 import type { Drawing } from './FlyDrawing.tsx'
 
+/** Nothing in it is clipped, see-through or moved: a box shows a thousand slits, and each would be a layer to paint. */
 const Foam = styled.span`
   display: inline-flex;
   flex-wrap: wrap;
   gap: 3px;
   vertical-align: middle;
-`
-
-const Slit = styled.span<{ $filled: boolean; $extra: boolean }>`
-  position: relative;
-  display: inline-grid;
-  place-items: center;
-  width: 30px;
-  height: 20px;
-  border: 1px ${({ $filled }) => ($filled ? 'solid var(--moss)' : 'dashed var(--madder)')};
-  border-radius: 3px;
-  opacity: ${({ $extra }) => ($extra ? 0.6 : 1)};
-  overflow: hidden;
-  &::after {
-    content: '';
-    position: absolute;
-    left: 4px;
-    right: 4px;
-    bottom: 3px;
-    height: 1px;
-    background: var(--quiet);
-    opacity: ${({ $filled }) => ($filled ? 0 : 0.8)};
+  .slit {
+    display: inline-grid;
+    place-items: center;
+    width: 30px;
+    height: 20px;
+    border: 1px solid var(--moss);
+    border-radius: 3px;
+  }
+  .slit.empty {
+    background: linear-gradient(var(--quiet), var(--quiet)) 50% calc(100% - 3px) / 20px 1px no-repeat;
+    border: 1px dashed var(--madder);
+  }
+  .slit.extra {
+    border-color: var(--rule);
   }
 `
 
+/** As long as a slit is a fly of this length; longer and taller ones are drawn smaller. */
 const SLIT_MM = 14
+const [SLIT_PX, SLIT_TALL_PX] = [28, 18]
 const SHOWN = 12
 
 interface SlitsProps {
@@ -45,13 +41,15 @@ interface SlitsProps {
 /** "Keep three" as three foam slits: filled with the fly's own silhouette, or empty and dashed. */
 export function Slits({ onHand, keep, drawing, label }: SlitsProps) {
   const slots = Math.min(Math.max(keep, onHand, 1), SHOWN)
-  const scale = 28 / Math.max(drawing?.widthMm ?? SLIT_MM, SLIT_MM)
+  const scale = drawing
+    ? Math.min(SLIT_PX / Math.max(drawing.widthMm, SLIT_MM), SLIT_TALL_PX / drawing.heightMm)
+    : 0
   return (
     <Foam role="img" aria-label={`${label}: ${onHand} of ${keep}`}>
       {Array.from({ length: slots }, (_, i) => (
-        <Slit key={i} $filled={i < onHand} $extra={i >= keep}>
+        <span key={i} className={i >= onHand ? 'slit empty' : i >= keep ? 'slit extra' : 'slit'}>
           {i < onHand && drawing ? <FlyThumb drawing={drawing} pxPerMm={scale} /> : null}
-        </Slit>
+        </span>
       ))}
     </Foam>
   )

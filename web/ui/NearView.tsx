@@ -12,6 +12,19 @@ interface NearViewProps {
   readonly children: ReactNode
 }
 
+const waiting: (() => void)[] = []
+
+/** Draws one thing a frame: several at once would hold up a sheet that is being scrolled. */
+function drawInTurn(draw: () => void): void {
+  waiting.push(draw)
+  if (waiting.length > 1) return
+  const next = () => {
+    waiting.shift()?.()
+    if (waiting.length > 0) requestAnimationFrame(next)
+  }
+  requestAnimationFrame(next)
+}
+
 /** Draws what is long only when the sheet comes near it; once drawn it stays. */
 export function NearView({ estimatePx, always, children }: NearViewProps) {
   const place = useRef<HTMLDivElement>(null)
@@ -19,7 +32,11 @@ export function NearView({ estimatePx, always, children }: NearViewProps) {
   useEffect(() => {
     if (near || !place.current) return
     const observer = new IntersectionObserver(
-      (entries) => (entries.some(({ isIntersecting }) => isIntersecting) ? setNear(true) : undefined),
+      (entries) => {
+        if (!entries.some(({ isIntersecting }) => isIntersecting)) return
+        observer.disconnect()
+        drawInTurn(() => setNear(true))
+      },
       { root: document.getElementById('sheet'), rootMargin: MARGIN },
     )
     observer.observe(place.current)

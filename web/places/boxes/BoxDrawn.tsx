@@ -30,6 +30,7 @@ const Foam = styled.div<{ $columns: number }>`
     padding: 5px 9px 7px;
     background: var(--panel);
     min-height: 44px;
+    contain: layout paint style;
   }
   .place[data-lit='true'] {
     box-shadow: inset 0 0 0 2px var(--thistle);

@@ -192,7 +192,8 @@ export default function Patterns() {
     getItemKey: (i) => shown[i]?.id ?? i,
     scrollMargin: list.current?.offsetTop ?? 0,
     // a list of usual length is drawn whole
-    overscan: shown.length <= DRAWN_WHOLE ? shown.length : 5,
+    overscan: shown.length <= DRAWN_WHOLE ? shown.length : 3,
+    useFlushSync: false,
   })
   const items = rows.getVirtualItems()
   const before = (items[0]?.start ?? rows.options.scrollMargin) - rows.options.scrollMargin
