@@ -1,9 +1,19 @@
 import { z } from 'zod'
-import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
+import {
+  civilDate,
+  compartmentId,
+  familyId,
+  localMinute,
+  materialId,
+  patternId,
+  photoId,
+  reachId,
+} from './common.ts'
 import { command, commandResult } from './commands.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { historyView } from './views/history.ts'
+import { ledgerView } from './views/ledger.ts'
 import { measurementsView } from './views/measurements.ts'
 import { seasonWindowsBody } from './records/season.ts'
 import { reachSeasonView, seasonStateView } from './views/season.ts'
@@ -160,6 +170,13 @@ export const routes = {
     path: '/api/history',
     summary: 'What became of the flies of each variant',
     answer: historyView,
+  },
+  ledger: {
+    method: 'get',
+    path: '/api/ledger',
+    summary: 'What came into a compartment or a drawer and left it, newest first',
+    query: z.object({ compartmentId: compartmentId.optional(), materialId: materialId.optional() }),
+    answer: ledgerView,
   },
   outings: { method: 'get', path: '/api/outings', summary: 'Outings, planned and done', answer: outingsView },
   stores: { method: 'get', path: '/api/stores', summary: 'Materials on hand', answer: storesView },

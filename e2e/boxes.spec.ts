@@ -125,7 +125,10 @@ test('a box is arranged after a school, its flies get their places, and its labe
 
 test('a full compartment refuses, and takes them anyway where that is wanted', async ({ page, pageErrors }) => {
   await page.goto('/boxes')
-  await page.getByRole('button', { name: /^Duns, leaf/ }).click()
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /^Duns, leaf/ })
+    .click()
   await page.getByRole('textbox', { name: 'How many' }).first().fill('40')
   await page.getByRole('button', { name: 'I count 40' }).first().click()
   await expect(page.getByText(/no room for 37 more/)).toBeVisible()
@@ -164,4 +167,49 @@ test.describe('what only reads', () => {
     await expect(page.getByRole('heading', { name: /Not fished for half a year/ })).toBeVisible()
     expect(await axeFaults(page)).toEqual([])
   })
+})
+
+test('the census in the Column: a depth is chosen by keys and by its handles, and what fishes there is lit', async ({
+  page,
+}) => {
+  await page.goto('/boxes')
+  await page.getByRole('heading', { name: 'Dale Box' }).waitFor()
+  const column = page.getByRole('complementary', { name: 'Water column' })
+  await expect(column.getByRole('button', { name: /Duns, leaf/ })).toBeVisible()
+  await page.keyboard.press('Shift+ArrowDown')
+  const said = page.getByText(/^Between the film and 0\.1 m fish \d+ of your flies/)
+  await expect(said).toBeVisible()
+  const lit = page.locator('.place[data-lit="true"]')
+  await expect(lit.filter({ hasText: 'Duns, leaf' })).toHaveCount(1)
+  await expect(lit.filter({ hasText: 'Swimming nymphs, leaf' })).toHaveCount(0)
+  const lower = column.getByRole('slider', { name: 'Lower end of the depth looked at' })
+  await lower.focus()
+  for (let n = 0; n < 25; n += 1) await page.keyboard.press('ArrowDown')
+  await expect(page.getByText(/^Between the film and 0\.9 m fish/)).toBeVisible()
+  await expect(lit.filter({ hasText: 'Swimming nymphs, leaf' })).toHaveCount(1)
+  const upper = await column.getByRole('slider', { name: /^Upper end/ }).boundingBox()
+  const water = await lower.boundingBox()
+  if (!upper || !water) throw new Error('no handles')
+  await page.mouse.move(upper.x + 40, upper.y + 5)
+  await page.mouse.down()
+  await page.mouse.move(upper.x + 40, water.y - 60, { steps: 8 })
+  await page.mouse.up()
+  await expect(page.getByText(/^Between 0\.8 m and 0\.9 m fish/)).toBeVisible()
+  expect(await axeFaults(page)).toEqual([])
+  await page.getByRole('button', { name: 'At any depth' }).click()
+  await expect(page.getByText(/^Between/)).toHaveCount(0)
+})
+
+test('what came and went of a compartment is read', async ({ page }) => {
+  await page.goto('/boxes')
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /^Swimming nymphs, leaf/ })
+    .click()
+  await page.getByRole('button', { name: 'I count 1', exact: true }).first().click()
+  await page.getByRole('button', { name: 'What came and went' }).click()
+  const ledger = page.getByRole('table', { name: 'What came and went' })
+  await expect(ledger.getByRole('row').nth(1)).toContainText('counted, fewer')
+  await expect(ledger.getByRole('row').nth(1)).toContainText('−1')
+  expect(await axeFaults(page)).toEqual([])
 })

@@ -2,12 +2,14 @@ import { eq } from 'drizzle-orm'
 import sharp from 'sharp'
 import { v7 } from 'uuid'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { wording } from '../core/index.ts'
 import { noRules } from '../contract/index.ts'
 import type {
   BoxesView,
   CommandInput,
   FamiliesView,
   HistoryView,
+  LedgerView,
   OutingsView,
   PlanView,
   StoresView,
@@ -398,6 +400,41 @@ describe('the plan', () => {
     expect(await evenings()).toEqual([])
     await server.command('eveningSet', { on: '2099-06-03', minutes: 601 }).expect(400)
     await server.command('eveningSet', { on: '2099-02-30', minutes: 60 }).expect(400)
+  })
+})
+
+describe('a ledger that is read', () => {
+  it('says of a compartment what came and went, newest first, and what lay there after each', async () => {
+    await put(4)
+    await server
+      .command('fliesMove', { fromCompartmentId: placeA, toCompartmentId: placeB, variantId, count: 1 })
+      .expect(200)
+    const losses = [{ compartmentId: placeA, variantId, count: 2, cause: 'tree' as const }]
+    const lost = await server.command('fliesLose', { outingId: null, losses }).expect(200)
+    await undo(lost.body.actionId).expect(200)
+    const { lines, all } = await body<LedgerView>(`/api/ledger?compartmentId=${String(placeA)}`)
+    expect(lines.map((line) => [wording.entryWords(line), line.delta, line.after])).toEqual([
+      ['taken back: lost: tree', 2, 3],
+      ['lost: tree', -2, 1],
+      ['moved out', -1, 3],
+      ['counted, more', 4, 4],
+    ])
+    expect(all).toBe(4)
+    expect(lines[0]?.name).toBe('Plain Thread #16 black')
+    const there = await body<LedgerView>(`/api/ledger?compartmentId=${String(placeB)}`)
+    expect(there.lines.map((line) => [wording.entryWords(line), line.after])).toEqual([['moved in', 1]])
+  })
+
+  it('says the same of a drawer, and refuses to be asked for nothing', async () => {
+    await server.command('materialEntry', { materialId: hook, cause: 'bought', amount: 500 }).expect(200)
+    await server.command('materialEntry', { materialId: hook, cause: 'counted', amount: 300 }).expect(200)
+    const { lines } = await body<LedgerView>(`/api/ledger?materialId=${String(hook)}`)
+    expect(lines.map((line) => [wording.entryWords(line), line.delta, line.after])).toEqual([
+      ['counted, fewer', -200, 300],
+      ['bought', 500, 500],
+    ])
+    await server.get('/api/ledger').expect(400)
+    await server.get('/api/ledger?compartmentId=nobody').expect(400)
   })
 })
 

@@ -18,6 +18,8 @@ export {
   temperature,
 } from './figures.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
+export { entryWords } from './ledger.ts'
+export type { EntryCause } from './ledger.ts'
 export { layoutName, proposedPlaceName } from './layout.ts'
 export { flyLineFaultSentence, rowFaultSentence } from './intake.ts'
 export {

@@ -4,6 +4,7 @@ import {
   drawingsQuery,
   familyParams,
   instrumentAsk,
+  ledgerQuery,
   momentQuery,
   materialParams,
   patternParams,
@@ -24,6 +25,7 @@ import { boxesView } from '../views/boxes.ts'
 import { frameView, loadSettings } from '../views/frame.ts'
 import { historyView } from '../views/history.ts'
 import { larderView } from '../views/larder.ts'
+import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import {
   actionsView,
   catalogueView,
@@ -127,6 +129,14 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   get(routes.boxes.path, async () => boxesView(db, await usualPar(), await today()))
   get(routes.outings.path, () => outingsView(db))
   get(routes.history.path, async () => historyView(db, (await loadSettings(db)).body.timeZone))
+  get(routes.ledger.path, async ({ query }) => {
+    const parsed = ledgerQuery.safeParse(query)
+    if (!parsed.success) throw invalid(parsed.error)
+    const { timeZone } = (await loadSettings(db)).body
+    return 'materialId' in parsed.data
+      ? drawerLedger(db, parsed.data.materialId, timeZone)
+      : compartmentLedger(db, parsed.data.compartmentId, timeZone)
+  })
   get(routes.stores.path, async () => storesView(db, (await loadSettings(db)).body.timeZone))
   get(routes.materialUses.path, ({ params }) => {
     const parsed = materialParams.safeParse(params)

@@ -1,7 +1,7 @@
 import type { EmergenceWindow } from '../../core/index.ts'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
-  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView, HistoryView,
+  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView, HistoryView, LedgerView,
   InstrumentReading,
   LarderView, MeasurementsView, MomentView, OutingsView, PhotoId, PatternsView, PatternView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, UsesView, WatersView,
 } from '../../contract/index.ts' // prettier-ignore
@@ -12,6 +12,9 @@ export interface SeasonWindows {
   readonly inputHash: string
   readonly windows: readonly EmergenceWindow[]
 }
+
+/** Whose ledger is read. */
+export type LedgerOf = { readonly compartmentId: string } | { readonly materialId: string }
 
 /** A write to send: its id makes a repeated one harmless. */
 export interface Sent<Kind extends CommandKind = CommandKind> {
@@ -70,6 +73,10 @@ export const api = createApi({
     plan: build.query<PlanView, void>({ query: () => '/plan', providesTags: ['all'] }),
     boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
     history: build.query<HistoryView, void>({ query: () => '/history', providesTags: ['all'] }),
+    ledger: build.query<LedgerView, LedgerOf>({
+      query: (params) => ({ url: '/ledger', params }),
+      providesTags: ['all'],
+    }),
     outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
     stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
     materialUses: build.query<UsesView, string>({
@@ -121,6 +128,7 @@ export const {
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
+  useLedgerQuery,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

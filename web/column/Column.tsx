@@ -11,6 +11,7 @@ import { FallMarks } from './FallMarks.tsx'
 import { Lane, Profile } from './Lane.tsx'
 import { heightShare } from './scale.ts'
 import { SectionMarks } from './SectionMarks.tsx'
+import { SpanHandles } from './SpanHandles.tsx'
 
 const Strip = styled.aside`
   grid-area: column;
@@ -55,6 +56,39 @@ const Strip = styled.aside`
     touch-action: none;
     height: 14px;
     z-index: 3;
+  }
+  .span {
+    border-color: var(--thistle);
+  }
+  .span[data-end='to'] {
+    border-top: 0;
+    border-bottom: 1px solid var(--thistle);
+  }
+  .span span {
+    left: 50%;
+    right: auto;
+    translate: -50%;
+    border: 1px solid var(--thistle);
+  }
+  .span[data-end='from'] span[data-outside='true'],
+  .span[data-end='to'] span {
+    top: auto;
+    bottom: 1px;
+  }
+  .span[data-end='from'] span[data-outside='true'] {
+    bottom: 100%;
+  }
+  .span[data-end='to'] span[data-outside='true'] {
+    top: 100%;
+    bottom: auto;
+  }
+  .veil {
+    position: absolute;
+    left: 0;
+    right: 0;
+    background: color-mix(in srgb, var(--ground) 70%, transparent);
+    pointer-events: none;
+    z-index: 2;
   }
   .ice {
     background: color-mix(in srgb, var(--panel) 70%, transparent);
@@ -318,6 +352,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
         <Lane marks={flies} side="right" heightPx={heightPx} bedMm={bedMm} lane="flies" />
         {content.section ? <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} /> : null}
         {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
+        {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
         <div className="line" style={{ bottom: 0 }}>
           <span style={{ top: 'auto', bottom: 2 }}>bed {shortDepth(bedMm, frame.settings.units)}</span>
         </div>

@@ -56,6 +56,15 @@ export interface WaterSection {
   } | null
 }
 
+/** A stretch of depth that is chosen with two handles. */
+export interface DepthSpan {
+  readonly fromMm: number
+  readonly toMm: number
+  /** a depth as the handles say it */
+  readonly words: (depthMm: number) => string
+  readonly onChange: (span: { readonly fromMm: number; readonly toMm: number }) => void
+}
+
 /** What a place hangs in the Column besides the foods. Null leaves the flies lane to the census of the boxes. */
 export interface ColumnContent {
   readonly flies: readonly Mark[] | null
@@ -64,6 +73,8 @@ export interface ColumnContent {
   readonly foods: readonly string[] | null
   /** the water itself, where a place is about it */
   readonly section?: WaterSection | null
+  /** the depth that a place looks at */
+  readonly span?: DepthSpan | null
 }
 
 export const EMPTY_CONTENT: ColumnContent = { flies: null, fall: null, foods: null }

@@ -38,6 +38,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['↑ ↓ ← →', 'in the Column: from mark to mark'],
   ['P', 'in the Column: pin a mark'],
   ['Alt+↑ Alt+↓', 'on a pattern: a lighter, a heavier bead; Enter makes it'],
+  ['Shift+↑ Shift+↓', 'Boxes: the depth above, below, that flies fish at'],
   [', .', 'an hour earlier, later'],
   ['B', 'Tonight: queue the first batch'],
   ['Space', 'Bench: next step'],

@@ -34,7 +34,8 @@ export function useFrameKeys(frame: FrameView | undefined): void {
     function onSingle(event: KeyboardEvent): boolean {
       if (event.key === 'Enter' && isPressable(event.target)) return false
       const place = PLACES.find(({ digit }) => String(digit) === event.key)
-      const own = placeKeys.current[event.key] ?? placeKeys.current[event.key.toLowerCase()]
+      const shifted = event.shiftKey && event.key.startsWith('Arrow') ? `Shift+${event.key}` : event.key
+      const own = placeKeys.current[shifted] ?? placeKeys.current[shifted.toLowerCase()]
       // Tonight once more is what lies ahead of it
       if (place) void navigate(place.path === '/' && location.pathname === '/' ? '/ahead' : place.path)
       else if (own) own()

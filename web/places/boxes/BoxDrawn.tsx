@@ -16,6 +16,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NearView } from '../../ui/NearView.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { placeMark } from './useCensus.ts'
 import { useMayOverfill } from './useMayOverfill.tsx'
 
 const Foam = styled.div<{ $columns: number }>`
@@ -74,6 +75,12 @@ const Foam = styled.div<{ $columns: number }>`
   }
   .fly > div {
     display: contents;
+  }
+  .fly.outside .name {
+    color: var(--quiet);
+  }
+  .fly.outside [role='img'] {
+    visibility: hidden;
   }
   .fly[data-dragging] {
     opacity: 0.5;
@@ -157,7 +164,14 @@ function HowMany({
   )
 }
 
-function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly onOpen: () => void }) {
+interface PlaceProps {
+  readonly place: CompartmentLine
+  /** whether a fly fishes at the depth that is looked at; null while all are */
+  readonly isIn: ((fly: Fly) => boolean) | null
+  readonly onOpen: () => void
+}
+
+function Place({ place, isIn, onOpen }: PlaceProps) {
   const lit = useAppSelector((state) => state.view.lit)
   const dispatch = useAppDispatch()
   const command = useCommand()
@@ -196,8 +210,20 @@ function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly on
     },
   })
   return (
-    <div className="place" data-lit={place.flies.some(({ variantId }) => variantId === lit)}>
-      <button type="button" className="label" onClick={onOpen}>
+    <div
+      className="place"
+      data-lit={
+        lit === placeMark(place.id) ||
+        place.flies.some((fly) => fly.variantId === lit || (isIn?.(fly) ?? false))
+      }
+    >
+      <button
+        type="button"
+        className="label"
+        onClick={onOpen}
+        onMouseEnter={() => dispatch(light(placeMark(place.id)))}
+        onMouseLeave={() => dispatch(light(null))}
+      >
         <span>{place.label}</span>
         <span className="figures">
           {held}
@@ -208,11 +234,16 @@ function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly on
         className="flies"
         aria-label={`Flies in ${place.label}`}
         items={place.flies}
+        dependencies={[isIn]}
         dragAndDropHooks={dragAndDropHooks}
         renderEmptyState={() => 'empty'}
       >
         {(fly) => (
-          <GridListItem id={fly.variantId} textValue={nameOf(fly)} className="fly">
+          <GridListItem
+            id={fly.variantId}
+            textValue={nameOf(fly)}
+            className={isIn && !isIn(fly) ? 'fly outside' : 'fly'}
+          >
             <DragButton slot="drag" className="grip">
               ⠿
             </DragButton>
@@ -244,8 +275,9 @@ function Place({ place, onOpen }: { readonly place: CompartmentLine; readonly on
 export function BoxDrawn({
   box,
   atOnce,
+  isIn,
   onOpen,
-}: {
+}: Pick<PlaceProps, 'isIn'> & {
   readonly box: BoxLine
   /** whether its flies are drawn before the sheet comes near */
   readonly atOnce: boolean
@@ -273,7 +305,7 @@ export function BoxDrawn({
             always={atOnce}
             estimatePx={LABEL_PX + Math.max(place.flies.length, 1) * FLY_PX}
           >
-            <Place place={place} onOpen={() => onOpen(place.id)} />
+            <Place place={place} isIn={isIn} onOpen={() => onOpen(place.id)} />
           </NearView>
         ))}
       </Foam>

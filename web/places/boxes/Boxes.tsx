@@ -8,6 +8,7 @@ import { Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { BoxDrawn } from './BoxDrawn.tsx'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
 import { Holes } from './Holes.tsx'
+import { useCensus } from './useCensus.ts'
 
 const Coverage = lazy(() => import('./Coverage.tsx'))
 const History = lazy(() => import('./History.tsx'))
@@ -51,14 +52,16 @@ export default function Boxes() {
   const { data } = useBoxesQuery()
   const [params, setParams] = useSearchParams()
   const [adding, setAdding] = useState<Adding>(params.has('new') ? 'box' : null)
-  const keys = useMemo(() => ({ n: () => setAdding('box') }), [])
+  const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
+  const census = useCensus(data?.boxes, view === 'boxes')
+  const { keys: depthKeys } = census
+  const keys = useMemo(() => ({ n: () => setAdding('box'), ...depthKeys }), [depthKeys])
   usePlaceKeys(keys)
   if (!data) return <p aria-busy="true">Opening the boxes …</p>
   const openId = params.get('place')
   const open = data.boxes.flatMap(({ compartments }) => compartments).find(({ id }) => id === openId)
   if (open) return <CompartmentSheet place={open} boxes={data.boxes} onClose={() => setParams({})} />
   const wanted = params.get('box')
-  const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
   const choose = (id: View) => setParams(id === 'boxes' ? {} : { view: id })
   const drawn = data.boxes.filter(({ id }) => !wanted || id === wanted)
   return (
@@ -100,11 +103,20 @@ export default function Boxes() {
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />
+          {census.words ? (
+            <Row>
+              <span role="status">{census.words}</span>
+              <Button look="quiet" onPress={census.letGo}>
+                At any depth
+              </Button>
+            </Row>
+          ) : null}
           {drawn.map((box, i) => (
             <BoxDrawn
               key={box.id}
               box={box}
               atOnce={i < DRAWN_AT_ONCE}
+              isIn={census.isChosen ? census.isIn : null}
               onOpen={(place) => setParams({ place })}
             />
           ))}

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../patterns/ComponentFields.tsx'
+import { Ledger } from '../ledger/Ledger.tsx'
 import { useMayOverfill } from './useMayOverfill.tsx'
 
 type Fly = CompartmentLine['flies'][number]
@@ -193,6 +194,7 @@ export function CompartmentSheet({
       ))}
       {place.flies.length === 0 ? <p>Empty.</p> : null}
       <PutIn place={place} />
+      <Ledger of={{ compartmentId: place.id }} words={String} />
     </>
   )
 }

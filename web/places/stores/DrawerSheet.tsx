@@ -6,6 +6,7 @@ import { useCommand } from '../../app/useCommand.ts'
 import { stockAmount } from '../../app/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
+import { Ledger } from '../ledger/Ledger.tsx'
 import { Photo } from '../photo/Photo.tsx'
 import { MeasuredHook } from './MeasuredHook.tsx'
 import { Substitutes } from './Substitutes.tsx'
@@ -144,6 +145,7 @@ export function DrawerSheet({
         ))}
       </Section>
       <Substitutes line={line} />
+      <Ledger of={{ materialId: line.id }} words={(amount) => stockAmount(amount, line.stockUnit)} />
     </>
   )
 }

@@ -1,0 +1,131 @@
+import { useCallback, useMemo, useState } from 'react'
+import type { BoxLine, CompartmentLine } from '../../../contract/index.ts'
+import { useFrameQuery, useMomentQuery } from '../../app/api.ts'
+import type { PlaceKeys } from '../../app/shortcuts.ts'
+import { useMoment } from '../../app/useMoment.ts'
+import { shortDepth } from '../../app/words.ts'
+import { useColumn } from '../../column/marks.ts'
+import type { ColumnContent, Mark } from '../../column/marks.ts'
+import { LENS_BOTTOM_MM, LENS_TOP_MM } from '../../column/scale.ts'
+
+const MOST_MARKS = 14
+/** Bands that the keys step through: the film, then the water below it in as many as this. */
+const BANDS_BELOW = 4
+
+type Fly = CompartmentLine['flies'][number]
+
+/** A stretch of depth, mm below the film. */
+export interface Depths {
+  readonly fromMm: number
+  readonly toMm: number
+}
+
+/** What a compartment's mark in the Column is called by. */
+export const placeMark = (compartmentId: string): string => `place:${compartmentId}`
+
+function bandsOf(bedMm: number): readonly Depths[] {
+  const step = (bedMm - LENS_BOTTOM_MM) / BANDS_BELOW
+  return [
+    { fromMm: LENS_TOP_MM, toMm: LENS_BOTTOM_MM },
+    ...Array.from({ length: BANDS_BELOW }, (_, k) => ({
+      fromMm: LENS_BOTTOM_MM + k * step,
+      toMm: LENS_BOTTOM_MM + (k + 1) * step,
+    })),
+  ]
+}
+
+/** The band below or above the one that is looked at; past either end the whole depth again. */
+function nextBand(now: Depths | null, by: 1 | -1, bedMm: number): Depths | null {
+  const bands = bandsOf(bedMm)
+  if (!now) return (by === 1 ? bands[0] : bands.at(-1)) ?? null
+  const middle = (now.fromMm + now.toMm) / 2
+  const at = bands.findIndex(({ toMm }) => middle <= toMm)
+  return bands[at + by] ?? null
+}
+
+const missingOf = ({ par, count }: Fly) => Math.max((par ?? 0) - count, 0)
+
+function markOf(place: CompartmentLine, flies: readonly Fly[], depthOf: (fly: Fly) => number | null): Mark[] {
+  const depths = flies.flatMap((fly) => depthOf(fly) ?? [])
+  if (depths.length === 0) return []
+  const held = flies.reduce((sum, { count }) => sum + count, 0)
+  const missing = flies.reduce((sum, fly) => sum + missingOf(fly), 0)
+  return [
+    {
+      id: placeMark(place.id),
+      label: place.label,
+      fromMm: Math.min(...depths),
+      toMm: Math.max(...depths),
+      weight: held / Math.max(held + missing, 1),
+      softWeight: 1,
+      words: missing > 0 ? `${held}, ${missing} short` : `${held} ${held === 1 ? 'fly' : 'flies'}`,
+      look: missing > 0 ? 'hole' : 'fly',
+      to: `/boxes?place=${place.id}`,
+    },
+  ]
+}
+
+/** The census of the boxes in the Column: each compartment at the depth where its flies fish, and two handles that choose. */
+export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean) {
+  const moment = useMoment()
+  const { data: frame } = useFrameQuery()
+  const { data } = useMomentQuery(
+    { reachId: moment?.reachId ?? '', on: moment?.on ?? '', localMin: moment?.localMin ?? 0 },
+    { skip: !moment },
+  )
+  const [depths, setDepths] = useState<Depths | null>(null)
+  const bedMm = data?.bedMm ?? 1000
+  const fished = useMemo(
+    () => new Map(data?.flies.map(({ variantId, depthMm }) => [variantId as string, depthMm])),
+    [data],
+  )
+  const depthOf = useCallback((fly: Fly) => fished.get(fly.variantId) ?? fly.depthMm, [fished])
+  const isIn = useCallback(
+    (fly: Fly) => {
+      const depthMm = depthOf(fly)
+      return !depths || (depthMm !== null && depthMm >= depths.fromMm - 1 && depthMm <= depths.toMm + 1)
+    },
+    [depths, depthOf],
+  )
+  const places = useMemo(() => (boxes ?? []).flatMap(({ compartments }) => compartments), [boxes])
+  const content = useMemo((): ColumnContent => {
+    if (!hangs || !data || !frame) return NOTHING
+    const marks = places.flatMap((place) => markOf(place, place.flies.filter(isIn), depthOf))
+    const shown = [...marks].sort((a, b) => a.weight - b.weight).slice(0, MOST_MARKS)
+    const { units } = frame.settings
+    return {
+      flies: shown,
+      fall: null,
+      foods: null,
+      span: {
+        fromMm: depths?.fromMm ?? LENS_TOP_MM,
+        toMm: depths?.toMm ?? bedMm,
+        words: (depthMm) => (depthMm <= 0 ? 'film' : shortDepth(depthMm, units)),
+        onChange: setDepths,
+      },
+    }
+  }, [hangs, data, frame, places, isIn, depthOf, depths, bedMm])
+  useColumn(content)
+  const keys = useMemo(
+    (): PlaceKeys =>
+      hangs
+        ? {
+            'Shift+ArrowDown': () => setDepths((now) => nextBand(now, 1, bedMm)),
+            'Shift+ArrowUp': () => setDepths((now) => nextBand(now, -1, bedMm)),
+          }
+        : {},
+    [hangs, bedMm],
+  )
+  const words = useMemo(() => {
+    if (!depths || !frame) return null
+    const inside = places.flatMap(({ flies }) => flies.filter((fly) => isIn(fly) && fly.count > 0))
+    const compartments = places.filter(({ flies }) => flies.some(isIn)).length
+    const count = inside.reduce((sum, fly) => sum + fly.count, 0)
+    const { units } = frame.settings
+    const from = depths.fromMm <= 0 ? 'the film' : shortDepth(depths.fromMm, units)
+    return `Between ${from} and ${shortDepth(depths.toMm, units)} fish ${count} of your flies, in ${compartments} compartments.`
+  }, [depths, frame, places, isIn])
+  return { keys, isIn, words, isChosen: depths !== null, letGo: () => setDepths(null) }
+}
+
+const NOTHING: ColumnContent = { flies: null, fall: null, foods: null }

@@ -1,0 +1,69 @@
+import { useState } from 'react'
+import { wording } from '../../../core/index.ts'
+import { useLedgerQuery } from '../../app/api.ts'
+import type { LedgerOf } from '../../app/api.ts'
+import { clockTime, dayName } from '../../app/words.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dense, Quiet, Section } from '../../ui/layout.tsx'
+
+interface LedgerProps {
+  readonly of: LedgerOf
+  /** an amount in words: flies, or a drawer's unit */
+  readonly words: (amount: number) => string
+}
+
+function Lines({ of, words }: LedgerProps) {
+  const { data } = useLedgerQuery(of)
+  if (!data) return <p aria-busy="true">Reading the ledger …</p>
+  if (data.lines.length === 0) return <p>Nothing came or went yet.</p>
+  const named = data.lines.some(({ name }) => name !== '')
+  return (
+    <>
+      <Dense aria-label="What came and went" style={{ width: 'auto' }}>
+        <thead>
+          <tr>
+            <th>when</th>
+            {named ? <th>fly</th> : null}
+            <th>why</th>
+            <th className="number">came or went</th>
+            <th className="number">then there</th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.lines.map((line) => (
+            <tr key={line.id}>
+              <td>
+                {dayName(line.on)} <Quiet>{clockTime(line.localMin)}</Quiet>
+              </td>
+              {named ? <td>{line.name}</td> : null}
+              <td>{wording.entryWords(line)}</td>
+              <td className="number">
+                {line.delta > 0 ? '+' : line.delta < 0 ? '−' : ''}
+                {words(Math.abs(line.delta))}
+              </td>
+              <td className="number">{words(line.after)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Dense>
+      {data.all > data.lines.length ? (
+        <Quiet>
+          The latest {data.lines.length} of {data.all}.
+        </Quiet>
+      ) : null}
+    </>
+  )
+}
+
+/** The ledger of a compartment or a drawer, when it is asked for. */
+export function Ledger(props: LedgerProps) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Section>
+      <Button look="quiet" aria-expanded={open} onPress={() => setOpen(!open)}>
+        What came and went
+      </Button>
+      {open ? <Lines {...props} /> : null}
+    </Section>
+  )
+}
