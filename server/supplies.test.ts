@@ -5,12 +5,14 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { wording } from '../core/index.ts'
 import { noRules } from '../contract/index.ts'
 import type {
+  BenchView,
   BoxesView,
   CommandInput,
   FamiliesView,
   HistoryView,
   LedgerView,
   OutingsView,
+  PatternView,
   PlanView,
   StoresView,
 } from '../contract/index.ts'
@@ -354,6 +356,63 @@ describe('a box after a school', () => {
     expect((await body<BoxesView>('/api/boxes')).boxes.map((line) => line.name)).not.toContain('By Depth')
     await undo(undone.body.actionId).expect(200)
     expect(await held(id('test:deep'))).toBe(3)
+  })
+})
+
+describe('a batch by stations', () => {
+  it('counts flies through a step, takes one back, and counts none of them as done', async () => {
+    const batchId = id('test:stations')
+    await server
+      .command('batchPlan', { batchId, variantId, plannedCount: 3, compartmentId: placeA, onVise: true })
+      .expect(200)
+    await server.command('batchWay', { batchId, way: 'stations' }).expect(200)
+    const through = (n: number) =>
+      server
+        .command('batchCount', {
+          eventId: id(`test:through:${n}`),
+          batchId,
+          kind: 'station',
+          stepKey: 'body',
+          count: 1,
+          spoiledCause: null,
+        })
+        .expect(200)
+    await through(1)
+    const second = await through(2)
+    expect(second.body).toMatchObject({ label: 'One Plain Thread #16 black through a step', undoable: true })
+    const onVise = async () => (await body<BenchView>('/api/bench')).onVise
+    expect((await onVise())?.throughStep).toEqual({ body: 2 })
+    const undone = await undo(second.body.actionId).expect(200)
+    expect((await onVise())?.throughStep).toEqual({ body: 1 })
+    expect((await onVise())?.batch.done).toBe(0)
+    await undo(undone.body.actionId).expect(200)
+    expect((await onVise())?.throughStep).toEqual({ body: 2 })
+  })
+})
+
+describe('a box that is taken back', () => {
+  it('is no fly’s place any more, and is again when that is undone', async () => {
+    const deep = id('test:deep')
+    const made = await server
+      .command('boxCreate', {
+        boxId: id('test:later-box'),
+        name: 'Later Box',
+        note: '',
+        compartments: [{ id: deep, row: 1, column: 1, label: 'Deep', capacity: 8 }],
+      })
+      .expect(200)
+    const fly = async () => (await body<PatternView>(`/api/patterns/${String(patternId)}`)).variants[0]
+    const version = (await fly())?.version ?? 0
+    await server
+      .command('variantHome', { variantId, version, parCount: 3, homeCompartmentId: deep })
+      .expect(200)
+    await put(2, deep)
+    await put(0, deep)
+    const undone = await undo(made.body.actionId).expect(200)
+    expect((await fly())?.homeCompartmentId).toBeNull()
+    expect((await body<BoxesView>('/api/boxes')).restock).toEqual([])
+    await undo(undone.body.actionId).expect(200)
+    expect((await fly())?.homeCompartmentId).toBe(deep)
   })
 })
 

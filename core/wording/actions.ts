@@ -15,6 +15,7 @@ export type ActionCode =
   | 'batchStarted'
   | 'batchNoted'
   | 'batchCounted'
+  | 'batchThrough'
   | 'batchFinished'
   | 'batchAbandoned'
   | 'fliesLost'
@@ -89,6 +90,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Put ${count} ${subject} on the vise`
     case 'batchCounted':
       return `Counted ${count} ${subject}`
+    case 'batchThrough':
+      return `One ${subject} through a step`
     case 'batchFinished':
       return `Tied ${count} ${subject} into ${place}`
     case 'batchAbandoned':

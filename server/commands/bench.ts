@@ -94,6 +94,8 @@ export const batchNote: Handler<CommandBody<'batchNote'>> = async (context, { ba
   return { label: { code: 'batchNoted', subject: await nameOfRevision(context, row.variantRevisionId) } }
 }
 
+const COUNTED: ReadonlySet<CommandBody<'batchCount'>['kind']> = new Set(['done', 'spoiled', 'station'])
+
 /** Notes a step, a fly done or spoiled; touches no ledger. A repeated event id changes nothing. */
 export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, body) => {
   const { tx, recorder, nowMs } = context
@@ -114,8 +116,8 @@ export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, bo
     .onConflictDoNothing()
   const subject = await nameOfRevision(context, row.variantRevisionId)
   return {
-    label: { code: 'batchCounted', subject, count: body.count },
-    undoable: body.kind === 'done' || body.kind === 'spoiled',
+    label: { code: body.kind === 'station' ? 'batchThrough' : 'batchCounted', subject, count: body.count },
+    undoable: COUNTED.has(body.kind),
     eventId: body.eventId,
   }
 }

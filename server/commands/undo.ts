@@ -137,6 +137,20 @@ async function restoreImages(context: CommandContext, images: readonly Image[]):
     else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
       await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })
   }
+  await leaveHomes(
+    context,
+    madeRows(images, 'compartment').flatMap(({ id, boxId }) => (stays.has(String(boxId)) ? [id] : [])),
+  )
+}
+
+/** Flies that got their place in compartments that are put away have none any more. */
+async function leaveHomes({ tx, recorder }: CommandContext, compartmentIds: readonly string[]): Promise<void> {
+  if (compartmentIds.length === 0) return
+  const rows = await tx
+    .select({ id: variant.id })
+    .from(variant)
+    .where(inArray(variant.homeCompartmentId, [...compartmentIds]))
+  for (const { id } of rows) await recorder.update('variant', id, null, { homeCompartmentId: null })
 }
 
 /** Reverses all that an action did; answers the event that counts back, where it was a count. */
