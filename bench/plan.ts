@@ -5,6 +5,7 @@ import {
   learnedLossRate,
   lossQuantile,
   planValue,
+  poisson,
   priorLossRate,
   randomFrom,
 } from '../core/index.ts'
@@ -30,20 +31,12 @@ const gapOf = ({ value, bound }: SolvedPlan) => (bound === null ? Infinity : Mat
 /** How often what was carried was enough, where 9 in 10 were wanted: made-up patterns, a season each, then an outing. */
 function lossesCovered(): number {
   const random = randomFrom(2026)
-  const poisson = (mean: number) => {
-    let [count, product] = [0, random()]
-    while (product > Math.exp(-mean)) {
-      product *= random()
-      count += 1
-    }
-    return count
-  }
-  const prior = priorLossRate('bottom', 2)
+  const prior = priorLossRate('bottom', { snagginess: 2 })
   const held = Array.from({ length: 5000 }, () => {
     const rate = -(Math.log(random()) + Math.log(random())) / prior.hours
     const hours = 2 + 30 * random()
-    const learned = learnedLossRate(prior, poisson(rate * hours), hours)
-    return poisson(rate * 5) <= lossQuantile(learned, 5, 0.9)
+    const learned = learnedLossRate(prior, poisson(random, rate * hours), hours)
+    return poisson(random, rate * 5) <= lossQuantile(learned, 5, 0.9)
   })
   return held.filter(Boolean).length / held.length
 }

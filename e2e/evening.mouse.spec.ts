@@ -130,7 +130,7 @@ test('an evening by mouse: from a hole to a restocked box, and all of it taken b
   await page.getByRole('link', { name: 'Boxes', exact: false }).first().click()
   await page.getByRole('button', { name: /^All \d+$/ }).click()
   const hole = page.getByRole('listitem').filter({ hasText: `${PATTERN} #16 W 2.8` })
-  await expect(hole).toContainText('Stores allow 0: short of Hook, jig, eye bent up by 60° #16')
+  await expect(hole).toContainText('Stores allow 0: short of Hook, jig, eye bent up by 60°, #16')
   await hole.getByRole('button', { name: /^Tie \d/ }).click()
   await expect(page.getByRole('heading', { level: 2, name: 'Slide the bead on' })).toBeVisible()
 

@@ -11,29 +11,6 @@ const open = async (page: Page, name: string) => {
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }
 
-test('absurd entries are told at their field, and what was good stays', async ({ page }) => {
-  await open(page, 'Third Button')
-  const lines = page.getByRole('list', { name: 'Dressing in tying order' })
-  await lines.getByRole('button', { name: /^bead/ }).click()
-  await page.getByLabel('or type it').fill('1,234')
-  await expect(page.getByText('Did you mean 1.234 or 1234?')).toBeVisible()
-  await page.getByLabel('or type it').fill('99 mm')
-  await expect(page.getByText(/Too large/)).toBeVisible()
-  await page.getByLabel('or type it').fill('2.9')
-  await expect(page.getByText(/Does not come in that size; the nearest is/)).toBeVisible()
-  await choose(page, /Size$/, '4 mm · 5/32 in', lines)
-  await expect(page.getByTestId('figures')).toContainText('A 4.0 mm bead is larger than this gape of 3.6 mm')
-  await page.getByLabel('or type it').fill('7/64 in')
-  await expect(page.getByTestId('figures')).not.toContainText('larger than this gape')
-  await lines.getByRole('button', { name: /^rib/ }).click()
-  const turns = page.getByRole('textbox', { name: 'Turns' })
-  await turns.fill('-3')
-  await expect(page.getByText('This cannot be below nought.')).toBeVisible()
-  await turns.fill('9000')
-  await expect(page.getByText('From 0 to 200.')).toBeVisible()
-  await expect(lines).toContainText('5 turns')
-})
-
 test('a name with a script in it is a name', async ({ page }) => {
   await open(page, 'Wet Slate')
   const nasty = '<img src=x onerror="document.title=1">'
@@ -72,7 +49,10 @@ test('more losses than flies, and a full compartment, are refused in words with 
   pageErrors,
 }) => {
   await page.goto('/boxes')
-  await page.getByRole('button', { name: /^Duns, leaf/ }).click()
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: /^Duns, leaf/ })
+    .click()
   await expect(page.getByRole('heading', { level: 1, name: /Duns, leaf/ })).toBeVisible()
   const count = page.getByRole('textbox', { name: 'How many' }).first()
   await count.fill('40')
@@ -83,18 +63,6 @@ test('more losses than flies, and a full compartment, are refused in words with 
   await count.fill('-2')
   await expect(page.getByText('This cannot be below nought.')).toBeVisible()
   pageErrors.length = 0
-})
-
-test('a draft outlives leaving and a reload', async ({ page }) => {
-  await open(page, 'Cold Tea')
-  await page.getByLabel('Note').fill('half a thought')
-  await page.getByRole('link', { name: /^Stores/ }).click()
-  await expect(page.getByText('It is kept here as a draft')).toBeVisible()
-  await page.getByRole('button', { name: 'Leave it as a draft' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: 'Stores' })).toBeVisible()
-  await open(page, 'Cold Tea')
-  await expect(page.getByLabel('Note')).toHaveValue('half a thought')
-  await expect(page.getByText('not saved')).toBeVisible()
 })
 
 test('a server that is killed in the middle of a save and started again has the save once', async ({
@@ -152,4 +120,43 @@ test('an empty data directory asks for three things, and a first water brings fo
   await page.close()
   await own.stop()
   await rm(folder, { recursive: true, force: true })
+})
+
+test.describe('what only reads', () => {
+  test.use({ onlyReads: true })
+
+  test('a draft outlives leaving and a reload', async ({ page }) => {
+    await open(page, 'Cold Tea')
+    await page.getByLabel('Note').fill('half a thought')
+    await page.getByRole('link', { name: /^Stores/ }).click()
+    await expect(page.getByText('It is kept here as a draft')).toBeVisible()
+    await page.getByRole('button', { name: 'Leave it as a draft' }).click()
+    await expect(page.getByRole('heading', { level: 1, name: 'Stores' })).toBeVisible()
+    await open(page, 'Cold Tea')
+    await expect(page.getByLabel('Note')).toHaveValue('half a thought')
+    await expect(page.getByText('not saved')).toBeVisible()
+  })
+
+  test('absurd entries are told at their field, and what was good stays', async ({ page }) => {
+    await open(page, 'Third Button')
+    const lines = page.getByRole('list', { name: 'Dressing in tying order' })
+    await lines.getByRole('button', { name: /^bead/ }).click()
+    await page.getByLabel('or type it').fill('1,234')
+    await expect(page.getByText('Did you mean 1.234 or 1234?')).toBeVisible()
+    await page.getByLabel('or type it').fill('99 mm')
+    await expect(page.getByText(/Too large/)).toBeVisible()
+    await page.getByLabel('or type it').fill('2.9')
+    await expect(page.getByText(/Does not come in that size; the nearest is/)).toBeVisible()
+    await choose(page, /Size$/, '4 mm · 5/32 in', lines)
+    await expect(page.getByTestId('figures')).toContainText('A 4.0 mm bead is larger than this gape of 3.6 mm')
+    await page.getByLabel('or type it').fill('7/64 in')
+    await expect(page.getByTestId('figures')).not.toContainText('larger than this gape')
+    await lines.getByRole('button', { name: /^rib/ }).click()
+    const turns = page.getByRole('textbox', { name: 'Turns' })
+    await turns.fill('-3')
+    await expect(page.getByText('This cannot be below nought.')).toBeVisible()
+    await turns.fill('9000')
+    await expect(page.getByText('From 0 to 200.')).toBeVisible()
+    await expect(lines).toContainText('5 turns')
+  })
 })

@@ -89,20 +89,6 @@ test('a foam dry floats, and says what it carries', async ({ page }) => {
   expect(await axeFaults(page)).toEqual([])
 })
 
-test('a tufted emerger is trimmed until it hangs lower, by clicks', async ({ page }) => {
-  await openPattern(page, 'Kettle Lid')
-  await expect(figures(page)).toContainText('hanging below the film')
-  const before = await figures(page).textContent()
-  await page.getByRole('button', { name: 'Trim it' }).click()
-  const cuts = page.getByRole('table', { name: 'What each cut does' })
-  await expect(cuts.getByRole('row')).toHaveCount(10)
-  await expect(cuts).toContainText('it sinks')
-  expect(await axeFaults(page)).toEqual([])
-  await cuts.getByRole('button', { name: 'Cut to 75 %' }).click()
-  await expect(figures(page)).not.toHaveText(before ?? '')
-  await expect(page.getByText('not saved')).toBeVisible()
-})
-
 test('the finder gets two metres down in six seconds at 8 °C, and makes the variant', async ({ page }) => {
   await openPattern(page, 'Third Button')
   await page.getByRole('button', { name: 'Find a weighting' }).click()
@@ -147,30 +133,6 @@ test('a drop test narrows the band and moves relatives, and undo takes it back',
   await expect(figures(page)).toHaveText(before ?? '')
 })
 
-test('six flies fall in the tank, pause and step', async ({ page }) => {
-  await page.goto('/tank')
-  await choose(page, /Put another fly in/, 'Coal Scuttle #10 W 4.0')
-  await choose(page, /Put another fly in/, 'Cold Tea #10 pale')
-  const clock = page.getByRole('group', { name: 'Time in the tank' }).locator('output')
-  await page.getByRole('button', { name: 'Let them fall' }).click()
-  await expect(clock).not.toHaveText('0.0 s')
-  await page.getByRole('button', { name: 'Pause' }).click()
-  const paused = await clock.textContent()
-  await page.getByRole('button', { name: 'A tenth of a second on' }).click()
-  await expect(clock).not.toHaveText(paused ?? '')
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the table' }).click(),
-  ])
-  expect(download.suggestedFilename()).toBe('tank.csv')
-  const [picture] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the picture' }).click(),
-  ])
-  expect(picture.suggestedFilename()).toBe('tank.png')
-  expect(await axeFaults(page)).toEqual([])
-})
-
 test('hooks are weighed and a fly is timed by simulated instruments, and told as such', async ({ page }) => {
   await page.goto('/tank')
   const weighing = page.getByRole('form', { name: 'A weighing' })
@@ -195,37 +157,6 @@ test('hooks are weighed and a fly is timed by simulated instruments, and told as
   ).toContainText(/Third Button #16 B 2.8.*Simulated gates/)
 })
 
-test('the finder hangs a jig level on a pin, by its own weight', async ({ page }) => {
-  await openPattern(page, 'Third Button')
-  await page.getByRole('button', { name: 'Find a weighting' }).click()
-  const form = page.getByRole('form', { name: 'Find a weighting' })
-  await choose(page, /It is to/, 'hang level from its eye', form)
-  await form.getByRole('button', { name: 'Find weightings' }).click()
-  await expect(form.getByText(/^The best of/)).toBeVisible({ timeout: 30_000 })
-  const found = form.getByRole('table', { name: 'Weightings found' })
-  await expect(found.getByRole('columnheader', { name: 'pin' })).toBeVisible()
-  await expect(found).toContainText('the cheapest')
-  await found.getByRole('button', { name: 'Make a variant of no. 1', exact: true }).click()
-  await expect(figures(page)).toContainText('hangs level')
-  await expect(page.getByRole('table', { name: 'Sizes and weights' })).toContainText(/on \d+(\.\d)? mm/)
-})
-
-test('a second mark is dragged to a depth, and the rung that is there is made', async ({ page }) => {
-  await openPattern(page, 'Third Button')
-  const grip = page.locator('.grip[data-drags="true"]').first()
-  const box = await grip.boundingBox()
-  if (!box) throw new Error('no grip')
-  await page.mouse.move(box.x + 4, box.y + 6)
-  await page.mouse.down()
-  await page.mouse.move(box.x + 4, box.y + 66, { steps: 4 })
-  await page.mouse.up()
-  const rung = page.getByRole('status', { name: 'Another rung' })
-  await expect(rung).toContainText('2.8 tungsten →')
-  await rung.getByRole('button', { name: 'Make it' }).click()
-  await expect(page.getByText('not saved')).toBeVisible()
-  await expect(rung).toBeHidden()
-})
-
 test('a hook is matched against the screen, and every fly on it moves', async ({ page }) => {
   await openPattern(page, 'Coal Scuttle')
   const before = await figures(page).textContent()
@@ -246,4 +177,77 @@ test('a hook is matched against the screen, and every fly on it moves', async ({
   await expect(sheet).toContainText('Measured by you.')
   await openPattern(page, 'Coal Scuttle')
   await expect(figures(page)).not.toHaveText(before ?? '')
+})
+
+test.describe('what only reads', () => {
+  test.use({ onlyReads: true })
+
+  test('a second mark is dragged to a depth, and the rung that is there is made', async ({ page }) => {
+    await openPattern(page, 'Third Button')
+    const grip = page.locator('.grip[data-drags="true"]').first()
+    const box = await grip.boundingBox()
+    if (!box) throw new Error('no grip')
+    await page.mouse.move(box.x + 4, box.y + 6)
+    await page.mouse.down()
+    await page.mouse.move(box.x + 4, box.y + 66, { steps: 4 })
+    await page.mouse.up()
+    const rung = page.getByRole('status', { name: 'Another rung' })
+    await expect(rung).toContainText('2.8 tungsten →')
+    await rung.getByRole('button', { name: 'Make it' }).click()
+    await expect(page.getByText('not saved')).toBeVisible()
+    await expect(rung).toBeHidden()
+  })
+
+  test('a tufted emerger is trimmed until it hangs lower, by clicks', async ({ page }) => {
+    await openPattern(page, 'Kettle Lid')
+    await expect(figures(page)).toContainText('hanging below the film')
+    const before = await figures(page).textContent()
+    await page.getByRole('button', { name: 'Trim it' }).click()
+    const cuts = page.getByRole('table', { name: 'What each cut does' })
+    await expect(cuts.getByRole('row')).toHaveCount(10)
+    await expect(cuts).toContainText('it sinks')
+    expect(await axeFaults(page)).toEqual([])
+    await cuts.getByRole('button', { name: 'Cut to 75 %' }).click()
+    await expect(figures(page)).not.toHaveText(before ?? '')
+    await expect(page.getByText('not saved')).toBeVisible()
+  })
+
+  test('six flies fall in the tank, pause and step', async ({ page }) => {
+    await page.goto('/tank')
+    await choose(page, /Put another fly in/, 'Coal Scuttle #10 W 4.0')
+    await choose(page, /Put another fly in/, 'Cold Tea #10 pale')
+    const clock = page.getByRole('group', { name: 'Time in the tank' }).locator('output')
+    await page.getByRole('button', { name: 'Let them fall' }).click()
+    await expect(clock).not.toHaveText('0.0 s')
+    await page.getByRole('button', { name: 'Pause' }).click()
+    const paused = await clock.textContent()
+    await page.getByRole('button', { name: 'A tenth of a second on' }).click()
+    await expect(clock).not.toHaveText(paused ?? '')
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the table' }).click(),
+    ])
+    expect(download.suggestedFilename()).toBe('tank.csv')
+    const [picture] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the picture' }).click(),
+    ])
+    expect(picture.suggestedFilename()).toBe('tank.png')
+    expect(await axeFaults(page)).toEqual([])
+  })
+
+  test('the finder hangs a jig level on a pin, by its own weight', async ({ page }) => {
+    await openPattern(page, 'Third Button')
+    await page.getByRole('button', { name: 'Find a weighting' }).click()
+    const form = page.getByRole('form', { name: 'Find a weighting' })
+    await choose(page, /It is to/, 'hang level from its eye', form)
+    await form.getByRole('button', { name: 'Find weightings' }).click()
+    await expect(form.getByText(/^The best of/)).toBeVisible({ timeout: 30_000 })
+    const found = form.getByRole('table', { name: 'Weightings found' })
+    await expect(found.getByRole('columnheader', { name: 'pin' })).toBeVisible()
+    await expect(found).toContainText('the cheapest')
+    await found.getByRole('button', { name: 'Make a variant of no. 1', exact: true }).click()
+    await expect(figures(page)).toContainText('hangs level')
+    await expect(page.getByRole('table', { name: 'Sizes and weights' })).toContainText(/on \d+(\.\d)? mm/)
+  })
 })

@@ -47,18 +47,6 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await expect(waiting).not.toHaveText(before ?? '')
 })
 
-test('what the boxes cover: foods against flies, what serves each, and where', async ({ page }) => {
-  await page.goto('/boxes')
-  await page.getByRole('button', { name: 'What they cover' }).click()
-  const grid = page.getByRole('table', { name: 'Cover' })
-  const dun = grid.getByRole('row', { name: /Large burrowing mayfly, dun/ })
-  await expect(dun).toContainText('hole', { timeout: 20_000 })
-  await dun.getByRole('button').click()
-  await expect(grid).toContainText('Paper Lantern #10 2XL')
-  await expect(grid.getByRole('row', { name: /Dark olive, nymph/ })).toContainText('covered')
-  expect(await axeFaults(page)).toEqual([])
-})
-
 test('after an outing: what a fly took is noted, ranked by how sure that is, and put away', async ({
   page,
 }) => {
@@ -78,35 +66,6 @@ test('after an outing: what a fly took is noted, ranked by how sure that is, and
   expect(await axeFaults(page)).toEqual([])
   await done.getByRole('button', { name: 'Put the note of Third Button #16 B 2.8 away' }).click()
   await expect(page.getByRole('table', { name: 'Takes an hour' })).toHaveCount(0)
-})
-
-test('a pattern prints as a card and saves as text', async ({ page }) => {
-  await page.goto('/patterns')
-  await page.getByRole('link', { name: 'Third Button', exact: true }).click()
-  const saved = async (button: string) => {
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('region', { name: 'Card' }).getByRole('button', { name: button }).click(),
-    ])
-    return { name: download.suggestedFilename(), text: await readFile(await download.path(), 'latin1') }
-  }
-  const card = await saved('Card, A6')
-  expect(card.name).toMatch(/^third-button-.+\.pdf$/)
-  expect(card.text).toMatch(/^%PDF-1\./)
-  const markdown = await saved('Markdown')
-  expect(markdown.text).toContain('# Third Button #16')
-  expect(markdown.text).toContain('1. Slide the bead on')
-  const json = JSON.parse((await saved('JSON')).text) as { steps: readonly unknown[] }
-  expect(json.steps.length).toBeGreaterThan(5)
-})
-
-test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
-  await page.keyboard.press('1')
-  await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
-  await page.keyboard.press('1')
-  await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
 })
 
 test('an evening that differs is planned with, and made as usual again', async ({ page }) => {
@@ -157,4 +116,49 @@ test('a variant that nobody made yet is planned where nothing else serves, and q
   await expect(row).toContainText('0 on hand')
   await page.goto('/bench')
   await expect(page.getByText(/Paper Lantern #10/).first()).toBeVisible()
+})
+
+test.describe('what only reads', () => {
+  test.use({ onlyReads: true })
+
+  test('a pattern prints as a card and saves as text', async ({ page }) => {
+    await page.goto('/patterns')
+    await page.getByRole('link', { name: 'Third Button', exact: true }).click()
+    const saved = async (button: string) => {
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('region', { name: 'Card' }).getByRole('button', { name: button }).click(),
+      ])
+      return { name: download.suggestedFilename(), text: await readFile(await download.path(), 'latin1') }
+    }
+    const card = await saved('Card, A6')
+    expect(card.name).toMatch(/^third-button-.+\.pdf$/)
+    expect(card.text).toMatch(/^%PDF-1\./)
+    const markdown = await saved('Markdown')
+    expect(markdown.text).toContain('# Third Button #16')
+    expect(markdown.text).toContain('1. Slide the bead on')
+    const json = JSON.parse((await saved('JSON')).text) as { steps: readonly unknown[] }
+    expect(json.steps.length).toBeGreaterThan(5)
+  })
+
+  test('by keyboard: Tonight’s digit once more opens what lies ahead', async ({ page }) => {
+    await page.goto('/')
+    await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
+    await page.keyboard.press('1')
+    await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
+    await page.keyboard.press('1')
+    await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
+  })
+
+  test('what the boxes cover: foods against flies, what serves each, and where', async ({ page }) => {
+    await page.goto('/boxes')
+    await page.getByRole('button', { name: 'What they cover' }).click()
+    const grid = page.getByRole('table', { name: 'Cover' })
+    const dun = grid.getByRole('row', { name: /Large burrowing mayfly, dun/ })
+    await expect(dun).toContainText('hole', { timeout: 20_000 })
+    await dun.getByRole('button').click()
+    await expect(grid).toContainText('Paper Lantern #10 2XL')
+    await expect(grid.getByRole('row', { name: /Dark olive, nymph/ })).toContainText('covered')
+    expect(await axeFaults(page)).toEqual([])
+  })
 })

@@ -36,7 +36,7 @@ export function createApp({ database, clock, buildId, log, webFolder }: AppOptio
     }),
   )
   app.use(...securityHeaders(), sameOrigin(), compression())
-  app.use(docsRouter(openApiDocument(buildId)))
+  app.use(docsRouter(() => openApiDocument(buildId)))
   app.use(apiRouter({ database, clock, commands: makeCommandService(database, clock), buildId }))
   app.use('/api', notFound)
   if (webFolder) app.use(pagesRouter(webFolder))

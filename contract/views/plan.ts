@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TRIGGER_KEYS } from '../../core/index.ts'
+import { TECHNIQUES, TRIGGER_KEYS } from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { variantFigure } from './parts.ts'
 
@@ -24,6 +24,7 @@ export const planOuting = z.object({
   bedMm: z.number(),
   surfaceSpeedMmPerS: z.number(),
   snagginess: z.number(),
+  technique: z.enum(TECHNIQUES).nullable(),
   foods: z.array(
     z.object({
       foodStageId,
@@ -86,6 +87,8 @@ export const planView = z
     /** evenings that are not as usual on their day of the week */
     evenings: z.array(z.object({ on: civilDate, minutes: z.number() })),
     outings: z.array(planOuting),
+    /** of the waters that were fished, by hours */
+    snagginessFished: z.number(),
     patterns: z.array(planPattern),
     variants: z.array(planVariant),
     places: z.array(

@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest'
 import materials from '../material/shipped/materials.json' with { type: 'json' }
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { checkFit, COMPONENT_KINDS, makeBead, partsOf, resolveDressing, wrapLengthMm } from './index.ts'
+import {
+  checkFit,
+  COMPONENT_KINDS,
+  instead,
+  makeBead,
+  partsOf,
+  resolveDressing,
+  wrapLengthMm,
+} from './index.ts'
 import type { Fly } from './index.ts'
 
 function flyOf(made: ReturnType<typeof recipe>): Fly {
@@ -218,5 +226,27 @@ describe('checkFit', () => {
       ])
     expect(codes(made(8))).toEqual([])
     expect(codes(made(40))).toEqual([['fault', 'wireLongerThanShank']])
+  })
+})
+
+describe('instead', () => {
+  const made = jigNymph()
+  it('puts another material wherever a recipe names one, and nowhere else', () => {
+    const [thread, bead] = ['thread-nylon|50|olive-brown', 'bead-tungsten-slotted|2.8|copper']
+    const swaps = [
+      { componentKey: 'body', materialId: thread },
+      { componentKey: 'rib', omit: true },
+    ]
+    const recipe = instead(made.dressing, { ...made.variant, swaps }, thread, 'silk')
+    const named = recipe.dressing.components.map(({ materialId }) => materialId)
+    expect(named).not.toContain(thread)
+    expect(named.filter((id) => id === 'silk').length).toBe(2)
+    expect(named).toContain(bead)
+    expect(recipe.variant.swaps).toEqual([
+      { componentKey: 'body', materialId: 'silk' },
+      { componentKey: 'rib', omit: true },
+    ])
+    const hook = made.variant.hookMaterialId
+    expect(instead(made.dressing, made.variant, hook, 'other').variant.hookMaterialId).toBe('other')
   })
 })

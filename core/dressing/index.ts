@@ -1,6 +1,7 @@
 export { COMPONENT_KINDS } from './dressing.ts'
 export type { Component, ComponentKind, Dressing, Place, Proportion, Step, Swap, Variant } from './dressing.ts'
 export type { Fly, FlyComponent, Incomplete, MissingPiece } from './fly.ts'
+export { instead } from './instead.ts'
 export { applySwaps, resolveDressing } from './resolveDressing.ts'
 export type { Amount } from './usualAmounts.ts'
 export { makeBead } from './bead.ts'

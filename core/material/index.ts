@@ -9,7 +9,6 @@ export type {
   Property,
   StockUnit,
 } from './material.ts'
-export { drawerName } from './drawerName.ts'
 export { propertyOf, sizeNumber, valueOf } from './property.ts'
 export { linearMassMgPerMm, strandDiameterMm } from './strand.ts'
 export { kindDefaults, likeFamily } from './kindDefaults.ts'

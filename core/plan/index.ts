@@ -15,6 +15,8 @@ export type {
   ServingVariant,
   TieableVariant,
 } from './inputs.ts'
+export { TECHNIQUES } from './techniques.ts'
+export type { Technique } from './techniques.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'
 export type { LossClass, LossRate } from './losses.ts'
 export { eveningsUntil, periodsOf, problemOf } from './needs.ts'

@@ -1,5 +1,6 @@
 import type { Appearance, Behaviour, School, StageLooks } from '../match/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
+import type { Technique } from './techniques.ts'
 
 /** An outing to come, with the foods likely at its hours. */
 export interface ComingOuting {
@@ -12,6 +13,8 @@ export interface ComingOuting {
   readonly surfaceSpeedMmPerS: number
   /** 0 open to 4 a thicket */
   readonly snagginess: number
+  /** how it will be fished; null where nobody said */
+  readonly technique: Technique | null
   readonly foods: readonly {
     readonly stageKey: string
     /** likelihood × importance */
@@ -79,6 +82,8 @@ export interface PlanInputs {
   readonly school: School
   readonly evenings: EveningHabits
   readonly outings: readonly ComingOuting[]
+  /** snagginess of the waters that were fished, by hours: what losses so far were suffered on */
+  readonly snagginessFished: number
   readonly stages: readonly (FoodStage & StageLooks)[]
   readonly variants: readonly TieableVariant[]
   readonly drawers: readonly PlanDrawer[]

@@ -1,3 +1,5 @@
+import type { Technique } from './techniques.ts'
+
 /** What is known of how often flies of a kind are lost: a gamma distribution of losses an hour. */
 export interface LossRate {
   /** shape: as many losses as were seen, and those that the prior stands for */
@@ -18,15 +20,70 @@ const USUAL_AN_HOUR: Readonly<Record<LossClass, { readonly open: number; readonl
   midWater: { open: 0.12, snaggy: 0.6 },
   surface: { open: 0.12, snaggy: 0.7 },
 }
+/**
+ * How much oftener or seldomer flies are lost by a technique than by those that the usual figures stand for: a streamer
+ * is thrown at banks and thuds into snags, a swung fly keeps off the bottom, from a boat or the bank of a lake little is
+ * lost (about 0.1 an hour). Judgement, to be outweighed by what was counted.
+ */
+const BY_TECHNIQUE: Readonly<Record<Technique, number>> = {
+  dry: 1,
+  dryWithDropper: 1.2,
+  tightLineNymph: 1,
+  indicatorNymph: 1,
+  swungWets: 0.7,
+  streamer: 1.4,
+  staticIndicator: 0.5,
+  slowRetrieve: 0.7,
+  driftTeam: 0.6,
+  buoyantOnSinkingLine: 0.8,
+}
+
 /** The prior counts as much as this many losses that were seen. */
 const PRIOR_SHAPE = 2
 const MOST_SNAGGY = 4
 
-/** What to expect of a pattern that nobody has lost yet, on a water of this snagginess (0 to 4). */
-export function priorLossRate(lossClass: LossClass, snagginess: number): LossRate {
+/** Losses an hour that anglers reckon with, on a water of this snagginess (0 to 4). */
+export function usualLosses(lossClass: LossClass, snagginess: number): number {
   const { open, snaggy } = USUAL_AN_HOUR[lossClass]
-  const share = Math.min(Math.max(snagginess / MOST_SNAGGY, 0), 1)
-  return { shape: PRIOR_SHAPE, hours: PRIOR_SHAPE / (open + (snaggy - open) * share) }
+  return open + (snaggy - open) * Math.min(Math.max(snagginess / MOST_SNAGGY, 0), 1)
+}
+
+/** What was lost of flies of a class, against the hours that they were fished. */
+export interface ClassRecord {
+  readonly lost: number
+  /** what the usual figures would have had one lose in those hours */
+  readonly expected: number
+}
+
+/** The usual figures count as much as this many losses that were seen of a class. */
+const USUAL_COUNTS = 4
+
+/**
+ * How much oftener than usual this angler loses flies of a class: a gamma factor of mean 1 that learns from all of them,
+ * so that a new pattern borrows from what its like has suffered.
+ */
+export const classFactor = ({ lost, expected }: ClassRecord): number =>
+  (USUAL_COUNTS + lost) / (USUAL_COUNTS + expected)
+
+/** How a fly will be fished, and what is known of flies like it. */
+export interface FishedSo {
+  readonly snagginess: number
+  /** null where nobody said how */
+  readonly technique?: Technique | null
+  /** see {@link classFactor}; 1 where nothing was counted */
+  readonly factor?: number
+}
+
+/** What to expect of a pattern that nobody has lost yet. */
+export function priorLossRate(
+  lossClass: LossClass,
+  { snagginess, technique = null, factor = 1 }: FishedSo,
+): LossRate {
+  const byTechnique = technique === null ? 1 : BY_TECHNIQUE[technique]
+  return {
+    shape: PRIOR_SHAPE,
+    hours: PRIOR_SHAPE / (usualLosses(lossClass, snagginess) * byTechnique * factor),
+  }
 }
 
 /** The rate after so many were lost in so many hours: gamma and Poisson are conjugate, so both just add. */

@@ -51,12 +51,14 @@ const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
       bedMm: 900,
       surfaceSpeedMmPerS: 700,
       snagginess: 2,
+      technique: null,
       foods: [
         { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 7, lengthMmHigh: 10 },
         { stageKey: 'dark-olive-dun', worth: 0.4, lengthMmLow: 5, lengthMmHigh: 9 },
       ],
     },
   ],
+  snagginessFished: 2,
   stages,
   variants: [variant('jig', jigNymph()), variant('dry', hackledDry(), { meantFor: ['dark-olive-dun'] })],
   drawers: [],
@@ -144,6 +146,39 @@ describe('problemOf', () => {
     expect(total(hooks(null))).toBe(2)
     expect(total(hooks(10))).toBe(2)
     expect(total(hooks(2))).toBeGreaterThan(2)
+  })
+})
+
+describe('problemOf and what was lost', () => {
+  const wanted = (change: Partial<PlanInputs>) =>
+    problemOf(inputs(change)).needs.find(({ stageKey }) => stageKey === 'dark-olive-nymph')?.wanted ?? 0
+  const sister = (lost: number, hoursFished: number) => [
+    variant('jig', jigNymph(), { meantFor: ['dark-olive-nymph'] }),
+    variant('sister', jigNymph(), { lost, hoursFished }),
+  ]
+
+  it('has a new pattern borrow from what its like has suffered', () => {
+    const usual = wanted({ variants: sister(0, 0) })
+    expect(wanted({ variants: sister(30, 20) })).toBeGreaterThan(usual)
+    expect(wanted({ variants: sister(0, 60) })).toBeLessThanOrEqual(usual)
+  })
+
+  it('counts what a fly lost itself for more than what its like did', () => {
+    const own = [variant('jig', jigNymph(), { meantFor: ['dark-olive-nymph'], lost: 0, hoursFished: 60 })]
+    const survives = (variants: readonly TieableVariant[]) =>
+      problemOf(inputs({ variants })).problem.candidates[0]?.survives[0] ?? 0
+    const [other] = sister(30, 20).slice(1)
+    if (!other) throw new Error('no sister')
+    expect(survives([...own, other])).toBeGreaterThan(survives(sister(30, 20)))
+  })
+
+  it('wants more for a streamer than for a fly that is hung from an indicator', () => {
+    const by = (technique: 'streamer' | 'staticIndicator') =>
+      wanted({
+        variants: sister(0, 0),
+        outings: inputs().outings.map((outing) => ({ ...outing, technique, snagginess: 4, hours: 8 })),
+      })
+    expect(by('streamer')).toBeGreaterThan(by('staticIndicator'))
   })
 })
 

@@ -2,8 +2,8 @@ import { matchFly } from '../match/index.ts'
 import { bandIn, dateOf, epochDayOf } from '../season/index.ts'
 import type { DepthBand } from '../season/index.ts'
 import type { ComingOuting, EveningHabits, PlanInputs, TieableVariant } from './inputs.ts'
-import { expectedLosses, learnedLossRate, parFor, priorLossRate } from './losses.ts'
-import type { LossClass, LossRate } from './losses.ts'
+import { classFactor, expectedLosses, learnedLossRate, parFor, priorLossRate, usualLosses } from './losses.ts'
+import type { ClassRecord, LossClass, LossRate } from './losses.ts'
 import type { PlanProblem } from './problem.ts'
 
 /** An evening at the bench. */
@@ -75,13 +75,61 @@ const LOSS_CLASS: Readonly<Record<DepthBand, LossClass>> = {
   onFilm: 'surface',
 }
 
-/** How often a variant is lost where it fishes for a band. */
-export function lossRateOf(
-  { lost, hoursFished }: TieableVariant,
-  band: DepthBand,
-  snagginess: number,
-): LossRate {
-  return learnedLossRate(priorLossRate(LOSS_CLASS[band], snagginess), lost, hoursFished)
+/** From this speed on a fly is fished near the bottom, mm/s with its line. */
+const BOTTOM_MM_PER_S = 120
+
+/** How a fly is mostly fished, by what it does in the water; null where nobody knows. */
+function classOf({ behaviour }: TieableVariant): LossClass | null {
+  switch (behaviour.kind) {
+    case 'floats':
+      return 'surface'
+    case 'sinks':
+      return behaviour.sinkSpeedMmPerS >= BOTTOM_MM_PER_S ? 'bottom' : 'midWater'
+    case 'unknown':
+      return null
+  }
+}
+
+/** What was lost of each class, by the snagginess of the waters that were fished. */
+function recordsOf({ variants, snagginessFished }: PlanInputs): ReadonlyMap<LossClass, ClassRecord> {
+  const records = new Map<LossClass, ClassRecord>()
+  for (const variant of variants) {
+    const lossClass = classOf(variant)
+    if (lossClass === null) continue
+    const { lost, expected } = records.get(lossClass) ?? { lost: 0, expected: 0 }
+    records.set(lossClass, {
+      lost: lost + variant.lost,
+      expected: expected + variant.hoursFished * usualLosses(lossClass, snagginessFished),
+    })
+  }
+  return records
+}
+
+/**
+ * How often a variant is lost where it fishes for a band: its own losses on top of a prior that has learned from those of
+ * all others of its class.
+ */
+function lossRates(inputs: PlanInputs) {
+  const records = recordsOf(inputs)
+  const none = { lost: 0, expected: 0 }
+  const prior = (band: DepthBand, { snagginess, technique }: ComingOuting, without: ClassRecord) => {
+    const { lost, expected } = records.get(LOSS_CLASS[band]) ?? none
+    const factor = classFactor({
+      lost: Math.max(lost - without.lost, 0),
+      expected: Math.max(expected - without.expected, 0),
+    })
+    return priorLossRate(LOSS_CLASS[band], { snagginess, technique, factor })
+  }
+  return {
+    ofNew: (band: DepthBand, outing: ComingOuting) => prior(band, outing, none),
+    of: (variant: TieableVariant, band: DepthBand, outing: ComingOuting) => {
+      const { lost, hoursFished } = variant
+      const own = classOf(variant)
+      const counted = own !== null && own === LOSS_CLASS[band]
+      const expected = hoursFished * usualLosses(LOSS_CLASS[band], inputs.snagginessFished)
+      return learnedLossRate(prior(band, outing, counted ? { lost, expected } : none), lost, hoursFished)
+    },
+  }
 }
 
 /** A need as it is shown: which food of which outing. */
@@ -102,6 +150,7 @@ export function problemOf(inputs: PlanInputs): {
   const usable = inputs.variants.filter(({ look }) => look !== null)
   const serves = usable.map((): { need: number; quality: number }[] => [])
   const likeliest = usable.map(() => periods.map(() => ({ worth: 0, survives: 1 })))
+  const rates = lossRates(inputs)
   const needs: PlannedNeed[] = []
   const rows: PlanProblem['needs'][number][] = []
   for (const [period, { outing }] of periods.entries()) {
@@ -111,7 +160,7 @@ export function problemOf(inputs: PlanInputs): {
       const band = stage && bandIn(stage, outing.waterKind)
       if (!stage || !band || worth < LEAST_WORTH || lengthMmHigh === 0) continue
       const place = { ...outing, lengthMmLow, lengthMmHigh }
-      const rates: LossRate[] = []
+      const meantRates: LossRate[] = []
       const serving: { v: number; worth: number; rate: LossRate }[] = []
       for (const [v, variant] of usable.entries()) {
         if (!variant.look) continue
@@ -125,12 +174,12 @@ export function problemOf(inputs: PlanInputs): {
         // many flies that are nearly right do not make one that is: what serves in part counts only where it is meant
         if (match.verdict === 'doesNot' || (match.verdict === 'inPart' && !meant)) continue
         const quality = match.score * (meant ? 1 : NOT_MEANT)
-        const rateHere = lossRateOf(variant, band, outing.snagginess)
+        const rateHere = rates.of(variant, band, outing)
         serves[v]?.push({ need: needs.length, quality })
         serving.push({ v, worth: worth * quality, rate: rateHere })
-        if (meant) rates.push(rateHere)
+        if (meant) meantRates.push(rateHere)
       }
-      const rate = rates[0] ?? priorLossRate(LOSS_CLASS[band], outing.snagginess)
+      const rate = meantRates[0] ?? rates.ofNew(band, outing)
       const fished = outing.hours * SHARE_FISHED
       const wanted = Math.min(parFor(rate, fished, inputs.serviceLevel), MOST_WANTED)
       // what is carried for the food that it serves best is lost at the rate met there, shared by as many as are wanted

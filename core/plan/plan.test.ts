@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { generatedPlan } from '../testing/generatedPlans.ts'
-import { randomFrom } from '../uncertainty/index.ts'
+import { poisson, randomFrom } from '../uncertainty/index.ts'
 import {
   batchesOf, expectedLosses, faultsOf, greedyPlan, inOrder, learnedLossRate, lossQuantile, overEvenings, parFor,
   planValue, priorLossRate, suppliesOf, withoutIdleNewcomers,
@@ -79,22 +79,14 @@ describe('losses', () => {
 
   it('are covered by the par in nine made-up outings of ten, once a season has been learned from', () => {
     const random = randomFrom(77)
-    const poisson = (mean: number) => {
-      let [count, product] = [0, random()]
-      while (product > Math.exp(-mean)) {
-        product *= random()
-        count += 1
-      }
-      return count
-    }
-    const prior = priorLossRate('bottom', 2)
+    const prior = priorLossRate('bottom', { snagginess: 2 })
     let [held, all] = [0, 0]
     for (let pattern = 0; pattern < 3000; pattern += 1) {
       // rates as the prior spreads them: gamma of shape 2 is the sum of two exponentials
       const rate = -(Math.log(random()) + Math.log(random())) / prior.hours
-      const learned = learnedLossRate(prior, poisson(rate * 20), 20)
+      const learned = learnedLossRate(prior, poisson(random, rate * 20), 20)
       const needed = lossQuantile(learned, 5, 0.9)
-      if (poisson(rate * 5) <= needed) held += 1
+      if (poisson(random, rate * 5) <= needed) held += 1
       all += 1
     }
     expect(held / all).toBeGreaterThan(0.88)
@@ -102,13 +94,13 @@ describe('losses', () => {
   })
 
   it('grow with snags and hours, and par is never below three', () => {
-    expect(expectedLosses(priorLossRate('bottom', 4), 3)).toBeGreaterThan(
-      expectedLosses(priorLossRate('bottom', 0), 3),
+    expect(expectedLosses(priorLossRate('bottom', { snagginess: 4 }), 3)).toBeGreaterThan(
+      expectedLosses(priorLossRate('bottom', { snagginess: 0 }), 3),
     )
-    expect(parFor(priorLossRate('midWater', 0), 0.5, 0.9)).toBe(3)
-    expect(parFor(priorLossRate('bottom', 4), 8, 0.9)).toBeGreaterThan(8)
-    expect(parFor(priorLossRate('bottom', 2), 5, 0.95)).toBeGreaterThanOrEqual(
-      parFor(priorLossRate('bottom', 2), 5, 0.8),
+    expect(parFor(priorLossRate('midWater', { snagginess: 0 }), 0.5, 0.9)).toBe(3)
+    expect(parFor(priorLossRate('bottom', { snagginess: 4 }), 8, 0.9)).toBeGreaterThan(8)
+    expect(parFor(priorLossRate('bottom', { snagginess: 2 }), 5, 0.95)).toBeGreaterThanOrEqual(
+      parFor(priorLossRate('bottom', { snagginess: 2 }), 5, 0.8),
     )
   })
 })

@@ -1,23 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { randomFrom } from '../uncertainty/index.ts'
+import { poisson, randomFrom } from '../uncertainty/index.ts'
 import { takesAnHour } from './index.ts'
 
 describe('takesAnHour', () => {
   it('holds 8 in 10 of the rates that could have made the count, by drawing them', () => {
     const random = randomFrom(4)
-    const poisson = (mean: number) => {
-      let [count, product] = [0, random()]
-      while (product > Math.exp(-mean)) {
-        product *= random()
-        count += 1
-      }
-      return count
-    }
     // rates drawn so that every size of rate is about as common: then the posterior is the one that is meant
     let [held, all] = [0, 0]
     for (let i = 0; i < 6000; i += 1) {
       const rate = 0.5 * Math.exp(3 * random())
-      const { low, high } = takesAnHour(poisson(rate * 4), 240)
+      const { low, high } = takesAnHour(poisson(random, rate * 4), 240)
       if (rate >= low && rate <= high) held += 1
       all += 1
     }

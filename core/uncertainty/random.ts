@@ -33,3 +33,14 @@ export function normalsFrom(random: Random): () => number {
 export function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
+
+/**
+ * One Poisson count of a mean: uniform numbers are multiplied until their product falls below e^−mean (Knuth 1969).
+ * Its time grows with the mean; meant for means up to some hundreds.
+ */
+export function poisson(random: Random, mean: number): number {
+  const least = Math.exp(-mean)
+  let count = 0
+  for (let product = random(); product > least; product *= random()) count += 1
+  return count
+}

@@ -1,11 +1,11 @@
 import { componentsByKey, stepFigures, stepsOf } from '../bench/index.ts'
 import type { Dressing, Fly, Variant } from '../dressing/index.ts'
 import type { FlyReport } from '../evaluate/index.ts'
-import { drawerName } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import type { DisplayUnits } from '../quantity/index.ts'
 import { stepTitle } from './bench.ts'
 import { depth, mass, provenance, seconds, smallLength, speed, speedBand } from './figures.ts'
+import { drawerName } from './goods.ts'
 import { postureWord } from './names.ts'
 
 /** A pattern's variant on a card: what to tie it of, step by step, with the numbers for its hook, and what it does. */
@@ -34,7 +34,7 @@ export interface CardInput {
   readonly units: DisplayUnits
 }
 
-const nameOf = ({ family, sizeKey, colourName }: Material) => drawerName(family.name, sizeKey, colourName)
+const nameOf = ({ family, sizeKey, colourName }: Material) => drawerName(family, sizeKey, colourName)
 
 function behaviourLines(report: FlyReport, times: CardInput['times'], units: DisplayUnits): readonly string[] {
   switch (report.kind) {

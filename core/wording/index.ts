@@ -18,6 +18,7 @@ export {
   temperature,
 } from './figures.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
+export { drawerName, goodsSize } from './goods.ts'
 export { entryWords } from './ledger.ts'
 export type { EntryCause } from './ledger.ts'
 export { layoutName, proposedPlaceName } from './layout.ts'

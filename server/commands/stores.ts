@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm'
 import type { Property } from '../../core/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
-import { drawerName } from '../../core/index.ts'
+import { wording } from '../../core/index.ts'
 import { ProblemError } from '../problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
@@ -10,12 +10,17 @@ import { bookMaterials, materialBalances } from './ledger.ts'
 /** A drawer by name, or a problem that it is not there. */
 export async function drawerOf({ tx }: CommandContext, materialId: string): Promise<string> {
   const [row] = await tx
-    .select({ name: family.name, sizeKey: material.sizeKey, colourName: material.colourName })
+    .select({
+      kind: family.kind,
+      name: family.name,
+      sizeKey: material.sizeKey,
+      colourName: material.colourName,
+    })
     .from(material)
     .innerJoin(family, eq(family.id, material.familyId))
     .where(eq(material.id, materialId))
   if (!row) throw new ProblemError('unknownId', 'There is no such material.')
-  return drawerName(row.name, row.sizeKey, row.colourName)
+  return wording.drawerName(row, row.sizeKey, row.colourName)
 }
 
 /** Books what came or went, or what was counted. */

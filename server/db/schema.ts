@@ -26,7 +26,14 @@ import type {
   WaterKind,
   WetState,
 } from '../../core/index.ts'
-import type { DressingBody, ReachBody, SettingsBody, Swaps, WaterRules } from '../../contract/index.ts'
+import type {
+  DressingBody,
+  ReachBody,
+  SettingsBody,
+  Swaps,
+  Technique,
+  WaterRules,
+} from '../../contract/index.ts'
 
 /** Columns of every row that people edit. */
 export const editable = {
@@ -419,7 +426,7 @@ export const outing = sqliteTable(
     fromLocalMin: integer('from_local_min').notNull(),
     toLocalMin: integer('to_local_min').notNull(),
     status: text('status').$type<'planned' | 'done' | 'cancelled'>().notNull(),
-    technique: text('technique').notNull(),
+    technique: text('technique').$type<Technique>().notNull(),
     note: text('note').notNull().default(''),
     ...editable,
   },

@@ -6,14 +6,19 @@ import { nonceOf } from './security.ts'
 
 const NONCE_PLACEHOLDER = /__CSP_NONCE__/g
 
-/** The API's documentation, read with Swagger UI from this server alone. */
-export function docsRouter(document: unknown): Router {
+/**
+ * The API's documentation, read with Swagger UI from this server alone.
+ *
+ * @param describe makes the document; it takes a tenth of a start, so that it is made when someone first asks
+ */
+export function docsRouter(describe: () => unknown): Router {
   const router = Router()
+  let document: unknown
   const folder = dirname(
     createRequire(join(process.cwd(), 'package.json')).resolve('swagger-ui-dist/package.json'),
   )
   router.get('/api/openapi.json', (_request, response) => {
-    response.json(document)
+    response.json((document ??= describe()))
   })
   router.get('/api/docs', (_request, response) => {
     const nonce = nonceOf(response)

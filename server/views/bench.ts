@@ -1,12 +1,5 @@
 import { and, asc, desc, eq, inArray, isNotNull, ne, or } from 'drizzle-orm'
-import {
-  componentsByKey,
-  drawerName,
-  resolveDressing,
-  stepFigures,
-  stepsOf,
-  wording,
-} from '../../core/index.ts'
+import { componentsByKey, resolveDressing, stepFigures, stepsOf, wording } from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
 import type { BatchMention, BenchStep, BenchView, PhotoId, VariantRevisionId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -108,7 +101,7 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
   return {
     ...step,
     title: wording.stepTitle(step.verb, component?.kind ?? null),
-    materialName: material ? drawerName(material.family.name, material.sizeKey, material.colourName) : null,
+    materialName: material ? wording.drawerName(material.family, material.sizeKey, material.colourName) : null,
     colourHex: material?.colourHex ?? null,
     fromMm: figures?.fromMm ?? null,
     toMm: figures?.toMm ?? null,
@@ -225,7 +218,7 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
     minutesEach: minutes.minutesEach,
     timedFlies: minutes.timedFlies,
     shankMm: fly.hook.shankMm,
-    hookName: drawerName(hookMaterial.family.name, hookMaterial.sizeKey, hookMaterial.colourName),
+    hookName: wording.drawerName(hookMaterial.family, hookMaterial.sizeKey, hookMaterial.colourName),
     figure: toFigureView(figures[0] ?? null),
     steps: stepsOf(body.dressing, hookOnly).map((step) => toBenchStep(step, fly)),
     stepKey: lastStep?.stepKey ?? null,

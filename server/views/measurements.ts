@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm'
 import type { DropTestLine, MeasurementsView, WeighingLine } from '../../contract/index.ts'
-import { contradictions, drawerName, foretold, likelyMetal } from '../../core/index.ts'
+import { contradictions, foretold, likelyMetal, wording } from '../../core/index.ts'
 import type { DropReading, Foretold } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { family, material, pattern, variant } from '../db/schema.ts'
@@ -95,7 +95,7 @@ export async function measurementsView(db: Reader): Promise<MeasurementsView> {
       name: fly
         ? `${fly.patternName} ${fly.variant.label}`
         : drawer
-          ? drawerName(drawer.family.name, drawer.material.sizeKey, drawer.material.colourName)
+          ? wording.drawerName(drawer.family, drawer.material.sizeKey, drawer.material.colourName)
           : '',
       atMs: row.atMs,
       count: row.count,

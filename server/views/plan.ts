@@ -1,5 +1,5 @@
 import { and, eq, gte, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
-import { drawerName } from '../../core/index.ts'
+import { wording } from '../../core/index.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -15,6 +15,7 @@ import {
   pattern,
   variant,
   variantRevision,
+  water,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { evening, plan } from '../db/supplyTables.ts'
@@ -62,6 +63,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       bedMm: reach.typicalDepthMm,
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       snagginess: water.snagginess,
+      technique: row.technique,
       foods: foods.slice(0, MOST_FOODS).map(({ foodStageId, name, worth, lengthMmLow, lengthMmHigh }) => ({
         foodStageId,
         name,
@@ -159,6 +161,20 @@ async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
   })
 }
 
+/** A usual stony river, for who noted no outing yet. */
+const USUAL_SNAGGINESS = 2
+
+/** Snagginess of the waters that were fished, by hours. */
+async function snagginessFished(db: Reader): Promise<number> {
+  const hours = sql`(${outing.toLocalMin} - ${outing.fromLocalMin})`
+  const [row] = await db
+    .select({ mean: sql<number | null>`sum(${water.snagginess} * ${hours}) * 1.0 / nullif(sum(${hours}), 0)` })
+    .from(outing)
+    .innerJoin(water, eq(water.id, outing.waterId))
+    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs)))
+  return row?.mean ?? USUAL_SNAGGINESS
+}
+
 type PlanVariant = PlanView['variants'][number]
 
 /** Where something stands in a list, by its id; null where it does not. */
@@ -228,7 +244,7 @@ async function trayId(db: Reader): Promise<string> {
 const loadGoods = keptUntilWrite(
   (db: Reader) =>
     db
-      .select({ material, familyName: family.name, stockUnit: family.stockUnit })
+      .select({ material, family: { kind: family.kind, name: family.name }, stockUnit: family.stockUnit })
       .from(material)
       .innerJoin(family, eq(family.id, material.familyId))
       .where(isNull(material.archivedAtMs)),
@@ -237,9 +253,9 @@ const loadGoods = keptUntilWrite(
 
 async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
   const balances = await loadDrawers(db)
-  return (await loadGoods(db)).map(({ material: row, familyName, stockUnit }) => ({
+  return (await loadGoods(db)).map(({ material: row, family: goods, stockUnit }) => ({
     materialId: row.id as PlanView['drawers'][number]['materialId'],
-    name: drawerName(familyName, row.sizeKey, row.colourName),
+    name: wording.drawerName(goods, row.sizeKey, row.colourName),
     onHand: balances.get(row.id)?.onHand ?? null,
     minimumAmount: row.minimumAmount,
     packAmount: row.packAmount,
@@ -263,6 +279,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],
+    snagginessFished: await snagginessFished(db),
     patterns: await planPatterns(db),
     variants: await planVariants(db),
     places: await planPlaces(db),

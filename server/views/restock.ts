@@ -1,5 +1,5 @@
 import { eq, isNull } from 'drizzle-orm'
-import { drawerName, fliesAllowed, holesOf } from '../../core/index.ts'
+import { fliesAllowed, holesOf, wording } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -13,6 +13,7 @@ async function readDrawerNames(db: Reader) {
   const rows = await db
     .select({
       id: material.id,
+      kind: family.kind,
       familyName: family.name,
       sizeKey: material.sizeKey,
       colourName: material.colourName,
@@ -21,9 +22,9 @@ async function readDrawerNames(db: Reader) {
     .from(material)
     .innerJoin(family, eq(family.id, material.familyId))
     .where(isNull(material.archivedAtMs))
-  return rows.map(({ id, familyName, sizeKey, colourName, minimumAmount }) => ({
+  return rows.map(({ id, kind, familyName, sizeKey, colourName, minimumAmount }) => ({
     id,
-    name: drawerName(familyName, sizeKey, colourName),
+    name: wording.drawerName({ kind, name: familyName }, sizeKey, colourName),
     minimumAmount,
   }))
 }

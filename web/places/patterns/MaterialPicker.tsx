@@ -5,7 +5,6 @@ import type { FamilyFull } from '../../../contract/index.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import type { NewDrawer } from './draft.ts'
-import { sizeText } from './lineText.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 import { nearestSize } from './variantActions.ts'
 
@@ -24,7 +23,7 @@ function choicesFor(kind: ComponentKind | 'hook', families: readonly FamilyFull[
     .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind) || a.name.localeCompare(b.name))
 }
 
-const sizeName = (family: FamilyFull, size: string) => sizeText(family.kind, size)
+const sizeName = (family: FamilyFull, size: string) => wording.goodsSize(family.kind, size)
 
 /** A size typed in any notation, for goods that come by diameter: `7/64 in` is 2.8 mm. */
 function TypedSize({

@@ -118,7 +118,9 @@ export default function PatternSheet() {
     (id: string) => setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true }),
     [setParams],
   )
-  const calmWorked = calmFall && 'report' in calmFall ? calmFall : null
+  // bought, given or found: it has a hook and a name, and nobody knows what it weighs
+  const isBare = draft !== null && draft.version !== null && draft.components.length === 0
+  const calmWorked = calmFall && 'report' in calmFall && !isBare ? calmFall : null
   const rungs = useRungs(calmWorked, draft, chosen, book, waterTempC, (edit, id) => {
     if (Object.keys(edit).length > 0) change(edit)
     choose(id)
@@ -165,7 +167,7 @@ export default function PatternSheet() {
     draft.name.trim() === '' && dirty
       ? 'Give it a name.'
       : problem?.fields.find(({ path }) => path.endsWith('name'))?.message
-  const isWorked = worked && 'report' in worked
+  const isWorked = worked && 'report' in worked && !isBare
   return (
     <>
       <Heading>
@@ -218,7 +220,13 @@ export default function PatternSheet() {
           rungs={rungs}
         />
       ) : (
-        <p role="status">{worked?.missing.map((piece) => wording.missingSentence(piece)).join(' ')}</p>
+        <p role="status">
+          {isBare
+            ? 'A fly without a recipe: nobody knows what it weighs or how it falls. Write down how it is tied, and that is reckoned.'
+            : worked && 'missing' in worked
+              ? worked.missing.map((piece) => wording.missingSentence(piece)).join(' ')
+              : ''}
+        </p>
       )}
       <Section>
         <Row $align="start">

@@ -1,5 +1,5 @@
 import { wording } from '../../../core/index.ts'
-import type { Component, Material, MaterialKind, Proportion } from '../../../core/index.ts'
+import type { Component, Material, Proportion } from '../../../core/index.ts'
 
 const OF: Readonly<Record<string, string>> = { shank: 'shank', gape: 'gape', hookLength: 'fly', bead: 'bead' }
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -20,30 +20,10 @@ export function proportionText(proportion: Proportion): string {
   return `${factorText(proportion.factor)} ${OF[proportion.of]}`
 }
 
-/** A size as the goods are said: `2.8 mm · 7/64 in`, `#14`, `70 denier`. */
-export function sizeText(kind: MaterialKind, sizeKey: string): string {
-  if (sizeKey === '') return ''
-  switch (kind) {
-    case 'bead':
-      return wording.beadSize(Number(sizeKey))
-    case 'hook':
-    case 'hackle':
-      return `#${sizeKey}`
-    case 'thread':
-      return `${sizeKey} denier`
-    case 'tippet':
-      return sizeKey
-    default:
-      return `${sizeKey} mm`
-  }
-}
-
 /** A material in few words: what it is, its size, its colour. */
 export function materialText(material: Material | undefined): string {
   if (!material) return 'no material yet'
-  const { family, sizeKey, colourName } = material
-  const size = sizeText(family.kind, sizeKey)
-  return [family.name, size, colourName].filter(Boolean).join(', ')
+  return wording.drawerName(material.family, material.sizeKey, material.colourName)
 }
 
 /** What a length says of a component: of a bead, how far it stands before the eye. */

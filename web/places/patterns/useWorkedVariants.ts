@@ -29,6 +29,9 @@ export function useWorkedVariants(
   const measured = data?.measured ?? NOTHING_MEASURED
   return draft.variants.map((variant) => {
     const onHand = saved.find(({ id }) => id === variant.id)?.onHand ?? 0
+    // nobody knows what a fly without a recipe weighs
+    if (draft.version !== null && draft.components.length === 0)
+      return { variant, onHand, fly: null, report: null }
     const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
     return fly.kind === 'fly'
       ? {

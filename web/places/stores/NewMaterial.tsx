@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { MATERIAL_KINDS } from '../../../core/index.ts'
+import { MATERIAL_KINDS, wording } from '../../../core/index.ts'
 import type { MaterialKind } from '../../../core/index.ts'
 import type { FamilyId, MaterialId } from '../../../contract/index.ts'
 import { useCatalogueQuery } from '../../app/api.ts'
@@ -7,7 +7,6 @@ import { newId, useCommand } from '../../app/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
-import { sizeText } from '../patterns/lineText.ts'
 
 const UNKNOWN = 'unknown'
 
@@ -73,7 +72,7 @@ export default function NewMaterial({ onDone }: { readonly onDone: (materialId: 
           <Select
             label="Size"
             value={sizeKey}
-            choices={sizes.map((id) => ({ id, name: sizeText(kind, id) }))}
+            choices={sizes.map((id) => ({ id, name: wording.goodsSize(kind, id) }))}
             onChange={setSize}
             width="110px"
           />

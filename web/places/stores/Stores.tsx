@@ -51,10 +51,17 @@ const Scroll = styled.div`
   @media (max-width: 700px) {
     button.drawer {
       grid-template-columns: minmax(0, 1fr) 64px 88px;
+      height: 50px;
     }
     .kind,
     .keep {
       display: none;
+    }
+    .name {
+      display: -webkit-box;
+      white-space: normal;
+      -webkit-line-clamp: 2;
+      -webkit-box-orient: vertical;
     }
   }
   .number {
@@ -77,6 +84,8 @@ const Scroll = styled.div`
 `
 
 const ROW_PX = 34
+/** Where there is no room beside it, a name takes two lines. */
+const [NARROW, NARROW_ROW_PX] = ['(max-width: 700px)', 50]
 
 /** What brings every drawer up to what is kept of it. */
 const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] => {
@@ -119,7 +128,7 @@ export default function Stores() {
   const rows = useVirtualizer({
     count: shown.length,
     getScrollElement: () => scroll.current,
-    estimateSize: () => ROW_PX,
+    estimateSize: () => (matchMedia(NARROW).matches ? NARROW_ROW_PX : ROW_PX),
     overscan: 12,
   })
   if (!data) return <p aria-busy="true">Opening the drawers …</p>

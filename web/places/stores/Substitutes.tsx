@@ -4,6 +4,7 @@ import {
   billOfMaterials,
   costOf,
   evaluateFly,
+  instead,
   LIST_CONDITIONS,
   resolveDressing,
   substitutesFor,
@@ -11,7 +12,7 @@ import {
   wording,
 } from '../../../core/index.ts'
 import type { Fly, Material } from '../../../core/index.ts'
-import type { MaterialLine, PatternView, UsesView } from '../../../contract/index.ts'
+import type { MaterialLine, UsesView } from '../../../contract/index.ts'
 import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../app/api.ts'
 import { useMoney } from '../../app/useMoney.ts'
 import { useWording } from '../../app/useWording.ts'
@@ -28,28 +29,6 @@ const PASSES = 0.12
 
 const colourWord = (distance: number) =>
   distance < UNSEEN ? 'the same colour' : distance < PASSES ? 'a near colour' : 'another colour'
-
-/** A recipe with one material in the place of another. */
-function swapped(pattern: PatternView, variantId: string, from: string, to: string) {
-  const variant = pattern.variants.find(({ id }) => id === variantId)
-  if (!variant) return null
-  const instead = (id: string) => (id === from ? to : id)
-  return {
-    dressing: {
-      ...pattern.dressing,
-      components: pattern.dressing.components.map((component) => ({
-        ...component,
-        materialId: instead(component.materialId),
-      })),
-    },
-    variant: {
-      hookMaterialId: instead(variant.hookMaterialId),
-      swaps: variant.swaps.map((swap) =>
-        swap.materialId === undefined ? swap : { ...swap, materialId: instead(swap.materialId) },
-      ),
-    },
-  }
-}
 
 /** What a fly does, in the words of lists. */
 function behaviourIn(fly: Fly, speed: (mmPerS: number) => string): string {
@@ -89,7 +68,8 @@ function Effects({ wanted, use }: EffectProps) {
   if (found.length === 0) return <p>Nothing of its kind is in the stores.</p>
   const drawers = new Map(stores.materials.map((line) => [line.id as string, line]))
   const workedOut = (materialId: string) => {
-    const recipe = swapped(pattern, use.variantId, wanted.id, materialId)
+    const variant = pattern.variants.find(({ id }) => id === use.variantId)
+    const recipe = variant && instead(pattern.dressing, variant, wanted.id, materialId)
     const fly = recipe ? resolveDressing(recipe.dressing, recipe.variant, book.materials) : null
     if (fly?.kind !== 'fly') return null
     const cost = costOf(billOfMaterials(fly), (id) => drawers.get(id) ?? null)

@@ -1,5 +1,5 @@
 import type { MaterialLine } from '../../../contract/index.ts'
-import { sizeText } from '../patterns/lineText.ts'
+import { wording } from '../../../core/index.ts'
 
 type DrawerState = 'out' | 'low' | 'notCounted' | 'countNeeded' | 'enough'
 
@@ -26,5 +26,5 @@ export const STATE_COLOURS: Readonly<Record<DrawerState, string>> = {
   enough: 'var(--ink)',
 }
 
-export const drawerTitle = ({ kind, name, sizeKey, colourName }: MaterialLine): string =>
-  [name, sizeText(kind, sizeKey), colourName].filter(Boolean).join(', ')
+export const drawerTitle = (line: MaterialLine): string =>
+  wording.drawerName(line, line.sizeKey, line.colourName)

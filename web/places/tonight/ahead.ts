@@ -81,6 +81,7 @@ export function inputsOf(
     evenings: { ...evenings, differing: planned.evenings },
     stages: larder.stages,
     choices: planned.choices,
+    snagginessFished: planned.snagginessFished,
     outings: planned.outings.map(({ outingId, waterKind, foods, ...outing }) => ({
       ...outing,
       key: outingId,
