@@ -214,7 +214,7 @@ describe('golden figures', () => {
         "freeMmPerS": "496.180",
         "massMg": "155.884",
         "trailingMmPerS": "382.817",
-        "version": 6,
+        "version": 7,
       }
     `)
   })
