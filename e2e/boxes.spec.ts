@@ -58,6 +58,9 @@ test('flies without a recipe are pasted, a line each, and those known are found 
   await expect(grid(page, 'Duns, lid').getByRole('row', { name: /olive jig #14/ })).toBeVisible()
   await page.goto('/patterns')
   await expect(page.getByRole('link', { name: 'olive jig', exact: true })).toBeVisible()
+  await page.getByRole('link', { name: 'olive jig', exact: true }).click()
+  await expect(page.getByText('nobody knows what it weighs')).toBeVisible()
+  await expect(page.getByRole('table', { name: 'Variants' })).toContainText('no recipe')
 })
 
 test('a table of boxes goes out and comes in again; a faulty one is told by its rows and takes nothing in', async ({

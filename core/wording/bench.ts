@@ -61,6 +61,14 @@ const TIPS_BY_KIND: Partial<Readonly<Record<ComponentKind, string>>> = {
   coat: 'A thin coat: what runs into the eye has to be cleared before it cures.',
 }
 
+/** How long what goes on at a step has to dry before the water; null where it is dry within the evening. */
+export function dryingTip(nights: number): string | null {
+  if (nights <= 0) return null
+  return nights === 1
+    ? 'It has to dry overnight before it is fished.'
+    : `A coat an evening: ${nights} nights until it is dry enough to fish.`
+}
+
 /** What usually goes wrong at a step; null where nothing does. */
 export function stepTip(verb: Step['verb'], kind: ComponentKind | null): string | null {
   if (verb === 'start') return 'If it snaps, the thread is too fine for the tension, or nicked by the point.'

@@ -1,7 +1,7 @@
 export { actionSentence } from './actions.ts'
 export type { ActionCode, ActionLabel } from './actions.ts'
 export { markSentence, workedOutAmounts } from './amounts.ts'
-export { caution, cautionMark, SPOILED_CAUSES, stepTip, stepTitle } from './bench.ts'
+export { caution, cautionMark, dryingTip, SPOILED_CAUSES, stepTip, stepTitle } from './bench.ts'
 export { cardMarkdown, cardOf } from './card.ts'
 export type { Card, CardInput } from './card.ts'
 export {

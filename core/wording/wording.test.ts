@@ -47,3 +47,34 @@ describe('reasons', () => {
     expect(wording.unclearSentence('speedUnlikely', ['9 cm/s'])).toContain('Did you mean 9 cm/s?')
   })
 })
+
+describe('dryingTip', () => {
+  it('says how many nights, and nothing where it is dry within the evening', () => {
+    expect(wording.dryingTip(0)).toBeNull()
+    expect(wording.dryingTip(1)).toMatch(/overnight/)
+    expect(wording.dryingTip(2)).toMatch(/2 nights/)
+  })
+})
+
+describe('drawerName', () => {
+  it('says family, size as the goods are said, and colour', () => {
+    const bead = { kind: 'bead' as const, name: 'Tungsten alloy bead, slotted' }
+    expect(wording.drawerName(bead, '2.8', 'copper')).toBe(
+      'Tungsten alloy bead, slotted, 2.8 mm · 7/64 in, copper',
+    )
+    expect(wording.drawerName({ kind: 'hook', name: 'Hook, jig' }, '16', '')).toBe('Hook, jig, #16')
+    expect(wording.drawerName({ kind: 'dubbing', name: 'Hare' }, '', 'tan')).toBe('Hare, tan')
+  })
+})
+
+describe('entryWords', () => {
+  const said = (cause: 'lost' | 'moved' | 'counted', delta: number, takesBack = false) =>
+    wording.entryWords({ cause, delta, lossCause: cause === 'lost' ? 'tree' : null, takesBack })
+  it('says why, which way, and what was taken back', () => {
+    expect(said('lost', -1)).toBe('lost: tree')
+    expect(said('moved', -2)).toBe('moved out')
+    expect(said('moved', 2)).toBe('moved in')
+    expect(said('counted', 0)).toBe('counted, as thought')
+    expect(said('lost', 1, true)).toBe('taken back: lost: tree')
+  })
+})

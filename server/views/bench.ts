@@ -1,5 +1,12 @@
 import { and, asc, desc, eq, inArray, isNotNull, ne, or } from 'drizzle-orm'
-import { componentsByKey, resolveDressing, stepFigures, stepsOf, wording } from '../../core/index.ts'
+import {
+  componentsByKey,
+  nightsToDry,
+  resolveDressing,
+  stepFigures,
+  stepsOf,
+  wording,
+} from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
 import type { BatchMention, BenchStep, BenchView, PhotoId, VariantRevisionId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -110,7 +117,13 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
     fibreCount: figures?.fibreCount ?? null,
     strands: figures?.strands ?? null,
     cutMm: figures?.cutMm ?? null,
-    tip: wording.stepTip(step.verb, component?.kind ?? null),
+    tip:
+      [
+        wording.stepTip(step.verb, component?.kind ?? null),
+        component ? wording.dryingTip(nightsToDry([component])) : null,
+      ]
+        .filter(Boolean)
+        .join(' ') || null,
     cautions: (material?.family.cautions ?? []).map((key) => ({
       key,
       text: wording.caution(key),

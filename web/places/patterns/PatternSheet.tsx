@@ -280,7 +280,7 @@ export default function PatternSheet() {
           onChange={change}
           onChoose={choose}
         />
-        {pattern && !dirty ? (
+        {pattern && !dirty && !isBare ? (
           <StartBatch
             patternName={pattern.name}
             variant={saved.find(({ id }) => id === chosen.id)}

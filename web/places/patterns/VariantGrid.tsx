@@ -128,7 +128,9 @@ function Cell({ one: { variant, report, fly, onHand }, chosenId, onChoose }: Cel
       aria-pressed={variant.id === chosenId}
       onClick={() => onChoose(variant.id)}
     >
-      <span className="figures">{report ? wording.reportSummary(report, units) : 'incomplete'}</span>
+      <span className="figures">
+        {report ? wording.reportSummary(report, units) : fly ? 'no recipe' : 'incomplete'}
+      </span>
       <br />
       {keep > 0 || onHand > 0 ? (
         <Slits onHand={onHand} keep={keep} drawing={fly && drawFly(fly)} label={variant.label} />

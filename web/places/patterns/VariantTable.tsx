@@ -81,7 +81,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
         </tr>
       </thead>
       <tbody>
-        {worked.map(({ variant, report, onHand }) => {
+        {worked.map(({ variant, fly, report, onHand }) => {
           return (
             <tr
               key={variant.id}
@@ -93,7 +93,9 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
                 <LabelField label={variant.label} onChange={(label) => edit(variant.id, { label })} />
               </td>
               <td className="number">{report ? mass(report.massMg.value) : '–'}</td>
-              <td className="number">{report ? wording.reportSummary(report, units) : 'recipe incomplete'}</td>
+              <td className="number">
+                {report ? wording.reportSummary(report, units) : fly ? 'no recipe' : 'recipe incomplete'}
+              </td>
               <td>
                 <Select
                   label={`Lives in, ${variant.label}`}

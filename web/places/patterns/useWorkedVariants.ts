@@ -11,7 +11,7 @@ import { useMeasurementsQuery } from '../../app/api.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 
-/** A variant of the draft as core has it in free fall at 10 °C; without a report while it lacks something. */
+/** A variant of the draft as core has it in free fall at 10 °C; without a report while it lacks something or has no recipe. */
 export interface WorkedVariant {
   readonly variant: DraftVariant
   readonly fly: Fly | null
@@ -29,10 +29,10 @@ export function useWorkedVariants(
   const measured = data?.measured ?? NOTHING_MEASURED
   return draft.variants.map((variant) => {
     const onHand = saved.find(({ id }) => id === variant.id)?.onHand ?? 0
-    // nobody knows what a fly without a recipe weighs
-    if (draft.version !== null && draft.components.length === 0)
-      return { variant, onHand, fly: null, report: null }
     const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
+    // nobody knows what a fly without a recipe weighs
+    if (fly.kind === 'fly' && draft.version !== null && draft.components.length === 0)
+      return { variant, onHand, fly, report: null }
     return fly.kind === 'fly'
       ? {
           variant,

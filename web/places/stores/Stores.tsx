@@ -48,22 +48,6 @@ const Scroll = styled.div`
   button.drawer:hover {
     background: var(--panel);
   }
-  @media (max-width: 700px) {
-    button.drawer {
-      grid-template-columns: minmax(0, 1fr) 64px 88px;
-      height: 50px;
-    }
-    .kind,
-    .keep {
-      display: none;
-    }
-    .name {
-      display: -webkit-box;
-      white-space: normal;
-      -webkit-line-clamp: 2;
-      -webkit-box-orient: vertical;
-    }
-  }
   .number {
     text-align: right;
   }
@@ -80,6 +64,23 @@ const Scroll = styled.div`
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+  @media (max-width: 700px) {
+    button.drawer {
+      grid-template-columns: minmax(0, 1fr) 56px 78px;
+      font-size: 0.875rem;
+      height: 50px;
+    }
+    .kind,
+    .keep {
+      display: none;
+    }
+    .name {
+      display: -webkit-box;
+      white-space: normal;
+      -webkit-line-clamp: 2;
+      -webkit-box-orient: vertical;
+    }
   }
 `
 
