@@ -9,7 +9,7 @@ import {
   photoId,
   reachId,
 } from './common.ts'
-import { command, commandResult } from './commands.ts'
+import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { historyView } from './views/history.ts'

@@ -21,6 +21,25 @@ test('flies are dragged to another compartment by mouse, as many as wanted', asy
   expect(await axeFaults(page)).toEqual([])
 })
 
+test('several flies are chosen and dragged together, in one action', async ({ page }) => {
+  await page.goto('/boxes')
+  const from = grid(page, 'Swimming nymphs, lid')
+  const to = grid(page, 'Clinging and crawling, leaf')
+  await to.scrollIntoViewIfNeeded()
+  const heavy = from.getByRole('row', { name: /Third Button #14 W 3.3/ })
+  await heavy.click()
+  await from.getByRole('row', { name: /Third Button #18 W 2.4/ }).click()
+  await expect(heavy).toHaveAttribute('aria-selected', 'true')
+  await heavy.dragTo(to)
+  await expect(lastAction(page)).toContainText(
+    /Moved 4 Third Button #1[48] W .* and 1 other to Clinging and crawling, leaf/,
+  )
+  await expect(to.getByRole('row', { name: /Third Button/ })).toHaveCount(2)
+  expect(await axeFaults(page)).toEqual([])
+  await page.keyboard.press('Control+z')
+  await expect(to.getByRole('row', { name: /Third Button/ })).toHaveCount(0)
+})
+
 test('flies are dragged by keyboard', async ({ page }) => {
   await page.goto('/boxes')
   const row = grid(page, 'Swimming nymphs, lid').getByRole('row', { name: /Third Button #16 none/ })

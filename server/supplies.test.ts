@@ -462,6 +462,46 @@ describe('the plan', () => {
   })
 })
 
+describe('moving several flies at once', () => {
+  it('is one action that is undone as one, and moves all of them or none', async () => {
+    const other = id('bare:variant')
+    const bare = {
+      patternId: id('bare:pattern'),
+      variantId: other,
+      name: 'Olive Jig',
+      label: '#14',
+      hookMaterialId: hook,
+    }
+    await put(2)
+    await server
+      .command('fliesPutIn', {
+        how: 'found',
+        newMaterials: [],
+        newFlies: [bare],
+        lines: [{ compartmentId: placeA, variantId: other, count: 3 }],
+      })
+      .expect(200)
+    const move = (count: number, alsoCount: number) =>
+      server.command('fliesMove', {
+        fromCompartmentId: placeA,
+        toCompartmentId: placeB,
+        variantId,
+        count,
+        also: [{ variantId: other, count: alsoCount }],
+      })
+    // five do not fit into four, and four of three are too many
+    await move(2, 3).expect(409)
+    await move(0, 3).expect(400)
+    await move(1, 4).expect(409)
+    expect([await held(placeA), await held(placeB)]).toEqual([5, 0])
+    const moved = await move(1, 3).expect(200)
+    expect(moved.body.label).toBe('Moved 4 Plain Thread #16 black and 1 other to B')
+    expect([await held(placeA), await held(placeB)]).toEqual([1, 4])
+    await undo(moved.body.actionId).expect(200)
+    expect([await held(placeA), await held(placeB)]).toEqual([5, 0])
+  })
+})
+
 describe('a ledger that is read', () => {
   it('says of a compartment what came and went, newest first, and what lay there after each', async () => {
     await put(4)

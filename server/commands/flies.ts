@@ -89,24 +89,26 @@ export const fliesMove: Handler<CommandBody<'fliesMove'>> = async (context, body
   if (body.fromCompartmentId === body.toCompartmentId) {
     throw new ProblemError('invalidInput', 'They lie there already. Choose another compartment.')
   }
-  await checkCapacity(context, to.id, body.count, body.anyway)
-  const taken = await takeFlies(
-    context,
-    { compartmentId: body.fromCompartmentId, variantId: body.variantId, count: body.count },
-    'count',
-  )
-  for (const { subject, delta } of taken) {
-    const moved = { variantRevisionId: subject, cause: 'moved' as const }
-    await bookFlies(context, [
-      { ...moved, compartmentId: body.fromCompartmentId, delta },
-      { ...moved, compartmentId: to.id, delta: -delta },
-    ])
+  const flies = [{ variantId: body.variantId, count: body.count }, ...(body.also ?? [])]
+  const count = flies.reduce((sum, fly) => sum + fly.count, 0)
+  await checkCapacity(context, to.id, count, body.anyway)
+  for (const { variantId, count: moving } of flies) {
+    const from = { compartmentId: body.fromCompartmentId, variantId, count: moving }
+    for (const { subject, delta } of await takeFlies(context, from, 'count')) {
+      const moved = { variantRevisionId: subject, cause: 'moved' as const }
+      await bookFlies(context, [
+        { ...moved, compartmentId: body.fromCompartmentId, delta },
+        { ...moved, compartmentId: to.id, delta: -delta },
+      ])
+    }
   }
+  const first = await nameOf(context, body.variantId)
+  const others = flies.length - 1
   return {
     label: {
       code: 'fliesMoved',
-      subject: await nameOf(context, body.variantId),
-      count: body.count,
+      subject: others === 0 ? first : `${first} and ${others} other${others === 1 ? '' : 's'}`,
+      count,
       place: to.label,
     },
   }

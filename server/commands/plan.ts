@@ -10,14 +10,14 @@ export const planFix: Handler<CommandBody<'planFix'>> = async (
   { variantId, patternId, label, count },
 ) => {
   const fly = await recorder.find('variant', variantId)
-  const owner = await recorder.need('pattern', fly?.patternId ?? patternId, 'pattern')
+  const owner = await recorder.need('pattern', fly?.patternId ?? patternId ?? '', 'pattern')
   const row = await recorder.find('plan', CURRENT_PLAN)
   const { [variantId]: _before, ...others } = row?.choices ?? {}
   const choices = count === null ? others : { ...others, [variantId]: count }
   if (row) await recorder.update('plan', CURRENT_PLAN, null, { choices })
   else await recorder.insert('plan', { id: CURRENT_PLAN, choices })
   const code = count === null ? 'planFreed' : count === 0 ? 'planLeftOut' : 'planFixed'
-  return { label: { code, subject: `${owner.name} ${fly?.label ?? label}`, count: count ?? 0 } }
+  return { label: { code, subject: `${owner.name} ${fly?.label ?? label ?? ''}`.trim(), count: count ?? 0 } }
 }
 
 /** Says how long an evening at the bench is where it differs from others of its day of the week. */

@@ -85,6 +85,10 @@ const Foam = styled.div<{ $columns: number }>`
   .fly[data-dragging] {
     opacity: 0.5;
   }
+  .fly[data-selected] {
+    background: color-mix(in srgb, var(--thistle) 14%, transparent);
+    border-radius: 4px;
+  }
   .fly[data-focus-visible] {
     outline: 2px solid var(--thistle);
   }
@@ -178,12 +182,16 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
   const { send, refusal } = useMayOverfill()
   const [dropped, setDropped] = useState<Dropped | null>(null)
   const held = place.flies.reduce((sum, { count }) => sum + count, 0)
-  const move = ({ fromCompartmentId, variantId }: Dropped, count: number) => {
+  const move = (
+    { fromCompartmentId, variantId }: Dropped,
+    count: number,
+    also: readonly Pick<Dropped, 'variantId' | 'count'>[] = [],
+  ) => {
     setDropped(null)
     void send((anyway) =>
       command(
         'fliesMove',
-        { fromCompartmentId, toCompartmentId: place.id, variantId, count, anyway },
+        { fromCompartmentId, toCompartmentId: place.id, variantId, count, also: [...also], anyway },
         { quietly: true },
       ),
     )
@@ -200,11 +208,16 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
     acceptedDragTypes: [FLY],
     getDropOperation: () => 'move',
     onRootDrop: ({ items }) => {
-      const [item] = items.filter(isTextDropItem)
-      void item?.getText(FLY).then((text) => {
-        const fly = JSON.parse(text) as Dropped
-        if (fly.fromCompartmentId === place.id) return
-        if (fly.count === 1) move(fly, 1)
+      void Promise.all(items.filter(isTextDropItem).map((item) => item.getText(FLY))).then((texts) => {
+        const [fly, ...others] = texts.map((text) => JSON.parse(text) as Dropped)
+        if (!fly || fly.fromCompartmentId === place.id) return
+        // several that were chosen go as they are; of one it is asked how many
+        if (others.length > 0 || fly.count === 1)
+          move(
+            fly,
+            fly.count,
+            others.map(({ variantId, count }) => ({ variantId, count })),
+          )
         else setDropped(fly)
       })
     },
@@ -235,6 +248,7 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
         aria-label={`Flies in ${place.label}`}
         items={place.flies}
         dependencies={[isIn]}
+        selectionMode="multiple"
         dragAndDropHooks={dragAndDropHooks}
         renderEmptyState={() => 'empty'}
       >

@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { civilDate, name, patternId, variantId } from '../common.ts'
+
+/** What the user decides of the plan. */
+export const planCommands = {
+  /** null lets the plan choose, nought leaves the fly out of it; pattern and label say what one is that is not made yet */
+  planFix: z
+    .object({
+      variantId,
+      patternId: patternId.optional(),
+      label: name.optional(),
+      count: z.number().int('Whole flies only.').min(0, 'Nought or more.').max(99, 'At most 99.').nullable(),
+    })
+    .strict(),
+  /** how long an evening at the bench is where it is not as usual on its day of the week; null is as usual */
+  eveningSet: z
+    .object({
+      on: civilDate,
+      minutes: z
+        .number()
+        .int('Whole minutes.')
+        .min(0, 'Nought or more.')
+        .max(600, 'At most 600 minutes.')
+        .nullable(),
+    })
+    .strict(),
+} as const

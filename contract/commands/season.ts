@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { foodId, foodStageId, name, version } from '../common.ts'
+import { foodStageBody } from '../records/food.ts'
+import { observationBody, observationId, readingImportId, readingsBody } from '../records/season.ts'
+import { nextVersion } from './shared.ts'
+
+/** What is read, seen and known of waters and foods. */
+export const seasonCommands = {
+  readingsImport: z.object({ importId: readingImportId, readings: readingsBody }).strict(),
+  readingsArchive: z.object({ importId: readingImportId, version }).strict(),
+  observationSave: z.object({ observationId, version: nextVersion, observation: observationBody }).strict(),
+  observationArchive: z.object({ observationId, version }).strict(),
+  /** version null makes a new one; its food too, where that is new */
+  foodStageSave: z
+    .object({
+      foodStageId,
+      version: nextVersion,
+      food: z.object({ id: foodId, name, groupKey: z.string().trim().min(1).max(40) }).strict(),
+      stage: foodStageBody,
+    })
+    .strict(),
+  foodStageRestore: z.object({ foodStageId, version }).strict(),
+  foodStageArchive: z.object({ foodStageId, version }).strict(),
+} as const
