@@ -61,7 +61,7 @@ export async function benchPlan(): Promise<readonly Line[]> {
     const from = performance.now()
     const start = last(greedyPlan(problem))
     const greedyMs = performance.now() - from
-    const plan = solve(problem, start, 5)
+    const plan = solve(problem, start, 4)
     return { greedyMs, allMs: performance.now() - from, gap: gapOf(plan) }
   })
   return [

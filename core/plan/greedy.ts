@@ -1,6 +1,27 @@
 import { comesThrough, flyCost, gainOf, nightsIndex, planValue, suppliesOf } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
+/** What a fly of a candidate is worth to a need, by the period that it is tied in: nought where that is too late. */
+interface Served {
+  readonly need: number
+  readonly worth: number
+  readonly wanted: number
+  readonly qualities: readonly number[]
+}
+
+/** By candidate, what it serves. Reckoned once: the search below asks for it at each step. */
+const servedBy = ({ candidates, needs, periods }: PlanProblem): readonly (readonly Served[])[] =>
+  candidates.map((candidate) =>
+    candidate.serves.flatMap(({ need, quality }): Served[] => {
+      const wants = needs[need]
+      if (!wants) return []
+      const qualities = periods.map((_, k) =>
+        k <= wants.period ? quality * comesThrough(candidate, k, wants.period) : 0,
+      )
+      return [{ need, worth: wants.worth, wanted: wants.wanted, qualities }]
+    }),
+  )
+
 /** A plan in the making: counts, and what is left of each limit. */
 class Draft {
   readonly counts: number[][]
@@ -10,9 +31,11 @@ class Draft {
   private readonly left: number[][]
 
   private readonly problem: PlanProblem
+  private readonly served: ReturnType<typeof servedBy>
 
-  constructor(problem: PlanProblem) {
+  constructor(problem: PlanProblem, served: ReturnType<typeof servedBy>) {
     this.problem = problem
+    this.served = served
     const { candidates, periods, limits } = problem
     this.counts = candidates.map(() => periods.map(() => 0))
     this.supplies = suppliesOf(problem, this.counts)
@@ -44,10 +67,8 @@ class Draft {
     for (let nights = nightsIndex(candidate); nights >= 0; nights -= 1) {
       minutes[nights] = (minutes[nights] ?? 0) - by * candidate.minutesEach
     }
-    for (const { need, quality } of candidate.serves) {
-      const period = this.problem.needs[need]?.period ?? -1
-      if (period < k) continue
-      this.supplies[need] = (this.supplies[need] ?? 0) + by * quality * comesThrough(candidate, k, period)
+    for (const { need, qualities } of this.served[c] ?? []) {
+      this.supplies[need] = (this.supplies[need] ?? 0) + by * (qualities[k] ?? 0)
     }
     for (const { limit, perFly } of candidate.uses) {
       const left = this.left[limit]
@@ -61,14 +82,11 @@ class Draft {
     const candidate = this.problem.candidates[c]
     if (!candidate) return 0
     let sum = -flyCost(candidate)
-    for (const { need: n, quality } of candidate.serves) {
-      const need = this.problem.needs[n]
-      if (!need || need.period < k) continue
-      const from = this.supplies[n] ?? 0
-      let rest = quality * comesThrough(candidate, k, need.period)
-      for (let at = from; rest > 1e-9 && at < need.wanted;) {
+    for (const { need, worth, wanted, qualities } of this.served[c] ?? []) {
+      let rest = qualities[k] ?? 0
+      for (let at = this.supplies[need] ?? 0; rest > 1e-9 && at < wanted;) {
         const step = Math.min(rest, Math.floor(at + 1e-9) + 1 - at)
-        sum += need.worth * gainOf(Math.floor(at + 1e-9)) * Math.min(step, need.wanted - at)
+        sum += worth * gainOf(Math.floor(at + 1e-9)) * Math.min(step, wanted - at)
         at += step
         rest -= step
       }
@@ -106,8 +124,9 @@ const MOST_ROUNDS = 4
  * in its place, as long as that makes it better. Yields the share that is done.
  */
 export function* greedyPlan(problem: PlanProblem): Generator<{ readonly done: number }, Counts> {
+  const served = servedBy(problem)
   const drafts = [true, false].map((byMinute) => {
-    const draft = new Draft(problem)
+    const draft = new Draft(problem, served)
     fill(draft, problem, byMinute)
     return { draft, byMinute, value: planValue(problem, draft.counts) }
   })
@@ -120,7 +139,7 @@ export function* greedyPlan(problem: PlanProblem): Generator<{ readonly done: nu
     )
     for (const [nth, [c, k]] of placed.entries()) {
       if ((best.draft.counts[c]?.[k] ?? 0) === 0) continue
-      const other = new Draft(problem)
+      const other = new Draft(problem, served)
       for (const [i, row] of best.draft.counts.entries()) {
         for (const [j, count] of row.entries()) for (let n = 0; n < count; n += 1) other.add(i, j, 1)
       }

@@ -64,7 +64,7 @@ export function* solvePlan(
       if (spent >= seconds) break
       yield best
       model.clearSolver()
-      model.options.set('time_limit', slice)
+      model.options.set('time_limit', Math.min(slice, seconds - spent))
       model.setSolution({ colValue: columnsOf(problem, best.counts, suppliesOf(problem, best.counts)) })
       model.zeroAllClocks()
       const { modelStatus } = model.run()

@@ -12,7 +12,8 @@ import { useNewcomers } from './useNewcomers.ts'
 
 /** The solver shares the finder's second worker, so that the first stays free for sheets. */
 const PLAN_LANE = 1
-const SECONDS = 5
+/** With the greedy plan before it a plan is there within five seconds. */
+const SECONDS = 4
 
 interface Making {
   readonly inputs: PlanInputs
