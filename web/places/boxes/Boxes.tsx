@@ -99,7 +99,7 @@ export default function Boxes() {
             >
               Save as a table
             </Button>
-            <Quiet>Drag a fly by its grip to another compartment; click several to drag them together.</Quiet>
+            <Quiet>Drag a fly by its grip; click several to take them together.</Quiet>
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />

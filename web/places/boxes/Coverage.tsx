@@ -53,17 +53,18 @@ const Grid = styled(Dense)`
     cursor: pointer;
   }
   .swatch {
-    display: inline-block;
+    flex: none;
     width: 14px;
     height: 14px;
-    margin-right: 5px;
-    vertical-align: -2px;
     border: 1px solid var(--quiet);
   }
   .colour {
-    display: inline-block;
-    margin-right: 10px;
+    display: flex;
+    gap: 5px;
+    align-items: center;
     font-size: 0.875rem;
+    line-height: 1.3;
+    padding: 1px 0;
   }
 `
 
@@ -278,7 +279,9 @@ export default function Coverage() {
                   {row.colours.map(({ name: colour, hexWet, onHand }) => (
                     <span key={colour} className="colour">
                       <span className="swatch" style={{ background: hexWet }} />
-                      {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>none</Quiet>}
+                      <span>
+                        {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>none</Quiet>}
+                      </span>
                     </span>
                   ))}
                 </td>
