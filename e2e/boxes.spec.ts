@@ -40,6 +40,22 @@ test('several flies are chosen and dragged together, in one action', async ({ pa
   await expect(to.getByRole('row', { name: /Third Button/ })).toHaveCount(0)
 })
 
+test.describe('by touch', () => {
+  test.use({ hasTouch: true })
+
+  test('flies are chosen by a tap and put into another compartment by another', async ({ page }) => {
+    await page.goto('/boxes')
+    const from = grid(page, 'Swimming nymphs, lid')
+    await from.getByRole('row', { name: /Third Button #14 W 3.3/ }).tap()
+    await page.getByRole('button', { name: 'Put what is chosen into Duns, lid' }).tap()
+    const how = page.getByRole('form', { name: 'Move Third Button #14 W 3.3' })
+    await how.getByRole('button', { name: 'Move', exact: true }).tap()
+    await expect(lastAction(page)).toContainText('Moved 2 Third Button #14 W 3.3 to Duns, lid')
+    await expect(page.getByRole('button', { name: /^Put what is chosen into/ })).toHaveCount(0)
+    expect(await axeFaults(page)).toEqual([])
+  })
+})
+
 test('flies are dragged by keyboard', async ({ page }) => {
   await page.goto('/boxes')
   const row = grid(page, 'Swimming nymphs, lid').getByRole('row', { name: /Third Button #16 none/ })

@@ -118,8 +118,8 @@ const LABEL_PX = 46
 const FLY = 'application/x-heavy-thistle-fly'
 type Fly = CompartmentLine['flies'][number]
 
-/** Flies that were dropped on a compartment and wait to be told how many of them. */
-interface Dropped {
+/** Flies of a variant that are on their way to another compartment. */
+export interface Dropped {
   readonly fromCompartmentId: CompartmentId
   readonly variantId: VariantId
   readonly name: string
@@ -172,10 +172,20 @@ interface PlaceProps {
   readonly place: CompartmentLine
   /** whether a fly fishes at the depth that is looked at; null while all are */
   readonly isIn: ((fly: Fly) => boolean) | null
+  /** flies of one compartment that were chosen to go elsewhere: a finger cannot drag everywhere */
+  readonly chosen: readonly Dropped[]
+  readonly onChoose: (chosen: readonly Dropped[]) => void
   readonly onOpen: () => void
 }
 
-function Place({ place, isIn, onOpen }: PlaceProps) {
+const droppedOf = (place: CompartmentLine, fly: Fly): Dropped => ({
+  fromCompartmentId: place.id,
+  variantId: fly.variantId,
+  count: fly.count,
+  name: nameOf(fly),
+})
+
+function Place({ place, isIn, chosen, onChoose, onOpen }: PlaceProps) {
   const lit = useAppSelector((state) => state.view.lit)
   const dispatch = useAppDispatch()
   const command = useCommand()
@@ -188,6 +198,7 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
     also: readonly Pick<Dropped, 'variantId' | 'count'>[] = [],
   ) => {
     setDropped(null)
+    onChoose([])
     void send((anyway) =>
       command(
         'fliesMove',
@@ -196,30 +207,28 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
       ),
     )
   }
+  /** several that were chosen go as they are; of one it is asked how many */
+  const take = ([fly, ...others]: readonly Dropped[]) => {
+    if (!fly || fly.fromCompartmentId === place.id) return
+    if (others.length === 0 && fly.count > 1) setDropped(fly)
+    else
+      move(
+        fly,
+        fly.count,
+        others.map(({ variantId, count }) => ({ variantId, count })),
+      )
+  }
   const { dragAndDropHooks } = useDragAndDrop({
     getItems: (keys) =>
       place.flies
         .filter(({ variantId, count }) => keys.has(variantId) && count > 0)
-        .map((fly) => {
-          const { variantId, count } = fly
-          const item: Dropped = { fromCompartmentId: place.id, variantId, count, name: nameOf(fly) }
-          return { [FLY]: JSON.stringify(item), 'text/plain': item.name }
-        }),
+        .map((fly) => ({ [FLY]: JSON.stringify(droppedOf(place, fly)), 'text/plain': nameOf(fly) })),
     acceptedDragTypes: [FLY],
     getDropOperation: () => 'move',
     onRootDrop: ({ items }) => {
-      void Promise.all(items.filter(isTextDropItem).map((item) => item.getText(FLY))).then((texts) => {
-        const [fly, ...others] = texts.map((text) => JSON.parse(text) as Dropped)
-        if (!fly || fly.fromCompartmentId === place.id) return
-        // several that were chosen go as they are; of one it is asked how many
-        if (others.length > 0 || fly.count === 1)
-          move(
-            fly,
-            fly.count,
-            others.map(({ variantId, count }) => ({ variantId, count })),
-          )
-        else setDropped(fly)
-      })
+      void Promise.all(items.filter(isTextDropItem).map((item) => item.getText(FLY))).then((texts) =>
+        take(texts.map((text) => JSON.parse(text) as Dropped)),
+      )
     },
   })
   return (
@@ -249,6 +258,14 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
         items={place.flies}
         dependencies={[isIn]}
         selectionMode="multiple"
+        selectedKeys={chosen.flatMap((fly) => (fly.fromCompartmentId === place.id ? [fly.variantId] : []))}
+        onSelectionChange={(keys) =>
+          onChoose(
+            place.flies
+              .filter(({ variantId, count }) => count > 0 && (keys === 'all' || keys.has(variantId)))
+              .map((fly) => droppedOf(place, fly)),
+          )
+        }
         dragAndDropHooks={dragAndDropHooks}
         renderEmptyState={() => 'empty'}
       >
@@ -277,6 +294,11 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
           </GridListItem>
         )}
       </GridList>
+      {chosen.length > 0 && chosen[0]?.fromCompartmentId !== place.id && !dropped ? (
+        <Button look="quiet" onPress={() => take(chosen)} aria-label={`Put what is chosen into ${place.label}`}>
+          put them here
+        </Button>
+      ) : null}
       {dropped ? (
         <HowMany dropped={dropped} onMove={(count) => move(dropped, count)} onLeave={() => setDropped(null)} />
       ) : null}
@@ -289,9 +311,9 @@ function Place({ place, isIn, onOpen }: PlaceProps) {
 export function BoxDrawn({
   box,
   atOnce,
-  isIn,
   onOpen,
-}: Pick<PlaceProps, 'isIn'> & {
+  ...shared
+}: Pick<PlaceProps, 'isIn' | 'chosen' | 'onChoose'> & {
   readonly box: BoxLine
   /** whether its flies are drawn before the sheet comes near */
   readonly atOnce: boolean
@@ -319,7 +341,7 @@ export function BoxDrawn({
             always={atOnce}
             estimatePx={LABEL_PX + Math.max(place.flies.length, 1) * FLY_PX}
           >
-            <Place place={place} isIn={isIn} onOpen={() => onOpen(place.id)} />
+            <Place place={place} {...shared} onOpen={() => onOpen(place.id)} />
           </NearView>
         ))}
       </Foam>

@@ -6,6 +6,7 @@ import { usePlaceKeys } from '../../app/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { BoxDrawn } from './BoxDrawn.tsx'
+import type { Dropped } from './BoxDrawn.tsx'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
 import { Holes } from './Holes.tsx'
 import { useCensus } from './useCensus.ts'
@@ -52,6 +53,7 @@ export default function Boxes() {
   const { data } = useBoxesQuery()
   const [params, setParams] = useSearchParams()
   const [adding, setAdding] = useState<Adding>(params.has('new') ? 'box' : null)
+  const [chosen, setChosen] = useState<readonly Dropped[]>([])
   const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
   const census = useCensus(data?.boxes, view === 'boxes')
   const { keys: depthKeys } = census
@@ -99,7 +101,7 @@ export default function Boxes() {
             >
               Save as a table
             </Button>
-            <Quiet>Drag a fly by its grip; click several to take them together.</Quiet>
+            <Quiet>Drag a fly by its grip, or choose some and put them elsewhere.</Quiet>
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />
@@ -117,6 +119,8 @@ export default function Boxes() {
               box={box}
               atOnce={i < DRAWN_AT_ONCE}
               isIn={census.isChosen ? census.isIn : null}
+              chosen={chosen}
+              onChoose={setChosen}
               onOpen={(place) => setParams({ place })}
             />
           ))}
