@@ -22,6 +22,11 @@ const Table = styled(Dense)`
   td.fly {
     width: 90px;
   }
+  @media (max-width: 700px) {
+    .wide {
+      display: none;
+    }
+  }
 `
 
 /** How sure it is that no plan beats this one. */
@@ -72,12 +77,12 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
           <Table aria-label={`To tie before ${dayName(outing.on)}`}>
             <thead>
               <tr>
-                <td />
+                <td className="wide" />
                 <th>tie</th>
                 <th>fly</th>
                 <th className="number">takes</th>
-                <th>for</th>
-                <th className="number">left out, cover</th>
+                <th className="wide">for</th>
+                <th className="number wide">left out, cover</th>
                 <td />
               </tr>
             </thead>

@@ -53,7 +53,7 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
   const { variant, newcomer, count, nightsToDry } = batch
   return (
     <tr>
-      <td className="fly">
+      <td className="fly wide">
         {newcomer ? (
           <NewcomerFly newcomer={newcomer} pxPerMm={pxPerMm} />
         ) : (
@@ -91,8 +91,10 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
           </>
         ) : null}
       </td>
-      <td className="covers">{coversInWords(batch, plan, stages)}</td>
-      <td className="number">−{(100 * batch.costOfLeaving).toFixed(batch.costOfLeaving < 0.01 ? 1 : 0)} %</td>
+      <td className="covers wide">{coversInWords(batch, plan, stages)}</td>
+      <td className="number wide">
+        −{(100 * batch.costOfLeaving).toFixed(batch.costOfLeaving < 0.01 ? 1 : 0)} %
+      </td>
       <td>
         <Row $gap={4}>
           <Button onPress={onQueue} aria-label={`Queue ${count} ${variant.name}`}>
