@@ -664,6 +664,7 @@ describe('waters, outings and the moment', () => {
       {
         variantId,
         onHand: 1,
+        queued: 0,
         pattern: 0,
         place: plan.places.findIndex(({ compartmentId }) => compartmentId === placeA),
         nightsToDry: 0,

@@ -66,6 +66,8 @@ export const planVariant = z.object({
   }),
   look: look.nullable(),
   onHand: z.number(),
+  /** in batches that wait at the bench or lie on the vise */
+  queued: z.number(),
   /** where it lies */
   place: at.nullable(),
   nightsToDry: z.number(),

@@ -1,10 +1,11 @@
-import { and, eq, gte, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
+import { and, eq, gte, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import {
+  batch,
   box,
   compartment,
   family,
@@ -192,7 +193,7 @@ async function readLasting(db: Reader) {
   const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
   const drawerAt = placesIn((await loadGoods(db)).map(({ material: { id } }) => id))
   const lasting = (await loadRecipes(db)).map(
-    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'lost' | 'hoursFished'> => {
+    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
       const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
       const setup = parts.get(row.currentRevisionId)
       return {
@@ -218,13 +219,31 @@ async function readLasting(db: Reader) {
   return new Map(lasting.map((variant) => [variant.variantId as string, variant]))
 }
 
+/** Flies by variant in batches that are not ended. */
+async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({ variantId: variantRevision.variantId, count: sql<number>`sum(${batch.plannedCount})` })
+    .from(batch)
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .where(inArray(batch.status, ['planned', 'open']))
+    .groupBy(variantRevision.variantId)
+  return new Map(rows.map(({ variantId, count }) => [variantId, count]))
+}
+
 async function planVariants(db: Reader): Promise<PlanVariant[]> {
   const lasting = await loadLasting(db)
+  const queued = await queuedFlies(db)
   const { lost, hours, hoursEach } = await losses(db)
   return (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
     const variant = lasting.get(id)
     return variant
-      ? { ...variant, onHand, lost: lost.get(id) ?? 0, hoursFished: hoursEach + (hours.get(id) ?? 0) }
+      ? {
+          ...variant,
+          onHand,
+          queued: queued.get(id) ?? 0,
+          lost: lost.get(id) ?? 0,
+          hoursFished: hoursEach + (hours.get(id) ?? 0),
+        }
       : []
   })
 }

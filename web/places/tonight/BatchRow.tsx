@@ -78,7 +78,10 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
           <Link to={`/patterns/${variant.patternId}?variant=${variant.variantId}`}>{variant.name}</Link>
         )}
         <br />
-        <Quiet>{newcomer ? 'not made yet: queuing makes it' : `${variant.onHand} on hand`}</Quiet>
+        <Quiet>
+          {newcomer ? 'not made yet: queuing makes it' : `${variant.onHand} on hand`}
+          {variant.queued > 0 ? `, ${variant.queued} at the bench` : ''}
+        </Quiet>
       </td>
       <td className="number">
         {Math.round(batch.minutes)} min

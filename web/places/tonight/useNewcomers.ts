@@ -100,6 +100,7 @@ function newcomerOf(
     compartmentId: null,
     compartmentLabel: '',
     timedFlies,
+    queued: 0,
     bill,
     setup: { thread: drawerOf('thread'), hook: hookMaterialId, bead: drawerOf('bead') },
     hookMaterialId,
