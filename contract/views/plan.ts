@@ -91,6 +91,8 @@ export const planView = z
     outings: z.array(planOuting),
     /** of the waters that were fished, by hours */
     snagginessFished: z.number(),
+    /** hours of outings of which nobody noted fly by fly: all, and what each variant is credited with of them */
+    unnoted: z.object({ hours: z.number(), each: z.number() }),
     patterns: z.array(planPattern),
     variants: z.array(planVariant),
     places: z.array(

@@ -84,6 +84,8 @@ export interface PlanInputs {
   readonly outings: readonly ComingOuting[]
   /** snagginess of the waters that were fished, by hours: what losses so far were suffered on */
   readonly snagginessFished: number
+  /** hours of outings of which nobody noted fly by fly: all of them, and what each variant is credited with of them */
+  readonly unnoted: { readonly hours: number; readonly each: number }
   readonly stages: readonly (FoodStage & StageLooks)[]
   readonly variants: readonly TieableVariant[]
   readonly drawers: readonly PlanDrawer[]

@@ -59,6 +59,7 @@ const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
     },
   ],
   snagginessFished: 2,
+  unnoted: { hours: 0, each: 0 },
   stages,
   variants: [variant('jig', jigNymph()), variant('dry', hackledDry(), { meantFor: ['dark-olive-dun'] })],
   drawers: [],
@@ -161,6 +162,18 @@ describe('problemOf and what was lost', () => {
     const usual = wanted({ variants: sister(0, 0) })
     expect(wanted({ variants: sister(30, 20) })).toBeGreaterThan(usual)
     expect(wanted({ variants: sister(0, 60) })).toBeLessThanOrEqual(usual)
+  })
+
+  it('does not take an outing that nobody noted for one on which every fly was fished', () => {
+    const crowd = Array.from({ length: 60 }, (_, i) => variant(`other ${i}`, jigNymph(), { hoursFished: 3.5 }))
+    const rateBy = (unnoted: PlanInputs['unnoted']) =>
+      problemOf(inputs({ variants: [...sister(0, 0), ...crowd], unnoted })).problem.candidates[0]
+        ?.survives[0] ?? 0
+    // 14 hours were fished in all, not 60 times 3.5 without a loss
+    const shared = rateBy({ hours: 14, each: 3.5 })
+    expect(shared).toBeLessThan(rateBy({ hours: 0, each: 0 }))
+    const few = problemOf(inputs({ variants: sister(0, 14) })).problem.candidates[0]?.survives[0] ?? 0
+    expect(Math.abs(shared - few)).toBeLessThan(0.05)
   })
 
   it('counts what a fly lost itself for more than what its like did', () => {

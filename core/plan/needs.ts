@@ -90,17 +90,25 @@ function classOf({ behaviour }: TieableVariant): LossClass | null {
   }
 }
 
+/**
+ * What a variant adds to the record of its class. Of hours that nobody noted each is credited with a good share, since it
+ * may have been the one that was fished; all of them together were not fished longer than that, and share them evenly.
+ */
+function recordOf(variant: TieableVariant, lossClass: LossClass, inputs: PlanInputs): ClassRecord {
+  const { variants, snagginessFished, unnoted } = inputs
+  const hours = Math.max(variant.hoursFished - unnoted.each, 0) + unnoted.hours / variants.length
+  return { lost: variant.lost, expected: hours * usualLosses(lossClass, snagginessFished) }
+}
+
 /** What was lost of each class, by the snagginess of the waters that were fished. */
-function recordsOf({ variants, snagginessFished }: PlanInputs): ReadonlyMap<LossClass, ClassRecord> {
+function recordsOf(inputs: PlanInputs): ReadonlyMap<LossClass, ClassRecord> {
   const records = new Map<LossClass, ClassRecord>()
-  for (const variant of variants) {
+  for (const variant of inputs.variants) {
     const lossClass = classOf(variant)
     if (lossClass === null) continue
     const { lost, expected } = records.get(lossClass) ?? { lost: 0, expected: 0 }
-    records.set(lossClass, {
-      lost: lost + variant.lost,
-      expected: expected + variant.hoursFished * usualLosses(lossClass, snagginessFished),
-    })
+    const own = recordOf(variant, lossClass, inputs)
+    records.set(lossClass, { lost: lost + own.lost, expected: expected + own.expected })
   }
   return records
 }
@@ -124,10 +132,8 @@ function lossRates(inputs: PlanInputs) {
     ofNew: (band: DepthBand, outing: ComingOuting) => prior(band, outing, none),
     of: (variant: TieableVariant, band: DepthBand, outing: ComingOuting) => {
       const { lost, hoursFished } = variant
-      const own = classOf(variant)
-      const counted = own !== null && own === LOSS_CLASS[band]
-      const expected = hoursFished * usualLosses(LOSS_CLASS[band], inputs.snagginessFished)
-      return learnedLossRate(prior(band, outing, counted ? { lost, expected } : none), lost, hoursFished)
+      const own = LOSS_CLASS[band] === classOf(variant) ? recordOf(variant, LOSS_CLASS[band], inputs) : none
+      return learnedLossRate(prior(band, outing, own), lost, hoursFished)
     },
   }
 }

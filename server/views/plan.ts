@@ -97,7 +97,7 @@ async function losses(db: Reader) {
   return {
     lost: new Map(JSON.parse(row.rows) as readonly [string, number][]),
     hours: new Map(fished.map(({ variantId, minutes }) => [variantId, minutes / 60])),
-    hoursEach: (done?.minutes ?? 0) / 60 / FLIES_FISHED,
+    unnoted: { hours: (done?.minutes ?? 0) / 60, each: (done?.minutes ?? 0) / 60 / FLIES_FISHED },
   }
 }
 
@@ -230,10 +230,12 @@ async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
   return new Map(rows.map(({ variantId, count }) => [variantId, count]))
 }
 
-async function planVariants(db: Reader): Promise<PlanVariant[]> {
+async function planVariants(
+  db: Reader,
+  { lost, hours, unnoted }: Awaited<ReturnType<typeof losses>>,
+): Promise<PlanVariant[]> {
   const lasting = await loadLasting(db)
   const queued = await queuedFlies(db)
-  const { lost, hours, hoursEach } = await losses(db)
   return (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
     const variant = lasting.get(id)
     return variant
@@ -242,7 +244,7 @@ async function planVariants(db: Reader): Promise<PlanVariant[]> {
           onHand,
           queued: queued.get(id) ?? 0,
           lost: lost.get(id) ?? 0,
-          hoursFished: hoursEach + (hours.get(id) ?? 0),
+          hoursFished: unnoted.each + (hours.get(id) ?? 0),
         }
       : []
   })
@@ -293,6 +295,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .select({ on: evening.id, minutes: evening.minutes })
     .from(evening)
     .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
+  const fished = await losses(db)
   return {
     trayId: (await trayId(db)) as PlanView['trayId'],
     choices: { ...kept?.choices },
@@ -300,7 +303,8 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     outings: [...(await comingOutings(db, on))],
     snagginessFished: await snagginessFished(db),
     patterns: await planPatterns(db),
-    variants: await planVariants(db),
+    unnoted: fished.unnoted,
+    variants: await planVariants(db, fished),
     places: await planPlaces(db),
     drawers: await planDrawers(db),
   }

@@ -82,6 +82,7 @@ export function inputsOf(
     stages: larder.stages,
     choices: planned.choices,
     snagginessFished: planned.snagginessFished,
+    unnoted: planned.unnoted,
     outings: planned.outings.map(({ outingId, waterKind, foods, ...outing }) => ({
       ...outing,
       key: outingId,
