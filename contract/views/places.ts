@@ -1,4 +1,4 @@
-import { CODED_METALS, MATERIAL_KINDS } from '../../core/index.ts'
+import { CODED_METALS, MATERIAL_KINDS, PROPERTY_NAMES } from '../../core/index.ts'
 import { z } from 'zod'
 import {
   boxId, compartmentId, familyId, foodId, foodStageId, materialId, outingId, patternId, reachId, variantId,
@@ -17,6 +17,8 @@ const property = z.object({
   evidence: z.enum(['kindDefault', 'catalogue', 'entered', 'weighed', 'timed']),
 })
 
+const physics = z.partialRecord(z.enum(PROPERTY_NAMES), property)
+
 /** A family with its physics: what core reckons with. */
 export const familyFull = z
   .object({
@@ -24,7 +26,7 @@ export const familyFull = z
     kind: z.enum(MATERIAL_KINDS),
     name: z.string(),
     massModel: z.string(),
-    physics: z.record(z.string(), property),
+    physics,
     hook: z
       .object({
         style: z.string(),
@@ -67,7 +69,7 @@ export const materialLine = z
     priceMinor: z.number().nullable(),
     leadTimeDays: z.number().nullable(),
     supplier: z.string(),
-    overrides: z.record(z.string(), property),
+    overrides: physics,
     usedBy: z.number(),
     cautions: z.array(z.string()),
     note: z.string(),

@@ -24,7 +24,7 @@ function pieces(component: FlyComponent): number {
     case 'feather':
       return component.strands ?? 1
     default: {
-      const perFeather = valueOf(material, 'fibresPerFeather', 0)
+      const perFeather = valueOf(material, 'fibresPerFeather')
       const fibres = component.fibreCount ?? component.strands ?? 1
       return perFeather > 0 ? Math.min(fibres / perFeather, 1) : (component.strands ?? 1)
     }
@@ -52,7 +52,7 @@ function amount(component: FlyComponent, fly: Fly, massMg: number): number {
     case 'mg':
       return massMg / (1 - Math.min(family.wasteShare, 0.9))
     case 'patch': {
-      const areaMm2 = massMg / Math.max(valueOf(component.material, 'arealMassMgPerMm2', 0.2), 0.01)
+      const areaMm2 = massMg / Math.max(valueOf(component.material, 'arealMassMgPerMm2'), 0.01)
       return (areaMm2 / 100) * HUNDREDTHS
     }
   }

@@ -88,7 +88,7 @@ function hairs(
 ): readonly DrawingShape[] {
   const random = randomFrom(component.key.length * 97 + count)
   const shown = Math.max(Math.min(Math.round(count), MOST_HAIRS), 2)
-  const widthMm = Math.max(valueOf(component.material, 'fibreDiameterMm', 0.06), THINNEST_MM)
+  const widthMm = Math.max(valueOf(component.material, 'fibreDiameterMm'), THINNEST_MM)
   const path = Array.from({ length: shown }, (_, i) => {
     const angle = headings.from + ((headings.to - headings.from) * (i + 0.5)) / shown
     const lengthMm = (component.lengthMm ?? 3) * (0.9 + 0.1 * random())
@@ -192,7 +192,7 @@ function laidShape(component: FlyComponent, fly: Fly): DrawingShape {
     path: pathThrough(top),
     fill: null,
     stroke: component.material.colourHex,
-    strokeMm: Math.max(valueOf(component.material, 'thicknessMm', 0.2), 0.25),
+    strokeMm: Math.max(valueOf(component.material, 'thicknessMm'), 0.25),
   }
 }
 

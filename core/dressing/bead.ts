@@ -100,7 +100,7 @@ export function makeBead(material: Material): Bead {
 const made = new WeakMap<Material, Bead>()
 
 function integrateBead(material: Material): Bead {
-  const diameterMm = sizeNumber(material) ?? valueOf(material, 'diameterMm', 3)
+  const diameterMm = sizeNumber(material) ?? valueOf(material, 'diameterMm')
   const boring = material.family.boring ?? 'drilled'
   const boreMm = boreOf(diameterMm, boring)
   const volumeMm3 = beadVolume(diameterMm, boreMm, boring)
@@ -109,6 +109,6 @@ function integrateBead(material: Material): Bead {
     boreMm,
     boring,
     volumeMm3,
-    massMg: volumeMm3 * valueOf(material, 'densityMgPerMm3', 8.5),
+    massMg: volumeMm3 * valueOf(material, 'densityMgPerMm3'),
   }
 }

@@ -92,7 +92,7 @@ export function hookPart(hook: Hook, material: Material): Part {
 const made = new WeakMap<Hook, Part>()
 
 function makePart(hook: Hook, material: Material): Part {
-  const density = propertyOf(material, 'densityMgPerMm3', 7.85).value
+  const density = propertyOf(material, 'densityMgPerMm3').value
   const massMg = hook.volumeMm3 * density
   return {
     key: 'hook',

@@ -20,10 +20,10 @@ export function partsOf(fly: Fly): readonly Part[] {
         kind,
         material,
         ...substanceOf({ component, all: fly.components, hook: fly.hook }),
-        wettingStrokes: valueOf(material, 'wettingStrokes', 2) * (treated ? FLOATANT.wetting : 1),
-        wettingTimeS: valueOf(material, 'wettingTimeS', 30) * (treated ? FLOATANT.wetting : 1),
+        wettingStrokes: valueOf(material, 'wettingStrokes') * (treated ? FLOATANT.wetting : 1),
+        wettingTimeS: valueOf(material, 'wettingTimeS') * (treated ? FLOATANT.wetting : 1),
         filmSupportShare: Math.min(
-          valueOf(material, 'filmSupportShare', 0.1) * (treated ? FLOATANT.film : 1),
+          valueOf(material, 'filmSupportShare') * (treated ? FLOATANT.film : 1),
           FILM_SHARE_LIMIT,
         ),
       }

@@ -13,15 +13,15 @@ export function addedDiameterMm(component: Component, material: Material, hook: 
   switch (component.kind) {
     case 'bead':
     case 'cone':
-      return Math.max((sizeNumber(material) ?? valueOf(material, 'diameterMm', 3)) - hook.wireMm, 0)
+      return Math.max((sizeNumber(material) ?? valueOf(material, 'diameterMm')) - hook.wireMm, 0)
     case 'wire':
       return 2 * strandDiameterMm(material) * layers
     case 'thread':
       return 2 * THREAD_LAYER_MM * layers
     case 'sheet':
-      return 2 * valueOf(material, 'thicknessMm', 0.3) * layers
+      return 2 * valueOf(material, 'thicknessMm') * layers
     case 'coat':
-      return 2 * valueOf(material, 'coatThicknessMm', 0.06) * layers
+      return 2 * valueOf(material, 'coatThicknessMm') * layers
     case 'collar':
       return isFilling(material) ? bodyDiameterMm(component, material, hook) : 0
     case 'body':
@@ -44,17 +44,17 @@ function bodyDiameterMm(component: Component, material: Material, hook: Hook): n
     case 'thread':
       return 2 * THREAD_LAYER_MM * layers
     case 'floss':
-      return 2 * valueOf(material, 'thicknessMm', 0.08) * layers
+      return 2 * valueOf(material, 'thicknessMm') * layers
     case 'quill':
     case 'tinsel':
     case 'sheet':
-      return 2 * Math.max(valueOf(material, 'thicknessMm', 0.12), 0.04)
+      return 2 * Math.max(valueOf(material, 'thicknessMm'), 0.04)
     case 'wire':
       return 2 * strandDiameterMm(material)
     case 'herl':
     case 'chenille':
     case 'yarn':
-      return 2 * valueOf(material, 'diameterMm', 1.5) * 0.8
+      return 2 * valueOf(material, 'diameterMm') * 0.8
     case 'foam':
       return 2 * (sizeNumber(material) ?? 2) * 0.6
     default:

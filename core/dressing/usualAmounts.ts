@@ -38,7 +38,7 @@ function ofBunch(component: Component, material: Material): Amounts {
   if (kind === 'foam' || kind === 'strip') return {}
   if (tiedInStrands(material)) return { strands: component.fibreCount ?? 1 }
   if (component.fibreCount !== undefined) return {}
-  const perFeather = kind === 'fibre' ? 0 : valueOf(material, 'fibresPerFeather', 0)
+  const perFeather = kind === 'fibre' ? 0 : valueOf(material, 'fibresPerFeather')
   if (perFeather === 0) return { fibreCount: USUAL.fibres }
   const strands = component.strands ?? 1
   return { strands, fibreCount: strands * perFeather }

@@ -78,7 +78,7 @@ export function quickly(group: Group, input: FindInput, wanted: WantedFall) {
     }
     if (wire && wireAt && turns > 0) {
       const mg = group.wireLengthMm(turns) * wireMgPerMm(wire, input)
-      add(mg, mg / valueOf(wire, 'densityMgPerMm3', 8), wireAt)
+      add(mg, mg / valueOf(wire, 'densityMgPerMm3'), wireAt)
     }
     if (bead && beadAt) {
       const mg = beadMg(bead, input)

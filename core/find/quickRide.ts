@@ -19,7 +19,7 @@ export function quickRide(group: Group, input: FindInput, wanted: Posture) {
       if (bead && part.key === group.beadKey) weighted = { ...part, massMg: beadMg(bead, input) }
       if (wire && part.key === group.wireKey) {
         const mg = group.wireLengthMm(turns) * wireMgPerMm(wire, input)
-        weighted = { ...part, massMg: mg, volumeMm3: mg / valueOf(wire, 'densityMgPerMm3', 8) }
+        weighted = { ...part, massMg: mg, volumeMm3: mg / valueOf(wire, 'densityMgPerMm3') }
       }
       massMg += weighted.massMg
       return weighted

@@ -27,7 +27,7 @@ const MOVING_KINDS: ReadonlySet<string> = new Set(['tail', 'strip', 'legs', 'gil
 
 const isSoft = ({ kind, material }: FlyComponent) =>
   MOVING_KINDS.has(kind) &&
-  (material.family.kind === 'rubber' || valueOf(material, 'foldExponent', 0) >= SOFT_FOLD)
+  (material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD)
 
 function isBright({ material }: FlyComponent): boolean {
   const { a, b } = okLab(material.colourWetHex)

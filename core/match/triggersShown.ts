@@ -25,7 +25,7 @@ const chroma = ({ material }: FlyComponent) => {
   const { a, b } = okLab(material.colourWetHex)
   return Math.hypot(a, b)
 }
-const waves = ({ material }: FlyComponent) => valueOf(material, 'foldExponent', 0) >= WAVING_FOLD
+const waves = ({ material }: FlyComponent) => valueOf(material, 'foldExponent') >= WAVING_FOLD
 const shines = ({ material: { family, colourName } }: FlyComponent) =>
   family.kind === 'tinsel' || /glass/i.test(family.name) || /silver|pearl|gold/i.test(colourName)
 

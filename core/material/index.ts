@@ -9,6 +9,8 @@ export type {
   Property,
   StockUnit,
 } from './material.ts'
+export { PROPERTIES, PROPERTY_NAMES, propertyOfName } from './properties.ts'
+export type { PropertyName, PropertyOf } from './properties.ts'
 export { propertyOf, sizeNumber, valueOf } from './property.ts'
 export { linearMassMgPerMm, strandDiameterMm } from './strand.ts'
 export { kindDefaults, likeFamily } from './kindDefaults.ts'

@@ -1,3 +1,5 @@
+import { PROPERTY_NAMES } from './properties.ts'
+import type { PropertyName } from './properties.ts'
 import type { MaterialFamily, MaterialKind, Physics, Property } from './material.ts'
 
 const median = (values: readonly number[]): number => {
@@ -39,9 +41,8 @@ export function kindDefaults(
   )
   // properties mean what they mean for one model of mass
   const alike = known.filter((family) => family.massModel === massModel)
-  const names = [...new Set(alike.flatMap(({ physics }) => Object.keys(physics)))]
-  const physics: Record<string, Property> = {}
-  for (const name of names) {
+  const physics: Partial<Record<PropertyName, Property>> = {}
+  for (const name of PROPERTY_NAMES) {
     const properties = alike.flatMap((family) => family.physics[name] ?? [])
     if (properties.length * 2 >= alike.length) physics[name] = usual(properties)
   }

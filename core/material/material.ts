@@ -1,4 +1,5 @@
 import type { Evidence } from '../uncertainty/index.ts'
+import type { PropertyName } from './properties.ts'
 
 /** What a material is. A kind decides which properties it has and what its missing ones default to. */
 export const MATERIAL_KINDS = [
@@ -20,7 +21,7 @@ export interface Property {
 }
 
 /** Physical properties by name; a property that is not there does not apply to the kind. */
-export type Physics = Readonly<Partial<Record<string, Property>>>
+export type Physics = Readonly<Partial<Record<PropertyName, Property>>>
 
 /** How a hook family is bent and counted. */
 export interface HookConvention {

@@ -1,4 +1,4 @@
-import { propertyOf, sizeNumber, valueOf } from './property.ts'
+import { propertyOf, says, sizeNumber, valueOf } from './property.ts'
 import type { Material } from './material.ts'
 
 /** Grams per 9000 m make a denier. */
@@ -8,7 +8,7 @@ const MG_PER_MM_PER_DENIER = 1 / 9000
 export function strandDiameterMm(material: Material): number {
   const size = sizeNumber(material)
   if (size !== null && material.family.kind !== 'thread' && material.family.kind !== 'hackle') return size
-  return valueOf(material, 'diameterMm', valueOf(material, 'fibreDiameterMm', 0.1))
+  return valueOf(material, says(material, 'diameterMm') ? 'diameterMm' : 'fibreDiameterMm')
 }
 
 /**
@@ -21,5 +21,5 @@ export function linearMassMgPerMm(material: Material): number {
   if (material.family.massModel === 'round' && size !== null) {
     return valueOf(material, 'densityMgPerMm3') * (Math.PI / 4) * size ** 2
   }
-  return propertyOf(material, 'linearMassMgPerMm', 0.01).value
+  return propertyOf(material, 'linearMassMgPerMm').value
 }

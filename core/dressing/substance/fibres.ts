@@ -57,9 +57,9 @@ function stanceOf({ kind, side }: FlyComponent): Stance {
 
 const fibreMassPerMm = ({ material }: FlyComponent) =>
   (Math.PI / 4) *
-  valueOf(material, 'fibreDiameterMm', 0.03) ** 2 *
-  valueOf(material, 'densityMgPerMm3', 1.3) *
-  valueOf(material, 'barbuleMassFactor', 1)
+  valueOf(material, 'fibreDiameterMm') ** 2 *
+  valueOf(material, 'densityMgPerMm3') *
+  valueOf(material, 'barbuleMassFactor')
 
 /** Centre of a bunch that is tied in by one end. */
 function bunchCentre(root: FlySpot, lengthMm: number, { leanDeg, way }: Stance): FlySpot {
@@ -100,7 +100,7 @@ export function bunchSubstance(seat: Seat): Substance {
   const lengthMm = component.lengthMm ?? 0
   const thick = tiedInStrands(material)
   const count = (thick ? component.strands : component.fibreCount) ?? 0
-  const diameterMm = thick ? strandDiameterMm(material) : valueOf(material, 'fibreDiameterMm', 0.05)
+  const diameterMm = thick ? strandDiameterMm(material) : valueOf(material, 'fibreDiameterMm')
   const perMm =
     thick || material.family.massModel === 'fibre' ? linearMassMgPerMm(material) : fibreMassPerMm(component)
   const massMg = count * perMm * lengthMm
@@ -108,9 +108,9 @@ export function bunchSubstance(seat: Seat): Substance {
     stance.way === 'around'
       ? diameterMm * Math.sqrt(count) + 2 * lengthMm * Math.sin(radians(stance.leanDeg))
       : Math.max(diameterMm * Math.sqrt(count), 0.35 * lengthMm)
-  const packing = valueOf(material, 'packingShare', 0.3)
+  const packing = valueOf(material, 'packingShare')
   const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
-  const wallsMm3 = massMg / propertyOf(material, 'densityMgPerMm3', 1.3).value
+  const wallsMm3 = massMg / propertyOf(material, 'densityMgPerMm3').value
   const solidMm3 = wallsMm3 / (1 - hollow)
   const rear = component.kind === 'tail' || component.kind === 'shuck'
   const root = rear ? spotAt(seat, component.toMm) : middleOf(seat)
@@ -132,7 +132,7 @@ export function bunchSubstance(seat: Seat): Substance {
         envelope: {
           alongMm2: upright ? spreadMm * lengthMm : (Math.PI / 4) * spreadMm ** 2,
           acrossMm2: lengthMm * spreadMm,
-          dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope', 0.7),
+          dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
         },
       },
     ],
@@ -164,14 +164,14 @@ export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
   const { component } = seat
   const { material, coreMm } = component
   const { turns = 0 } = component
-  const stemMm = valueOf(material, 'stemDiameterMm', 0.2)
+  const stemMm = valueOf(material, 'stemDiameterMm')
   const woundMm = wrapLengthMm(turns, coreMm, stemMm, stemMm)
   const reachMm = component.lengthMm ?? 4
-  const count = woundMm * valueOf(material, 'fibresPerMm', 6)
+  const count = woundMm * valueOf(material, 'fibresPerMm')
   const below = leftBelow(component)
   const above = component.side === 'both' ? 0.25 : 1
   const kept = 1 - DOWNWARD_SHARE * (1 - below) - DOWNWARD_SHARE * (1 - above)
-  const density = valueOf(material, 'densityMgPerMm3', 1.3)
+  const density = valueOf(material, 'densityMgPerMm3')
   const stem = (Math.PI / 4) * stemMm ** 2 * density * woundMm
   const acrossMm = coreMm + 2 * reachMm * Math.sin(radians(leanDeg))
   const middle = middleOf({ ...seat, component: { ...component, side: 'around' } })
@@ -183,14 +183,14 @@ export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
     kind: 'strands',
     at,
     count: count * kept,
-    diameterMm: valueOf(material, 'fibreDiameterMm', 0.04),
+    diameterMm: valueOf(material, 'fibreDiameterMm'),
     lengthMm: reachMm,
     axes: ringOfAxes(leanDeg),
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
       alongMm2: (Math.PI / 4) * acrossMm ** 2 * kept,
       acrossMm2: acrossMm * (Math.max(placeMm(component), stemMm) + reachMm) * kept,
-      dragCoefficient: 1.17 * valueOf(material, 'dragEnvelope', 0.8),
+      dragCoefficient: 1.17 * valueOf(material, 'dragEnvelope'),
     },
   }
   return substance(seat, stem + count * kept * fibreMassPerMm(component) * reachMm, {
@@ -208,11 +208,11 @@ export function stripSubstance(seat: Seat): Substance {
   const { material } = component
   const lengthMm = component.lengthMm ?? placeMm(component)
   const massMg = lengthMm * linearMassMgPerMm(material)
-  const furMm = 0.7 * valueOf(material, 'fibreLengthMm', 15)
-  const widthMm = valueOf(material, 'widthMm', 3)
-  const packing = valueOf(material, 'packingShare', 0.14)
+  const furMm = 0.7 * valueOf(material, 'fibreLengthMm')
+  const widthMm = valueOf(material, 'widthMm')
+  const packing = valueOf(material, 'packingShare')
   const solidMm3 =
-    massMg / propertyOf(material, 'densityMgPerMm3', 1.33).value / (1 - 0.5 * valueOf(material, 'hollowShare'))
+    massMg / propertyOf(material, 'densityMgPerMm3').value / (1 - 0.5 * valueOf(material, 'hollowShare'))
   const at = spotAt(seat, Math.min(component.fromMm + lengthMm / 2, hook.shankMm + lengthMm / 2))
   const acrossMm = widthMm + furMm
   return substance(seat, massMg, {
@@ -223,15 +223,15 @@ export function stripSubstance(seat: Seat): Substance {
       {
         kind: 'strands',
         at,
-        count: valueOf(material, 'fibresPerMm2', 120) * widthMm * lengthMm,
-        diameterMm: valueOf(material, 'fibreDiameterMm', 0.016),
+        count: valueOf(material, 'fibresPerMm2') * widthMm * lengthMm,
+        diameterMm: valueOf(material, 'fibreDiameterMm'),
         lengthMm: furMm,
         axes: ringOfAxes(20),
-        foldExponent: valueOf(material, 'foldExponent', 0.6),
+        foldExponent: valueOf(material, 'foldExponent'),
         envelope: {
           alongMm2: (Math.PI / 4) * acrossMm ** 2 * 0.6,
           acrossMm2: acrossMm * lengthMm,
-          dragCoefficient: 1.1 * valueOf(material, 'dragEnvelope', 0.75),
+          dragCoefficient: 1.1 * valueOf(material, 'dragEnvelope'),
         },
       },
     ],

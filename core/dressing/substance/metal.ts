@@ -74,7 +74,7 @@ export function coneSubstance(seat: Seat): Substance {
   const bore = (Math.PI / 4) * (CONE.boreOfDiameter * diameterMm) ** 2 * lengthMm
   const volumeMm3 = (frustum - bore) * (1 - CONE.cavityShare)
   const at = spotAt(seat, component.fromMm + 0.6 * lengthMm)
-  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3', 8.5), {
+  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
     volumeMm3,
     at,
     elements: [{ kind: 'body', at, diameterMm: 0.8 * diameterMm, lengthMm, shelteredShare: 0.4 }],
@@ -89,12 +89,12 @@ export function eyesSubstance(seat: Seat): Substance {
   const at = spotAt(seat, seat.component.fromMm + diameterMm / 2)
   if (material.family.massModel === 'disc') {
     const volumeMm3 = 2 * (Math.PI / 4) * diameterMm ** 2 * 0.15
-    return substance(seat, volumeMm3 * valueOf(material, 'densityMgPerMm3', 1.39), { volumeMm3, at })
+    return substance(seat, volumeMm3 * valueOf(material, 'densityMgPerMm3'), { volumeMm3, at })
   }
   const outlineMm3 = 2 * (Math.PI / 6) * diameterMm ** 3
   const foam = material.family.massModel === 'foamEyes'
-  const volumeMm3 = foam ? outlineMm3 : outlineMm3 * valueOf(material, 'packingShare', 1)
-  return substance(seat, volumeMm3 * valueOf(material, 'densityMgPerMm3', 8), {
+  const volumeMm3 = foam ? outlineMm3 : outlineMm3 * valueOf(material, 'packingShare')
+  return substance(seat, volumeMm3 * valueOf(material, 'densityMgPerMm3'), {
     volumeMm3,
     airMm3: foam ? 0 : (outlineMm3 - volumeMm3) * valueOf(material, 'airShareDry'),
     at,
@@ -108,8 +108,8 @@ export function sheetSubstance(seat: Seat): Substance {
   const { component } = seat
   const lengthMm = component.toMm - component.fromMm
   const outline = (Math.PI / 4) * (component.outerMm ** 2 - component.coreMm ** 2) * lengthMm
-  const volumeMm3 = Math.max(outline, 0) * valueOf(component.material, 'packingShare', 0.92)
-  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3', 7.5), {
+  const volumeMm3 = Math.max(outline, 0) * valueOf(component.material, 'packingShare')
+  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
     volumeMm3,
     massSdLog: 0.15,
   })

@@ -49,7 +49,7 @@ export const placeMm = ({ fromMm, toMm }: FlyComponent) => Math.max(toMm - fromM
 
 /** A substance from its mass; what is not said follows from the material, lies in its place and drags nothing. */
 export function substance(seat: Seat, massMg: number, more: Partial<Substance> = {}): Substance {
-  const density = propertyOf(seat.component.material, 'densityMgPerMm3', 1.3).value
+  const density = propertyOf(seat.component.material, 'densityMgPerMm3').value
   return {
     massMg,
     massSdLog: AMOUNT_SD_LOG,

@@ -31,10 +31,10 @@ export function fillingSubstance(seat: Seat): Substance {
   const { material, coreMm, outerMm } = component
   const lengthMm = placeMm(component)
   const envelopeMm3 = (Math.PI / 4) * Math.max(outerMm ** 2 - coreMm ** 2, 0) * lengthMm
-  const packing = valueOf(material, 'packingShare', 0.5)
+  const packing = valueOf(material, 'packingShare')
   const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
   const solidMm3 = envelopeMm3 * packing * (1 - hollow)
-  return substance(seat, solidMm3 * valueOf(material, 'densityMgPerMm3', 1.3), {
+  return substance(seat, solidMm3 * valueOf(material, 'densityMgPerMm3'), {
     volumeMm3: solidMm3 + envelopeMm3 * packing * hollow,
     airMm3: envelopeMm3 * (1 - packing) * airShare(component),
     elements: material.family.kind === 'dubbing' ? [guardHairs(seat, lengthMm)] : [],
@@ -45,21 +45,21 @@ export function fillingSubstance(seat: Seat): Substance {
 /** Hairs that stand out of a dubbed body: 2.4 on a mm² for a spiky fur of stiffness 0.3, a tenth of the staple long. */
 function guardHairs(seat: Seat, lengthMm: number): DragElement {
   const { material, outerMm } = seat.component
-  const hairMm = 0.1 * valueOf(material, 'fibreLengthMm', 14)
-  const perMm2 = 2.4 * Math.min(valueOf(material, 'stiffness', 0.2) / 0.3, 1.5)
+  const hairMm = 0.1 * valueOf(material, 'fibreLengthMm')
+  const perMm2 = 2.4 * Math.min(valueOf(material, 'stiffness') / 0.3, 1.5)
   const spreadMm = outerMm + 2 * hairMm * Math.SQRT1_2
   return {
     kind: 'strands',
     at: middleOf(seat),
     count: perMm2 * Math.PI * outerMm * lengthMm,
-    diameterMm: valueOf(material, 'fibreDiameterMm', 0.02),
+    diameterMm: valueOf(material, 'fibreDiameterMm'),
     lengthMm: hairMm,
     axes: ringOfAxes(45),
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
       alongMm2: (Math.PI / 4) * spreadMm ** 2,
       acrossMm2: lengthMm * spreadMm,
-      dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope', 0.8),
+      dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
     },
   }
 }
@@ -68,21 +68,21 @@ function guardHairs(seat: Seat, lengthMm: number): DragElement {
 export function coatSubstance(seat: Seat): Substance {
   const { component } = seat
   const outline = (Math.PI / 4) * Math.max(component.outerMm ** 2 - component.coreMm ** 2, 0)
-  return substance(seat, outline * placeMm(component) * valueOf(component.material, 'densityMgPerMm3', 1.18))
+  return substance(seat, outline * placeMm(component) * valueOf(component.material, 'densityMgPerMm3'))
 }
 
 /** A strip laid along the body: back, wing case, side. */
 export function laidSubstance(seat: Seat): Substance {
   const { component } = seat
   const areaMm2 = placeMm(component) * Math.max(component.outerMm, component.coreMm) * 0.9
-  const thicknessMm = valueOf(component.material, 'thicknessMm', 0.08)
-  return substance(seat, areaMm2 * thicknessMm * valueOf(component.material, 'densityMgPerMm3', 1.2))
+  const thicknessMm = valueOf(component.material, 'thicknessMm')
+  return substance(seat, areaMm2 * thicknessMm * valueOf(component.material, 'densityMgPerMm3'))
 }
 
 /** Foam as body, back, block or post: its closed cells keep their volume where thread does not crush them. */
 export function foamSubstance(seat: Seat): Substance {
   const { component } = seat
-  const acrossMm = sizeNumber(component.material) ?? valueOf(component.material, 'thicknessMm', 2)
+  const acrossMm = sizeNumber(component.material) ?? valueOf(component.material, 'thicknessMm')
   const upright = component.kind === 'post' || component.kind === 'wing'
   const lengthMm = component.lengthMm ?? placeMm(component)
   const section =
@@ -90,11 +90,11 @@ export function foamSubstance(seat: Seat): Substance {
   const crushed = upright
     ? 1
     : bound(component.kind)
-      ? valueOf(component.material, 'volumeShareUnderThread', 0.4)
+      ? valueOf(component.material, 'volumeShareUnderThread')
       : 0.85
   const volumeMm3 = section * lengthMm * crushed
   const middle = middleOf(seat)
-  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3', 0.12), {
+  return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
     volumeMm3,
     at: upright ? { ...middle, yMm: middle.yMm + lengthMm / 2 } : middle,
     film: upright ? null : flank(lengthMm, acrossMm),

@@ -1,5 +1,7 @@
 import materials from './materials.json' with { type: 'json' }
 import type { MaterialFamily, MaterialKind, Physics, Property, StockUnit } from '../material.ts'
+import { isPropertyName } from '../properties.ts'
+import type { PropertyName } from '../properties.ts'
 
 /** A family as it ships, with the sizes and colours that it comes in. */
 export interface ShippedFamily extends MaterialFamily {
@@ -20,15 +22,19 @@ const isProperty = (raw: RawPhysics[string]): raw is RawProperty => typeof raw.v
 
 /** `contactAngleDeg: { untreated, treated }` becomes `contactAngleUntreatedDeg`, `contactAngleTreatedDeg`. */
 function flatten(raw: RawPhysics, evidence: Property['evidence']): Physics {
-  const physics: Record<string, Property> = {}
+  const physics: Partial<Record<PropertyName, Property>> = {}
+  const put = (name: string, { value, low, high }: RawProperty) => {
+    if (!isPropertyName(name)) throw new RangeError(`${name} is no property`)
+    physics[name] = { value, low, high, evidence }
+  }
   for (const [name, property] of Object.entries(raw)) {
     if (isProperty(property)) {
-      physics[name] = { value: property.value, low: property.low, high: property.high, evidence }
+      put(name, property)
       continue
     }
-    for (const [state, { value, low, high }] of Object.entries(property)) {
+    for (const [state, ofState] of Object.entries(property)) {
       const titled = state.charAt(0).toUpperCase() + state.slice(1)
-      physics[name.replace(/Deg$/, `${titled}Deg`)] = { value, low, high, evidence }
+      put(name.replace(/Deg$/, `${titled}Deg`), ofState)
     }
   }
   return physics

@@ -35,7 +35,7 @@ function weightOf(draft: Draft, variant: DraftVariant, materials: ReadonlyMap<st
     if (!material) return []
     const swap = variant.swaps.find(({ componentKey }) => componentKey === key)
     const wound = swap?.turns ?? turns
-    const density = valueOf(material, 'densityMgPerMm3', 8)
+    const density = valueOf(material, 'densityMgPerMm3')
     const diameter = sizeNumber(material) ?? 1
     const length = swap?.length && 'mm' in swap.length ? ` on ${swap.length.mm} mm` : ''
     return kind === 'wire'
