@@ -12,6 +12,7 @@ import { setting } from './db/schema.ts'
 import { refreshStaleFigures } from './figures.ts'
 import { dropUnusedPhotos } from './photos.ts'
 import { seedShipped } from './seed.ts'
+import { writeUsualAmounts } from './upkeep/writeUsualAmounts.ts'
 
 export interface StartOptions {
   readonly dataPath: string
@@ -56,6 +57,7 @@ export async function start(options: StartOptions): Promise<Running> {
   try {
     const database = await openDatabase(directory.databaseFile, join(rootPath, 'server', 'migrations'))
     await seedShipped(database, Intl.DateTimeFormat().resolvedOptions().timeZone)
+    await writeUsualAmounts(database)
     await options.fill?.(database)
     await refreshStaleFigures(database)
     await dropUnusedPhotos(database)

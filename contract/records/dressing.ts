@@ -1,4 +1,5 @@
-import { COMPONENT_KINDS } from '../../core/index.ts'
+import { COMPONENT_KINDS, FIELD_LIMITS } from '../../core/index.ts'
+import type { Limits } from '../../core/index.ts'
 import { z } from 'zod'
 import { materialId, note } from '../common.ts'
 
@@ -9,12 +10,27 @@ export const componentKey = z
   .max(40)
   .regex(/^[a-zA-Z][a-zA-Z0-9-]*$/, 'A key has letters, figures and dashes.')
 
-const factor = z.number().min(0, 'This cannot be below nought.').max(20, 'At most 20 times.')
+const least = (min: number) => (min === 0 ? 'This cannot be below nought.' : `At least ${min}.`)
+
+/** A figure of a line within what it can be. */
+const figure = ({ min, max, whole }: Limits) => {
+  const bounded = z.number().min(min, least(min)).max(max, `At most ${max}.`)
+  return whole ? bounded.int('Whole ones only.') : bounded
+}
+
+const factor = figure(FIELD_LIMITS.factor)
+const amounts = {
+  turns: figure(FIELD_LIMITS.turns).optional(),
+  fibreCount: figure(FIELD_LIMITS.fibreCount).optional(),
+  strands: figure(FIELD_LIMITS.strands).optional(),
+  layers: figure(FIELD_LIMITS.layers).optional(),
+  bulk: figure(FIELD_LIMITS.bulk).optional(),
+}
 
 export const proportion = z.union([
   z.object({ factor, of: z.enum(['shank', 'gape', 'hookLength', 'bead']) }).strict(),
   z.object({ factor, of: z.literal('component'), componentKey }).strict(),
-  z.object({ mm: z.number().min(0, 'This cannot be below nought.').max(200, 'At most 200 mm.') }).strict(),
+  z.object({ mm: figure(FIELD_LIMITS.lengthMm) }).strict(),
 ])
 
 export const place = z
@@ -28,10 +44,6 @@ export const place = z
     path: ['to'],
   })
 
-const turns = z.number().min(0, 'Turns cannot be below nought.').max(200, 'At most 200 turns.')
-const count = (most: number) =>
-  z.number().int().min(0, 'This cannot be below nought.').max(most, `At most ${most}.`)
-
 export const component = z
   .object({
     key: componentKey,
@@ -39,12 +51,8 @@ export const component = z
     materialId,
     place,
     length: proportion.optional(),
-    turns: turns.optional(),
-    fibreCount: count(500).optional(),
-    strands: count(200).optional(),
-    layers: z.number().int().min(1, 'At least one layer.').max(20, 'At most 20 layers.').optional(),
-    bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
-    clipped: z.number().min(0).max(1, 'From 0, clipped flush, to 1.').optional(),
+    ...amounts,
+    clipped: figure(FIELD_LIMITS.clipped).optional(),
     treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
   })
   .strict()
@@ -64,8 +72,7 @@ export const swap = z
   .object({
     componentKey,
     materialId: materialId.optional(),
-    turns: turns.optional(),
-    bulk: z.number().min(0).max(1, 'Bulk runs from 0 to 1.').optional(),
+    ...amounts,
     length: proportion.optional(),
     omit: z.boolean().optional(),
   })

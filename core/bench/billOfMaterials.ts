@@ -1,4 +1,4 @@
-import { partsOf, threadLengthMm, turnsThatFit, wrapLengthMm } from '../dressing/index.ts'
+import { KINDS, partsOf, seatOf, turnsThatFit, wrapLengthMm } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import { linearMassMgPerMm, strandDiameterMm, valueOf } from '../material/index.ts'
 
@@ -19,7 +19,7 @@ function pieces(component: FlyComponent): number {
     case 'eyes':
       return 1
     case 'hackle':
-      return kind === 'legs' ? 0.3 : 1
+      return KINDS[kind].featherShare
     case 'cdc':
     case 'feather':
       return component.strands ?? 1
@@ -35,7 +35,8 @@ function pieces(component: FlyComponent): number {
 function strandMm(component: FlyComponent, fly: Fly): number {
   const { material, kind } = component
   const placeMm = Math.max(component.toMm - component.fromMm, 0)
-  if (kind === 'thread') return threadLengthMm(component, fly.components, fly.hook.shankMm)
+  const { strandMm: ofKind } = KINDS[kind]
+  if (ofKind) return ofKind(seatOf(component, fly))
   if (component.lengthMm !== null) return component.lengthMm * (component.strands ?? 1)
   const diameterMm = Math.max(strandDiameterMm(material), 0.03)
   const turns = component.turns ?? turnsThatFit(placeMm, diameterMm)

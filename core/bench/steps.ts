@@ -1,26 +1,15 @@
-import { applySwaps, wrapLengthMm } from '../dressing/index.ts'
-import type { Component, ComponentKind, Dressing, Fly, FlyComponent, Step, Variant } from '../dressing/index.ts'
+import { applySwaps, KINDS, wrapLengthMm } from '../dressing/index.ts'
+import type { Component, Dressing, Fly, FlyComponent, Step, Variant } from '../dressing/index.ts'
 import { strandDiameterMm } from '../material/index.ts'
 
-const VERBS: Readonly<Record<ComponentKind, Step['verb']>> = {
-  bead: 'bead', cone: 'bead', eyes: 'tieIn', wire: 'wrap', sheet: 'tieIn', thread: 'start', tail: 'tieIn', shuck: 'tieIn',
-  body: 'wind', rib: 'rib', thorax: 'dub', gills: 'tieIn', legs: 'tieIn', collar: 'wind', hackle: 'wind', wing: 'tieIn',
-  post: 'tieIn', wingCase: 'tieIn', back: 'tieIn', strip: 'tieIn', foam: 'tieIn', coat: 'coat', hotSpot: 'wrap', egg: 'dub',
-} // prettier-ignore
-
-/** The bead goes on first, then wire, thread and what is tied in at the rear; what finishes the head comes last. */
-const ORDER: readonly ComponentKind[] = [
-  'bead', 'cone', 'wire', 'thread', 'eyes', 'sheet', 'tail', 'shuck', 'strip', 'foam', 'back', 'body', 'rib', 'egg', 'gills',
-  'post', 'wing', 'thorax', 'legs', 'wingCase', 'collar', 'hackle', 'hotSpot', 'coat',
-] // prettier-ignore
-
 function stepOf(component: Component, thread: number): Step {
+  const { verb, threadEndsAt } = KINDS[component.kind].step
   return {
     key: component.key,
-    verb: VERBS[component.kind],
+    verb,
     componentKey: component.key,
     threadFrom: thread,
-    threadTo: component.kind === 'body' || component.kind === 'rib' ? component.place.from : component.place.to,
+    threadTo: component.place[threadEndsAt],
     note: '',
   }
 }
@@ -31,7 +20,7 @@ export function stepsOf(dressing: Dressing, variant: Variant): readonly Step[] {
   const kept = new Set(recipe.map(({ key }) => key))
   if (dressing.steps)
     return dressing.steps.filter(({ componentKey }) => !componentKey || kept.has(componentKey))
-  const ordered = [...recipe].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind))
+  const ordered = [...recipe].sort((a, b) => KINDS[a.kind].step.order - KINDS[b.kind].step.order)
   let thread = 0
   const steps = ordered.map((component) => {
     const step = stepOf(component, thread)

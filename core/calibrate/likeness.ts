@@ -1,9 +1,9 @@
-import { hullElements } from '../dressing/index.ts'
+import { headOnShankMm, hullElements } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
 import { faceFlow, flowAt, flyDrag } from '../sink/index.ts'
 import type { DragElement } from '../sink/index.ts'
 import { waterAt } from '../water/index.ts'
-import { beadOnShankMm, dragElementsOf } from '../evaluate/index.ts'
+import { dragElementsOf } from '../evaluate/index.ts'
 
 /** What makes the drag of a fly, by what would be wrong about it together. */
 export const DRAG_GROUPS = ['metal', 'hull', 'spiky', 'stiff', 'soft'] as const
@@ -29,7 +29,7 @@ const COMPARED = { noseDownDeg: 90, speedMmPerS: 300, water: waterAt(10) }
 export function dragShares(fly: Fly, parts: readonly Part[]): DragShares {
   const owners = [
     ...parts.flatMap((part) => part.elements.map(() => part)),
-    ...hullElements(fly, beadOnShankMm(fly)).map(() => undefined),
+    ...hullElements(fly, headOnShankMm(fly)).map(() => undefined),
   ]
   const elements = dragElementsOf(fly, parts)
   const shares: Record<DragGroup, number> = { metal: 0, hull: 0, spiky: 0, stiff: 0, soft: 0 }

@@ -1,4 +1,4 @@
-import { hullOf } from '../dressing/index.ts'
+import { hullOf, KINDS } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { sizeNumber } from '../material/index.ts'
 
@@ -7,6 +7,6 @@ export const dressedWidthMm = (fly: Fly): number =>
   Math.max(
     ...hullOf(fly).map(({ diameterMm }) => diameterMm),
     ...fly.components.map(({ kind, material }) =>
-      kind === 'bead' || kind === 'cone' ? (sizeNumber(material) ?? 0) : 0,
+      KINDS[kind].layer === 'head' ? (sizeNumber(material) ?? 0) : 0,
     ),
   )

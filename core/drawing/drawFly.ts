@@ -1,5 +1,5 @@
-import { hullOf, makeBead } from '../dressing/index.ts'
-import type { Fly, FlyComponent } from '../dressing/index.ts'
+import { hullOf, KINDS, makeBead, pinMm } from '../dressing/index.ts'
+import type { DrawnAs, Fly, FlyComponent } from '../dressing/index.ts'
 import { eyeCentre, hookCurve, shankHeightMm } from '../hook/index.ts'
 import { strandDiameterMm, valueOf } from '../material/index.ts'
 import { randomFrom } from '../uncertainty/index.ts'
@@ -25,20 +25,6 @@ function hookShapes(fly: Fly): readonly DrawingShape[] {
   ]
 }
 
-const BODY_ORDER = [
-  'cone',
-  'wire',
-  'sheet',
-  'thread',
-  'coat',
-  'body',
-  'thorax',
-  'foam',
-  'collar',
-  'hotSpot',
-  'egg',
-]
-
 /** A wound or dubbed stretch, tapered a little at both ends. */
 function stretch(component: FlyComponent, fly: Fly): DrawingShape {
   const steps = 8
@@ -48,7 +34,7 @@ function stretch(component: FlyComponent, fly: Fly): DrawingShape {
   const shares = Array.from({ length: steps + 1 }, (_, i) => i / steps)
   const top = shares.map((share): Point => [at(share)[0], at(share)[1] - across(share)])
   const bottom = shares.map((share): Point => [at(share)[0], at(share)[1] + across(share)]).reverse()
-  const soft = component.kind === 'coat'
+  const soft = KINDS[component.kind].drawn.shape === 'coat'
   return {
     key: component.key,
     path: pathThrough([...top, ...bottom], true),
@@ -99,41 +85,40 @@ function hairs(
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180
 
-function hairShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
-  const middle = onShank(fly, (component.fromMm + component.toMm) / 2)
-  const rear = onShank(fly, component.toMm)
+/** Hairs of a component about a heading, from its root. */
+const fan = (component: FlyComponent, root: Point, fromDeg: number, toDeg: number, count: number) =>
+  hairs(component, root, { from: radians(fromDeg), to: radians(toDeg) }, count)
+
+const middleOf = (component: FlyComponent, fly: Fly): Point =>
+  onShank(fly, (component.fromMm + component.toMm) / 2)
+
+function tailShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   const drop = component.toMm > 0.9 * fly.hook.shankMm ? fly.hook.style.curveDeg / 2 : 0
-  const fan = (root: Point, from: number, to: number, count: number) =>
-    hairs(component, root, { from: radians(from), to: radians(to) }, count)
-  switch (component.kind) {
-    case 'tail':
-    case 'shuck':
-      return fan(rear, drop - 9, drop + 9, component.fibreCount ?? 14)
-    case 'hackle': {
-      const below = component.clipped ?? (component.side === 'above' || component.side === 'both' ? 0 : 1)
-      const above = component.side === 'both' ? 0.25 : 1
-      const barbs = 6 * (component.turns ?? 3)
-      return [
-        ...hairs(shortened(component, above), middle, { from: radians(-118), to: radians(-62) }, barbs),
-        ...hairs(shortened(component, below), middle, { from: radians(62), to: radians(118) }, barbs),
-      ]
-    }
-    case 'collar':
-      return [...fan(middle, -68, -25, 12), ...fan(middle, 25, 68, 12)]
-    case 'legs':
-    case 'gills':
-      return fan(middle, 38, 80, component.fibreCount ?? component.strands ?? 8)
-    case 'post':
-      return fan(middle, -100, -80, 20)
-    case 'wing':
-      if (component.side === 'around') return fan(middle, -32, -14, 22)
-      if (component.side === 'both') return fan(middle, -14, 14, 16)
-      return fan(middle, component.material.family.kind === 'cdc' ? -110 : -75, -35, 22)
-    case 'strip':
-      return fan(onShank(fly, component.fromMm), -12, 8, 40)
-    default:
-      return []
-  }
+  return fan(component, onShank(fly, component.toMm), drop - 9, drop + 9, component.fibreCount ?? 14)
+}
+
+function hackleShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
+  const middle = middleOf(component, fly)
+  const below = component.clipped ?? (component.side === 'above' || component.side === 'both' ? 0 : 1)
+  const above = component.side === 'both' ? 0.25 : 1
+  const barbs = 6 * (component.turns ?? 3)
+  return [
+    ...fan(shortened(component, above), middle, -118, -62, barbs),
+    ...fan(shortened(component, below), middle, 62, 118, barbs),
+  ]
+}
+
+function wingShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
+  const middle = middleOf(component, fly)
+  if (component.side === 'around') return fan(component, middle, -32, -14, 22)
+  if (component.side === 'both') return fan(component, middle, -14, 14, 16)
+  return fan(component, middle, component.material.family.kind === 'cdc' ? -110 : -75, -35, 22)
+}
+
+function collarShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
+  if (component.material.family.kind === 'dubbing') return [stretch(component, fly)]
+  const middle = middleOf(component, fly)
+  return [...fan(component, middle, -68, -25, 12), ...fan(component, middle, 25, 68, 12)]
 }
 
 const shortened = (component: FlyComponent, share: number): FlyComponent => ({
@@ -143,8 +128,8 @@ const shortened = (component: FlyComponent, share: number): FlyComponent => ({
 
 function beadShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   const bead = makeBead(component.material)
-  const pinMm = component.lengthMm
-  const centre = onShank(fly, pinMm === null ? component.fromMm + bead.diameterMm * 0.35 : -pinMm)
+  const onPinMm = pinMm(component)
+  const centre = onShank(fly, onPinMm === null ? component.fromMm + bead.diameterMm * 0.35 : -onPinMm)
   const radius = bead.diameterMm / 2
   const ring: DrawingShape = {
     key: component.key,
@@ -153,7 +138,7 @@ function beadShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] 
     stroke: '#3A4044',
     strokeMm: 0.08,
   }
-  if (pinMm !== null) {
+  if (onPinMm !== null) {
     const pin: DrawingShape = {
       key: component.key,
       path: pathThrough([onShank(fly, 0.6 * fly.hook.shankMm), centre]),
@@ -211,25 +196,27 @@ function eyeShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   ]
 }
 
-function componentShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
-  switch (component.kind) {
-    case 'bead':
-      return beadShapes(component, fly)
-    case 'eyes':
-      return eyeShapes(component, fly)
-    case 'rib':
-      return ribShapes(component, fly)
-    case 'back':
-    case 'wingCase':
-      return [laidShape(component, fly)]
-    case 'collar':
-      return component.material.family.kind === 'dubbing'
-        ? [stretch(component, fly)]
-        : hairShapes(component, fly)
-    default:
-      return BODY_ORDER.includes(component.kind) ? [stretch(component, fly)] : hairShapes(component, fly)
-  }
+type Painter = (component: FlyComponent, fly: Fly) => readonly DrawingShape[]
+
+/** How each shape of a component is painted. */
+const PAINTERS: Readonly<Record<DrawnAs['shape'], Painter>> = {
+  bead: beadShapes,
+  eyes: eyeShapes,
+  wound: (component, fly) => [stretch(component, fly)],
+  coat: (component, fly) => [stretch(component, fly)],
+  rib: ribShapes,
+  laid: (component, fly) => [laidShape(component, fly)],
+  tail: tailShapes,
+  hackle: hackleShapes,
+  collar: collarShapes,
+  legs: (component, fly) =>
+    fan(component, middleOf(component, fly), 38, 80, component.fibreCount ?? component.strands ?? 8),
+  post: (component, fly) => fan(component, middleOf(component, fly), -100, -80, 20),
+  wing: wingShapes,
+  strip: (component, fly) => fan(component, onShank(fly, component.fromMm), -12, 8, 40),
 }
+
+const componentShapes: Painter = (component, fly) => PAINTERS[KINDS[component.kind].drawn.shape](component, fly)
 
 /** Half of what a shape can reach beyond its body, for the box around the drawing. */
 function reachOf(fly: Fly): { above: number; below: number; behind: number } {
@@ -241,11 +228,10 @@ function reachOf(fly: Fly): { above: number; below: number; behind: number } {
   }
   for (const { kind, lengthMm, outerMm, material } of fly.components) {
     const length = lengthMm ?? 0
-    const radius = kind === 'bead' || kind === 'eyes' ? Number(material.sizeKey || 3) * 0.7 : outerMm / 2
-    reach.above = Math.max(reach.above, radius)
-    if (kind === 'tail' || kind === 'shuck' || kind === 'strip') reach.behind = Math.max(reach.behind, length)
-    if (kind === 'hackle' || kind === 'post' || kind === 'wing') reach.above = Math.max(reach.above, length)
-    if (kind === 'hackle' || kind === 'legs' || kind === 'collar') reach.below = Math.max(reach.below, length)
+    const { shape, reaches } = KINDS[kind].drawn
+    const ball = shape === 'bead' || shape === 'eyes'
+    reach.above = Math.max(reach.above, ball ? Number(material.sizeKey || 3) * 0.7 : outerMm / 2)
+    for (const side of reaches) reach[side] = Math.max(reach[side], length)
   }
   return reach
 }
@@ -255,19 +241,17 @@ function reachOf(fly: Fly): { above: number; below: number; behind: number } {
  * turns as there are, tail and hackle by length and count, in the materials' colours. Eye to the left, point down.
  */
 export function drawFly(fly: Fly): FlyDrawing {
-  const behind = fly.components.filter(({ kind }) => kind === 'wing' || kind === 'post')
-  const inFront = fly.components.filter(({ kind }) => kind !== 'wing' && kind !== 'post')
+  const behind = fly.components.filter(({ kind }) => KINDS[kind].drawn.behindHook)
+  const inFront = fly.components.filter(({ kind }) => !KINDS[kind].drawn.behindHook)
   const shapes = [
     ...behind.flatMap((component) => componentShapes(component, fly)),
     ...hookShapes(fly),
     ...inFront.flatMap((component) => componentShapes(component, fly)),
   ]
   const reach = reachOf(fly)
-  const pinMm = Math.max(
-    0,
-    ...fly.components.map(({ kind, lengthMm }) => (kind === 'bead' ? (lengthMm ?? 0) + 3 : 0)),
-  )
-  const ahead = Math.max(fly.hook.eyeOuterMm + fly.hook.neckMm, pinMm) + 0.5
+  const beads = fly.components.filter(({ kind }) => KINDS[kind].drawn.shape === 'bead')
+  const pinnedMm = Math.max(0, ...beads.map((bead) => (pinMm(bead) ?? 0) + 3))
+  const ahead = Math.max(fly.hook.eyeOuterMm + fly.hook.neckMm, pinnedMm) + 0.5
   const arch = fly.hook.style.curveDeg > 0 ? fly.hook.shankMm * 0.14 : 0
   const minYMm = -(reach.above + arch) - 0.5
   return {

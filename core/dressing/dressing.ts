@@ -60,6 +60,9 @@ export interface Swap {
   readonly componentKey: string
   readonly materialId?: string | undefined
   readonly turns?: number | undefined
+  readonly fibreCount?: number | undefined
+  readonly strands?: number | undefined
+  readonly layers?: number | undefined
   /** thickness of a dubbed body, as in {@link Component} */
   readonly bulk?: number | undefined
   readonly length?: Proportion | undefined

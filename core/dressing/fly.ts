@@ -1,7 +1,7 @@
 import type { Hook } from '../hook/index.ts'
 import type { Material } from '../material/index.ts'
 import type { Component, Place } from './dressing.ts'
-import type { Amount } from './usualAmounts.ts'
+import type { Amount } from './amount.ts'
 
 /** A component on the hook at hand, in millimetres, its amounts complete. */
 export interface FlyComponent extends Omit<Component, 'materialId' | 'length' | 'place'> {

@@ -1,6 +1,8 @@
 import { shankHeightMm } from '../hook/index.ts'
 import type { DragElement } from '../sink/index.ts'
 import type { Fly } from './fly.ts'
+import { KINDS } from './kinds/index.ts'
+import type { Layer } from './kinds/index.ts'
 
 /** A stretch of the body of one thickness, from the eye backwards. */
 export interface HullSection {
@@ -10,21 +12,11 @@ export interface HullSection {
 }
 
 const SLICES = 16
-const BODY_KINDS: ReadonlySet<string> = new Set([
-  'wire',
-  'sheet',
-  'thread',
-  'body',
-  'thorax',
-  'collar',
-  'coat',
-  'foam',
-  'egg',
-])
+const WOUND: ReadonlySet<Layer> = new Set(['underbody', 'body', 'collar'])
 
 /** The outline of all that is wound on the shank, as sections of equal thickness. */
 export function hullOf(fly: Fly): readonly HullSection[] {
-  const wound = fly.components.filter(({ kind }) => BODY_KINDS.has(kind))
+  const wound = fly.components.filter(({ kind }) => WOUND.has(KINDS[kind].layer))
   const sections: HullSection[] = []
   for (let i = 0; i < SLICES; i += 1) {
     const fromMm = (fly.hook.shankMm * i) / SLICES

@@ -1,12 +1,20 @@
 import { valueOf } from '../material/index.ts'
-import type { Fly } from './fly.ts'
+import type { Fly, FlyComponent } from './fly.ts'
 import { hookPart } from './hookPart.ts'
 import type { Part } from './part.ts'
-import { substanceOf } from './substance/index.ts'
+import { is, KINDS } from './kinds/index.ts'
+import type { Seat } from './substance/substance.ts'
 
 const FILM_SHARE_LIMIT = 0.6
 /** What floatant does, as geared to the shipped gels and powders: to the film's grip, and to the time until wet. */
 const FLOATANT = { film: 1.6, wetting: 4 }
+
+/** A component in its place, with all that the tying thread binds in. */
+export const seatOf = (component: FlyComponent, fly: Fly): Seat => ({
+  component,
+  boundIn: fly.components.filter(({ kind }) => is(kind, 'boundIn')),
+  hook: fly.hook,
+})
 
 /** All parts of a fly, the hook first, then in tying order. */
 export function partsOf(fly: Fly): readonly Part[] {
@@ -19,7 +27,7 @@ export function partsOf(fly: Fly): readonly Part[] {
         key,
         kind,
         material,
-        ...substanceOf({ component, all: fly.components, hook: fly.hook }),
+        ...KINDS[kind].substance(seatOf(component, fly)),
         wettingStrokes: valueOf(material, 'wettingStrokes') * (treated ? FLOATANT.wetting : 1),
         wettingTimeS: valueOf(material, 'wettingTimeS') * (treated ? FLOATANT.wetting : 1),
         filmSupportShare: Math.min(
@@ -31,10 +39,10 @@ export function partsOf(fly: Fly): readonly Part[] {
   ]
 }
 
-/** The parts of a fly on which floatant was rubbed: all but the metal. */
+/** The parts of a fly on which floatant was rubbed: all but hook, bead and what else is bare metal. */
 export const withFloatant = (parts: readonly Part[]): readonly Part[] =>
   parts.map((part) =>
-    part.kind === 'hook' || part.kind === 'bead'
+    part.kind === 'hook' || is(part.kind, 'bare')
       ? part
       : {
           ...part,

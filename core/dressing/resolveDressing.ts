@@ -1,12 +1,13 @@
 import { hookOf } from '../hook/index.ts'
 import type { Hook } from '../hook/index.ts'
 import { sizeNumber } from '../material/index.ts'
-import type { Material } from '../material/index.ts'
+import type { Material, MaterialKind } from '../material/index.ts'
 import type { Component, Dressing, Swap, Variant } from './dressing.ts'
 import type { Fly, FlyComponent, Incomplete, MissingPiece } from './fly.ts'
+import { AMOUNTS } from './amount.ts'
+import { KINDS } from './kinds/index.ts'
 import { lengthOf, proportionMm } from './proportion.ts'
-import { addedDiameterMm } from './thickness.ts'
-import { AMOUNTS, usualAmounts } from './usualAmounts.ts'
+import { amountsLeftOut } from './usual.ts'
 
 /** A component with what its variant changes. Null where the variant leaves it out. */
 function swapped(component: Component, swap: Swap | undefined): Component | null {
@@ -15,8 +16,7 @@ function swapped(component: Component, swap: Swap | undefined): Component | null
   return {
     ...component,
     materialId: swap.materialId ?? component.materialId,
-    turns: swap.turns ?? component.turns,
-    bulk: swap.bulk ?? component.bulk,
+    ...Object.fromEntries(AMOUNTS.map((amount) => [amount, swap[amount] ?? component[amount]])),
     length: swap.length ?? component.length,
   }
 }
@@ -28,6 +28,31 @@ function swapped(component: Component, swap: Swap | undefined): Component | null
 export function applySwaps(dressing: Dressing, variant: Variant): readonly Component[] {
   const swaps = new Map(variant.swaps.map((swap) => [swap.componentKey, swap]))
   return dressing.components.flatMap((component) => swapped(component, swaps.get(component.key)) ?? [])
+}
+
+/** A swapped line without the amounts of its former goods that nobody asks of the new ones. */
+function withoutLeftovers(component: Component, swap: Swap, goods: MaterialKind): Component {
+  const asked = KINDS[component.kind].asks(goods)
+  const left = AMOUNTS.filter((amount) => swap[amount] === undefined && !asked.includes(amount))
+  return { ...component, ...Object.fromEntries(left.map((amount) => [amount, undefined])) }
+}
+
+/** The recipe of a variant as it is tied: {@link applySwaps}, where a swap for other goods leaves behind what was said of the former. */
+export function recipeOf(
+  dressing: Dressing,
+  variant: Variant,
+  materials: ReadonlyMap<string, Material>,
+): readonly Component[] {
+  const goodsOf = (id: string | undefined) => materials.get(id ?? '')?.family.kind
+  const lines = new Map(dressing.components.map(({ key, materialId }) => [key, goodsOf(materialId)]))
+  const swaps = new Map(variant.swaps.map((swap) => [swap.componentKey, swap]))
+  return applySwaps(dressing, variant).map((component) => {
+    const swap = swaps.get(component.key)
+    const goods = goodsOf(component.materialId)
+    return swap && goods && goods !== lines.get(component.key)
+      ? withoutLeftovers(component, swap, goods)
+      : component
+  })
 }
 
 /** Lengths of a recipe's components in mm, with what is wrong with their references. */
@@ -57,10 +82,12 @@ function lengthResolver(components: readonly Component[], hook: Hook, beadMm: nu
 /** A component with the amounts that its recipe leaves out, and which those are. */
 function completed(component: Component, material: Material, hook: Hook) {
   const { from, to } = component.place
-  const usual = usualAmounts(component, material, (to - from) * hook.shankMm)
-  const derived = AMOUNTS.filter((amount) => usual[amount] !== undefined && component[amount] === undefined)
-  const added = Object.fromEntries(derived.map((amount) => [amount, usual[amount]]))
-  return { component: { ...component, ...added }, material, derived }
+  const added = amountsLeftOut(component, material, (to - from) * hook.shankMm)
+  return {
+    component: { ...component, ...added },
+    material,
+    derived: AMOUNTS.filter((amount) => added[amount] !== undefined),
+  }
 }
 
 const overlaps = (a: Component['place'], b: Component['place']) => a.from < b.to && b.from < a.to
@@ -82,7 +109,7 @@ export function resolveDressing(
     const code = hookMaterial ? 'notAHook' : 'unknownMaterial'
     return { kind: 'incomplete', missing: [{ code, componentKey: null, materialId: variant.hookMaterialId }] }
   }
-  const recipe = applySwaps(dressing, variant)
+  const recipe = recipeOf(dressing, variant, materials)
   const found = recipe.flatMap((component) => {
     const material = materials.get(component.materialId)
     return material ? [completed(component, material, hook)] : []
@@ -90,15 +117,19 @@ export function resolveDressing(
   const missing: MissingPiece[] = recipe
     .filter((component) => !materials.has(component.materialId))
     .map(({ key, materialId }) => ({ code: 'unknownMaterial', componentKey: key, materialId }))
-  const bead = found.find(({ component }) => component.kind === 'bead')
+  const isHead = ({ component: { kind } }: (typeof found)[number]) => KINDS[kind].layer === 'head'
+  const bead = found.find(isHead)
   const lengths = lengthResolver(recipe, hook, (bead && sizeNumber(bead.material)) ?? hook.gapeMm * 0.75)
   const components: FlyComponent[] = []
-  for (const [i, { component, material, derived }] of found.entries()) {
+  const addedMm = ({ component, material }: (typeof found)[number]) =>
+    KINDS[component.kind].addedDiameterMm(component, material, hook)
+  for (const [i, one] of found.entries()) {
+    const { component, material, derived } = one
     const { materialId: _id, length, place, ...amounts } = component
-    const coreMm = found
-      .slice(0, i)
-      .filter(({ component: below }) => below.kind !== 'bead' && overlaps(below.place, place))
-      .reduce((sum, below) => sum + addedDiameterMm(below.component, below.material, hook), hook.wireMm)
+    const below = isHead(one) ? [] : found.slice(0, i)
+    const coreMm = below
+      .filter((other) => !isHead(other) && overlaps(other.component.place, place))
+      .reduce((sum, other) => sum + addedMm(other), hook.wireMm)
     const lengthMm = lengths.lengthMm(component)
     components.push({
       ...amounts,
@@ -109,8 +140,8 @@ export function resolveDressing(
       fromMm: place.from * hook.shankMm,
       toMm: place.to * hook.shankMm,
       lengthMm,
-      coreMm: component.kind === 'bead' ? hook.wireMm : coreMm,
-      outerMm: (component.kind === 'bead' ? hook.wireMm : coreMm) + addedDiameterMm(component, material, hook),
+      coreMm,
+      outerMm: coreMm + addedMm(one),
     })
   }
   const faults = [...missing, ...lengths.missing]

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { COMPONENT_KINDS, resolveDressing } from '../dressing/index.ts'
+import { COMPONENT_KINDS, KINDS, resolveDressing } from '../dressing/index.ts'
 import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
-import { BARE_FORMS, MATERIALS_FOR, readTypedLine } from './index.ts'
+import { BARE_FORMS, readTypedLine } from './index.ts'
 
 const families = shippedFamilies.map(({ key, ...family }) => ({ ...family, id: key }))
 const read = (text: string) => {
@@ -77,7 +77,7 @@ describe('readTypedLine', () => {
     const missed = families
       .filter(({ kind, hook }) => !hook && kind !== 'tippet' && kind !== 'line' && kind !== 'other')
       .filter((family) => {
-        const component = COMPONENT_KINDS.find((kind) => MATERIALS_FOR[kind].includes(family.kind))
+        const component = COMPONENT_KINDS.find((kind) => KINDS[kind].madeOf.includes(family.kind))
         if (!component) return false
         const line = readTypedLine(`${component}: ${family.name.replaceAll(',', '')}`, families)
         return line.kind !== 'understood' || line.familyId !== family.id

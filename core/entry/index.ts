@@ -1,5 +1,4 @@
 export { BARE_FORMS } from './bareForms.ts'
 export type { BareForm } from './bareForms.ts'
-export { MATERIALS_FOR } from './materialsFor.ts'
 export { readTypedLine } from './typedLine.ts'
 export type { NamedFamily, TypedLine } from './typedLine.ts'

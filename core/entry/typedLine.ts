@@ -1,8 +1,7 @@
-import { COMPONENT_KINDS } from '../dressing/index.ts'
+import { COMPONENT_KINDS, KINDS } from '../dressing/index.ts'
 import type { Component, ComponentKind, Place, Proportion } from '../dressing/index.ts'
 import type { MaterialKind } from '../material/index.ts'
 import { parseDecimal, parseQuantity } from '../quantity/index.ts'
-import { MATERIALS_FOR } from './materialsFor.ts'
 
 /** Goods that a line may mean. */
 export interface NamedFamily {
@@ -30,10 +29,11 @@ export type TypedLine =
     }
 
 /** Words for components beside their own names. */
-const KIND_WORDS: Readonly<Record<string, ComponentKind>> = {
-  underbody: 'wire', weight: 'wire', 'turns of wire': 'wire', 'trailing shuck': 'shuck', 'wing case': 'wingCase',
-  'hot spot': 'hotSpot', spot: 'hotSpot', resin: 'coat', varnish: 'coat', 'resin coat': 'coat', abdomen: 'body',
-  whisks: 'tail', tails: 'tail', feelers: 'legs', horns: 'legs', tuft: 'wing', parachute: 'post', silk: 'thread',
+const KIND_WORDS: Readonly<Record<ComponentKind, readonly string[]>> = {
+  bead: [], cone: [], eyes: [], wire: ['underbody', 'weight', 'turns of wire'], sheet: [], thread: ['silk'],
+  tail: ['whisks', 'tails'], shuck: ['trailing shuck'], body: ['abdomen'], rib: [], thorax: [], gills: [],
+  legs: ['feelers', 'horns'], collar: [], hackle: [], wing: ['tuft'], post: ['parachute'], wingCase: ['wing case'],
+  back: [], strip: [], foam: [], coat: ['resin', 'varnish', 'resin coat'], hotSpot: ['hot spot', 'spot'], egg: [],
 } // prettier-ignore
 
 const SIDES: Readonly<Record<string, Place['side']>> = {
@@ -64,7 +64,7 @@ const SAID_OF = new RegExp(
 const kindOf = (word: string): ComponentKind | null => {
   const folded = word.trim().toLowerCase()
   const own = COMPONENT_KINDS.find((kind) => kind.toLowerCase() === folded.replace(/\s+/g, ''))
-  return own ?? KIND_WORDS[folded] ?? null
+  return own ?? COMPONENT_KINDS.find((kind) => KIND_WORDS[kind].includes(folded)) ?? null
 }
 
 type Amount = Omit<Partial<Component>, 'place'> & { readonly place?: Partial<Place> }
@@ -149,7 +149,7 @@ function sizeOf(family: NamedFamily, figures: readonly string[]): string {
 function materialOf(kind: ComponentKind, text: string, families: readonly NamedFamily[]) {
   const figures = text.match(/#?[\d.,]+(?:\/\d+)?\s*(?:mm|in|")?/g)?.map((figure) => figure.trim()) ?? []
   const written = wordsOf(text.replace(/#?[\d.,]+(?:\/\d+)?\s*(?:mm|in|"|den(?:ier)?)?/g, ' '))
-  const kinds = MATERIALS_FOR[kind]
+  const kinds = KINDS[kind].madeOf
   const best = families
     .filter((family) => kinds.includes(family.kind))
     .map((family) => ({ family, points: score(family, written) }))

@@ -1,3 +1,4 @@
+import { is } from '../dressing/index.ts'
 import type { Part } from '../dressing/index.ts'
 
 /** What weighing says of the mass of a drawer's goods against the catalogue. */
@@ -42,12 +43,12 @@ export const UNCALIBRATED: Calibration = {
 function reweighed(part: Part, factors: Calibration['massFactors']): Part {
   const weighed = factors.get(part.material.id)
   if (!weighed) return part
-  const volume = part.kind === 'bead' || part.kind === 'cone' || part.kind === 'eyes' ? 1 : weighed.factor
+  const solid = is(part.kind, 'piece')
   return {
     ...part,
     massMg: part.massMg * weighed.factor,
-    massSdLog: Math.hypot(weighed.sdLog, part.kind === 'hook' || part.kind === 'bead' ? 0 : part.massSdLog),
-    volumeMm3: part.volumeMm3 * volume,
+    massSdLog: Math.hypot(weighed.sdLog, part.kind === 'hook' || solid ? 0 : part.massSdLog),
+    volumeMm3: part.volumeMm3 * (solid ? 1 : weighed.factor),
   }
 }
 
@@ -63,12 +64,11 @@ function sharedOut(parts: readonly Part[], weighed: NonNullable<Calibration['wei
     const variance = variances[i] ?? 0
     const massMg = Math.max(part.massMg + (variance / total) * missing, 0.05 * part.massMg)
     const sdMg = weighed.sdMg * Math.sqrt(variance / (total - weighed.sdMg ** 2))
-    const solid = part.kind === 'bead' || part.kind === 'cone' || part.kind === 'eyes'
     return {
       ...part,
       massMg,
       massSdLog: sdMg / massMg,
-      volumeMm3: solid ? part.volumeMm3 : (part.volumeMm3 * massMg) / part.massMg,
+      volumeMm3: is(part.kind, 'piece') ? part.volumeMm3 : (part.volumeMm3 * massMg) / part.massMg,
     }
   })
 }

@@ -1,3 +1,4 @@
+import { KINDS } from '../dressing/index.ts'
 import type { Part } from '../dressing/index.ts'
 import { flyDrag, localExponent, terminalSpeed, tippetPull } from '../sink/index.ts'
 import type { FallModel } from '../sink/index.ts'
@@ -19,8 +20,7 @@ export function massBasis(calibration: Calibration): readonly Evidence[] {
   return calibration.weighed || calibration.massFactors.size > 0 ? ['weighed', 'catalogue'] : ['catalogue']
 }
 
-const inputOf = (kind: Part['kind']): DoubtShare['input'] =>
-  kind === 'hook' || kind === 'wire' ? kind : kind === 'bead' || kind === 'eyes' ? 'bead' : 'dressing'
+const inputOf = (kind: Part['kind']): DoubtShare['input'] => (kind === 'hook' ? 'hook' : KINDS[kind].doubtOf)
 
 /**
  * Terminal speed with its band by first-order propagation: at the root W = F(v), so

@@ -199,23 +199,3 @@ describe('sense', () => {
     expect(codes(on('8', [thread('50'), strip]))).toContain('threadTooFine')
   })
 })
-
-describe('golden figures', () => {
-  it('move only with a new CORE_VERSION', async () => {
-    const { CORE_VERSION } = await import('../version.ts')
-    const report = sinking(flyOf(jigNymph()))
-    expect({
-      version: CORE_VERSION,
-      massMg: report.massMg.value.toPrecision(6),
-      freeMmPerS: report.free.sinkSpeedMmPerS.value.toPrecision(6),
-      trailingMmPerS: report.trailing?.sinkSpeedMmPerS.value.toPrecision(6),
-    }).toMatchInlineSnapshot(`
-      {
-        "freeMmPerS": "496.180",
-        "massMg": "155.884",
-        "trailingMmPerS": "382.817",
-        "version": 7,
-      }
-    `)
-  })
-})

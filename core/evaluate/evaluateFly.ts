@@ -1,4 +1,4 @@
-import { checkFit, partsOf, withFloatant } from '../dressing/index.ts'
+import { checkFit, is, partsOf, withFloatant } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
 import { rideOf } from '../float/index.ts'
 import { restingAttitude } from '../sink/index.ts'
@@ -38,9 +38,7 @@ function dressedToFloat(fly: Fly, conditions: Conditions): boolean {
   if (conditions.filmTreatment === 'floatant') return true
   return fly.components.some(
     ({ kind, material, treatment }) =>
-      kind === 'hackle' ||
-      kind === 'post' ||
-      kind === 'foam' ||
+      is(kind, 'floats') ||
       treatment === 'floatant' ||
       material.family.kind === 'cdc' ||
       material.family.kind === 'foam',

@@ -1,6 +1,5 @@
-import { airKept, dryness, hullElements } from '../dressing/index.ts'
+import { airKept, dryness, headOnShankMm, hullElements } from '../dressing/index.ts'
 import type { Fly, Part, WetState } from '../dressing/index.ts'
-import { sizeNumber } from '../material/index.ts'
 import { faceFlow, flowAt, weightCentre } from '../sink/index.ts'
 import type { Balance, DragElement, FallModel, Load } from '../sink/index.ts'
 import type { WaterProperties } from '../water/index.ts'
@@ -12,19 +11,10 @@ const ADDED_MASS_SHARE = 0.5
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
 
-/** Diameter of the bead on the shank, mm; 0 for none. One on a pin shelters nothing. */
-export const beadOnShankMm = (fly: Fly): number =>
-  Math.max(
-    0,
-    ...fly.components.map(({ kind, material, lengthMm }) =>
-      kind === 'bead' && lengthMm === null ? (sizeNumber(material) ?? 0) : 0,
-    ),
-  )
-
 /** All that the water pushes on. */
 export const dragElementsOf = (fly: Fly, parts: readonly Part[]): readonly DragElement[] => [
   ...parts.flatMap((part) => part.elements),
-  ...hullElements(fly, beadOnShankMm(fly)),
+  ...hullElements(fly, headOnShankMm(fly)),
 ]
 
 /** Weight in water of each part where it acts, with the air that it still holds. */

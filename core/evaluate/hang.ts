@@ -1,4 +1,4 @@
-import { partsOf } from '../dressing/index.ts'
+import { partsOf, pinMm } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { sizeNumber } from '../material/index.ts'
@@ -16,7 +16,7 @@ const ANSWER_MM = 0.2
 const withPin = (fly: Fly, lengthMm: number): Fly => ({
   ...fly,
   components: fly.components.map((component) =>
-    component.kind === 'bead' && component.lengthMm !== null ? { ...component, lengthMm } : component,
+    pinMm(component) === null ? component : { ...component, lengthMm },
   ),
 })
 
@@ -33,7 +33,7 @@ export function hangOf(fly: Fly, conditions: Conditions, calibration: Calibratio
   const hungAt = (tried: Fly) =>
     hungNoseDownDeg(loadsOf(calibratedParts(partsOf(tried), calibration), conditions.wet, water), eye)
   const noseDownDeg = hungAt(fly)
-  const bead = fly.components.find(({ kind, lengthMm }) => kind === 'bead' && lengthMm !== null)
+  const bead = fly.components.find((component) => pinMm(component) !== null)
   const pointUp = Math.abs(noseDownDeg) > 90
   if (!bead?.lengthMm) return { noseDownDeg, pointUp, pin: null }
   const tilt = (lengthMm: number) => tiltFromLevelDeg(hungAt(withPin(fly, lengthMm)))

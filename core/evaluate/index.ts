@@ -1,7 +1,7 @@
 export { behaviourOf } from './behaviour.ts'
 export { PRIOR_DRAG_SD_LOG, UNCALIBRATED } from './calibration.ts'
 export type { Calibration, MassFactor } from './calibration.ts'
-export { beadOnShankMm, dragElementsOf } from './fallOfParts.ts'
+export { dragElementsOf } from './fallOfParts.ts'
 export { SPLASHES, splashEnergyMicroJ, splashLimitMicroJ } from './splash.ts'
 export type { Splash, SplashWord } from './splash.ts'
 export { LIST_CONDITIONS, USUAL_TIPPET } from './conditions.ts'

@@ -1,4 +1,4 @@
-import { airKept, dryness, hullOf, makeBead, resolveDressing } from '../dressing/index.ts'
+import { airKept, dryness, hullOf, is, makeBead, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
 import { checkFit, spreadWrapLengthMm } from '../dressing/index.ts'
 import { dragElementsOf, preparedParts } from '../evaluate/index.ts'
@@ -31,8 +31,6 @@ export function weightable(dressing: Dressing, fallbackMaterialId: string) {
   }
 }
 
-const BULKY: ReadonlySet<string> = new Set(['body', 'thorax', 'collar'])
-
 /** What a variant does otherwise than the dressing so as to be weighted like this. */
 export function swapsFor(
   dressing: Dressing,
@@ -59,7 +57,8 @@ export function swapsFor(
   )
   if (bulk !== null) {
     for (const { key, kind, bulk: usual } of dressing.components) {
-      if (BULKY.has(kind) && usual !== undefined) swaps.set(key, { ...swaps.get(key), componentKey: key, bulk })
+      if (is(kind, 'bulky') && usual !== undefined)
+        swaps.set(key, { ...swaps.get(key), componentKey: key, bulk })
     }
   }
   return [...swaps.values()]

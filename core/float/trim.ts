@@ -1,4 +1,4 @@
-import { partsOf } from '../dressing/index.ts'
+import { KINDS, partsOf } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import { rideOf } from './ride.ts'
@@ -19,7 +19,6 @@ export interface Trimmed {
 }
 
 const STEPS = 8
-const STANDING: ReadonlySet<string> = new Set(['wing', 'post', 'shuck'])
 
 /** A component that shears can reach, and how. */
 export interface Trimmable {
@@ -30,11 +29,11 @@ export interface Trimmable {
 /** Which components of a fly can be trimmed, and how; what is trimmed first stands first. */
 export const trimmable = (fly: Fly): readonly Trimmable[] =>
   fly.components
-    .flatMap((component): readonly Trimmable[] => {
-      if (component.kind === 'hackle') return [{ component, how: 'clipBelow' }]
-      return STANDING.has(component.kind) ? [{ component, how: 'shorten' }] : []
+    .flatMap((component) => {
+      const { trim } = KINDS[component.kind]
+      return trim ? [{ component, ...trim }] : []
     })
-    .sort((a, b) => Number(a.component.kind === 'shuck') - Number(b.component.kind === 'shuck'))
+    .sort((a, b) => a.order - b.order)
 
 /** A fly after a cut; nothing grows back. */
 export const afterCut = (fly: Fly, { componentKey, how, left }: Cut): Fly => ({

@@ -1,3 +1,4 @@
+import { is } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 
 /** A fly to be told from others in the box. */
@@ -18,7 +19,6 @@ export interface LookAlike {
 
 /** Flies nearer in weight than this fish alike. */
 const SAME_WEIGHT = 1.15
-const HIDDEN: ReadonlySet<string> = new Set(['wire', 'sheet'])
 const COLOUR_STEP = 48
 
 /** A colour as the eye remembers it: one of a few steps of each of red, green and blue. */
@@ -27,7 +27,7 @@ const rough = (hex: string) =>
 
 /** What shows of a component: its colour, and the size of a bead; never its metal. */
 function shown({ kind, material, lengthMm }: FlyComponent): string {
-  const size = kind === 'bead' || kind === 'cone' || kind === 'eyes' ? material.sizeKey : ''
+  const size = is(kind, 'piece') ? material.sizeKey : ''
   const length = lengthMm === null ? '' : lengthMm.toFixed(0)
   return [kind, rough(material.colourHex), size, length].join(' ')
 }
@@ -37,7 +37,7 @@ export const looksOf = (fly: Fly): string =>
   [
     fly.hook.size,
     fly.hook.style.key,
-    ...fly.components.filter(({ kind }) => !HIDDEN.has(kind)).map(shown),
+    ...fly.components.filter(({ kind }) => !is(kind, 'hidden')).map(shown),
   ].join('|')
 
 /**

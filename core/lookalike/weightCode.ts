@@ -1,3 +1,4 @@
+import { KINDS } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { hookStyle } from '../hook/index.ts'
 import { valueOf } from '../material/index.ts'
@@ -29,7 +30,7 @@ const JIG_NECK_DEG = 30
 
 /** What weighs a fly as a code sees it; null for metals that the code does not know. */
 function codedMetal(fly: Fly): CodedMetal | null {
-  const bead = fly.components.find(({ kind }) => kind === 'bead' || kind === 'cone')
+  const bead = fly.components.find(({ kind }) => KINDS[kind].layer === 'head')
   if (!bead) return 'none'
   const density = valueOf(bead.material, 'densityMgPerMm3')
   if (density > DENSER_THAN.tungsten) return 'tungsten'

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { resolveDressing } from '../dressing/index.ts'
+import { resolveDressing, TRIGGER_KEYS } from '../dressing/index.ts'
 import { shippedFoods } from '../season/shipped/larder.ts'
 import { hackledDry, jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { appearanceOf, MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS } from './index.ts'
-import { TRIGGER_KEYS } from './triggersShown.ts'
 
 function lookOf(made: ReturnType<typeof recipe>) {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)

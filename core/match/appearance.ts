@@ -1,9 +1,9 @@
 import { okLab } from '../colour/index.ts'
-import type { Fly, FlyComponent } from '../dressing/index.ts'
+import { is, KINDS } from '../dressing/index.ts'
+import type { Fly, FlyComponent, Layer, TriggerKey } from '../dressing/index.ts'
 import { valueOf } from '../material/index.ts'
 import { bodyLengthMm } from './bodyLength.ts'
 import { triggersShown } from './triggersShown.ts'
-import type { TriggerKey } from './triggersShown.ts'
 
 /** What a fish can see of a fly. */
 export interface Appearance {
@@ -23,11 +23,9 @@ export interface Appearance {
 const SOFT_FOLD = 0.35
 /** OKLab chroma from which a colour is strong. */
 const STRONG_CHROMA = 0.15
-const MOVING_KINDS: ReadonlySet<string> = new Set(['tail', 'strip', 'legs', 'gills', 'hackle', 'collar', 'wing', 'shuck']) // prettier-ignore
 
 const isSoft = ({ kind, material }: FlyComponent) =>
-  MOVING_KINDS.has(kind) &&
-  (material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD)
+  is(kind, 'moves') && (material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD)
 
 function isBright({ material }: FlyComponent): boolean {
   const { a, b } = okLab(material.colourWetHex)
@@ -35,16 +33,14 @@ function isBright({ material }: FlyComponent): boolean {
 }
 
 /** What makes the outline: light falls through a collar of fur. */
-const OUTLINE_KINDS = ['wire', 'sheet', 'thread', 'body', 'thorax', 'coat', 'foam', 'egg'] as const
-
-const thicknessOf = (fly: Fly, wanted: FlyComponent['kind']) =>
-  Math.max(0, ...fly.components.filter(({ kind }) => kind === wanted).map(({ outerMm }) => outerMm))
+const OUTLINE: ReadonlySet<Layer> = new Set(['underbody', 'body'])
 
 /** What a fish can see of a fly, from its dressing. */
 export function appearanceOf(fly: Fly): Appearance {
-  const body = fly.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
+  const body = fly.components.find(({ kind }) => is(kind, 'givesColour'))
   const length = bodyLengthMm(fly)
-  const thickest = Math.max(...OUTLINE_KINDS.map((kind) => thicknessOf(fly, kind)), fly.hook.wireMm)
+  const outline = fly.components.filter(({ kind }) => OUTLINE.has(KINDS[kind].layer))
+  const thickest = Math.max(fly.hook.wireMm, ...outline.map(({ outerMm }) => outerMm))
   return {
     bodyLengthMm: length,
     slenderness: length / thickest,

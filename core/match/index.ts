@@ -1,4 +1,3 @@
-export { TRIGGER_KEYS } from './triggersShown.ts'
 export { appearanceOf } from './appearance.ts'
 export type { Appearance } from './appearance.ts'
 export { bodyLengthMm } from './bodyLength.ts'

@@ -4,7 +4,7 @@ import { MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS } from './looks.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
 import type { Behaviour, MatchPlace } from './reach.ts'
-import { TRIGGER_KEYS } from './triggersShown.ts'
+import { TRIGGER_KEYS } from '../dressing/index.ts'
 
 /** What a stage looks like and how it moves. */
 export interface StageLooks {

@@ -9,7 +9,7 @@ export type {
   Property,
   StockUnit,
 } from './material.ts'
-export { PROPERTIES, PROPERTY_NAMES, propertyOfName } from './properties.ts'
+export { PROPERTY_NAMES, propertyOfName } from './properties.ts'
 export type { PropertyName, PropertyOf } from './properties.ts'
 export { propertyOf, sizeNumber, valueOf } from './property.ts'
 export { linearMassMgPerMm, strandDiameterMm } from './strand.ts'

@@ -1,6 +1,5 @@
-import { COMPONENT_KINDS, resolveDressing } from '../dressing/index.ts'
+import { COMPONENT_KINDS, KINDS, resolveDressing } from '../dressing/index.ts'
 import type { ComponentKind, Fly } from '../dressing/index.ts'
-import { MATERIALS_FOR } from '../entry/index.ts'
 import type { MaterialKind } from '../material/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { hackledDry, jigNymph, recipe, shippedMaterial } from './shippedMaterial.ts'
@@ -41,7 +40,7 @@ export function goldenFlies(): ReadonlyMap<string, Fly> {
   ])
   let nth = 0
   for (const kind of COMPONENT_KINDS) {
-    for (const goods of MATERIALS_FOR[kind]) {
+    for (const goods of KINDS[kind].madeOf) {
       for (const family of familiesOf(goods)) {
         const [hook, size] = HOOKS[nth % HOOKS.length] ?? HOOKS[0]
         nth += 1

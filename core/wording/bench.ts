@@ -47,7 +47,7 @@ const CAUTION_MARKS: Readonly<Record<string, string>> = {
 /** A caution as a short mark. */
 export const cautionMark = (key: string): string => CAUTION_MARKS[key] ?? key
 
-const TIPS_BY_KIND: Partial<Readonly<Record<ComponentKind, string>>> = {
+const TIPS_BY_KIND: Readonly<Record<ComponentKind, string | null>> = {
   bead: 'Before the thread: a bead forgotten now goes on no more. A loose one spins; a few turns of thread behind it hold it.',
   tail: 'Usually too long. Measure it against the shank before the first turn.',
   body: 'Usually too much material at once: half of what looks right.',
@@ -59,7 +59,10 @@ const TIPS_BY_KIND: Partial<Readonly<Record<ComponentKind, string>>> = {
   legs: 'Fewer fibres than you think.',
   wire: 'Butt the turns together, clear of the eye, and wrap thread over both ends.',
   coat: 'A thin coat: what runs into the eye has to be cleared before it cures.',
-}
+  cone: 'Before the thread, wide end to the rear.',
+  eyes: null, sheet: null, thread: null, shuck: null, gills: null, post: null, wingCase: null, back: null, strip: null,
+  foam: null, hotSpot: null, egg: null,
+} // prettier-ignore
 
 /** How long what goes on at a step has to dry before the water; null where it is dry within the evening. */
 export function dryingTip(nights: number): string | null {
@@ -73,7 +76,7 @@ export function dryingTip(nights: number): string | null {
 export function stepTip(verb: Step['verb'], kind: ComponentKind | null): string | null {
   if (verb === 'start') return 'If it snaps, the thread is too fine for the tension, or nicked by the point.'
   if (verb === 'finish') return 'Keep clear of the eye, and try it with a bit of tippet.'
-  return kind ? (TIPS_BY_KIND[kind] ?? null) : null
+  return kind ? TIPS_BY_KIND[kind] : null
 }
 
 /** Why a fly is spoiled, as tiers name it. */

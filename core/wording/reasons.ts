@@ -4,21 +4,22 @@ import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
 import type { LikelihoodReason } from '../season/index.ts'
 import { smallLength, speed, temperature } from './figures.ts'
-import { postureWord } from './names.ts'
+import { componentName, postureWord } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
 export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
   const found = smallLength(finding.found, units)
   const limit = smallLength(finding.limit, units)
+  const piece = componentName[finding.kind]
   switch (finding.code) {
     case 'beadLargerThanGape':
-      return `A ${found} bead is larger than this gape of ${limit}. Take a smaller bead or a larger hook.`
+      return `A ${found} ${piece} is larger than this gape of ${limit}. Take a smaller ${piece} or a larger hook.`
     case 'beadDoesNotPassBend':
-      return `This bead does not pass the bend: its bore is ${found}, and it needs ${limit}. A slotted one or a larger one does.`
+      return `This ${piece} does not pass the bend: its bore is ${found}, and it needs ${limit}. ${piece === 'bead' ? 'A slotted one or a larger one does.' : 'One with a wider bore may.'}`
     case 'gapeClosed':
-      return `The bead leaves ${percent(finding.found)} of the gape open: too little to hook a fish.`
+      return `The ${piece} leaves ${percent(finding.found)} of the gape open: too little to hook a fish.`
     case 'gapeNarrowed':
-      return `The bead leaves only ${percent(finding.found)} of the gape open.`
+      return `The ${piece} leaves only ${percent(finding.found)} of the gape open.`
     case 'jigNeedsSlot':
       return 'On a jig hook only a slotted bead sits against the bent-up eye.'
     case 'wireLongerThanShank':

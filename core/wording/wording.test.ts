@@ -39,7 +39,14 @@ describe('figures', () => {
 describe('reasons', () => {
   it('say what is wrong and what would do', () => {
     const sentence = wording.fitSentence(
-      { severity: 'fault', code: 'beadLargerThanGape', componentKey: 'bead', found: 4, limit: 3.1 },
+      {
+        severity: 'fault',
+        code: 'beadLargerThanGape',
+        componentKey: 'bead',
+        kind: 'bead',
+        found: 4,
+        limit: 3.1,
+      },
       metric,
     )
     expect(sentence).toContain('4.0 mm')

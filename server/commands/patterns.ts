@@ -1,15 +1,24 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
-import { applySwaps } from '../../core/index.ts'
+import { recipeOf, withUsualAmounts } from '../../core/index.ts'
+import type { Material } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody, DressingBody } from '../../contract/index.ts'
-import { dressing, variant, variantRevision } from '../db/schema.ts'
+import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../ids.ts'
+import { loadMaterials } from '../materials.ts'
 import { ProblemError } from '../problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { mintMaterials } from './mint.ts'
 
 type PatternSave = CommandBody<'patternSave'>
 type VariantInput = PatternSave['variants'][number]
+
+/** A recipe with every usual amount in it, and the drawers that it names. */
+interface Written {
+  readonly dressing: DressingBody
+  readonly materials: ReadonlyMap<string, Material>
+}
 
 /** The dressing that a save leaves current: the last one where nothing changed, else a new revision. */
 async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: string, body: DressingBody) {
@@ -26,7 +35,7 @@ async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: 
     id,
     patternId,
     revision: (current?.revision ?? 0) + 1,
-    body: { ...body, schemaVersion: 1 },
+    body: { ...body, schemaVersion: RECIPE_VERSION },
     contentHash: hash,
     createdAtMs: nowMs,
   })
@@ -38,13 +47,13 @@ async function keepRevision(
   { tx, recorder, nowMs }: CommandContext,
   input: VariantInput,
   dressingId: string,
-  body: DressingBody,
+  { dressing: body, materials }: Written,
 ): Promise<string> {
-  const components = applySwaps(body, input).map((component) => ({
+  const components = recipeOf(body, input, materials).map((component) => ({
     ...component,
   })) as DressingBody['components']
-  const recipe = {
-    schemaVersion: 1 as const,
+  const recipe: RevisionBody = {
+    schemaVersion: RECIPE_VERSION,
     hookMaterialId: input.hookMaterialId as string,
     dressing: { components, steps: body.steps },
   }
@@ -76,7 +85,7 @@ async function saveVariant(
   input: VariantInput,
   position: number,
   dressingId: string,
-  body: DressingBody,
+  written: Written,
 ): Promise<void> {
   const { recorder } = context
   const row = {
@@ -92,7 +101,7 @@ async function saveVariant(
   if (there && there.patternId !== patternId)
     throw new ProblemError('unknownId', 'That variant is of another pattern.')
   if (!there) await recorder.insert('variant', { ...row, id: input.id, patternId, currentRevisionId: '' })
-  const currentRevisionId = await keepRevision(context, input, dressingId, body)
+  const currentRevisionId = await keepRevision(context, input, dressingId, written)
   const before = there ?? { ...row, currentRevisionId: '', archivedAtMs: null }
   const after = { ...row, currentRevisionId, archivedAtMs: null }
   const changed =
@@ -111,6 +120,19 @@ function checkLabels(variants: readonly VariantInput[]): void {
     }
     seen.add(key)
   })
+}
+
+/** The recipe with every usual amount in it, so that a later change of what is usual leaves the flies alone. */
+async function withAmountsWritten(
+  { tx }: CommandContext,
+  body: PatternSave,
+): Promise<Written & { readonly variants: readonly VariantInput[] }> {
+  const ids = [
+    ...body.dressing.components.map(({ materialId }) => materialId),
+    ...body.variants.flatMap(({ swaps }) => swaps.flatMap(({ materialId }) => materialId ?? [])),
+  ]
+  const materials = await loadMaterials(tx, ids)
+  return { ...withUsualAmounts(body.dressing, body.variants, materials), materials }
 }
 
 /** Saves a pattern with its dressing and all its variants; variants that are left out are put away. */
@@ -134,7 +156,8 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
     body.patternId,
     body.serves.map((served) => ({ ...served, patternId: body.patternId })),
   )
-  const dressingId = await keepDressing(context, body.patternId, body.dressing)
+  const written = await withAmountsWritten(context, body)
+  const dressingId = await keepDressing(context, body.patternId, written.dressing)
   const kept = new Set<string>(body.variants.map(({ id }) => id))
   const there = await tx
     .select({ id: variant.id })
@@ -144,8 +167,8 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
     if (!kept.has(id))
       await recorder.update('variant', id, null, { archivedAtMs: nowMs, homeCompartmentId: null })
   }
-  for (const [position, input] of body.variants.entries()) {
-    await saveVariant(context, body.patternId, input, position, dressingId, body.dressing)
+  for (const [position, input] of written.variants.entries()) {
+    await saveVariant(context, body.patternId, input, position, dressingId, written)
   }
   return { label: { code: body.version === null ? 'patternMade' : 'patternSaved', subject: body.name } }
 }

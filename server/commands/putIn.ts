@@ -1,5 +1,7 @@
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
+import { RECIPE_VERSION } from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../ids.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { countFlies } from './flies.ts'
@@ -28,7 +30,7 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
     id: dressingId,
     patternId,
     revision: 1,
-    body: { ...dressing, schemaVersion: 1 },
+    body: { ...dressing, schemaVersion: RECIPE_VERSION },
     contentHash: contentHash(dressing),
     createdAtMs: nowMs,
   })
@@ -43,7 +45,11 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
     swaps: [],
     currentRevisionId: revisionId,
   })
-  const recipe = { schemaVersion: 1 as const, hookMaterialId: hookMaterialId as string, dressing }
+  const recipe: RevisionBody = {
+    schemaVersion: RECIPE_VERSION,
+    hookMaterialId: hookMaterialId as string,
+    dressing,
+  }
   await recorder.insert('variantRevision', {
     id: revisionId,
     variantId,

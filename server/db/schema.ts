@@ -235,6 +235,9 @@ export const patternServes = sqliteTable(
   ],
 )
 
+/** How recipes are written down: from 2 on with every usual amount in them. */
+export const RECIPE_VERSION = 2
+
 export const dressing = sqliteTable(
   'dressing',
   {
@@ -243,7 +246,7 @@ export const dressing = sqliteTable(
       .notNull()
       .references(() => pattern.id, { onDelete: 'cascade' }),
     revision: integer('revision').notNull(),
-    body: json<DressingBody & { schemaVersion: 1 }>('body').notNull(),
+    body: json<DressingBody & { schemaVersion: typeof RECIPE_VERSION }>('body').notNull(),
     contentHash: text('content_hash').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
   },
@@ -281,7 +284,7 @@ export const variant = sqliteTable(
 
 /** The recipe of a variant as tied: components with swaps applied, on its hook. */
 export interface RevisionBody {
-  readonly schemaVersion: 1
+  readonly schemaVersion: typeof RECIPE_VERSION
   readonly hookMaterialId: string
   readonly dressing: DressingBody
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { parseDecimal } from '../../core/index.ts'
+import { parseDecimal, wording } from '../../core/index.ts'
 import { TextField } from './fields.tsx'
 
 interface NumberFieldProps {
@@ -8,8 +8,13 @@ interface NumberFieldProps {
   readonly onChange: (value: number | null) => void
   readonly min: number
   readonly max: number
+  /** whole ones only */
+  readonly whole?: boolean
   /** whether it may be left empty, for none */
   readonly mayBeEmpty?: boolean
+  /** how a number is written, in a notation that can be read again */
+  readonly shown?: (value: number) => string
+  readonly placeholder?: string
   readonly width?: string
   readonly hideLabel?: boolean
   /** passes the number on when the field is left or Enter is pressed, for what is saved at once */
@@ -17,46 +22,53 @@ interface NumberFieldProps {
   readonly autoFocus?: boolean
 }
 
-/** A plain number that says at once whether it will do; what will not do is not passed on. */
+type Limits = Pick<NumberFieldProps, 'min' | 'max' | 'whole' | 'mayBeEmpty'>
+
+/** What was written, or what is wrong with it. */
+function read(typed: string, { min, max, whole, mayBeEmpty }: Limits): { value: number | null } | string {
+  const range = `From ${min} to ${max}.`
+  if (typed.trim() === '') return mayBeEmpty ? { value: null } : range
+  const parsed = parseDecimal(typed)
+  if (parsed.kind === 'unclear') return wording.unclearSentence(parsed.code, parsed.suggestions)
+  if (parsed.value < min || parsed.value > max) return range
+  return whole && !Number.isInteger(parsed.value) ? 'Whole ones only.' : { value: parsed.value }
+}
+
+/** A number in any notation that says at once whether it will do; what will not do is not passed on. */
 export function NumberField({
   label,
   value,
   onChange,
-  min,
-  max,
-  mayBeEmpty = false,
+  shown = String,
+  placeholder,
   width = '90px',
   hideLabel = false,
   whenLeft = false,
   autoFocus = false,
+  ...limits
 }: NumberFieldProps) {
-  const [text, setText] = useState<string | null>(null)
-  const shown = text ?? (value === null ? '' : String(value))
-  /** the number that is written; undefined where it will not do */
-  const read = (typed: string): number | null | undefined => {
-    if (typed.trim() === '') return mayBeEmpty ? null : undefined
-    const parsed = parseDecimal(typed)
-    return parsed.kind === 'number' && parsed.value >= min && parsed.value <= max ? parsed.value : undefined
-  }
-  const change = (typed: string) => {
-    setText(typed)
-    const now = read(typed)
-    if (now !== undefined && !whenLeft) onChange(now)
+  const [typed, setTyped] = useState<string | null>(null)
+  const text = typed ?? (value === null ? '' : shown(value))
+  const now = read(text, limits)
+  const change = (next: string) => {
+    setTyped(next)
+    const written = read(next, limits)
+    if (typeof written !== 'string' && !whenLeft) onChange(written.value)
   }
   const leave = () => {
-    const now = read(shown)
-    if (now === undefined) return
-    setText(null)
-    if (whenLeft && now !== value) onChange(now)
+    if (typeof now === 'string') return
+    setTyped(null)
+    if (whenLeft && now.value !== value) onChange(now.value)
   }
   return (
     <TextField
       label={label}
-      value={shown}
+      value={text}
       onChange={change}
       onBlur={leave}
       onEnter={leave}
-      fault={read(shown) === undefined ? `From ${min} to ${max}.` : undefined}
+      fault={typeof now === 'string' ? now : undefined}
+      placeholder={placeholder}
       width={width}
       hideLabel={hideLabel}
       maxLength={12}

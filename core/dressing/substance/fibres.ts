@@ -3,16 +3,37 @@ import { ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import type { FilmContact } from '../part.ts'
-import { tiedInStrands } from '../usualAmounts.ts'
+import { tiedInStrands } from '../bunch.ts'
 import { wrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
 
-/** How the fibres of a bunch stand: their angle from the shank, and whether all round it, upright, or out to the sides. */
-interface Stance {
+/** How the fibres of a bunch stand: their angle from the shank, whether all round it, upright, or out to the sides, and where they are tied in. */
+export interface Stance {
   readonly leanDeg: number
   readonly way: 'around' | 'up' | 'down' | 'out'
+  readonly root: 'middle' | 'rear'
 }
+
+/** In line with the shank, from the rear end of its place. */
+export const TRAILING: Stance = { leanDeg: 12, way: 'around', root: 'rear' }
+
+/** Spread below, to both sides or all round. */
+export const spreadStance = ({ side }: FlyComponent): Stance => ({
+  leanDeg: 55,
+  way: side === 'below' ? 'down' : side === 'both' ? 'out' : 'around',
+  root: 'middle',
+})
+
+/** Spent to both sides, upright, or tented back over the body. */
+export function wingStance({ side }: FlyComponent): Stance {
+  if (side === 'both') return { leanDeg: 85, way: 'out', root: 'middle' }
+  return { leanDeg: side === 'above' ? 70 : 25, way: 'up', root: 'middle' }
+}
+
+/** Upright, unless it is laid out to both sides. */
+export const postStance = ({ side }: FlyComponent): Stance =>
+  side === 'both' ? { leanDeg: 85, way: 'out', root: 'middle' } : { leanDeg: 70, way: 'up', root: 'middle' }
 
 /** Fibres of a hackle that point to the film: those within 60° of straight down. */
 const DOWNWARD_SHARE = 1 / 3
@@ -38,21 +59,6 @@ function axesOf({ leanDeg, way }: Stance): readonly Direction[] {
     [along, up * near, square * far],
     [along, up * near, -square * far],
   ]
-}
-
-function stanceOf({ kind, side }: FlyComponent): Stance {
-  switch (kind) {
-    case 'tail':
-    case 'shuck':
-      return { leanDeg: 12, way: 'around' }
-    case 'legs':
-    case 'gills':
-      return { leanDeg: 55, way: side === 'below' ? 'down' : side === 'both' ? 'out' : 'around' }
-    default:
-      // a wing stands up, lies spent to both sides, or is tented back over the body
-      if (side === 'both') return { leanDeg: 85, way: 'out' }
-      return kind === 'post' || side === 'above' ? { leanDeg: 70, way: 'up' } : { leanDeg: 25, way: 'up' }
-  }
 }
 
 const fibreMassPerMm = ({ material }: FlyComponent) =>
@@ -93,10 +99,9 @@ function bunchFilm(stance: Stance, lengthMm: number, widthMm: number, count: num
 }
 
 /** Fibres tied in by one end: tail, legs, shuck, wing, post, gills. */
-export function bunchSubstance(seat: Seat): Substance {
+export function bunchSubstance(seat: Seat, stance: Stance): Substance {
   const { component } = seat
   const { material } = component
-  const stance = stanceOf(component)
   const lengthMm = component.lengthMm ?? 0
   const thick = tiedInStrands(material)
   const count = (thick ? component.strands : component.fibreCount) ?? 0
@@ -112,8 +117,7 @@ export function bunchSubstance(seat: Seat): Substance {
   const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
   const wallsMm3 = massMg / propertyOf(material, 'densityMgPerMm3').value
   const solidMm3 = wallsMm3 / (1 - hollow)
-  const rear = component.kind === 'tail' || component.kind === 'shuck'
-  const root = rear ? spotAt(seat, component.toMm) : middleOf(seat)
+  const root = stance.root === 'rear' ? spotAt(seat, component.toMm) : middleOf(seat)
   const at = bunchCentre(root, lengthMm, stance)
   const upright = stance.way === 'up'
   return substance(seat, massMg, {
@@ -243,6 +247,6 @@ export function stripSubstance(seat: Seat): Substance {
 export function hairCollarSubstance(seat: Seat): Substance {
   const { component, hook } = seat
   const lengthMm = component.lengthMm ?? hook.gapeMm
-  const made = bunchSubstance({ ...seat, component: { ...component, kind: 'legs', lengthMm } })
+  const made = bunchSubstance({ ...seat, component: { ...component, lengthMm } }, spreadStance(component))
   return { ...made, topMm: lengthMm }
 }

@@ -1,6 +1,7 @@
 import { propertyOf, sizeNumber, valueOf } from '../../material/index.ts'
 import { sdOfLog } from '../../uncertainty/index.ts'
 import { makeBead } from '../bead.ts'
+import { CONE } from '../cone.ts'
 import { spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
 
@@ -11,7 +12,6 @@ const SLOT_OFFSET_OF_DIAMETER = 0.08
 const OFF_CENTRE_OFFSET_OF_DIAMETER = 0.16
 /** The pin of a balanced fly: a dressmaker's, of steel. */
 const PIN = { diameterMm: 0.6, densityMgPerMm3: 7.85, boundOfShank: 0.6 }
-const CONE = { lengthOfDiameter: 0.85, noseOfDiameter: 0.45, boreOfDiameter: 0.4, cavityShare: 0.22 }
 
 const spreadOf = ({ component }: Seat) =>
   Math.hypot(BEAD_SD_LOG, sdOfLog(propertyOf(component.material, 'densityMgPerMm3')) / 2)
@@ -67,7 +67,7 @@ export function beadSubstance(seat: Seat): Substance {
 /** A cone, wide at the rear, bored and hollowed: a frustum less its bore and its cavity. */
 export function coneSubstance(seat: Seat): Substance {
   const { component } = seat
-  const diameterMm = sizeNumber(component.material) ?? 4
+  const diameterMm = sizeNumber(component.material) ?? CONE.usualMm
   const lengthMm = CONE.lengthOfDiameter * diameterMm
   const nose = CONE.noseOfDiameter * diameterMm
   const frustum = (Math.PI / 12) * lengthMm * (diameterMm ** 2 + diameterMm * nose + nose ** 2)

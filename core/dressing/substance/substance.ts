@@ -19,10 +19,10 @@ export interface Substance {
   readonly topMm: number
 }
 
-/** A component in its place on the hook, with all others, since thread binds in each of them. */
+/** A component in its place on the hook, with what the tying thread binds in on it. */
 export interface Seat {
   readonly component: FlyComponent
-  readonly all: readonly FlyComponent[]
+  readonly boundIn: readonly FlyComponent[]
   readonly hook: Hook
 }
 

@@ -1,7 +1,7 @@
 import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
-import { threadLengthMm } from '../thread.ts'
+import { threadStrandMm } from '../thread.ts'
 import { spreadWrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
@@ -20,10 +20,8 @@ export function woundSubstance(seat: Seat): Substance {
 }
 
 /** The tying thread with all that it binds in, and the head. */
-export function threadSubstance({ component, all, hook }: Seat): Substance {
-  const strandMm = threadLengthMm(component, all, hook.shankMm)
-  return substance({ component, all, hook }, strandMm * linearMassMgPerMm(component.material))
-}
+export const threadSubstance = (seat: Seat): Substance =>
+  substance(seat, threadStrandMm(seat) * linearMassMgPerMm(seat.component.material))
 
 /** Solid and air of something wound or dubbed between two diameters. */
 export function fillingSubstance(seat: Seat): Substance {
@@ -79,19 +77,18 @@ export function laidSubstance(seat: Seat): Substance {
   return substance(seat, areaMm2 * thicknessMm * valueOf(component.material, 'densityMgPerMm3'))
 }
 
+/** How foam is held: upright, bound down along its whole length, or only at its ends as a back or a block is. */
+export type FoamHeld = 'upright' | 'bound' | 'atEnds'
+
 /** Foam as body, back, block or post: its closed cells keep their volume where thread does not crush them. */
-export function foamSubstance(seat: Seat): Substance {
+export function foamSubstance(seat: Seat, held: FoamHeld): Substance {
   const { component } = seat
   const acrossMm = sizeNumber(component.material) ?? valueOf(component.material, 'thicknessMm')
-  const upright = component.kind === 'post' || component.kind === 'wing'
+  const upright = held === 'upright'
   const lengthMm = component.lengthMm ?? placeMm(component)
   const section =
     component.material.family.massModel === 'round' ? (Math.PI / 4) * acrossMm ** 2 : 1.2 * acrossMm ** 2
-  const crushed = upright
-    ? 1
-    : bound(component.kind)
-      ? valueOf(component.material, 'volumeShareUnderThread')
-      : 0.85
+  const crushed = upright ? 1 : held === 'bound' ? valueOf(component.material, 'volumeShareUnderThread') : 0.85
   const volumeMm3 = section * lengthMm * crushed
   const middle = middleOf(seat)
   return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
@@ -115,6 +112,3 @@ export function foamSubstance(seat: Seat): Substance {
       : [],
   })
 }
-
-/** An underbody is bound down along its whole length, a back or a block only at its ends. */
-const bound = (kind: string) => kind === 'body' || kind === 'thorax'

@@ -7,7 +7,7 @@ import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
-import { NumberField } from '../patterns/ComponentFields.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Ledger } from '../ledger/Ledger.tsx'
 import { useMayOverfill } from './useMayOverfill.tsx'
 
@@ -22,7 +22,7 @@ interface FlyRowProps {
 /** One fly of a compartment: count it, lose some, move some, say what to keep. */
 function FlyRow({ fly, place, places }: FlyRowProps) {
   const command = useCommand()
-  const [count, setCount] = useState<number | undefined>(1)
+  const [count, setCount] = useState<number | null>(1)
   const { send, refusal } = useMayOverfill()
   const base = { compartmentId: place.id, variantId: fly.variantId }
   const quietly = { quietly: true }
@@ -42,7 +42,16 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         {fly.isHome ? null : <Quiet>not its home</Quiet>}
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
-        <NumberField label="How many" value={count} min={0} max={999} whole onChange={setCount} width="76px" />
+        <NumberField
+          label="How many"
+          value={count}
+          min={0}
+          max={999}
+          whole
+          mayBeEmpty
+          onChange={setCount}
+          width="76px"
+        />
         <Button
           onPress={() =>
             void send((anyway) => command('fliesCount', { ...base, counted: count ?? 0, anyway }, quietly))
@@ -91,10 +100,11 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         <NumberField
           label="Keep"
           placeholder={fly.par === null ? '' : String(fly.par)}
-          value={fly.parCount ?? undefined}
+          value={fly.parCount}
           min={0}
           max={99}
           whole
+          mayBeEmpty
           onChange={(parCount) =>
             void send(() =>
               command(
@@ -122,7 +132,7 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
   const { data } = usePatternsQuery()
   const command = useCommand()
   const [variantId, setVariantId] = useState<string | null>(null)
-  const [count, setCount] = useState<number | undefined>(3)
+  const [count, setCount] = useState<number | null>(3)
   const { send, refusal } = useMayOverfill()
   const here = new Set<string>(place.flies.map((fly) => fly.variantId))
   const choices = (data?.patterns ?? []).flatMap(({ name, variants }) =>
@@ -151,7 +161,16 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
           onChange={setVariantId}
           width="260px"
         />
-        <NumberField label="How many" value={count} min={1} max={999} whole onChange={setCount} width="76px" />
+        <NumberField
+          label="How many"
+          value={count}
+          min={1}
+          max={999}
+          whole
+          mayBeEmpty
+          onChange={setCount}
+          width="76px"
+        />
         <Button onPress={() => void put()} isDisabled={!variantId || !count}>
           I count {count ?? 0}
         </Button>

@@ -1,36 +1,34 @@
 import { useState } from 'react'
 import { BARE_FORMS, readTypedLine } from '../../../core/index.ts'
-import type { BareForm, Component } from '../../../core/index.ts'
+import type { BareForm, Component, Material } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
-import { newComponent } from './draft.ts'
+import { newLine } from './draft.ts'
 import type { ChangeDraft, NewDrawer } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 
 /** The drawers and components of a form, its materials found in the catalogue by the words of its lines. */
 async function laidOut(form: BareForm, book: MaterialBook) {
   const minted = new Map<string, NewDrawer>()
-  const drawer = async (familyId: string, sizeKey: string, colourName: string): Promise<string> => {
+  const drawer = async (familyId: string, sizeKey: string, colourName: string): Promise<Material> => {
     const known = [...minted.values()].find(
       (one) => one.familyId === familyId && one.sizeKey === sizeKey && one.colourName === colourName,
     )
-    if (known) return known.id
     const found = await book.drawer(familyId, sizeKey, colourName)
-    if (found.minted) minted.set(found.id, found.minted)
-    return found.id
+    if (found.minted && !known) minted.set(found.id, found.minted)
+    return known ? { ...found.material, id: known.id } : found.material
   }
   const hookFamily = book.families.find(({ name }) => name === form.hook.family)
   if (!hookFamily) return null
-  const hookMaterialId = await drawer(hookFamily.id, form.hook.size, hookFamily.colours[0]?.name ?? '')
+  const hook = await drawer(hookFamily.id, form.hook.size, hookFamily.colours[0]?.name ?? '')
   const components: Component[] = []
   for (const text of form.lines) {
     const line = readTypedLine(text, book.families)
     if (line.kind !== 'understood') continue
-    const materialId = await drawer(line.familyId, line.sizeKey, line.colourName)
-    const start = newComponent(line.component.kind, materialId, components)
-    components.push({ ...start, ...line.component, place: { ...start.place, ...line.component.place } })
+    const material = await drawer(line.familyId, line.sizeKey, line.colourName)
+    components.push(newLine(line.component, material, components))
   }
-  return { hookMaterialId, components, drawers: [...minted.values()] }
+  return { hookMaterialId: hook.id, components, drawers: [...minted.values()] }
 }
 
 interface BareFormsProps {

@@ -1,4 +1,4 @@
-import { wording } from '../../../core/index.ts'
+import { is, wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
@@ -20,7 +20,7 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
   const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
   const beadId = beadKey ? materialIn(draft, chosen, beadKey) : null
   const bead = beadId ? book.materials.get(beadId) : undefined
-  const body = draft.components.find(({ kind }) => kind === 'body' || kind === 'thorax' || kind === 'foam')
+  const body = draft.components.find(({ kind }) => is(kind, 'givesColour'))
   const bodyId = body ? materialIn(draft, chosen, body.key) : null
   const bodyFamily = bodyId ? book.familyOf(bodyId) : null
   const bodyMaterial = bodyId ? book.materials.get(bodyId) : undefined
@@ -83,7 +83,7 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
           width="150px"
         />
       ) : null}
-      {bead || draft.components.some(({ kind }) => kind === 'wire') ? (
+      {draft.components.some(({ kind }) => is(kind, 'weighs')) ? (
         <Button onPress={() => onAdd(copyUnweighted(draft, chosen))}>unweighted</Button>
       ) : null}
       {draft.variants.length > 1 ? (

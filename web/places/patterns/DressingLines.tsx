@@ -1,13 +1,13 @@
 import { memo, useCallback, useState } from 'react'
 import styled from 'styled-components'
-import { COMPONENT_KINDS, MATERIALS_FOR, wording } from '../../../core/index.ts'
+import { COMPONENT_KINDS, is, KINDS, wording } from '../../../core/index.ts'
 import type { Component, ComponentKind, DisplayUnits } from '../../../core/index.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
 import { ComponentFields } from './ComponentFields.tsx'
-import { newComponent } from './draft.ts'
+import { newLine } from './draft.ts'
 import type { ChangeDraft, Draft, NewDrawer } from './draft.ts'
 import { componentLine, materialText } from './lineText.ts'
 import { MaterialPicker } from './MaterialPicker.tsx'
@@ -82,7 +82,7 @@ const ComponentEditor = memo(function ComponentEditor({ component, book, onEdit 
       <MaterialPicker kind={component.kind} materialId={component.materialId} book={book} onPick={pick} />
       <ComponentFields
         component={component}
-        materialKind={material?.family.kind ?? ''}
+        goods={material?.family.kind ?? null}
         onChange={(edit) => onEdit(key, edit, null)}
       />
       {cautions.map((caution) => (
@@ -153,7 +153,7 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
     })
   const add = useCallback(
     async (kind: ComponentKind) => {
-      const kinds = MATERIALS_FOR[kind]
+      const kinds = KINDS[kind].madeOf
       const family = book.families.find((candidate) => candidate.kind === kinds[0])
       if (!family) return
       const size = family.sizes[Math.floor(family.sizes.length / 2)] ?? ''
@@ -162,8 +162,8 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
         const there = draft.components.find(({ materialId }) =>
           kinds.includes(book.materials.get(materialId)?.family.kind ?? 'other'),
         )
-        const reused = there && kind !== 'bead' ? there.materialId : null
-        const component = newComponent(kind, reused ?? drawer.id, draft.components)
+        const reused = there && !is(kind, 'piece') ? book.materials.get(there.materialId) : undefined
+        const component = newLine({ kind }, reused ?? drawer.material, draft.components)
         open(component.key)
         return {
           ...withDrawer(draft, reused ? null : drawer.minted),

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react'
-import { MATERIALS_FOR, parseQuantity, SAME_BEAD_MM, wording } from '../../../core/index.ts'
-import type { ComponentKind } from '../../../core/index.ts'
+import { KINDS, parseQuantity, SAME_BEAD_MM, wording } from '../../../core/index.ts'
+import type { ComponentKind, MaterialKind } from '../../../core/index.ts'
 import type { FamilyFull } from '../../../contract/index.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
@@ -17,7 +17,7 @@ interface PickerProps {
 
 /** Families of a component's kinds, in the order of the kinds. */
 function choicesFor(kind: ComponentKind | 'hook', families: readonly FamilyFull[]): readonly FamilyFull[] {
-  const kinds = MATERIALS_FOR[kind]
+  const kinds: readonly MaterialKind[] = kind === 'hook' ? ['hook'] : KINDS[kind].madeOf
   return families
     .filter((family) => kinds.includes(family.kind))
     .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind) || a.name.localeCompare(b.name))

@@ -5,7 +5,7 @@ import { newId, useCommand } from '../../app/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import { NumberField } from './ComponentFields.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 
 interface StartBatchProps {
   readonly patternName: string
@@ -15,7 +15,7 @@ interface StartBatchProps {
 
 /** Puts a batch of the chosen variant on the vise, into its home or another compartment. */
 export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
-  const [count, setCount] = useState<number | undefined>(6)
+  const [count, setCount] = useState<number | null>(6)
   const [place, setPlace] = useState<string | null>(null)
   const command = useCommand()
   const navigate = useNavigate()
@@ -37,7 +37,16 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
   }
   return (
     <Row style={{ paddingTop: 10 }} $align="end">
-      <NumberField label="Tie" value={count} min={1} max={999} whole onChange={setCount} width="64px" />
+      <NumberField
+        label="Tie"
+        value={count}
+        min={1}
+        max={999}
+        whole
+        mayBeEmpty
+        onChange={setCount}
+        width="64px"
+      />
       <Select
         label={`of ${patternName} ${variant.label}, into`}
         value={target}

@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { readTypedLine } from '../../../core/index.ts'
-import type { Component, TypedLine } from '../../../core/index.ts'
+import { KINDS, readTypedLine } from '../../../core/index.ts'
+import type { TypedLine } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import { newComponent } from './draft.ts'
+import { newLine } from './draft.ts'
 import type { ChangeDraft } from './draft.ts'
 import { componentLine } from './lineText.ts'
 import { toMaterial } from './useMaterialBook.ts'
@@ -30,8 +30,8 @@ function unclearLine({ code, at }: Unclear): string {
 function echo(line: Extract<TypedLine, { kind: 'understood' }>, book: MaterialBook): string {
   const family = book.families.find(({ id }) => id === line.familyId)
   const material = family && toMaterial(family, { id: '', sizeKey: line.sizeKey, colourName: line.colourName })
-  const component = newComponent(line.component.kind, '', [])
-  return componentLine({ ...component, ...line.component, place: component.place }, material)
+  const place = KINDS[line.component.kind].place
+  return componentLine({ ...line.component, key: line.component.kind, materialId: '', place }, material)
 }
 
 interface TypeLineProps {
@@ -50,19 +50,11 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
       return
     }
     const drawer = await book.drawer(line.familyId, line.sizeKey, line.colourName)
-    onChange((draft) => {
-      const start = newComponent(line.component.kind, drawer.id, draft.components)
-      const component: Component = {
-        ...start,
-        ...line.component,
-        place: { ...start.place, ...line.component.place },
-      }
-      return {
-        newDrawers: drawer.minted ? [...draft.newDrawers, drawer.minted] : draft.newDrawers,
-        components: [...draft.components, component],
-        steps: null,
-      }
-    })
+    onChange((draft) => ({
+      newDrawers: drawer.minted ? [...draft.newDrawers, drawer.minted] : draft.newDrawers,
+      components: [...draft.components, newLine(line.component, drawer.material, draft.components)],
+      steps: null,
+    }))
     setText('')
     setTried(false)
   }

@@ -5,7 +5,7 @@ import type { BoxesView } from '../../../contract/index.ts'
 import { useWording } from '../../app/useWording.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense } from '../../ui/layout.tsx'
-import { NumberField } from './ComponentFields.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import type { ChangeDraft, DraftVariant } from './draft.ts'
 import type { WorkedVariant } from './useWorkedVariants.ts'
 
@@ -110,11 +110,12 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
                 <NumberField
                   label={`Keep of ${variant.label}`}
                   hideLabel
-                  value={variant.parCount ?? undefined}
+                  value={variant.parCount}
                   min={0}
                   max={99}
                   whole
-                  onChange={(parCount) => edit(variant.id, { parCount: parCount ?? null })}
+                  mayBeEmpty
+                  onChange={(parCount) => edit(variant.id, { parCount })}
                   width="58px"
                 />
               </td>

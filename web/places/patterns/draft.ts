@@ -1,4 +1,5 @@
-import type { Component, ComponentKind, Swap } from '../../../core/index.ts'
+import { KINDS, withUsual } from '../../../core/index.ts'
+import type { Component, Material, Place, Swap } from '../../../core/index.ts'
 import type { CommandInput, PatternView } from '../../../contract/index.ts'
 import { newId } from '../../app/useCommand.ts'
 
@@ -105,30 +106,17 @@ export function emptyDraft(): Draft {
   }
 }
 
-/** Where a new component of a kind usually goes, with amounts to start from. */
-const STARTS: Readonly<Partial<Record<ComponentKind, Partial<Component>>>> = {
-  bead: { place: { from: 0, to: 0.2, side: 'around' } },
-  wire: { place: { from: 0.25, to: 0.7, side: 'around' }, turns: 8 },
-  thread: { place: { from: 0.1, to: 1, side: 'around' } },
-  tail: { place: { from: 1, to: 1, side: 'around' }, fibreCount: 6, length: { factor: 2 / 3, of: 'shank' } },
-  shuck: { place: { from: 1, to: 1, side: 'around' }, strands: 1, length: { factor: 0.5, of: 'shank' } },
-  body: { place: { from: 0.25, to: 1, side: 'around' }, bulk: 0.25 },
-  rib: { place: { from: 0.25, to: 1, side: 'around' }, turns: 5 },
-  collar: {
-    place: { from: 0.12, to: 0.3, side: 'around' },
-    bulk: 0.3,
-    turns: 2,
-    length: { factor: 1, of: 'gape' },
-  },
-  hackle: { place: { from: 0.1, to: 0.3, side: 'around' }, turns: 4, length: { factor: 1.5, of: 'gape' } },
-}
+/** What is said of a new line: its kind, and what was written or chosen of its amounts and place. */
+export type SaidOfLine = Pick<Component, 'kind'> &
+  Partial<Omit<Component, 'key' | 'materialId' | 'place'>> & { readonly place?: Partial<Place> }
 
-/** A new component of a kind, its key free in the draft. */
-export function newComponent(kind: ComponentKind, materialId: string, taken: readonly Component[]): Component {
+/** A new line with what is usual of its kind and goods written in, its key free in the draft. */
+export function newLine(said: SaidOfLine, material: Material, taken: readonly Component[]): Component {
   const keys = new Set(taken.map(({ key }) => key))
-  let key: string = kind
-  for (let n = 2; keys.has(key); n += 1) key = `${kind}${n}`
-  return { key, kind, materialId, place: { from: 0.2, to: 0.9, side: 'around' }, ...STARTS[kind] }
+  let key: string = said.kind
+  for (let n = 2; keys.has(key); n += 1) key = `${said.kind}${n}`
+  const place = { ...KINDS[said.kind].place, ...said.place }
+  return withUsual({ ...said, key, materialId: material.id, place }, material)
 }
 
 /** The command that saves a draft. */

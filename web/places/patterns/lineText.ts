@@ -1,4 +1,4 @@
-import { wording } from '../../../core/index.ts'
+import { KINDS, wording } from '../../../core/index.ts'
 import type { Component, Material, Proportion } from '../../../core/index.ts'
 
 const OF: Readonly<Record<string, string>> = { shank: 'shank', gape: 'gape', hookLength: 'fly', bead: 'bead' }
@@ -28,7 +28,9 @@ export function materialText(material: Material | undefined): string {
 
 /** What a length says of a component: of a bead, how far it stands before the eye. */
 const lengthText = (kind: Component['kind'], length: Proportion): string =>
-  kind === 'bead' ? `on a pin, ${proportionText(length)} before the eye` : proportionText(length)
+  KINDS[kind].asks(KINDS[kind].madeOf[0]).includes('pin')
+    ? `on a pin, ${proportionText(length)} before the eye`
+    : proportionText(length)
 
 /** A component as one line: `tail: 6 fibres, speckled cock, ⅔ shank`. */
 export function componentLine(component: Component, material: Material | undefined): string {

@@ -17,7 +17,7 @@ export interface MaterialBook {
     familyId: string,
     sizeKey: string,
     colourName: string,
-  ) => Promise<{ id: string; minted: NewDrawer | null }>
+  ) => Promise<{ id: string; material: Material; minted: NewDrawer | null }>
   readonly onHandOf: (materialId: string) => number | null
   /** price of one piece or of one mm, in the currency's smallest coin, by family: the drawer's own, else a sister's */
   readonly costOf: (materialId: string, familyId: string) => number | null
@@ -79,18 +79,28 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
 
   const drawer = useCallback(
     async (familyId: string, sizeKey: string, colourName: string) => {
-      if (!physics.has(familyId)) {
+      let family = physics.get(familyId)
+      if (!family) {
         const { data } = await dispatch(api.endpoints.family.initiate(familyId))
-        if (data) setFetched((before) => new Map(before).set(familyId, data))
+        if (!data) throw new Error('The goods could not be fetched.')
+        setFetched((before) => new Map(before).set(familyId, data))
+        family = data
       }
       const same = (candidate: { familyId: string; sizeKey: string; colourName: string }) =>
         candidate.familyId === familyId && candidate.sizeKey === sizeKey && candidate.colourName === colourName
       const there = stores?.materials.find(same) ?? newDrawers.find(same)
-      if (there) return { id: there.id as string, minted: null }
+      if (there) {
+        const id: string = there.id
+        return {
+          id,
+          material: materials.get(id) ?? toMaterial(family, { id, sizeKey, colourName }),
+          minted: null,
+        }
+      }
       const minted = { id: newId(), familyId, sizeKey, colourName }
-      return { id: minted.id as string, minted }
+      return { id: minted.id, material: toMaterial(family, minted), minted }
     },
-    [physics, dispatch, stores, newDrawers],
+    [physics, materials, dispatch, stores, newDrawers],
   )
 
   return useMemo(() => {

@@ -1,4 +1,4 @@
-import { sizeNumber } from '../../../core/index.ts'
+import { AMOUNTS, is, sizeNumber } from '../../../core/index.ts'
 import type { Material, Swap } from '../../../core/index.ts'
 import { newId } from '../../app/useCommand.ts'
 import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
@@ -40,8 +40,8 @@ export function beadLabel(bead: Material | undefined): string {
 /** The variant of a draft that is tied like this one, where there is one. */
 export function twinOf(draft: Draft, { hookMaterialId, swaps }: DraftVariant): DraftVariant | undefined {
   const amounts = (own: readonly Swap[], componentKey: string) => {
-    const { turns, bulk, length } = own.find((swap) => swap.componentKey === componentKey) ?? {}
-    return JSON.stringify([turns, bulk, length])
+    const swap = own.find((candidate) => candidate.componentKey === componentKey)
+    return JSON.stringify([swap?.length, ...AMOUNTS.map((amount) => swap?.[amount])])
   }
   return draft.variants.find(
     (other) =>
@@ -134,7 +134,7 @@ export async function copyWithDrawer(
 
 /** A copy without bead and wire. */
 export function copyUnweighted(draft: Draft, variant: DraftVariant): Copied {
-  const heavy = draft.components.filter(({ kind }) => kind === 'bead' || kind === 'wire' || kind === 'eyes')
+  const heavy = draft.components.filter(({ kind }) => is(kind, 'weighs'))
   const swaps = heavy.reduce<readonly Swap[]>(
     (all, { key }) => withSwap(all, { componentKey: key, omit: true }),
     variant.swaps,

@@ -1,4 +1,4 @@
-import { sizeNumber, valueOf } from '../../../core/index.ts'
+import { is, sizeNumber, valueOf } from '../../../core/index.ts'
 import type { Material, Swap } from '../../../core/index.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 import { beadLabel, copyOf, materialIn } from './variantActions.ts'
@@ -24,9 +24,7 @@ export interface VariantSheet {
   readonly at: (size: string, weightKey: string) => readonly DraftVariant[]
 }
 
-const WEIGHTS: ReadonlySet<string> = new Set(['bead', 'cone', 'wire', 'eyes', 'sheet'])
-
-const weighted = ({ components }: Draft) => components.filter(({ kind }) => WEIGHTS.has(kind))
+const weighted = ({ components }: Draft) => components.filter(({ kind }) => is(kind, 'weighs'))
 
 /** What weighs a variant: each bead and wire with its turns. */
 function weightOf(draft: Draft, variant: DraftVariant, materials: ReadonlyMap<string, Material>): Weight {
@@ -62,7 +60,7 @@ const others = (draft: Draft, swaps: readonly Swap[]) => {
 
 function colourOf(draft: Draft, variant: DraftVariant, materials: ReadonlyMap<string, Material>) {
   const swaps = [...others(draft, variant.swaps)].sort((a, b) => a.componentKey.localeCompare(b.componentKey))
-  const body = draft.components.find(({ kind }) => kind === 'body' || kind === 'foam' || kind === 'thorax')
+  const body = draft.components.find(({ kind }) => is(kind, 'givesColour'))
   const material = body && materials.get(materialIn(draft, variant, body.key) ?? '')
   return { key: JSON.stringify(swaps), name: material?.colourName ?? 'as it is' }
 }

@@ -7,7 +7,7 @@ import { calibrateScreen, useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
-import { NumberField } from '../patterns/ComponentFields.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { WeightCodeFields } from './WeightCodeFields.tsx'
 
 /** Width of a bank card, mm (ISO/IEC 7810 ID-1). */

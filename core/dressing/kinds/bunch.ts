@@ -1,0 +1,130 @@
+import { asksOfBunch, usualOfBunch, worksOutOfBunch } from '../bunch.ts'
+import type { FlyComponent } from '../fly.ts'
+import {
+  bunchSubstance, postStance, spreadStance, stripSubstance, TRAILING, wingStance,
+} from '../substance/fibres.ts' // prettier-ignore
+import type { Stance } from '../substance/fibres.ts'
+import type { Seat, Substance } from '../substance/substance.ts'
+import { foamSubstance } from '../substance/wound.ts'
+import type { FoamHeld } from '../substance/wound.ts'
+import { PLAIN } from './kindOf.ts'
+import type { KindOf } from './kindOf.ts'
+import { always, atFront, both, either, long, not, ofRubber, onSide, waves } from './triggers.ts'
+
+/** A bunch in its stance, or upright foam. */
+const standing =
+  (stanceOf: (component: FlyComponent) => Stance, held: FoamHeld) =>
+  (seat: Seat): Substance =>
+    seat.component.material.family.kind === 'foam'
+      ? foamSubstance(seat, held)
+      : bunchSubstance(seat, stanceOf(seat.component))
+
+const trailing = (seat: Seat): Substance =>
+  seat.component.material.family.kind === 'strip' ? stripSubstance(seat) : bunchSubstance(seat, TRAILING)
+
+/** Fibres, strands or a feather tied in by one end. */
+const BUNCH = {
+  ...PLAIN,
+  asks: asksOfBunch,
+  usual: usualOfBunch(12),
+  worksOut: worksOutOfBunch,
+} as const satisfies Partial<KindOf>
+
+export const tail: KindOf = {
+  ...BUNCH,
+  madeOf: ['fibre', 'marabou', 'hackle', 'hair', 'quill', 'rubber', 'yarn', 'feather'],
+  place: { from: 1, to: 1, side: 'around' },
+  usual: usualOfBunch(6),
+  usualLength: { factor: 2 / 3, of: 'shank' },
+  traits: ['boundIn', 'moves'],
+  substance: trailing,
+  step: { verb: 'tieIn', order: 60, threadEndsAt: 'to' },
+  drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
+  shows: { pulsingTail: waves, longTails: both(long(0.6), not(waves)), rubberLegs: ofRubber },
+}
+
+/** The skin that a nymph or pupa leaves behind. */
+export const shuck: KindOf = {
+  ...BUNCH,
+  madeOf: ['yarn', 'dubbing', 'fibre'],
+  place: { from: 1, to: 1, side: 'around' },
+  usualLength: { factor: 1 / 2, of: 'shank' },
+  traits: ['boundIn', 'moves'],
+  substance: trailing,
+  step: { verb: 'tieIn', order: 70, threadEndsAt: 'to' },
+  drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
+  trim: { how: 'shorten', order: 1 },
+  shows: { trailingShuck: always },
+}
+
+export const legs: KindOf = {
+  ...BUNCH,
+  madeOf: ['hackle', 'rubber', 'fibre', 'marabou', 'hair'],
+  asks: (goods) => [...asksOfBunch(goods), 'side'],
+  place: { from: 0.3, to: 0.5, side: 'below' },
+  usualLength: { factor: 1.1, of: 'shank' },
+  traits: ['boundIn', 'moves'],
+  substance: standing(spreadStance, 'atEnds'),
+  featherShare: 0.3,
+  step: { verb: 'tieIn', order: 180, threadEndsAt: 'to' },
+  drawn: { shape: 'legs', reaches: ['below'], behindHook: false },
+  shows: {
+    shortLegs: not(long(0.7)),
+    oaringLegs: both(onSide('both'), long(0.4)),
+    rubberLegs: either(ofRubber, long(0.9)),
+    longHorns: both(onSide('above'), atFront),
+  },
+}
+
+export const gills: KindOf = {
+  ...BUNCH,
+  madeOf: ['marabou', 'yarn', 'herl', 'fibre'],
+  substance: standing(spreadStance, 'atEnds'),
+  place: { from: 0.05, to: 0.15, side: 'around' },
+  usualLength: { factor: 1 / 2, of: 'gape' },
+  traits: ['boundIn', 'moves'],
+  step: { verb: 'tieIn', order: 140, threadEndsAt: 'to' },
+  drawn: { shape: 'legs', reaches: [], behindHook: false },
+  shows: { paleGills: always },
+}
+
+export const wing: KindOf = {
+  ...BUNCH,
+  madeOf: ['cdc', 'feather', 'hair', 'yarn', 'hackle'],
+  asks: (goods) => [...asksOfBunch(goods), 'side'],
+  place: { from: 0.2, to: 0.3, side: 'above' },
+  substance: standing(wingStance, 'upright'),
+  usualLength: { factor: 1, of: 'shank' },
+  traits: ['boundIn', 'crowdsEye', 'moves'],
+  step: { verb: 'tieIn', order: 160, threadEndsAt: 'to' },
+  drawn: { shape: 'wing', reaches: ['above'], behindHook: true },
+  trim: { how: 'shorten', order: 0 },
+  shows: { splayedWings: onSide('both'), uprightWings: onSide('above'), foldedWings: onSide('around') },
+}
+
+/** An upright bunch round which a hackle may be wound. */
+export const post: KindOf = {
+  ...BUNCH,
+  madeOf: ['yarn', 'hair', 'cdc', 'foam'],
+  place: { from: 0.25, to: 0.3, side: 'above' },
+  substance: standing(postStance, 'upright'),
+  usualLength: { factor: 1.1, of: 'shank' },
+  traits: ['floats', 'boundIn', 'crowdsEye'],
+  step: { verb: 'tieIn', order: 150, threadEndsAt: 'to' },
+  drawn: { shape: 'post', reaches: ['above'], behindHook: true },
+  trim: { how: 'shorten', order: 0 },
+  shows: { uprightWings: always },
+}
+
+/** A strip of skin with its fur. */
+export const strip: KindOf = {
+  ...PLAIN,
+  madeOf: ['strip'],
+  asks: () => ['length'],
+  usualLength: { factor: 1.6, of: 'shank' },
+  traits: ['boundIn', 'moves'],
+  substance: stripSubstance,
+  step: { verb: 'tieIn', order: 80, threadEndsAt: 'to' },
+  drawn: { shape: 'strip', reaches: ['behind'], behindHook: false },
+  shows: { pulsingTail: waves },
+}

@@ -1,0 +1,103 @@
+import type { Hook } from '../../hook/index.ts'
+import type { Material, MaterialKind } from '../../material/index.ts'
+import type { Amounts } from '../amount.ts'
+import type { Component, Place, Proportion, Step } from '../dressing.ts'
+import type { Field } from '../fields.ts'
+import type { FitFinding } from '../finding.ts'
+import type { Fly, FlyComponent } from '../fly.ts'
+import type { Seat, Substance } from '../substance/substance.ts'
+import type { TriggerKey } from './triggers.ts'
+
+/**
+ * Where a kind lies: before all else on the shank, under the body, as the body, as an open collar through which light
+ * falls, or apart from what is wound.
+ */
+export type Layer = 'head' | 'underbody' | 'body' | 'collar' | 'apart'
+
+/** What holds of some kinds and not of others. */
+export type Trait =
+  /** is there to weigh: "unweighted" leaves it off */
+  | 'weighs'
+  /** comes as a finished piece of its own size, whose volume no scale changes */
+  | 'piece'
+  /** lies under the dressing where no eye sees it */
+  | 'hidden'
+  /** metal that floatant does nothing to */
+  | 'bare'
+  /** is tied for the sake of floating */
+  | 'floats'
+  /** is bound in with turns of the tying thread */
+  | 'boundIn'
+  /** crowds the eye where it is wound up to it */
+  | 'crowdsEye'
+  /** as thick as its bulk says */
+  | 'bulky'
+  /** gives the fly the colour that the eye takes for its own */
+  | 'givesColour'
+  /** can wave in still water, where its goods are soft */
+  | 'moves'
+
+/** How a kind is drawn. */
+export interface DrawnAs {
+  readonly shape: 'bead' | 'eyes' | 'wound' | 'coat' | 'rib' | 'laid' | 'tail' | 'hackle' | 'collar' | 'legs' | 'post' | 'wing' | 'strip' // prettier-ignore
+  /** sides on which its free length reaches out of the body */
+  readonly reaches: readonly ('above' | 'below' | 'behind')[]
+  /** whether it is painted before the hook */
+  readonly behindHook: boolean
+}
+
+/** Which of a fish's triggers a component shows. */
+export type Showing = (component: FlyComponent, hook: Hook) => boolean
+
+/** All that is true of one kind of component. Everything else asks it. */
+export interface KindOf {
+  /** goods that it may be made of, the usual ones first */
+  readonly madeOf: readonly [MaterialKind, ...MaterialKind[]]
+  /** amounts that a line of it says, by its goods */
+  readonly asks: (goods: MaterialKind) => readonly Field[]
+  /** where a new one goes */
+  readonly place: Place
+  /** amounts that a new line gets where it says none */
+  readonly usual: (component: Component, material: Material) => Amounts
+  /** free length where a line says none; null for kinds that have none */
+  readonly usualLength: Proportion | null
+  /** amounts that follow from its goods and the length of its place, never written down */
+  readonly worksOut: (component: Component, material: Material, placeMm: number) => Amounts
+  readonly layer: Layer
+  readonly traits: readonly Trait[]
+  /** what it adds to the diameter below it, mm; nought for what sits apart */
+  readonly addedDiameterMm: (component: Component, material: Material, hook: Hook) => number
+  readonly substance: (seat: Seat) => Substance
+  /** strand on one fly before waste, mm, where that is not its length or its turns */
+  readonly strandMm?: (seat: Seat) => number
+  /** share of a hackle feather that goes into it */
+  readonly featherShare: number
+  /** whether it goes on the hook and what is unwise about it there */
+  readonly fit: (component: FlyComponent, fly: Fly) => readonly FitFinding[]
+  /** what is done at the vise, when, and at which end of its place the thread is then */
+  readonly step: { readonly verb: Step['verb']; readonly order: number; readonly threadEndsAt: 'from' | 'to' }
+  readonly drawn: DrawnAs
+  /** which input its mass is a doubt of */
+  readonly doubtOf: 'bead' | 'wire' | 'dressing'
+  /** what shears do to it, and its turn among what can be cut; null for what is left alone */
+  readonly trim: { readonly how: 'shorten' | 'clipBelow'; readonly order: number } | null
+  readonly shows: Readonly<Partial<Record<TriggerKey, Showing>>>
+}
+
+/** What a kind is that says nothing else: bound in somewhere on the shank, of no free length, drawn as a wound body. */
+export const PLAIN = {
+  asks: () => [],
+  place: { from: 0.2, to: 0.9, side: 'around' },
+  usual: () => ({}),
+  usualLength: null,
+  worksOut: () => ({}),
+  layer: 'apart',
+  traits: ['boundIn'],
+  addedDiameterMm: () => 0,
+  featherShare: 1,
+  fit: () => [],
+  drawn: { shape: 'wound', reaches: [], behindHook: false },
+  doubtOf: 'dressing',
+  trim: null,
+  shows: {},
+} as const satisfies Partial<KindOf>

@@ -1,1 +1,0 @@
-export { substanceOf } from './substanceOf.ts'
