@@ -6,8 +6,50 @@ const layer = (name, path, allowed) => ({
   to: { path: '^(core|contract|server|web|demo|bench|e2e|tools)/', pathNot: allowed },
 })
 
+/**
+ * The floors of the web, from the ground: each stands on those before it. Wire, words, ui, drawing and workers are the
+ * ground; rooms (places) never open into one another; the app is the roof.
+ */
+const FLOORS = [
+  ['workers'],
+  ['wire'],
+  ['words'],
+  ['ui'],
+  ['drawing'],
+  ['files'],
+  ['moment', 'recipe'],
+  ['column', 'parts'],
+  ['places'],
+  ['app'],
+]
+const floorRules = FLOORS.map((floor, i) => {
+  const here = floor.join('|')
+  const below = FLOORS.slice(0, i).flat()
+  return {
+    name: `web-floor-${floor.join('-and-')}`,
+    severity: 'error',
+    from: { path: `^web/(${here})/` },
+    to: { path: '^web/', pathNot: [`^web/(${[...floor, ...below].join('|')})/`] },
+  }
+})
+
 module.exports = {
   forbidden: [
+    ...floorRules,
+    {
+      name: 'web-rooms-apart',
+      comment: 'A place never imports another: what two of them need lies on a floor below.',
+      severity: 'error',
+      from: { path: '^web/places/([^/]+)/' },
+      to: { path: '^web/places/', pathNot: '^web/places/$1/' },
+    },
+    ...['moment|recipe', 'column|parts'].map((floor) => ({
+      name: `web-apart-${floor.replace('|', '-')}`,
+      comment: 'Neighbours on one floor keep to themselves.',
+      severity: 'error',
+      from: { path: `^web/(${floor})/` },
+      to: { path: `^web/(${floor})/`, pathNot: ['^web/$1/'] },
+    })),
     layer('core-stands-alone', '^core/', '^core/'),
     layer('contract-knows-core', '^contract/', '^(core|contract)/'),
     layer('server-knows-core-and-contract', '^server/', '^(core|contract|server)/'),

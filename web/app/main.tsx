@@ -5,7 +5,7 @@ import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router/dom'
 import { GlobalStyle } from '../ui/GlobalStyle.tsx'
 import { router } from './router.tsx'
-import { store } from './store.ts'
+import { store } from '../wire/store.ts'
 
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router'
-import { light, pin } from '../app/state.ts'
-import { useAppDispatch, useAppSelector } from '../app/store.ts'
+import { light, pin } from '../wire/state.ts'
+import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import type { Mark } from './marks.ts'
 import { heightShare, spread } from './scale.ts'
 

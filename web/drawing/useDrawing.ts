@@ -1,6 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react'
-import { api } from '../app/api.ts'
-import { store } from '../app/store.ts'
+import { api } from '../wire/api.ts'
+import { store } from '../wire/store.ts'
 import type { Drawing } from './FlyDrawing.tsx'
 
 /** Asked for at once; the server takes a few more. */

@@ -2,10 +2,10 @@ import { useEffect, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { useSearchQuery } from '../api.ts'
+import { useSearchQuery } from '../../wire/api.ts'
 import { PLACES } from '../places.ts'
-import { find, toggleKeys } from '../state.ts'
-import { useAppDispatch } from '../store.ts'
+import { find, toggleKeys } from '../../wire/state.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 
 const Panel = styled.div`
   position: sticky;

@@ -1,7 +1,7 @@
 import styled from 'styled-components'
 import { Button } from '../../ui/Button.tsx'
-import { toggleKeys } from '../state.ts'
-import { useAppDispatch } from '../store.ts'
+import { toggleKeys } from '../../wire/state.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 
 const Panel = styled.section`
   margin-bottom: 14px;

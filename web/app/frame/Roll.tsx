@@ -16,7 +16,7 @@ import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
-import { dayName } from '../words.ts'
+import { dayName } from '../../words/words.ts'
 
 const ICONS: Readonly<Record<PlaceName, LucideIcon>> = {
   Tonight: Moon,

@@ -4,10 +4,10 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import type { ActionId, FrameView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { useActionsQuery } from '../api.ts'
-import { setTrouble } from '../state.ts'
-import { useAppDispatch, useAppSelector } from '../store.ts'
-import { useCommand } from '../useCommand.ts'
+import { useActionsQuery } from '../../wire/api.ts'
+import { setTrouble } from '../../wire/state.ts'
+import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 
 const Foot = styled.footer`
   grid-area: tray;

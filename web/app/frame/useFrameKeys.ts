@@ -2,10 +2,10 @@ import { useContext, useEffect } from 'react'
 import { useNavigate } from 'react-router'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
-import { isTyping, PlaceKeysContext } from '../shortcuts.ts'
-import { find, toggleKeys } from '../state.ts'
-import { useAppDispatch } from '../store.ts'
-import { useCommand } from '../useCommand.ts'
+import { isTyping, PlaceKeysContext } from '../../ui/shortcuts.ts'
+import { find, toggleKeys } from '../../wire/state.ts'
+import { useAppDispatch } from '../../wire/store.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 
 const inOverlay = (target: EventTarget | null) =>
   target instanceof HTMLElement && Boolean(target.closest('[role="dialog"], [role="listbox"], [role="search"]'))

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { dayName } from '../../app/words.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { dayName } from '../../words/words.ts'
 import { NoteField } from '../../ui/fields.tsx'
 import { Quiet } from '../../ui/layout.tsx'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
-import { stockAmount } from '../../app/words.ts'
+import { stockAmount } from '../../words/words.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Dense, Heading, Section } from '../../ui/layout.tsx'
 

@@ -1,14 +1,18 @@
 import { lazy, Suspense } from 'react'
 import { wording } from '../../../core/index.ts'
 import type { BenchView } from '../../../contract/index.ts'
-import { useFrameQuery } from '../../app/api.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useFrameQuery } from '../../wire/api.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
 
-const DropTestForm = lazy(async () => ({ default: (await import('../tank/DropTestForm.tsx')).DropTestForm }))
-const WeighingForm = lazy(async () => ({ default: (await import('../tank/WeighingForm.tsx')).WeighingForm }))
+const DropTestForm = lazy(async () => ({
+  default: (await import('../../parts/measure/DropTestForm.tsx')).DropTestForm,
+}))
+const WeighingForm = lazy(async () => ({
+  default: (await import('../../parts/measure/WeighingForm.tsx')).WeighingForm,
+}))
 
 /** What a stand-in gets where there is no estimate. */
 const USUAL = { mg: 50, mmPerS: 300 }

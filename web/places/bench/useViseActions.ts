@@ -1,8 +1,8 @@
 import { useCallback, useState } from 'react'
 import type { BenchStep, BenchView, EventId } from '../../../contract/index.ts'
-import { readOutbox } from '../../app/outbox.ts'
-import { useAppSelector } from '../../app/store.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import { readOutbox } from '../../wire/outbox.ts'
+import { useAppSelector } from '../../wire/store.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
 type Counted = 'done' | 'spoiled' | 'step' | 'station' | 'pause' | 'resume'

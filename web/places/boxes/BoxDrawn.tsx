@@ -8,16 +8,16 @@ import {
 } from 'react-aria-components'
 import styled from 'styled-components'
 import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
-import { light } from '../../app/state.ts'
-import { useAppDispatch, useAppSelector } from '../../app/store.ts'
-import { useCommand } from '../../app/useCommand.ts'
+import { light } from '../../wire/state.ts'
+import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NearView } from '../../ui/NearView.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { placeMark } from './useCensus.ts'
-import { useMayOverfill } from './useMayOverfill.tsx'
+import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 
 const Foam = styled.div<{ $columns: number }>`
   display: grid;

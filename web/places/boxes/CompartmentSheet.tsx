@@ -1,15 +1,15 @@
 import { useState } from 'react'
 import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
-import { usePatternsQuery } from '../../app/api.ts'
-import { useCommand } from '../../app/useCommand.ts'
+import { usePatternsQuery } from '../../wire/api.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { Ledger } from '../ledger/Ledger.tsx'
-import { useMayOverfill } from './useMayOverfill.tsx'
+import { Ledger } from '../../parts/Ledger.tsx'
+import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 
 type Fly = CompartmentLine['flies'][number]
 

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { HistoryLine } from '../../../contract/index.ts'
-import { useFrameQuery, useHistoryQuery } from '../../app/api.ts'
-import { monthOf } from '../../app/words.ts'
+import { useFrameQuery, useHistoryQuery } from '../../wire/api.ts'
+import { monthOf } from '../../words/words.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 

@@ -6,7 +6,7 @@ import type {
   PatternId,
   VariantId,
 } from '../../../contract/index.ts'
-import { newId } from '../../app/useCommand.ts'
+import { newId } from '../../wire/useCommand.ts'
 
 type PutIn = CommandInput<'fliesPutIn'>
 

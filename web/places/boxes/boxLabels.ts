@@ -1,6 +1,6 @@
 import { PDFDocument, StandardFonts } from 'pdf-lib'
 import type { BoxLine } from '../../../contract/index.ts'
-import { saveFile } from '../../app/saveFile.ts'
+import { saveFile } from '../../files/saveFile.ts'
 
 const PT_PER_MM = 72 / 25.4
 /** A4, mm, with labels in three columns. */

@@ -1,9 +1,9 @@
 import { useMemo } from 'react'
 import { arrange, takesAnHour } from '../../../core/index.ts'
 import type { ArrangedFly, Layout, ProposedPlace } from '../../../core/index.ts'
-import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../app/api.ts'
-import { usePlanned } from '../../app/planned.ts'
-import type { PlannedVariant } from '../../app/planned.ts'
+import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../wire/api.ts'
+import { usePlanned } from '../../wire/planned.ts'
+import type { PlannedVariant } from '../../wire/planned.ts'
 
 /** A month counts for a fly where what it serves is at least so likely in it. */
 const ABOUT = 0.2

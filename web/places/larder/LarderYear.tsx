@@ -4,7 +4,7 @@ import styled from 'styled-components'
 import { curveC, epochDayOf, MONTH_STARTS, newYearOf, YEAR_STEP_DAYS, yearOf } from '../../../core/index.ts'
 import type { ReachState, StageYear } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
-import { MONTHS } from '../../app/days.ts'
+import { MONTHS } from '../../words/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { CommandInput } from '../../../contract/index.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Caution, Fault, Row } from '../../ui/layout.tsx'

@@ -12,13 +12,13 @@ import {
 } from '../../../core/index.ts'
 import type { DatedTrigger, EmergenceWindow } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
-import { useReachSeasonQuery } from '../../app/api.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useReachSeasonQuery } from '../../wire/api.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
-import { dayMonth } from '../../app/days.ts'
+import { dayMonth } from '../../words/days.ts'
 import { NoteIt } from './NoteIt.tsx'
 
 const KINDS: Readonly<Record<ReachSeasonView['observations'][number]['observation']['kind'], string>> = {

@@ -2,12 +2,12 @@ import { Link } from 'react-router'
 import { wording } from '../../../core/index.ts'
 import type { StageLikelihood } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { StageSeason } from './StageSeason.tsx'
-import { MonthStrip } from './MonthStrip.tsx'
+import { MonthStrip } from '../../parts/MonthStrip.tsx'
 
 const MONTHS = [
   'January',

@@ -1,6 +1,6 @@
 import { MONTH_STARTS, YEAR_STEP_DAYS } from '../../../core/index.ts'
-import { MONTHS } from '../../app/days.ts'
-import { saveFile } from '../../app/saveFile.ts'
+import { MONTHS } from '../../words/days.ts'
+import { saveFile } from '../../files/saveFile.ts'
 
 /** A food's year as it is drawn. */
 export interface DrawnRow {

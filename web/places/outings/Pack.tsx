@@ -1,14 +1,14 @@
 import { useMemo, useState } from 'react'
 import type { BoxLine, CompartmentId, CompartmentLine, OutingLine, VariantId } from '../../../contract/index.ts'
-import { useBoxesQuery, useFrameQuery } from '../../app/api.ts'
-import { usePlanned } from '../../app/planned.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { dayName } from '../../app/words.ts'
+import { useBoxesQuery, useFrameQuery } from '../../wire/api.ts'
+import { usePlanned } from '../../wire/planned.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { useMayOverfill } from '../boxes/useMayOverfill.tsx'
+import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 
 type Fly = CompartmentLine['flies'][number]
 

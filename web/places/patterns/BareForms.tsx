@@ -3,9 +3,9 @@ import { BARE_FORMS, readTypedLine } from '../../../core/index.ts'
 import type { BareForm, Component, Material } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
-import { newLine } from './draft.ts'
-import type { ChangeDraft, NewDrawer } from './draft.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import { newLine } from '../../recipe/draft.ts'
+import type { ChangeDraft, NewDrawer } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 /** The drawers and components of a form, its materials found in the catalogue by the words of its lines. */
 async function laidOut(form: BareForm, book: MaterialBook) {

@@ -3,7 +3,7 @@ import type { Component, Field, Limits, MaterialKind, Proportion } from '../../.
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { factorText } from './lineText.ts'
+import { factorText } from '../../recipe/lineText.ts'
 
 type Of = 'shank' | 'gape' | 'hookLength' | 'bead' | 'mm'
 

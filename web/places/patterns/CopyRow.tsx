@@ -2,10 +2,10 @@ import { is, wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
-import type { Draft, DraftVariant } from './draft.ts'
-import { copyToSize, copyUnweighted, copyWithDrawer, materialIn } from './variantActions.ts'
-import type { Copied } from './variantActions.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import { copyToSize, copyUnweighted, copyWithDrawer, materialIn } from '../../recipe/variantActions.ts'
+import type { Copied } from '../../recipe/variantActions.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 interface CopyRowProps {
   readonly draft: Draft

@@ -1,9 +1,9 @@
 import { lazy, Suspense, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
-import type { ChangeDraft, Draft, DraftVariant } from './draft.ts'
+import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
 import { Trim } from './Trim.tsx'
-import type { MaterialBook } from './useMaterialBook.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))

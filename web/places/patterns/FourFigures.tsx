@@ -1,6 +1,6 @@
 import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useWording } from '../../words/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -1,10 +1,10 @@
 import { memo, useState } from 'react'
-import { useLarderQuery } from '../../app/api.ts'
+import { useLarderQuery } from '../../wire/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
-import { MonthStrip } from '../larder/MonthStrip.tsx'
-import type { ChangeDraft, Draft } from './draft.ts'
+import { MonthStrip } from '../../parts/MonthStrip.tsx'
+import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 
 const PURPOSES = [
   { id: 'imitation', name: 'imitation' },

@@ -4,9 +4,9 @@ import type { ComponentKind, MaterialKind } from '../../../core/index.ts'
 import type { FamilyFull } from '../../../contract/index.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import type { NewDrawer } from './draft.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
-import { nearestSize } from './variantActions.ts'
+import type { NewDrawer } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { nearestSize } from '../../recipe/variantActions.ts'
 
 interface PickerProps {
   readonly kind: ComponentKind | 'hook'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { BoxesView, CompartmentId, VariantLine } from '../../../contract/index.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'

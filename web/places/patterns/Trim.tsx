@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react'
 import { trimmable, trimSteps, waterAt, wording } from '../../../core/index.ts'
 import type { Component, Cut, Trimmed } from '../../../core/index.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
-import type { ChangeDraft } from './draft.ts'
+import type { ChangeDraft } from '../../recipe/draft.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 interface TrimProps {

@@ -4,11 +4,11 @@ import type { TypedLine } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import { newLine } from './draft.ts'
-import type { ChangeDraft } from './draft.ts'
-import { componentLine } from './lineText.ts'
-import { toMaterial } from './useMaterialBook.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import { newLine } from '../../recipe/draft.ts'
+import type { ChangeDraft } from '../../recipe/draft.ts'
+import { componentLine } from '../../recipe/lineText.ts'
+import { toMaterial } from '../../recipe/useMaterialBook.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 type Unclear = Extract<TypedLine, { kind: 'unclear' }>
 

@@ -2,11 +2,11 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
 import type { BoxesView } from '../../../contract/index.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import type { ChangeDraft, DraftVariant } from './draft.ts'
+import type { ChangeDraft, DraftVariant } from '../../recipe/draft.ts'
 import type { WorkedVariant } from './useWorkedVariants.ts'
 
 const Table = styled(Dense)`

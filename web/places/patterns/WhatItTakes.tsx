@@ -1,10 +1,10 @@
 import { Link } from 'react-router'
 import { billOfMaterials, costOf, fliesAllowed } from '../../../core/index.ts'
-import { useStoresQuery } from '../../app/api.ts'
-import { useMoney } from '../../app/useMoney.ts'
-import { stockAmount } from '../../app/words.ts'
+import { useStoresQuery } from '../../wire/api.ts'
+import { useMoney } from '../../words/useMoney.ts'
+import { stockAmount } from '../../words/words.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
-import { drawerTitle } from '../stores/drawerState.ts'
+import { drawerTitle } from '../../recipe/drawerState.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 /** A batch by which costs are said. */

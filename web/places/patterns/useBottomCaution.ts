@@ -1,10 +1,10 @@
 import { useMemo } from 'react'
 import { bandIn, behaviourOf, bottomAspect, wording } from '../../../core/index.ts'
-import { useLarderQuery } from '../../app/api.ts'
-import { reachStateOf } from '../../app/reachState.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
-import type { Draft } from './draft.ts'
+import { useLarderQuery } from '../../wire/api.ts'
+import { reachStateOf } from '../../moment/reachState.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
+import type { Draft } from '../../recipe/draft.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 /** Says when a fly that is meant for food on the bottom does not get down at the place in the Column. */

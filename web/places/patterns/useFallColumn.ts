@@ -4,9 +4,9 @@ import type { Rung } from '../../../core/index.ts'
 import type { PatternView } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
 import type { ColumnContent, FallMark, Mark, SecondMark } from '../../column/marks.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
-import type { Draft } from './draft.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
+import type { Draft } from '../../recipe/draft.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
 const LAST_SECOND = 12

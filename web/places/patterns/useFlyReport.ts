@@ -18,9 +18,9 @@ import type {
   Incomplete,
   Measured,
 } from '../../../core/index.ts'
-import { useMeasurementsQuery } from '../../app/api.ts'
-import type { Draft, DraftVariant } from './draft.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import { useMeasurementsQuery } from '../../wire/api.ts'
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 /** The chosen variant worked out: its report, its drawing, its fall with line trailing. */
 export interface WorkedOut {

@@ -1,13 +1,13 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { depthAtTime, rungsOf, sizeNumber, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { Material, Rung } from '../../../core/index.ts'
-import { usePlaceKeys } from '../../app/shortcuts.ts'
-import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
-import { toMaterial } from './useMaterialBook.ts'
+import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import type { Draft, DraftVariant, NewDrawer } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { toMaterial } from '../../recipe/useMaterialBook.ts'
 import type { WorkedOut } from './useFlyReport.ts'
-import { copyOf, labelFor, materialIn, twinOf } from './variantActions.ts'
-import { newId } from '../../app/useCommand.ts'
+import { copyOf, labelFor, materialIn, twinOf } from '../../recipe/variantActions.ts'
+import { newId } from '../../wire/useCommand.ts'
 
 const DEEPEST_MM = 3000
 

@@ -7,9 +7,9 @@ import {
 } from '../../../core/index.ts'
 import type { Fly, FlyReport } from '../../../core/index.ts'
 import type { VariantLine } from '../../../contract/index.ts'
-import { useMeasurementsQuery } from '../../app/api.ts'
-import type { Draft, DraftVariant } from './draft.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import { useMeasurementsQuery } from '../../wire/api.ts'
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 /** A variant of the draft as core has it in free fall at 10 °C; without a report while it lacks something or has no recipe. */
 export interface WorkedVariant {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { jigNymph, shippedMaterial } from '../../../core/testing/shippedMaterial.ts'
-import { emptyDraft } from './draft.ts'
-import type { Draft, DraftVariant } from './draft.ts'
+import { emptyDraft } from '../../recipe/draft.ts'
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { variantSheets } from './variantSheets.ts'
 
 const made = jigNymph()

@@ -1,9 +1,9 @@
 import { is, sizeNumber, valueOf } from '../../../core/index.ts'
 import type { Material, Swap } from '../../../core/index.ts'
-import type { Draft, DraftVariant } from './draft.ts'
-import { beadLabel, copyOf, materialIn } from './variantActions.ts'
-import type { Copied } from './variantActions.ts'
-import type { MaterialBook } from './useMaterialBook.ts'
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import { beadLabel, copyOf, materialIn } from '../../recipe/variantActions.ts'
+import type { Copied } from '../../recipe/variantActions.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 /** A row of a sheet: one way to weight the fly. */
 export interface Weight {

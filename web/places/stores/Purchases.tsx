@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { MaterialLine, PurchaseView } from '../../../contract/index.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { dayName } from '../../app/words.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { drawerTitle } from './drawerState.ts'
+import { drawerTitle } from '../../recipe/drawerState.ts'
 
 type Line = PurchaseView['lines'][number]
 

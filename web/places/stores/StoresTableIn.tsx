@@ -1,9 +1,9 @@
 import { readStoresTable, STORES_COLUMNS, TABLE_UNIT } from '../../../core/index.ts'
 import type { CommandInput, FamilyId, MaterialId, MaterialLine } from '../../../contract/index.ts'
-import { useCatalogueQuery } from '../../app/api.ts'
-import { saveCsv } from '../../app/saveCsv.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
-import { TableIn } from '../intake/TableIn.tsx'
+import { useCatalogueQuery } from '../../wire/api.ts'
+import { saveCsv } from '../../files/saveCsv.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
+import { TableIn } from '../../files/TableIn.tsx'
 
 type PutIn = CommandInput<'storesPutIn'>
 const COIN = 100

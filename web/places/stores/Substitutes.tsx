@@ -13,14 +13,14 @@ import {
 } from '../../../core/index.ts'
 import type { Fly, Material } from '../../../core/index.ts'
 import type { MaterialLine, UsesView } from '../../../contract/index.ts'
-import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../app/api.ts'
-import { useMoney } from '../../app/useMoney.ts'
-import { useWording } from '../../app/useWording.ts'
-import { stockAmount } from '../../app/words.ts'
+import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../wire/api.ts'
+import { useMoney } from '../../words/useMoney.ts'
+import { useWording } from '../../words/useWording.ts'
+import { stockAmount } from '../../words/words.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
-import { useMaterialBook } from '../patterns/useMaterialBook.ts'
-import { drawerTitle } from './drawerState.ts'
+import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
+import { drawerTitle } from '../../recipe/drawerState.ts'
 
 const MOST = 6
 /** Distances of colour that are not seen, and that are seen but pass. */

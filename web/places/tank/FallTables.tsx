@@ -1,5 +1,5 @@
 import { depthAtTime, timeToDepth, wording } from '../../../core/index.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Dense, Row } from '../../ui/layout.tsx'
 import type { InTank } from './tankFlies.ts'
 

@@ -1,14 +1,14 @@
 import type { DropTestLine, WeighingLine } from '../../../contract/index.ts'
 import { reckonedPiece, wording } from '../../../core/index.ts'
-import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../app/api.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../wire/api.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Caution, Dense, Quiet, Section } from '../../ui/layout.tsx'
-import { useMaterialBook } from '../patterns/useMaterialBook.ts'
-import { DropTestForm } from './DropTestForm.tsx'
-import { WeighingForm } from './WeighingForm.tsx'
+import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
+import { DropTestForm } from '../../parts/measure/DropTestForm.tsx'
+import { WeighingForm } from '../../parts/measure/WeighingForm.tsx'
 
 /** What a stand-in gets where there is no estimate. */
 const USUAL_FLY_MG = 50

@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse'
 import { depthAtTime } from '../../../core/index.ts'
-import { saveFile } from '../../app/saveFile.ts'
+import { saveFile } from '../../files/saveFile.ts'
 import type { InTank } from './tankFlies.ts'
 
 const STEP_S = 0.25

@@ -8,7 +8,7 @@ import {
 } from '../../../core/index.ts'
 import type { Conditions, Descent, FlyDrawing, FlyReport } from '../../../core/index.ts'
 import type { MeasurementsView, PatternView } from '../../../contract/index.ts'
-import type { MaterialBook } from '../patterns/useMaterialBook.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
 /** A variant in the tank. */
 export interface InTank {

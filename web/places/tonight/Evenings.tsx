@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { useCommand } from '../../app/useCommand.ts'
-import { dayName } from '../../app/words.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row } from '../../ui/layout.tsx'

@@ -1,5 +1,5 @@
 import type { SettingsBody } from '../../../contract/index.ts'
-import { useCommand } from '../../app/useCommand.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'

@@ -17,9 +17,9 @@ import type {
   WaterKind,
 } from '../../../core/index.ts'
 import type { FrameView, LarderView } from '../../../contract/index.ts'
-import { toTieable } from '../../app/planned.ts'
-import type { Planned, PlannedVariant } from '../../app/planned.ts'
-import type { NamedBuyLine } from '../buying/BuyingList.tsx'
+import { toTieable } from '../../wire/planned.ts'
+import type { Planned, PlannedVariant } from '../../wire/planned.ts'
+import type { NamedBuyLine } from '../../parts/buying/BuyingList.tsx'
 import type { Newcomer } from './useNewcomers.ts'
 
 /** A batch with its fly, and what it needs at hand. */

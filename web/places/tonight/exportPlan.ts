@@ -1,6 +1,6 @@
 import { createEvents } from 'ics'
 import type { DateArray } from 'ics'
-import { saveFile } from '../../app/saveFile.ts'
+import { saveFile } from '../../files/saveFile.ts'
 import type { Ahead } from './ahead.ts'
 
 /** Evenings begin at seven. */

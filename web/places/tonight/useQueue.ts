@@ -1,8 +1,8 @@
 import { useState } from 'react'
-import { api } from '../../app/api.ts'
-import { useAppDispatch } from '../../app/store.ts'
-import { newId, useCommand } from '../../app/useCommand.ts'
-import { draftOf, toCommand } from '../patterns/draft.ts'
+import { api } from '../../wire/api.ts'
+import { useAppDispatch } from '../../wire/store.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
+import { draftOf, toCommand } from '../../recipe/draft.ts'
 import type { AheadBatch } from './ahead.ts'
 import type { Newcomer } from './useNewcomers.ts'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { WatersView } from '../../../contract/index.ts'
-import { useCommand } from '../../app/useCommand.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'

@@ -12,7 +12,7 @@ import {
 } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachSeasonView } from '../../../contract/index.ts'
-import { MONTHS } from '../../app/days.ts'
+import { MONTHS } from '../../words/days.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 
 const AHEAD_DAYS = 60

@@ -4,10 +4,10 @@ import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachChoice, WatersView } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
 import type { ColumnContent, WaterSection } from '../../column/marks.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { useMoment } from '../../app/useMoment.ts'
-import type { Moment } from '../../app/useMoment.ts'
-import { useWording } from '../../app/useWording.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { useMoment } from '../../moment/useMoment.ts'
+import type { Moment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
 
 const SHARES = [0.02, 0.25, 0.5, 0.75, 1]
 const SHALLOWEST_MM = 500

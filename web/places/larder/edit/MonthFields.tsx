@@ -1,4 +1,4 @@
-import { MONTHS } from '../../../app/days.ts'
+import { MONTHS } from '../../../words/days.ts'
 import { Dense, Quiet } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'

@@ -1,9 +1,9 @@
 import { wording } from '../../../../core/index.ts'
-import { saveFile } from '../../../app/saveFile.ts'
-import { useWording } from '../../../app/useWording.ts'
+import { saveFile } from '../../../files/saveFile.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Row, Section } from '../../../ui/layout.tsx'
-import type { Draft, DraftVariant } from '../draft.ts'
+import type { Draft, DraftVariant } from '../../../recipe/draft.ts'
 import type { WorkedOut } from '../useFlyReport.ts'
 import type { CardSize } from './cardPdf.ts'
 

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { combinationsOf, finalists, paretoFront } from '../../../../core/index.ts'
 import type { Finalist, FindInput, Found, Wanted } from '../../../../core/index.ts'
-import { setWork } from '../../../app/state.ts'
-import { useAppDispatch } from '../../../app/store.ts'
+import { setWork } from '../../../wire/state.ts'
+import { useAppDispatch } from '../../../wire/store.ts'
 import { runJob } from '../../../workers/gateway.ts'
 
 /** What a search has found, and how far it is. */

@@ -2,12 +2,12 @@ import { useEffect, useMemo, useState } from 'react'
 import { hookStyle } from '../../../../core/index.ts'
 import type { Material, Offers } from '../../../../core/index.ts'
 import type { FamilyFull } from '../../../../contract/index.ts'
-import { api } from '../../../app/api.ts'
-import { useAppDispatch } from '../../../app/store.ts'
-import { newId } from '../../../app/useCommand.ts'
-import type { NewDrawer } from '../draft.ts'
-import { toMaterial } from '../useMaterialBook.ts'
-import type { MaterialBook } from '../useMaterialBook.ts'
+import { api } from '../../../wire/api.ts'
+import { useAppDispatch } from '../../../wire/store.ts'
+import { newId } from '../../../wire/useCommand.ts'
+import type { NewDrawer } from '../../../recipe/draft.ts'
+import { toMaterial } from '../../../recipe/useMaterialBook.ts'
+import type { MaterialBook } from '../../../recipe/useMaterialBook.ts'
 
 /** What a search may take, as ticked. */
 export interface OfferChoice {

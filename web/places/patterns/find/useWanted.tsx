@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { fromCore, parseQuantity, POSTURES, wording } from '../../../../core/index.ts'
 import type { ParsedQuantity, Posture, Wanted } from '../../../../core/index.ts'
-import { useMoment } from '../../../app/useMoment.ts'
-import { useWording } from '../../../app/useWording.ts'
+import { useMoment } from '../../../moment/useMoment.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { Select, TextField } from '../../../ui/fields.tsx'
 
 /** Height of the stones of a usual bed, mm. */

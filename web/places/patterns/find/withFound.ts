@@ -1,9 +1,9 @@
 import { swapsFor, weightable } from '../../../../core/index.ts'
 import type { Finalist } from '../../../../core/index.ts'
-import { newId } from '../../../app/useCommand.ts'
-import type { Draft, DraftVariant } from '../draft.ts'
-import type { MaterialBook } from '../useMaterialBook.ts'
-import { labelFor } from '../variantActions.ts'
+import { newId } from '../../../wire/useCommand.ts'
+import type { Draft, DraftVariant } from '../../../recipe/draft.ts'
+import type { MaterialBook } from '../../../recipe/useMaterialBook.ts'
+import { labelFor } from '../../../recipe/variantActions.ts'
 import type { Searchable } from './useOffers.ts'
 
 /** What tells a weighting apart where its hook and bead do not: turns of wire, the length of its pin. */

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { CommandInput, Problem } from '../../../contract/index.ts'
-import { useCommand } from '../../app/useCommand.ts'
+import { useCommand } from '../../wire/useCommand.ts'
 
 /** Keeps a measurement: what was refused stands in the form with its reason, what was taken empties it. */
 export function useKeeping(onKept: () => void) {

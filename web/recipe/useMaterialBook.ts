@@ -1,9 +1,9 @@
 import { useCallback, useMemo, useState } from 'react'
-import type { Material, MaterialFamily } from '../../../core/index.ts'
-import type { FamilyFull, MaterialLine } from '../../../contract/index.ts'
-import { api, useCatalogueQuery, useFamiliesQuery, useStoresQuery } from '../../app/api.ts'
-import { useAppDispatch } from '../../app/store.ts'
-import { newId } from '../../app/useCommand.ts'
+import type { Material, MaterialFamily } from '../../core/index.ts'
+import type { FamilyFull, MaterialLine } from '../../contract/index.ts'
+import { api, useCatalogueQuery, useFamiliesQuery, useStoresQuery } from '../wire/api.ts'
+import { useAppDispatch } from '../wire/store.ts'
+import { newId } from '../wire/useCommand.ts'
 import type { NewDrawer } from './draft.ts'
 
 /** Materials as the pattern sheet needs them: drawers with physics, families to choose from. */

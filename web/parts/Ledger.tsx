@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { wording } from '../../../core/index.ts'
-import { useLedgerQuery } from '../../app/api.ts'
-import type { LedgerOf } from '../../app/api.ts'
-import { clockTime, dayName } from '../../app/words.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Dense, Quiet, Section } from '../../ui/layout.tsx'
+import { wording } from '../../core/index.ts'
+import { useLedgerQuery } from '../wire/api.ts'
+import type { LedgerOf } from '../wire/api.ts'
+import { clockTime, dayName } from '../words/words.ts'
+import { Button } from '../ui/Button.tsx'
+import { Dense, Quiet, Section } from '../ui/layout.tsx'
 
 interface LedgerProps {
   readonly of: LedgerOf

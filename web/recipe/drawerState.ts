@@ -1,5 +1,5 @@
-import type { MaterialLine } from '../../../contract/index.ts'
-import { wording } from '../../../core/index.ts'
+import type { MaterialLine } from '../../contract/index.ts'
+import { wording } from '../../core/index.ts'
 
 type DrawerState = 'out' | 'low' | 'notCounted' | 'countNeeded' | 'enough'
 

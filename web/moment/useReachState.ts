@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { ReachState } from '../../core/index.ts'
-import { useReachSeasonQuery } from './api.ts'
+import { useReachSeasonQuery } from '../wire/api.ts'
 import { reachStateOf, toReachSeason } from './reachState.ts'
 import { useMoment } from './useMoment.ts'
 

@@ -1,5 +1,5 @@
-import { KINDS, wording } from '../../../core/index.ts'
-import type { Component, Material, Proportion } from '../../../core/index.ts'
+import { KINDS, wording } from '../../core/index.ts'
+import type { Component, Material, Proportion } from '../../core/index.ts'
 
 const OF: Readonly<Record<string, string>> = { shank: 'shank', gape: 'gape', hookLength: 'fly', bead: 'bead' }
 const FRACTIONS: readonly (readonly [number, string])[] = [

@@ -1,8 +1,8 @@
 import { useMemo } from 'react'
 import { epochDayOf, forecastC } from '../../core/index.ts'
 import type { FrameView, ReachChoice } from '../../contract/index.ts'
-import { useFrameQuery } from './api.ts'
-import { useAppSelector } from './store.ts'
+import { useFrameQuery } from '../wire/api.ts'
+import { useAppSelector } from '../wire/store.ts'
 
 /** The moment that every figure depends on, with its reach; null until there is a water. */
 export interface Moment {

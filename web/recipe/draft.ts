@@ -1,7 +1,7 @@
-import { KINDS, withUsual } from '../../../core/index.ts'
-import type { Component, Material, Place, Swap } from '../../../core/index.ts'
-import type { CommandInput, PatternView } from '../../../contract/index.ts'
-import { newId } from '../../app/useCommand.ts'
+import { KINDS, withUsual } from '../../core/index.ts'
+import type { Component, Material, Place, Swap } from '../../core/index.ts'
+import type { CommandInput, PatternView } from '../../contract/index.ts'
+import { newId } from '../wire/useCommand.ts'
 
 /** A variant as it is being edited. */
 export interface DraftVariant {

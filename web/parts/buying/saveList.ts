@@ -1,5 +1,5 @@
-import { saveCsv } from '../../app/saveCsv.ts'
-import { saveFile } from '../../app/saveFile.ts'
+import { saveCsv } from '../../files/saveCsv.ts'
+import { saveFile } from '../../files/saveFile.ts'
 
 type Rows = readonly (readonly string[])[]
 const HEADING = ['material', 'amount', 'packs', 'about', 'order by']

@@ -1,9 +1,9 @@
 import { useEffect, useMemo } from 'react'
 import { datedBroods } from '../../core/index.ts'
 import { runJob } from '../workers/gateway.ts'
-import { api, useKeepWindowsMutation, useLarderQuery, useSeasonQuery } from './api.ts'
-import { setWork } from './state.ts'
-import { useAppDispatch } from './store.ts'
+import { api, useKeepWindowsMutation, useLarderQuery, useSeasonQuery } from '../wire/api.ts'
+import { setWork } from '../wire/state.ts'
+import { useAppDispatch } from '../wire/store.ts'
 
 /** Years that are made up for each reach, and the seed, so that the same inputs give the same windows. */
 const YEARS = 400

@@ -1,6 +1,6 @@
-import { AMOUNTS, is, sizeNumber } from '../../../core/index.ts'
-import type { Material, Swap } from '../../../core/index.ts'
-import { newId } from '../../app/useCommand.ts'
+import { AMOUNTS, is, sizeNumber } from '../../core/index.ts'
+import type { Material, Swap } from '../../core/index.ts'
+import { newId } from '../wire/useCommand.ts'
 import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 

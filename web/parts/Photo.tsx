@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react'
-import type { BatchId, MaterialId, PhotoId } from '../../../contract/index.ts'
-import { toFailure, useTakePhotoMutation } from '../../app/api.ts'
-import { useCommand } from '../../app/useCommand.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Fault, Row } from '../../ui/layout.tsx'
+import type { BatchId, MaterialId, PhotoId } from '../../contract/index.ts'
+import { toFailure, useTakePhotoMutation } from '../wire/api.ts'
+import { useCommand } from '../wire/useCommand.ts'
+import { Button } from '../ui/Button.tsx'
+import { Fault, Row } from '../ui/layout.tsx'
 
 const LARGEST_BYTES = 8_000_000
 

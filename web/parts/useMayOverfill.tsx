@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import type { ReactNode } from 'react'
-import type { Delivery } from '../../app/useCommand.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Fault, Row } from '../../ui/layout.tsx'
+import type { Delivery } from '../wire/useCommand.ts'
+import { Button } from '../ui/Button.tsx'
+import { Fault, Row } from '../ui/layout.tsx'
 
 type Write = (anyway: boolean) => Promise<Delivery>
 

@@ -1,5 +1,5 @@
 import { useCallback } from 'react'
-import { useFrameQuery } from './api.ts'
+import { useFrameQuery } from '../wire/api.ts'
 
 const COIN = 100
 

@@ -1,12 +1,12 @@
 import { useRef, useState } from 'react'
 import type { ReactNode } from 'react'
-import { wording } from '../../../core/index.ts'
-import type { RowFault } from '../../../core/index.ts'
-import { readCsv } from '../../app/readCsv.ts'
-import type { CsvFile } from '../../app/readCsv.ts'
-import type { Delivery } from '../../app/useCommand.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Fault, Row, Section } from '../../ui/layout.tsx'
+import { wording } from '../../core/index.ts'
+import type { RowFault } from '../../core/index.ts'
+import { readCsv } from './readCsv.ts'
+import type { CsvFile } from './readCsv.ts'
+import type { Delivery } from '../wire/useCommand.ts'
+import { Button } from '../ui/Button.tsx'
+import { Fault, Row, Section } from '../ui/layout.tsx'
 
 type Cells = Extract<CsvFile, { kind: 'cells' }>
 

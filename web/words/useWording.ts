@@ -1,7 +1,7 @@
 import { wording } from '../../core/index.ts'
 import type { DisplayUnits, Estimate } from '../../core/index.ts'
 import { defaultUnits } from './defaultUnits.ts'
-import { useFrameQuery } from './api.ts'
+import { useFrameQuery } from '../wire/api.ts'
 
 /** Figures and sentences in the user's units; loads with the places that use core. */
 export function useWording() {

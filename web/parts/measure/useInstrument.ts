@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { InstrumentReading } from '../../../contract/index.ts'
-import { useInstrumentMutation } from '../../app/api.ts'
+import { useInstrumentMutation } from '../../wire/api.ts'
 
 type Said = InstrumentReading['reading']
 
