@@ -22,20 +22,31 @@ const FLOORS = [
   ['places'],
   ['app'],
 ]
-const floorRules = FLOORS.map((floor, i) => {
-  const here = floor.join('|')
-  const below = FLOORS.slice(0, i).flat()
-  return {
-    name: `web-floor-${floor.join('-and-')}`,
+/** The floors of the server: database and clock below, what is read, upkeep, what writes and answers, HTTP; the roof starts it. */
+const SERVER_FLOORS = [
+  ['db', 'clock', 'problems', 'instruments'],
+  ['read'],
+  ['upkeep'],
+  ['commands', 'views'],
+  ['http'],
+]
+
+/** Each floor stands on itself and on those before it. */
+const floorRules = (layerName, floors) =>
+  floors.map((floor, i) => ({
+    name: `${layerName}-floor-${floor.join('-and-')}`,
     severity: 'error',
-    from: { path: `^web/(${here})/` },
-    to: { path: '^web/', pathNot: [`^web/(${[...floor, ...below].join('|')})/`] },
-  }
-})
+    from: { path: `^${layerName}/(${floor.join('|')})/`, pathNot: '\\.test\\.tsx?$' },
+    to: {
+      path: `^${layerName}/`,
+      pathNot: [`^${layerName}/(${[...floor, ...floors.slice(0, i).flat()].join('|')})/`],
+    },
+  }))
 
 module.exports = {
   forbidden: [
-    ...floorRules,
+    ...floorRules('web', FLOORS),
+    ...floorRules('server', SERVER_FLOORS),
     {
       name: 'web-rooms-apart',
       comment: 'A place never imports another: what two of them need lies on a floor below.',
@@ -43,12 +54,16 @@ module.exports = {
       from: { path: '^web/places/([^/]+)/' },
       to: { path: '^web/places/', pathNot: '^web/places/$1/' },
     },
-    ...['moment|recipe', 'column|parts'].map((floor) => ({
-      name: `web-apart-${floor.replace('|', '-')}`,
+    ...[
+      ['web', 'moment|recipe'],
+      ['web', 'column|parts'],
+      ['server', 'commands|views'],
+    ].map(([layerName, floor]) => ({
+      name: `${layerName}-apart-${floor.replace('|', '-')}`,
       comment: 'Neighbours on one floor keep to themselves.',
       severity: 'error',
-      from: { path: `^web/(${floor})/` },
-      to: { path: `^web/(${floor})/`, pathNot: ['^web/$1/'] },
+      from: { path: `^${layerName}/(${floor})/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^${layerName}/(${floor})/`, pathNot: [`^${layerName}/$1/`] },
     })),
     layer('core-stands-alone', '^core/', '^core/'),
     layer('contract-knows-core', '^contract/', '^(core|contract)/'),

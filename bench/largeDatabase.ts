@@ -1,10 +1,8 @@
 import { sql } from 'drizzle-orm'
 import { openDatabase } from '../server/db/database.ts'
 import type { Tx } from '../server/db/database.ts'
-import {
-  box, compartment, dressing, flyEntry, pattern, patternServes, revisionMaterial, variant, variantFigure, variantRevision,
-} from '../server/db/schema.ts' // prettier-ignore
-import { newId } from '../server/ids.ts'
+import { box, compartment, dressing, flyEntry, pattern, patternServes, revisionMaterial, variant, variantFigure, variantRevision } from '../server/db/schema.ts'
+import { newId } from '../server/db/ids.ts'
 
 /** What a tier of decades might have. */
 export const LARGE = { patterns: 400, variants: 2000, boxes: 20, entries: 200_000 }

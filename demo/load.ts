@@ -5,9 +5,7 @@ import type { CommandInput, CommandKind, FoodStageId, ReachId } from '../contrac
 import { makeCommandService } from '../server/commands/commandService.ts'
 import type { Database } from '../server/db/database.ts'
 import { family, pattern, setting } from '../server/db/schema.ts'
-import { fixedId } from '../server/ids.ts'
-import { keepWindows } from '../server/season.ts'
-import { loadStages } from '../server/views/larder.ts'
+import { fixedId } from '../server/db/ids.ts'
 import { seasonStateView } from '../server/views/season.ts'
 import { drawers, packOf } from './drawers.ts'
 import type { DemoDrawer, DrawerKey } from './drawers.ts'
@@ -16,6 +14,8 @@ import { patterns } from './patterns.ts'
 import type { DemoLine, DemoPattern, DemoVariant } from './patterns.ts'
 import { observations, readings } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
+import { loadStages } from '../server/read/stages.ts'
+import { keepWindows } from '../server/upkeep/keepWindows.ts'
 
 /** Years that are made up for the windows which the demo opens with. */
 const DEMO_YEARS = 300

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { MeasurementsView, PatternsView } from '../contract/index.ts'
-import { seedShipped } from '../server/seed.ts'
+import { seedShipped } from '../server/upkeep/seed.ts'
 import { makeTemplate } from '../server/testing/testServer.ts'
 import type { TestServer } from '../server/testing/testServer.ts'
 import { fillDemo } from './load.ts'

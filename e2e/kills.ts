@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { fixedId } from '../server/ids.ts'
+import { fixedId } from '../server/db/ids.ts'
 import { startProcess } from './serving.ts'
 import type { Serving } from './serving.ts'
 

@@ -1,7 +1,7 @@
 import { homedir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
-import { DataDirectoryError } from './dataDirectory.ts'
+import { DataDirectoryError } from './db/dataDirectory.ts'
 import type { Database } from './db/database.ts'
 import { PortTakenError, start } from './start.ts'
 

@@ -1,7 +1,7 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { CommandInput, FrameView, PatternsView, StoresView } from '../contract/index.ts'
-import { fixedId } from './ids.ts'
-import { seedShipped } from './seed.ts'
+import { fixedId } from './db/ids.ts'
+import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 

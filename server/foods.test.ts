@@ -2,8 +2,8 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import { foodStageBody } from '../contract/index.ts'
 import type { CommandInput, LarderView, SeasonStateView, StageLine } from '../contract/index.ts'
-import { fixedId } from './ids.ts'
-import { seedShipped } from './seed.ts'
+import { fixedId } from './db/ids.ts'
+import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 

@@ -8,11 +8,11 @@ import type {
   ReachSeasonView,
   SeasonStateView,
 } from '../contract/index.ts'
-import { fixedId } from './ids.ts'
-import { seedShipped } from './seed.ts'
+import { fixedId } from './db/ids.ts'
+import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
-import { loadStages } from './views/larder.ts'
+import { loadStages } from './read/stages.ts'
 
 let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer

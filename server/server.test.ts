@@ -22,9 +22,9 @@ import type {
   StoresView,
   TonightView,
 } from '../contract/index.ts'
-import { makeClock } from './clock.ts'
-import { openDataDirectory } from './dataDirectory.ts'
-import { checkDatabase } from './db/verify.ts'
+import { makeClock } from './clock/clock.ts'
+import { openDataDirectory } from './db/dataDirectory.ts'
+import { checkDatabase } from './upkeep/verify.ts'
 import {
   action,
   batchEvent,
@@ -35,7 +35,7 @@ import {
   material,
   variantFigure,
 } from './db/schema.ts'
-import { seedShipped } from './seed.ts'
+import { seedShipped } from './upkeep/seed.ts'
 import {
   box,
   hook,
@@ -50,7 +50,7 @@ import {
 } from './testing/smallBox.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
-import { localTime } from './views/time.ts'
+import { localTime } from './clock/localTime.ts'
 
 let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer

@@ -17,8 +17,8 @@ import type {
   StoresView,
 } from '../contract/index.ts'
 import { photo } from './db/schema.ts'
-import { dropUnusedPhotos } from './photos.ts'
-import { seedShipped } from './seed.ts'
+import { dropUnusedPhotos } from './upkeep/photos.ts'
+import { seedShipped } from './upkeep/seed.ts'
 import {
   box,
   boxId,

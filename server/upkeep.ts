@@ -4,9 +4,9 @@ import { dirname, join, resolve } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { parseArgs } from 'node:util'
 import { dataRoot, fail, rootPath } from './cli.ts'
-import { DataDirectoryError, openDataDirectory } from './dataDirectory.ts'
+import { DataDirectoryError, openDataDirectory } from './db/dataDirectory.ts'
 import { openDatabase } from './db/database.ts'
-import { checkDatabase } from './db/verify.ts'
+import { checkDatabase } from './upkeep/verify.ts'
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,

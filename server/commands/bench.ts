@@ -1,7 +1,7 @@
 import { and, eq, max } from 'drizzle-orm'
 import type { CommandBody } from '../../contract/index.ts'
 import { batch, batchEvent, variantFigure } from '../db/schema.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials, checkCapacity } from './ledger.ts'
 

@@ -2,16 +2,14 @@ import { eq } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { command, commandBodies } from '../../contract/index.ts'
 import type { ActionId, CommandBody, CommandKind, CommandResult, SettingsBody } from '../../contract/index.ts'
-import type { Clock } from '../clock.ts'
+import type { Clock } from '../clock/clock.ts'
 import type { Database, Tx } from '../db/database.ts'
-import { EVERYTHING } from '../db/kept.ts'
-import type { Matter } from '../db/kept.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
-import { forgetFamilies } from '../families.ts'
-import { refreshFigures, remeasureFigures } from '../figures.ts'
-import { canonicalJson, contentHash } from '../ids.ts'
-import { invalid, ProblemError } from '../problem.ts'
+import { forgetFamilies } from '../read/families.ts'
+import { refreshFigures, remeasureFigures } from '../upkeep/figures.ts'
+import { canonicalJson, contentHash } from '../db/ids.ts'
+import { invalid, ProblemError } from '../problems/problem.ts'
 import {
   batchCount,
   batchFinish,
@@ -46,7 +44,7 @@ import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './recorder.ts'
 import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
 import { hookMeasure, materialEntry, materialSave } from './stores.ts'
-import { forgetFigures } from '../views/variants.ts'
+import { forgetFigures } from '../read/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
@@ -93,50 +91,6 @@ async function sumUpChanged(tx: Tx, images: readonly Image[]): Promise<void> {
     const row = (image.after ?? image.before) as unknown as { reachId: string; depthMm: number }
     await sumUpDays(tx, row.reachId, row.depthMm)
   }
-}
-
-const ALL_BUT_FOODS = EVERYTHING.filter((matter) => matter !== 'foods')
-
-/** What the commonest commands concern; all others may concern anything but the larder. */
-const MATTERS: Partial<Record<CommandKind, readonly Matter[]>> = {
-  foodStageSave: EVERYTHING,
-  foodStageRestore: EVERYTHING,
-  foodStageArchive: EVERYTHING,
-  undo: EVERYTHING,
-  materialEntry: ['materials'],
-  fliesLose: ['flies'],
-  fliesCount: ['flies'],
-  fliesMove: ['flies'],
-  batchCount: [],
-  batchSpoiledCause: [],
-  batchWay: ['rest'],
-  outingPack: ['flies', 'rest'],
-  outingUnpack: ['flies', 'rest'],
-  photoAttach: ['rest'],
-  planFix: ['rest'],
-  eveningSet: ['rest'],
-  purchaseOrder: ['rest'],
-  purchaseArrive: ['materials', 'rest'],
-  purchaseClose: ['rest'],
-  batchFinish: ['flies', 'materials'],
-  readingsImport: ['season'],
-  readingsArchive: ['season'],
-  observationSave: ['season'],
-  observationArchive: ['season'],
-  patternSave: ['flies', 'materials', 'patterns', 'rest'],
-  fliesPutIn: ['flies', 'materials', 'patterns', 'rest'],
-  storesPutIn: ['materials', 'rest'],
-  variantHome: ['patterns', 'rest'],
-  batchPlan: ['rest'],
-  batchNote: ['rest'],
-  batchOnVise: ['rest'],
-  boxCreate: ['flies', 'patterns', 'rest'],
-  outingSave: ['rest'],
-  spellSave: ['rest'],
-  spellArchive: ['rest'],
-  waterCreate: ['season', 'rest'],
-  waterSave: ['season', 'rest'],
-  reachSave: ['season', 'rest'],
 }
 
 /** Whether an action left a recipe that has no figures yet: a new one, or one that a redo brought back. */
@@ -212,7 +166,7 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
         if (remeasured) await remeasureFigures(tx)
         else if (madeRecipe(recorder.images)) await refreshFigures(tx)
         return answer(row)
-      }, MATTERS[kind] ?? ALL_BUT_FOODS)
+      })
       if (remeasured || madeFamily) forgetFamilies(database.db)
       if (remeasured) forgetFigures(database.db)
       return answered

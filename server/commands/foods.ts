@@ -1,8 +1,8 @@
 import { shippedFoods } from '../../core/season/shipped/larder.ts'
 import type { CommandBody, FoodStageInput } from '../../contract/index.ts'
 import type { foodStage } from '../db/schema.ts'
-import { ProblemError } from '../problem.ts'
-import { stageRow } from '../seed.ts'
+import { ProblemError } from '../problems/problem.ts'
+import { stageRow } from '../upkeep/seed.ts'
 import type { Handler } from './context.ts'
 
 type StageRow = typeof foodStage.$inferSelect

@@ -9,8 +9,8 @@ import {
   variant,
   variantRevision,
 } from '../db/schema.ts'
-import { newId } from '../ids.ts'
-import { ProblemError } from '../problem.ts'
+import { newId } from '../db/ids.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
 
 type FlyEntry = Omit<typeof flyEntry.$inferInsert, 'id' | 'actionId' | 'atMs'>

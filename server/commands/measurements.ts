@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { CommandBody } from '../../contract/index.ts'
 import { pattern, variant } from '../db/schema.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { drawerOf } from './stores.ts'
 

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm'
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
 
 /** Mints drawers that are not there yet; one that has come meanwhile under another id is a fault of the page. */

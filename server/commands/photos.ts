@@ -1,7 +1,7 @@
 import type { CommandBody } from '../../contract/index.ts'
 import { photo } from '../db/schema.ts'
 import { eq } from 'drizzle-orm'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { Handler } from './context.ts'
 
 /** Attaches a picture that was taken in to a drawer or a batch, or takes it off. */

@@ -1,6 +1,6 @@
 import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody, WaterBody } from '../../contract/index.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, checkCapacity, lotsOf } from './ledger.ts'
 

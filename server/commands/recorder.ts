@@ -4,8 +4,8 @@ import * as schema from '../db/schema.ts'
 import * as seasonTables from '../db/seasonTables.ts'
 import * as supplyTables from '../db/supplyTables.ts'
 import type { Tx } from '../db/database.ts'
-import { canonicalJson } from '../ids.ts'
-import { ProblemError } from '../problem.ts'
+import { canonicalJson } from '../db/ids.ts'
+import { ProblemError } from '../problems/problem.ts'
 
 /** Tables whose rows a command may make or change, by the name under which their images are kept. */
 const TABLES = {

@@ -3,7 +3,7 @@ import type { CommandBody } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import { food, foodStage } from '../db/schema.ts'
 import { readingDay, readingImport } from '../db/seasonTables.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 
 async function reachName({ recorder }: CommandContext, reachId: string): Promise<string> {

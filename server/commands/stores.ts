@@ -3,7 +3,7 @@ import type { Property } from '../../core/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
 import { wording } from '../../core/index.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
 

@@ -14,7 +14,7 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { Reader } from '../db/database.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'

@@ -7,8 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator'
 import { readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { noteWrite, writesOf } from './kept.ts'
-import type { Matter } from './kept.ts'
+import { countWrites, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
 export type Db = LibSQLDatabase<typeof schema>
@@ -21,7 +20,7 @@ export interface Database {
   readonly db: Db
   readonly client: Client
   /** runs writes one after another: two open write transactions at once would refuse each other */
-  readonly write: <T>(work: (tx: Tx) => Promise<T>, matters?: readonly Matter[]) => Promise<T>
+  readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>
   /** how many writes were made since the start: what was read before the last of them may be stale */
   readonly writeCount: () => number
   readonly close: () => Promise<void>
@@ -68,11 +67,12 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
   if (await isBehind(db, migrationsFolder)) await copyAside(client, file)
   await migrate(db, { migrationsFolder })
   let tail: Promise<unknown> = Promise.resolve()
-  noteWrite(db)
-  const write = <T>(work: (tx: Tx) => Promise<T>, matters?: readonly Matter[]): Promise<T> => {
+  countWrites(db)
+  const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
+    const changed = new Set<string>()
     const next = tail
-      .then(() => db.transaction((tx) => prepared(tx, work)))
-      .finally(() => noteWrite(db, matters))
+      .then(() => db.transaction((tx) => prepared(tx, (open) => work(noting(open, changed)))))
+      .finally(() => noteWrite(db, changed))
     tail = next.catch(() => undefined)
     return next
   }

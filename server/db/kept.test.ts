@@ -1,33 +1,57 @@
 import { describe, expect, it } from 'vitest'
-import { keptUntilWrite, noteWrite, writesOf } from './kept.ts'
+import { countWrites, keptUntilWrite, noteWrite, noting, writesOf } from './kept.ts'
+import { batch, flyBalance, flyEntry, flyTally, material, materialEntry, outing } from './schema.ts'
+
+const counting = () => {
+  let reads = 0
+  return (_db: object) => Promise.resolve((reads += 1))
+}
 
 describe('keptUntilWrite', () => {
-  it('reads anew after a write that concerns it, and not after another', async () => {
+  it('reads anew after a write to a table of its own, and not after another', async () => {
     const db = {}
-    let reads = 0
-    const load = keptUntilWrite((_db: object) => Promise.resolve((reads += 1)), ['flies'])
-    noteWrite(db)
+    countWrites(db)
+    const load = keptUntilWrite(counting(), [outing])
     expect([await load(db), await load(db)]).toEqual([1, 1])
-    noteWrite(db, ['materials'])
+    noteWrite(db, new Set(['material', 'batch']))
     expect(await load(db)).toBe(1)
-    noteWrite(db, ['flies', 'materials'])
+    noteWrite(db, new Set(['material', 'outing']))
     expect(await load(db)).toBe(2)
-    noteWrite(db)
-    expect(await load(db)).toBe(3)
-    expect(writesOf(db)).toBe(4)
+    expect(writesOf(db)).toBe(2)
+  })
+
+  it('reads anew after a write to a table of a loader that it asks, or to one that a trigger feeds', async () => {
+    const db = {}
+    countWrites(db)
+    const tallies = keptUntilWrite(counting(), [flyTally])
+    const load = keptUntilWrite(counting(), [tallies, material])
+    expect([...load.reads].sort()).toEqual(['*', 'fly_tally', 'material'])
+    expect(await load(db)).toBe(1)
+    noteWrite(db, new Set(['fly_entry']))
+    expect(await load(db)).toBe(2)
+    noteWrite(db, new Set(['material_entry']))
+    expect(await load(db)).toBe(2)
+  })
+
+  it('keeps answers for different arguments apart', async () => {
+    const db = {}
+    countWrites(db)
+    const load = keptUntilWrite((_db: object, n: number) => Promise.resolve({ n }), [outing])
+    const one = await load(db, 1)
+    expect(await load(db, 2)).toEqual({ n: 2 })
+    expect(await load(db, 1)).toBe(one)
   })
 
   it('keeps nothing for a transaction, nor a failure', async () => {
-    let reads = 0
-    const load = keptUntilWrite((_db: object) => Promise.resolve((reads += 1)), ['rest'])
+    const load = keptUntilWrite(counting(), [batch])
     const transaction = {}
     expect([await load(transaction), await load(transaction)]).toEqual([1, 2])
     const db = {}
-    noteWrite(db)
+    countWrites(db)
     let fails = true
     const flaky = keptUntilWrite(
       (_db: object) => (fails ? Promise.reject(new Error('no')) : Promise.resolve(1)),
-      ['rest'],
+      [batch],
     )
     await expect(flaky(db)).rejects.toThrow('no')
     fails = false
@@ -39,10 +63,42 @@ describe('keptUntilWrite', () => {
     const query: PromiseLike<number> = {
       then: (done, failed) => Promise.resolve((runs += 1)).then(done, failed),
     }
-    const load = keptUntilWrite((_db: object) => query, ['flies'])
+    const load = keptUntilWrite((_db: object) => query, [flyBalance])
     const db = {}
-    noteWrite(db)
+    countWrites(db)
     expect([await load(db), await load(db)]).toEqual([1, 1])
     expect(runs).toBe(1)
+  })
+})
+
+describe('a transaction that notes what it writes to', () => {
+  const made = () => {
+    const asked: string[] = []
+    const say = (name: string) => () => asked.push(name)
+    const tx = { insert: say('insert'), update: say('update'), delete: say('delete'), select: say('select'), run: say('run') } // prettier-ignore
+    const changed = new Set<string>()
+    return { asked, changed, tx: noting(tx as Record<string, (table?: unknown) => unknown>, changed) }
+  }
+
+  it('knows the tables of inserts, updates and deletes, and passes them on', () => {
+    const { asked, changed, tx } = made()
+    tx.select!()
+    expect([...changed]).toEqual([])
+    tx.insert!(flyEntry)
+    tx.update!(batch)
+    tx.delete!(materialEntry)
+    expect([...changed]).toEqual(['fly_entry', 'batch', 'material_entry'])
+    expect(asked).toEqual(['select', 'insert', 'update', 'delete'])
+  })
+
+  it('takes a statement of its own for a write to anything', async () => {
+    const { changed, tx } = made()
+    tx.run!()
+    const db = {}
+    countWrites(db)
+    const load = keptUntilWrite(counting(), [outing])
+    expect(await load(db)).toBe(1)
+    noteWrite(db, changed)
+    expect(await load(db)).toBe(2)
   })
 })

@@ -1,29 +1,52 @@
-/**
- * What a write can concern: what lies in boxes, what lies in the stores, warmth and notes of the season, the larder,
- * patterns with their variants, and all the rest.
- */
-export const EVERYTHING = ['flies', 'materials', 'season', 'foods', 'patterns', 'rest'] as const
-export type Matter = (typeof EVERYTHING)[number]
+import { getTableName } from 'drizzle-orm'
+import type { Table } from 'drizzle-orm'
 
-interface Writes {
-  readonly all: number
-  readonly by: Readonly<Record<Matter, number>>
+/** Stands for every table. */
+const ANY = '*'
+
+/** Tables that triggers write when another is written to. */
+const FED: Readonly<Record<string, readonly string[]>> = {
+  fly_entry: ['fly_balance', 'fly_tally'],
+  material_entry: ['material_balance'],
 }
 
-const NONE: Writes = { all: 0, by: { flies: 0, materials: 0, season: 0, foods: 0, patterns: 0, rest: 0 } }
+/** How often each table of an open database was written to. What is no open database (a transaction) has no entry. */
+const generations = new WeakMap<object, { all: number; readonly byTable: Map<string, number> }>()
 
-/** How many writes each open database has seen; what is no open database (a transaction) has no entry. */
-const generations = new WeakMap<object, Writes>()
+/** Begins to count the writes of an open database. */
+export const countWrites = (db: object): void => {
+  generations.set(db, { all: 0, byTable: new Map() })
+}
 
-/** Counts a write of a database, and what it concerned; all of it unless told otherwise. */
-export function noteWrite(db: object, matters: readonly Matter[] = EVERYTHING): void {
-  const { all, by } = generations.get(db) ?? NONE
-  const raised = Object.fromEntries(matters.map((matter) => [matter, by[matter] + 1]))
-  generations.set(db, { all: all + 1, by: { ...by, ...raised } })
+/** Counts a write of a database, and the tables that it changed. */
+export function noteWrite(db: object, tables: ReadonlySet<string>): void {
+  const writes = generations.get(db)
+  if (!writes) return
+  writes.all += 1
+  for (const table of tables) {
+    for (const changed of [table, ...(FED[table] ?? [])])
+      writes.byTable.set(changed, (writes.byTable.get(changed) ?? 0) + 1)
+  }
 }
 
 /** How many writes a database has seen. */
-export const writesOf = (db: object): number => (generations.get(db) ?? NONE).all
+export const writesOf = (db: object): number => generations.get(db)?.all ?? 0
+
+/** A transaction that notes the tables it writes to. */
+export function noting<Tx extends object>(tx: Tx, changed: Set<string>): Tx {
+  return new Proxy(tx, {
+    get(target, name, receiver) {
+      const member: unknown = Reflect.get(target, name, receiver)
+      // a statement of its own may write to any table
+      if (name === 'run') changed.add(ANY)
+      if (name !== 'insert' && name !== 'update' && name !== 'delete') return member
+      return (table: Table) => {
+        changed.add(getTableName(table))
+        return (member as (table: Table) => unknown).call(target, table)
+      }
+    },
+  })
+}
 
 /** A value worked out once for each database and kept while the process lives. */
 export function keptFor<Key extends object, Value>(make: () => Value): (key: Key) => Value {
@@ -37,24 +60,35 @@ export function keptFor<Key extends object, Value>(make: () => Value): (key: Key
   }
 }
 
+/** A loader whose answer is kept; it says which tables it reads. */
+export interface Kept<Key extends object, Asked extends readonly unknown[], Value> {
+  (db: Key, ...asked: Asked): Promise<Value>
+  readonly reads: ReadonlySet<string>
+}
+
 /** Answers of one loader kept for different arguments before all of them are let go. */
 const MOST_KEPT = 50
 
 /**
- * A loader whose answer is kept, for each set of arguments, until a write concerns it: several views of one page ask
- * for the same rows. Within a transaction it reads anew each time.
+ * A loader whose answer is kept, for each set of arguments, until one of the tables that it reads is written to: several
+ * views of one page ask for the same rows. Within a transaction it reads anew each time.
  *
- * @param load its arguments after the database are plain values, as JSON has them
+ * @param load  its arguments after the database are plain values, as JSON has them
+ * @param reads the tables that it reads, and the loaders that it asks
  */
 export function keptUntilWrite<Key extends object, Asked extends readonly unknown[], Value>(
   load: (db: Key, ...asked: Asked) => PromiseLike<Value>,
-  matters: readonly Matter[],
-): (db: Key, ...asked: Asked) => Promise<Value> {
+  reads: readonly (Table | { readonly reads: ReadonlySet<string> })[],
+): Kept<Key, Asked, Value> {
+  const tables = new Set([
+    ANY,
+    ...reads.flatMap((one) => ('reads' in one ? [...one.reads] : [getTableName(one)])),
+  ])
   const kept = new WeakMap<Key, { readonly generation: number; readonly values: Map<string, Promise<Value>> }>()
-  return (db, ...asked) => {
+  const loader = (db: Key, ...asked: Asked): Promise<Value> => {
     const writes = generations.get(db)
     if (!writes) return Promise.resolve(load(db, ...asked))
-    const generation = matters.reduce((sum, matter) => sum + writes.by[matter], 0)
+    const generation = [...tables].reduce((sum, table) => sum + (writes.byTable.get(table) ?? 0), 0)
     let known = kept.get(db)
     if (known?.generation !== generation || known.values.size >= MOST_KEPT) {
       known = { generation, values: new Map() }
@@ -68,4 +102,5 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
     value.catch(() => values.delete(key))
     return value
   }
+  return Object.assign(loader, { reads: tables })
 }

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { PROBLEM_STATUS } from '../../contract/index.ts'
-import { ProblemError, toProblem } from '../problem.ts'
+import { ProblemError, toProblem } from '../problems/problem.ts'
 import type { Logger } from 'pino'
 
 /** Anything under /api that no route took. */

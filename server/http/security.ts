@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import type { RequestHandler, Response } from 'express'
 import helmet from 'helmet'
-import { ProblemError } from '../problem.ts'
+import { ProblemError } from '../problems/problem.ts'
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
 

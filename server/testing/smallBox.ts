@@ -1,5 +1,5 @@
 import type { CommandInput } from '../../contract/index.ts'
-import { fixedId } from '../ids.ts'
+import { fixedId } from '../db/ids.ts'
 
 /** A fixed id of any kind. */
 export const id = (key: string) => fixedId(key) as never

@@ -4,8 +4,8 @@ import type { Component, Material, Swap } from '../../core/index.ts'
 import type { DressingBody } from '../../contract/index.ts'
 import type { Database, Tx } from '../db/database.ts'
 import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
-import { contentHash } from '../ids.ts'
-import { loadMaterials } from '../materials.ts'
+import { contentHash } from '../db/ids.ts'
+import { loadMaterials } from '../read/materials.ts'
 import { amountsBefore, lengthBefore } from './usualBefore.ts'
 
 type Materials = ReadonlyMap<string, Material>

@@ -20,11 +20,11 @@ import {
   variantRevision,
 } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { grouped } from '../grouped.ts'
-import { loadMaterials, materialIdsOf } from '../materials.ts'
-import { loadMinutes } from './minutes.ts'
-import { loadDrawers } from './restock.ts'
-import { toFigureView } from './variants.ts'
+import { grouped } from '../read/grouped.ts'
+import { loadMaterials, materialIdsOf } from '../read/materials.ts'
+import { loadMinutes } from '../read/minutes.ts'
+import { toFigureView } from '../read/variants.ts'
+import { loadDrawers } from '../read/drawers.ts'
 
 type BatchEvent = typeof batchEvent.$inferSelect
 

@@ -1,32 +1,19 @@
 import { and, asc, isNull } from 'drizzle-orm'
 import type { BoxesView, BoxLine, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
 import { box, compartment } from '../db/schema.ts'
-import { loadBalances } from './balances.ts'
-import { nextOuting, parOf } from './moment.ts'
-import { loadReaches } from './reaches.ts'
+import { loadReaches } from '../read/reaches.ts'
 import { restockLines } from './restock.ts'
-import { behaviourOfRow, fishingDepthMm, loadVariants } from './variants.ts'
-import type { VariantRow } from './variants.ts'
+import { behaviourOfRow, fishingDepthMm, loadVariants } from '../read/variants.ts'
+import type { VariantRow } from '../read/variants.ts'
+import { parOf } from '../read/likely.ts'
+import { nextOuting } from '../read/outings.ts'
+import { loadHeld } from '../read/places.ts'
 
 type Fly = CompartmentLine['flies'][number]
 
-/** Flies by compartment and variant. */
-const loadPlaces = keptUntilWrite(readPlaces, ['flies'])
-
-async function readPlaces(db: Reader) {
-  const places = new Map<string, Map<string, number>>()
-  for (const { compartmentId, variantId, count } of await loadBalances(db)) {
-    const there = places.get(compartmentId) ?? new Map<string, number>()
-    there.set(variantId, (there.get(variantId) ?? 0) + count)
-    places.set(compartmentId, there)
-  }
-  return places
-}
-
 /** What lies in each compartment or has its home there, in the order of the patterns' names. */
-function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<typeof loadPlaces>>) {
+function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<typeof loadHeld>>) {
   const position = new Map(variants.map((row, i) => [row.variant.id, i]))
   const contents = new Map<string, Set<number>>()
   const put = (compartmentId: string, at: number | undefined) => {
@@ -63,7 +50,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     .where(and(isNull(compartment.archivedAtMs)))
     .orderBy(asc(compartment.row), asc(compartment.column))
   const variants = await loadVariants(db)
-  const places = await loadPlaces(db)
+  const places = await loadHeld(db)
   const fliesIn = contentsOf(variants, places)
   const where = await placeToFish(db, today)
   const restock = await restockLines(db, usualPar)

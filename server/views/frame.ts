@@ -1,26 +1,19 @@
 import { and, count, isNull, ne } from 'drizzle-orm'
 import type { FrameView } from '../../contract/index.ts'
-import type { Clock } from '../clock.ts'
+import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import { pattern, setting, water } from '../db/schema.ts'
+import { pattern, water } from '../db/schema.ts'
 import { onViseMention, queuedCount } from './bench.ts'
-import { loadStages } from './larder.ts'
 import { actionsView } from './lists.ts'
-import { loadWarmth } from '../season.ts'
-import { nextOuting, startingMoment, toReachChoice } from './moment.ts'
-import { loadReaches } from './reaches.ts'
-import { loadDrawers, restockLines } from './restock.ts'
-import { localTime } from './time.ts'
-
-/** The settings row; a data directory has one from its first start. */
-export const loadSettings = keptUntilWrite(readSettings, ['rest'])
-
-async function readSettings(db: Reader) {
-  const [row] = await db.select().from(setting)
-  if (!row) throw new Error('the settings row is missing')
-  return row
-}
+import { loadWarmth } from '../read/season.ts'
+import { startingMoment, toReachChoice } from './moment.ts'
+import { loadReaches } from '../read/reaches.ts'
+import { restockLines } from './restock.ts'
+import { localTime } from '../clock/localTime.ts'
+import { loadDrawers } from '../read/drawers.ts'
+import { nextOuting } from '../read/outings.ts'
+import { loadSettings } from '../read/settings.ts'
+import { loadStages } from '../read/stages.ts'
 
 /** What stands round every place. */
 export async function frameView(db: Reader, clock: Clock, buildId: string): Promise<FrameView> {

@@ -1,19 +1,12 @@
 import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { HistoryLine, HistoryView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import { outing, spell, variantRevision } from '../db/schema.ts'
-import { grouped } from '../grouped.ts'
-import { localTime } from './time.ts'
-import { loadVariants } from './variants.ts'
-
-interface Tally {
-  readonly variantId: string
-  readonly cause: string
-  readonly lossCause: string
-  readonly count: number
-  readonly lastAtMs: number
-}
+import { outing, spell } from '../db/schema.ts'
+import { grouped } from '../read/grouped.ts'
+import { localTime } from '../clock/localTime.ts'
+import { loadVariants } from '../read/variants.ts'
+import { loadSince, loadTallies } from '../read/tallies.ts'
+import type { Tally } from '../read/tallies.ts'
 
 const later = (a: string | null, b: string | null) => (a === null || (b !== null && b > a) ? b : a)
 
@@ -21,36 +14,6 @@ const later = (a: string | null, b: string | null) => (a === null || (b !== null
 function mostlyTo(tallies: readonly Tally[]): string | null {
   const lost = tallies.filter(({ cause, count }) => cause === 'lost' && count < 0)
   return lost.length === 0 ? null : lost.reduce((a, b) => (b.count < a.count ? b : a)).lossCause
-}
-
-/** What became of flies, by variant and cause. */
-const loadTallies = keptUntilWrite(readTallies, ['flies', 'patterns'])
-
-async function readTallies(db: Reader): Promise<readonly Tally[]> {
-  // as one row of JSON: see loadBalances
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms)) as rows
-      from fly_tally t join variant_revision r on r.id = t.variant_revision_id`,
-  )
-  const rows = JSON.parse(row.rows) as readonly [string, string, string, number, number][]
-  return rows.map(([variantId, cause, lossCause, count, lastAtMs]) => ({
-    variantId,
-    cause,
-    lossCause,
-    count,
-    lastAtMs,
-  }))
-}
-
-/** When the first recipe of each variant came to be known. */
-const loadSince = keptUntilWrite(readSince, ['patterns'])
-
-async function readSince(db: Reader): Promise<ReadonlyMap<string, number>> {
-  const rows = await db
-    .select({ variantId: variantRevision.variantId, atMs: sql<number>`min(${variantRevision.createdAtMs})` })
-    .from(variantRevision)
-    .groupBy(variantRevision.variantId)
-  return new Map(rows.map(({ variantId, atMs }) => [variantId, atMs]))
 }
 
 /** What became of the flies of each variant that is on hand, or was tied or lost. */

@@ -1,54 +1,10 @@
-import { and, eq, isNull } from 'drizzle-orm'
-import type { FoodStage } from '../../core/index.ts'
+import { eq, isNull } from 'drizzle-orm'
 import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import { food, foodStage, pattern, patternServes } from '../db/schema.ts'
-import { grouped } from '../grouped.ts'
-import { loadVariants } from './variants.ts'
-
-/** A stage as core reckons with it, with its name in full. */
-export interface LoadedStage {
-  readonly core: FoodStage
-  readonly row: typeof foodStage.$inferSelect
-  readonly foodName: string
-  readonly groupKey: string
-}
-
-/** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */
-function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
-  const { more } = row.body
-  const older = more as { trigger?: FoodStage['trigger']; broods?: FoodStage['broods'] }
-  // rows written before triggers were part of the body
-  const body: Partial<FoodStage> & typeof row.body = row.body
-  return {
-    ...row.body,
-    id: row.id,
-    stage: row.stage,
-    trigger: body.trigger ?? older.trigger ?? { kind: 'allYear' },
-    broods: body.broods ?? older.broods ?? [],
-  }
-}
-
-/** All stages that are not put away. */
-export const loadStages = keptUntilWrite(readStages, ['foods'])
-
-async function readStages(db: Reader): Promise<readonly LoadedStage[]> {
-  const rows = await db
-    .select({ row: foodStage, foodName: food.name, groupKey: food.groupKey })
-    .from(foodStage)
-    .innerJoin(food, eq(food.id, foodStage.foodId))
-    .where(and(isNull(foodStage.archivedAtMs), isNull(food.archivedAtMs)))
-  return rows.map(({ row, foodName, groupKey }) => ({
-    row,
-    foodName,
-    groupKey,
-    core: stageOf(row),
-  }))
-}
-
-/** `Large burrowing mayfly, dun`. */
-export const stageTitle = ({ foodName, row }: LoadedStage): string => `${foodName}, ${row.stageName}`
+import { pattern, patternServes } from '../db/schema.ts'
+import { grouped } from '../read/grouped.ts'
+import { loadVariants } from '../read/variants.ts'
+import { loadStages } from '../read/stages.ts'
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '')
 

@@ -2,7 +2,7 @@ import { desc, eq, sql } from 'drizzle-orm'
 import type { LedgerLine, LedgerView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { flyEntry, materialEntry, pattern, variant, variantRevision } from '../db/schema.ts'
-import { localTime } from './time.ts'
+import { localTime } from '../clock/localTime.ts'
 
 /** As many as anyone reads down. */
 const LATEST = 60

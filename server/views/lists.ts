@@ -1,7 +1,17 @@
 import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type {
-  ActionsView, FamiliesView, FamilyFull, MaterialLine, OutingLine, OutingsView, PurchaseView, SearchView, StoresView, UsesView, WatersView,
-} from '../../contract/index.ts' // prettier-ignore
+  ActionsView,
+  FamiliesView,
+  FamilyFull,
+  MaterialLine,
+  OutingLine,
+  OutingsView,
+  PurchaseView,
+  SearchView,
+  StoresView,
+  UsesView,
+  WatersView,
+} from '../../contract/index.ts'
 import { wording } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import {
@@ -21,13 +31,13 @@ import {
   water,
 } from '../db/schema.ts'
 import { packing, purchase, purchaseLine } from '../db/supplyTables.ts'
-import { loadFamilies } from '../families.ts'
-import { toFamilyView } from '../materials.ts'
-import { ProblemError } from '../problem.ts'
-import { grouped } from '../grouped.ts'
+import { loadFamilies } from '../read/families.ts'
+import { toFamilyView } from '../read/materials.ts'
+import { ProblemError } from '../problems/problem.ts'
+import { grouped } from '../read/grouped.ts'
 import { ruleLines } from './moment.ts'
-import { loadDrawers } from './restock.ts'
-import { localTime } from './time.ts'
+import { localTime } from '../clock/localTime.ts'
+import { loadDrawers } from '../read/drawers.ts'
 
 /** Waters with their reaches, from low to high. */
 export async function watersView(db: Reader): Promise<WatersView> {

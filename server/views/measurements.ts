@@ -4,8 +4,8 @@ import { contradictions, foretold, likelyMetal, wording } from '../../core/index
 import type { DropReading, Foretold } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { family, material, pattern, variant } from '../db/schema.ts'
-import { loadMeasurements } from '../measurements.ts'
-import type { ReadTest } from '../measurements.ts'
+import { loadMeasurements } from '../read/measurements.ts'
+import type { ReadTest } from '../read/measurements.ts'
 
 const BEAD_DENSITY = 'densityMgPerMm3'
 

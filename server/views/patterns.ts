@@ -1,46 +1,16 @@
-import { and, asc, desc, eq, isNull } from 'drizzle-orm'
+import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { PatternLine, PatternsView, PatternView, VariantFull, VariantLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import { dressing, food, foodStage, pattern, patternServes } from '../db/schema.ts'
-import { grouped } from '../grouped.ts'
-import { loadToldApart } from './toldApart.ts'
-import { loadVariants, toFigureView } from './variants.ts'
-import type { VariantRow } from './variants.ts'
+import { dressing, pattern } from '../db/schema.ts'
+import { grouped } from '../read/grouped.ts'
+import { loadToldApart } from '../read/toldApart.ts'
+import { loadVariants, toFigureView } from '../read/variants.ts'
+import type { VariantRow } from '../read/variants.ts'
+import { loadNames, loadServed } from '../read/patterns.ts'
+import type { Served } from '../read/patterns.ts'
 
-/** What each pattern is meant for, by its name. */
-const loadServed = keptUntilWrite(readServed, ['patterns', 'foods'])
-
-async function readServed(db: Reader) {
-  const rows = await db
-    .select({ served: patternServes, stageName: foodStage.stageName, foodName: food.name })
-    .from(patternServes)
-    .innerJoin(foodStage, eq(foodStage.id, patternServes.foodStageId))
-    .innerJoin(food, eq(food.id, foodStage.foodId))
-  return grouped(
-    rows.map(({ served, stageName, foodName }) => ({
-      patternId: served.patternId,
-      foodStageId: served.foodStageId as PatternLine['serves'][number]['foodStageId'],
-      weight: served.weight,
-      name: `${foodName}, ${stageName}`,
-    })),
-    ({ patternId }) => patternId,
-  )
-}
-
-const servesOf = (served: Awaited<ReturnType<typeof readServed>>, patternId: string) =>
+const servesOf = (served: Served, patternId: string) =>
   (served.get(patternId) ?? []).map(({ patternId: _owner, ...line }) => line)
-
-const loadNames = keptUntilWrite(readNames, ['patterns'])
-
-/** Patterns that are not put away, by name. */
-async function readNames(db: Reader) {
-  return db
-    .select({ id: pattern.id, name: pattern.name, purpose: pattern.purpose })
-    .from(pattern)
-    .where(isNull(pattern.archivedAtMs))
-    .orderBy(asc(pattern.nameKey))
-}
 
 const toVariantLine = ({ variant: v, figure, onHand, olderOnHand }: VariantRow): VariantLine => ({
   id: v.id as VariantLine['id'],

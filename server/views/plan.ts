@@ -1,34 +1,22 @@
 import { and, eq, gte, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
-import type { Clock } from '../clock.ts'
+import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import {
-  batch,
-  box,
-  compartment,
-  family,
-  material,
-  outing,
-  patternServes,
-  spell,
-  pattern,
-  variant,
-  variantRevision,
-  water,
-} from '../db/schema.ts'
-import type { RevisionBody } from '../db/schema.ts'
+import { batch, box, compartment, outing, spell, variantRevision, water } from '../db/schema.ts'
 import { evening, plan } from '../db/supplyTables.ts'
-import { loadBalances } from './balances.ts'
-import { grouped } from '../grouped.ts'
-import { loadSettings } from './frame.ts'
-import { foodsAt, outingHour } from './moment.ts'
-import { loadMinutes } from './minutes.ts'
-import { loadReaches } from './reaches.ts'
-import { loadDrawers } from './restock.ts'
-import { localTime } from './time.ts'
-import { loadRecipes, loadVariants, toFigureView } from './variants.ts'
+import { loadBalances } from '../read/balances.ts'
+import { loadMinutes } from '../read/minutes.ts'
+import { loadReaches } from '../read/reaches.ts'
+import { localTime } from '../clock/localTime.ts'
+import { loadVariants } from '../read/variants.ts'
+import { loadDrawers, loadGoods } from '../read/drawers.ts'
+import { loadLasting } from '../read/lasting.ts'
+import { foodsAt } from '../read/likely.ts'
+import { outingHour } from '../read/outings.ts'
+import { loadSetups } from '../read/patterns.ts'
+import { loadPlaces } from '../read/places.ts'
+import { loadSettings } from '../read/settings.ts'
 
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
@@ -101,14 +89,6 @@ async function losses(db: Reader) {
   }
 }
 
-const loadPlaces = keptUntilWrite(
-  (db: Reader) =>
-    db
-      .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
-      .from(compartment),
-  ['rest'],
-)
-
 async function planPlaces(db: Reader): Promise<PlanView['places']> {
   const held = new Map<string, number>()
   for (const { compartmentId, count } of await loadBalances(db))
@@ -118,31 +98,6 @@ async function planPlaces(db: Reader): Promise<PlanView['places']> {
     label,
     room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0),
   }))
-}
-
-const partOf = ({ dressing }: RevisionBody, kind: string) =>
-  dressing.components.find((component) => component.kind === kind)?.materialId ?? null
-
-const loadSetups = keptUntilWrite(readSetups, ['patterns'])
-
-/** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
-async function readSetups(db: Reader) {
-  const recipes = await db
-    .select({ id: variantRevision.id, body: variantRevision.body })
-    .from(variantRevision)
-    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
-  const serves = await db.select().from(patternServes)
-  const patterns = await db
-    .select({ id: pattern.id, name: pattern.name, dislike: pattern.dislike })
-    .from(pattern)
-    .where(isNull(pattern.archivedAtMs))
-  return {
-    parts: new Map(
-      recipes.map(({ id, body }) => [id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') }]),
-    ),
-    meantFor: grouped(serves, ({ patternId }) => patternId),
-    patterns,
-  }
 }
 
 async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
@@ -177,47 +132,6 @@ async function snagginessFished(db: Reader): Promise<number> {
 }
 
 type PlanVariant = PlanView['variants'][number]
-
-/** Where something stands in a list, by its id; null where it does not. */
-function placesIn(ids: readonly string[]): (id: string | null | undefined) => number | null {
-  const at = new Map(ids.map((id, i) => [id, i]))
-  return (id) => at.get(id ?? '') ?? null
-}
-
-/** All of a variant that no fly that comes or goes changes. */
-const loadLasting = keptUntilWrite(readLasting, ['patterns', 'materials', 'rest'])
-
-async function readLasting(db: Reader) {
-  const { parts, patterns } = await loadSetups(db)
-  const patternAt = placesIn(patterns.map(({ id }) => id))
-  const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
-  const drawerAt = placesIn((await loadGoods(db)).map(({ material: { id } }) => id))
-  const lasting = (await loadRecipes(db)).map(
-    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
-      const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
-      const setup = parts.get(row.currentRevisionId)
-      return {
-        variantId: row.id as PlanVariant['variantId'],
-        pattern: patternAt(row.patternId) ?? 0,
-        label: row.label,
-        figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
-        look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
-        place: placeAt(row.homeCompartmentId),
-        nightsToDry: figure?.nightsToDry ?? 0,
-        bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
-          const drawer = drawerAt(materialId)
-          return drawer === null ? [] : [[drawer, perFly]]
-        }),
-        setup: {
-          thread: drawerAt(setup?.thread),
-          bead: drawerAt(setup?.bead),
-          hook: drawerAt(row.hookMaterialId),
-        },
-      }
-    },
-  )
-  return new Map(lasting.map((variant) => [variant.variantId as string, variant]))
-}
 
 /** Flies by variant in batches that are not ended. */
 async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
@@ -260,17 +174,6 @@ async function trayId(db: Reader): Promise<string> {
   if (!tray) throw new Error('the bench tray is missing')
   return tray.id
 }
-
-/** Drawers that are not put away, with what they are of. */
-const loadGoods = keptUntilWrite(
-  (db: Reader) =>
-    db
-      .select({ material, family: { kind: family.kind, name: family.name }, stockUnit: family.stockUnit })
-      .from(material)
-      .innerJoin(family, eq(family.id, material.familyId))
-      .where(isNull(material.archivedAtMs)),
-  ['materials', 'rest'],
-)
 
 async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
   const balances = await loadDrawers(db)

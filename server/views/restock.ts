@@ -1,49 +1,10 @@
-import { eq, isNull } from 'drizzle-orm'
-import { fliesAllowed, holesOf, wording } from '../../core/index.ts'
+import { fliesAllowed, holesOf } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
-import { compartment, family, material, materialBalance } from '../db/schema.ts'
-import { loadVariants } from './variants.ts'
-import type { VariantRow } from './variants.ts'
-
-const loadDrawerNames = keptUntilWrite(readDrawerNames, ['rest'])
-
-async function readDrawerNames(db: Reader) {
-  const rows = await db
-    .select({
-      id: material.id,
-      kind: family.kind,
-      familyName: family.name,
-      sizeKey: material.sizeKey,
-      colourName: material.colourName,
-      minimumAmount: material.minimumAmount,
-    })
-    .from(material)
-    .innerJoin(family, eq(family.id, material.familyId))
-    .where(isNull(material.archivedAtMs))
-  return rows.map(({ id, kind, familyName, sizeKey, colourName, minimumAmount }) => ({
-    id,
-    name: wording.drawerName({ kind, name: familyName }, sizeKey, colourName),
-    minimumAmount,
-  }))
-}
-
-/** Names and balances of all drawers, as restocking needs them. */
-export const loadDrawers = keptUntilWrite(readDrawers, ['materials', 'rest'])
-
-async function readDrawers(db: Reader) {
-  const names = await loadDrawerNames(db)
-  const balances = await db.select().from(materialBalance)
-  const amounts = new Map(balances.map(({ materialId, amount }) => [materialId, amount]))
-  return new Map(
-    names.map(({ id, ...drawer }) => {
-      const amount = amounts.get(id) ?? -1
-      // below nought means that flies were tied from a drawer that nobody counted
-      return [id, { ...drawer, onHand: amount >= 0 ? amount : null }]
-    }),
-  )
-}
+import { loadVariants } from '../read/variants.ts'
+import type { VariantRow } from '../read/variants.ts'
+import { loadDrawers } from '../read/drawers.ts'
+import { loadPlaceLabels } from '../read/places.ts'
 
 type Drawers = Awaited<ReturnType<typeof loadDrawers>>
 
@@ -67,13 +28,6 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
         onHand,
       })),
   }
-}
-
-const loadPlaceLabels = keptUntilWrite(readPlaceLabels, ['rest'])
-
-async function readPlaceLabels(db: Reader): Promise<ReadonlyMap<string, string>> {
-  const places = await db.select({ id: compartment.id, label: compartment.label }).from(compartment)
-  return new Map(places.map(({ id, label }) => [id, label]))
 }
 
 /** Variants with a home that are below par, the emptiest first, with what the stores allow. */

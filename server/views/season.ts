@@ -2,10 +2,17 @@ import { and, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm'
 import type { ObservationLine, ReachSeasonView, ReachWarmth, SeasonStateView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { reading, readingImport } from '../db/seasonTables.ts'
-import { ProblemError } from '../problem.ts'
-import { loadKeptWindows, loadLearned, loadObservations, loadWarmth, seenOn, windowsHash } from '../season.ts'
-import type { Warmth } from '../season.ts'
-import { loadStages } from './larder.ts'
+import { ProblemError } from '../problems/problem.ts'
+import {
+  loadKeptWindows,
+  loadLearned,
+  loadObservations,
+  loadWarmth,
+  seenOn,
+  windowsHash,
+} from '../read/season.ts'
+import type { Warmth } from '../read/season.ts'
+import { loadStages } from '../read/stages.ts'
 
 /** How warm a reach is, as pages get it. */
 export const toReachWarmth = ({ model, latest, trendCPerDay }: Warmth): ReachWarmth => ({

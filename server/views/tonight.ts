@@ -1,13 +1,16 @@
 import { wording } from '../../core/index.ts'
 import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
-import type { Clock } from '../clock.ts'
+import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { loadSettings } from './frame.ts'
-import { loadReaches } from './reaches.ts'
-import { loadServes, foodsAt, nextOuting, ruleLines, startingMoment } from './moment.ts'
-import { loadMinutes } from './minutes.ts'
+import { loadReaches } from '../read/reaches.ts'
+import { ruleLines, startingMoment } from './moment.ts'
+import { loadMinutes } from '../read/minutes.ts'
 import { restockLines } from './restock.ts'
-import { localTime } from './time.ts'
+import { localTime } from '../clock/localTime.ts'
+import { foodsAt } from '../read/likely.ts'
+import { nextOuting } from '../read/outings.ts'
+import { loadServes } from '../read/patterns.ts'
+import { loadSettings } from '../read/settings.ts'
 
 const MOST_LIKELY = 2
 const MOST_LACKING = 2

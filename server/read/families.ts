@@ -1,7 +1,7 @@
-import type { SettingsBody } from '../contract/index.ts'
-import type { Reader } from './db/database.ts'
-import { keptFor } from './db/kept.ts'
-import { family, setting } from './db/schema.ts'
+import type { SettingsBody } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptFor } from '../db/kept.ts'
+import { family, setting } from '../db/schema.ts'
 
 export type FamilyRow = typeof family.$inferSelect
 

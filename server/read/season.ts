@@ -1,4 +1,4 @@
-import { asc, eq, isNull } from 'drizzle-orm'
+import { asc, isNull } from 'drizzle-orm'
 import {
   AS_USUAL,
   borrowSeasonal,
@@ -18,7 +18,7 @@ import {
   usualModel,
   yearAsItWas,
   yearOf,
-} from '../core/index.ts'
+} from '../../core/index.ts'
 import type {
   Backtest,
   DatedBrood,
@@ -28,14 +28,14 @@ import type {
   Note,
   ReachSeason,
   SeasonalModel,
-} from '../core/index.ts'
-import type { Database, Reader } from './db/database.ts'
-import { keptUntilWrite } from './db/kept.ts'
-import { observation, readingDay, seasonWindow } from './db/seasonTables.ts'
-import { contentHash } from './ids.ts'
-import { loadStages } from './views/larder.ts'
-import { loadReaches } from './views/reaches.ts'
-import type { LoadedReach } from './views/reaches.ts'
+} from '../../core/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { observation, readingDay, seasonWindow } from '../db/seasonTables.ts'
+import { contentHash } from '../db/ids.ts'
+import { loadReaches } from './reaches.ts'
+import type { LoadedReach } from './reaches.ts'
+import { loadStages } from './stages.ts'
 
 export type ObservationRow = typeof observation.$inferSelect
 
@@ -100,7 +100,7 @@ async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
   )
 }
 
-export const loadWarmth = keptUntilWrite(readWarmth, ['season', 'rest'])
+export const loadWarmth = keptUntilWrite(readWarmth, [loadReaches, readingDay])
 
 const inTenths = (tempC: number) => Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
 
@@ -113,7 +113,7 @@ export async function tempOn(db: Reader, reachId: string, on: string): Promise<n
 async function readBroods(db: Reader): Promise<readonly DatedBrood[]> {
   return datedBroods((await loadStages(db)).map(({ core }) => core))
 }
-const loadBroods = keptUntilWrite(readBroods, ['foods'])
+export const loadBroods = keptUntilWrite(readBroods, [loadStages])
 
 const rounded = (model: SeasonalModel) =>
   Object.entries(model).map(([key, value]) => [key, typeof value === 'number' ? value.toFixed(3) : value])
@@ -132,13 +132,13 @@ export async function windowsHash(db: Reader, { loaded, model }: Warmth): Promis
 }
 
 /** Windows that pages worked out, by reach, with what they were worked out from. */
-export const loadKeptWindows = keptUntilWrite(readKeptWindows, ['season'])
+export const loadKeptWindows = keptUntilWrite(readKeptWindows, [seasonWindow])
 
 async function readKeptWindows(db: Reader) {
   return new Map((await db.select().from(seasonWindow)).map((row) => [row.reachId, row]))
 }
 
-export const loadObservations = keptUntilWrite(readObservations, ['season'])
+export const loadObservations = keptUntilWrite(readObservations, [observation])
 
 async function readObservations(db: Reader): Promise<readonly ObservationRow[]> {
   return db.select().from(observation).where(isNull(observation.archivedAtMs)).orderBy(asc(observation.on))
@@ -255,7 +255,12 @@ async function readLearned(db: Reader, reachId: string): Promise<readonly Learne
 }
 
 /** The broods of a reach as the notes move them; none until its windows were worked out. */
-export const loadLearned = keptUntilWrite(readLearned, ['season', 'rest'])
+export const loadLearned = keptUntilWrite(readLearned, [
+  loadWarmth,
+  loadKeptWindows,
+  loadBroods,
+  loadObservations,
+])
 
 /** Days MM-DD of earlier notes, by stage, on the reach's water. */
 export async function seenOn(db: Reader, reachId: string): Promise<ReadonlyMap<string, readonly string[]>> {
@@ -284,21 +289,4 @@ export async function reachSeasonOn(db: Reader, reachId: string, on: string): Pr
     trendCPerDay: warmth.trendCPerDay,
     measured: warmth.days.length > 0,
   }
-}
-
-/** Keeps the windows of a reach that a page worked out, unless they are of other inputs than today's. */
-export async function keepWindows(
-  { db, write }: Database,
-  { reachId, inputHash, windows }: { reachId: string; inputHash: string; windows: readonly EmergenceWindow[] },
-): Promise<boolean> {
-  const warmth = (await loadWarmth(db)).get(reachId)
-  if (!warmth || (await windowsHash(db, warmth)) !== inputHash) return false
-  await write(
-    async (tx) => {
-      await tx.delete(seasonWindow).where(eq(seasonWindow.reachId, reachId))
-      await tx.insert(seasonWindow).values({ reachId, inputHash, windows })
-    },
-    ['season'],
-  )
-  return true
 }

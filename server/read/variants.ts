@@ -44,7 +44,7 @@ async function loadFigures(
 }
 
 /** Variants with their figures, whatever of them is on hand. */
-export const loadRecipes = keptUntilWrite(readRecipes, ['patterns'])
+export const loadRecipes = keptUntilWrite(readRecipes, [variant, pattern, variantFigure])
 
 async function readRecipes(db: Reader) {
   const rows = await db
@@ -61,7 +61,7 @@ async function readRecipes(db: Reader) {
 }
 
 /** All variants that are not put away, in the order of their patterns' names. */
-export const loadVariants = keptUntilWrite(readVariants, ['flies', 'patterns'])
+export const loadVariants = keptUntilWrite(readVariants, [loadBalances, loadRecipes])
 
 async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
   const byVariant = new Map<string, number>()

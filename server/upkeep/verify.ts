@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
-import { refreshFigures } from '../figures.ts'
-import type { Database } from './database.ts'
-import { variantFigure } from './schema.ts'
+import { refreshFigures } from './figures.ts'
+import type { Database } from '../db/database.ts'
+import { variantFigure } from '../db/schema.ts'
 
 const FLY_SUMS = sql`select compartment_id, variant_revision_id, sum(delta) as count from fly_entry group by 1, 2`
 const TALLY_SUMS = sql`select variant_revision_id, cause, coalesce(loss_cause, '') as loss_cause, sum(delta) as count,

@@ -1,5 +1,5 @@
-import { PROBLEM_STATUS } from '../contract/index.ts'
-import type { Problem, ProblemCode } from '../contract/index.ts'
+import { PROBLEM_STATUS } from '../../contract/index.ts'
+import type { Problem, ProblemCode } from '../../contract/index.ts'
 import type { z } from 'zod'
 
 /** What went wrong in words that a user can act on; thrown by services, answered by one handler. */

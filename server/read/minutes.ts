@@ -10,7 +10,7 @@ const USUAL_MINUTES = 8
 const LONGEST_MINUTES = 60
 
 /** Minutes of one fly of a pattern: the median over its batches, between one fly and the next. */
-export const loadMinutes = keptUntilWrite(readMinutes, ['flies', 'rest'])
+export const loadMinutes = keptUntilWrite(readMinutes, [batch, batchEvent, variantRevision, variant])
 
 async function readMinutes(db: Reader) {
   const events = await db

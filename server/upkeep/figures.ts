@@ -10,14 +10,14 @@ import {
   nightsToDry,
   resolveDressing,
   USUAL_TIPPET,
-} from '../core/index.ts'
-import type { Calibration, Fly, Material, Measured } from '../core/index.ts'
-import type { Database, Tx } from './db/database.ts'
-import { variantFigure, variantRevision } from './db/schema.ts'
-import type { RevisionBody } from './db/schema.ts'
-import { contentHash } from './ids.ts'
-import { loadMaterials, materialIdsOf } from './materials.ts'
-import { loadMeasurements } from './measurements.ts'
+} from '../../core/index.ts'
+import type { Calibration, Fly, Material, Measured } from '../../core/index.ts'
+import type { Database, Tx } from '../db/database.ts'
+import { variantFigure, variantRevision } from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
+import { contentHash } from '../db/ids.ts'
+import { loadMaterials, materialIdsOf } from '../read/materials.ts'
+import { loadMeasurements } from '../read/measurements.ts'
 
 /** Hexadecimal digits of a drawing's hash that name it: enough for billions of drawings. */
 const KEY_LENGTH = 16

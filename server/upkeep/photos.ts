@@ -1,9 +1,9 @@
 import { eq, isNull, and } from 'drizzle-orm'
-import type { PhotoId } from '../contract/index.ts'
-import type { Database } from './db/database.ts'
-import { batch, material, photo } from './db/schema.ts'
-import { newId } from './ids.ts'
-import { ProblemError } from './problem.ts'
+import type { PhotoId } from '../../contract/index.ts'
+import type { Database } from '../db/database.ts'
+import { batch, material, photo } from '../db/schema.ts'
+import { newId } from '../db/ids.ts'
+import { ProblemError } from '../problems/problem.ts'
 
 /** Longest side of a kept picture, pixels. */
 const LONGEST_PX = 1600
@@ -44,7 +44,7 @@ async function shrink(bytes: Buffer) {
 export async function takePhoto({ write }: Database, bytes: Buffer): Promise<PhotoId> {
   const small = await shrink(bytes)
   const id = newId()
-  await write((tx) => tx.insert(photo).values({ id, mime: 'image/webp', ...small }), [])
+  await write((tx) => tx.insert(photo).values({ id, mime: 'image/webp', ...small }))
   return id as PhotoId
 }
 
@@ -63,5 +63,5 @@ export async function dropUnusedPhotos({ db, write }: Database): Promise<void> {
     .leftJoin(material, eq(material.photoId, photo.id))
     .leftJoin(batch, eq(batch.photoId, photo.id))
     .where(and(isNull(material.id), isNull(batch.id)))
-  for (const { id } of unused) await write((tx) => tx.delete(photo).where(eq(photo.id, id)), [])
+  for (const { id } of unused) await write((tx) => tx.delete(photo).where(eq(photo.id, id)))
 }

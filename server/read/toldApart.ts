@@ -4,9 +4,9 @@ import type { PatternsView } from '../../contract/index.ts'
 import { eq, inArray } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
-import { food, foodStage, patternServes, setting, variantRevision } from '../db/schema.ts'
+import { family, food, foodStage, material, patternServes, setting, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { loadMaterials, materialIdsOf } from '../materials.ts'
+import { loadMaterials, materialIdsOf } from './materials.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
@@ -87,4 +87,13 @@ async function readToldApart(db: Reader): Promise<ToldApart> {
 }
 
 /** Flies that nobody can tell apart although they weigh differently, and those that break the user's weight code. */
-export const loadToldApart = keptUntilWrite(readToldApart, ['patterns', 'rest'])
+export const loadToldApart = keptUntilWrite(readToldApart, [
+  setting,
+  patternServes,
+  foodStage,
+  food,
+  loadVariants,
+  variantRevision,
+  material,
+  family,
+])

@@ -1,12 +1,12 @@
 import { eq, min } from 'drizzle-orm'
-import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
-import { shippedFoods } from '../core/season/shipped/larder.ts'
-import type { ShippedStage } from '../core/season/shipped/larder.ts'
-import { defaultSettings, foldedKey } from '../contract/index.ts'
-import type { Database, Tx } from './db/database.ts'
-import { box, compartment, family, food, foodStage, setting } from './db/schema.ts'
+import { shippedFamilies } from '../../core/material/shipped/catalogue.ts'
+import { shippedFoods } from '../../core/season/shipped/larder.ts'
+import type { ShippedStage } from '../../core/season/shipped/larder.ts'
+import { defaultSettings, foldedKey } from '../../contract/index.ts'
+import type { Database, Tx } from '../db/database.ts'
+import { box, compartment, family, food, foodStage, setting } from '../db/schema.ts'
 import { remeasureFigures } from './figures.ts'
-import { fixedId } from './ids.ts'
+import { fixedId } from '../db/ids.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
 const SHIPPED_VERSION = 2

@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { family, food, foodStage, setting } from './db/schema.ts'
-import { fixedId } from './ids.ts'
+import { family, food, foodStage, setting } from '../db/schema.ts'
+import { fixedId } from '../db/ids.ts'
 import { seedShipped } from './seed.ts'
-import { makeTemplate } from './testing/testServer.ts'
-import type { TestServer } from './testing/testServer.ts'
+import { makeTemplate } from '../testing/testServer.ts'
+import type { TestServer } from '../testing/testServer.ts'
 
 let server: TestServer
 let remove: () => Promise<void>

@@ -10,7 +10,7 @@ export interface LoadedReach {
 }
 
 /** Reaches that are not put away, river by river from low to high. */
-export const loadReaches = keptUntilWrite(readReaches, ['rest'])
+export const loadReaches = keptUntilWrite(readReaches, [reach, water])
 
 async function readReaches(db: Reader): Promise<readonly LoadedReach[]> {
   return db

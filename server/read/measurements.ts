@@ -1,5 +1,5 @@
 import { inArray, isNull } from 'drizzle-orm'
-import { massesFor, NOTHING_MEASURED, readDrop, reckonedPiece, resolveDressing } from '../core/index.ts'
+import { massesFor, NOTHING_MEASURED, readDrop, reckonedPiece, resolveDressing } from '../../core/index.ts'
 import type {
   DropOutcome,
   DropReading,
@@ -8,10 +8,10 @@ import type {
   GoodsWeighing,
   Material,
   Measured,
-} from '../core/index.ts'
-import type { Reader } from './db/database.ts'
-import { keptUntilWrite } from './db/kept.ts'
-import { dropTest, variantRevision, weighing } from './db/schema.ts'
+} from '../../core/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { dropTest, family, material, setting, variantRevision, weighing } from '../db/schema.ts'
 import { loadMaterials, materialIdsOf } from './materials.ts'
 
 type TestRow = typeof dropTest.$inferSelect
@@ -119,4 +119,11 @@ const flyFrom = (resolved: ReturnType<typeof resolveDressing>): Fly | null =>
   resolved.kind === 'fly' ? resolved : null
 
 /** All measurements with what core reads from them. */
-export const loadMeasurements = keptUntilWrite(readMeasurements, ['rest'])
+export const loadMeasurements = keptUntilWrite(readMeasurements, [
+  dropTest,
+  weighing,
+  variantRevision,
+  material,
+  family,
+  setting,
+])

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { flyBalance, variantRevision } from '../db/schema.ts'
 
 /** Flies of a recipe that lie in a compartment: at least one. */
 export interface Balance {
@@ -11,7 +12,7 @@ export interface Balance {
 }
 
 /** All that lies in boxes. It is as long as there are flies of different recipes in different places, however old the ledger. */
-export const loadBalances = keptUntilWrite(readBalances, ['flies'])
+export const loadBalances = keptUntilWrite(readBalances, [flyBalance, variantRevision])
 
 async function readBalances(db: Reader): Promise<readonly Balance[]> {
   // as one row of JSON: of thousands of rows the driver would take ten times as long

@@ -1,0 +1,96 @@
+import { readdirSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { getTableName, is, Table } from 'drizzle-orm'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { fillDemo } from './load.ts'
+import type { Reader } from '../server/db/database.ts'
+import { makeTemplate } from '../server/testing/testServer.ts'
+import type { TestServer } from '../server/testing/testServer.ts'
+import { seedShipped } from '../server/upkeep/seed.ts'
+
+/** What a loader is asked beside the database, where it needs more. */
+const ASKED: Readonly<Record<string, (reachId: string) => readonly unknown[]>> = {
+  loadStageStock: () => [3],
+  loadLikely: (reachId) => [
+    { reachId, on: '2026-06-06', localMin: 780 },
+    { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
+  ],
+  loadLearned: (reachId) => [reachId],
+}
+
+type Loader = ((db: Reader, ...asked: readonly unknown[]) => Promise<unknown>) & { reads: ReadonlySet<string> }
+
+const folder = join(dirname(fileURLToPath(import.meta.url)), '..', 'server', 'read')
+const files = readdirSync(folder).filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
+const modules = await Promise.all(
+  files.map((name) => import(join(folder, name)) as Promise<Readonly<Record<string, unknown>>>),
+)
+const loaders = modules.flatMap((module) =>
+  Object.entries(module).filter((entry): entry is [string, Loader] => 'reads' in Object(entry[1])),
+)
+
+/** A reader that notes each table that a query reads from, in its text as SQLite gets it or by the builder. */
+function noted(db: Reader, read: Set<string>): Reader {
+  const watch = <Query extends object>(query: Query): Query =>
+    new Proxy(query, {
+      get(target, name) {
+        const member: unknown = Reflect.get(target, name, target)
+        if (typeof member !== 'function') return member
+        return (...args: unknown[]) => {
+          const joins = name === 'from' || String(name).endsWith('Join')
+          if (joins && is(args[0], Table)) read.add(getTableName(args[0]))
+          const answer: unknown = (member as (...all: unknown[]) => unknown).apply(target, args)
+          return answer === target ? watch(query) : name === 'then' ? answer : watchable(answer)
+        }
+      },
+    })
+  const watchable = (answer: unknown) => (answer && typeof answer === 'object' ? watch(answer) : answer)
+  return new Proxy(db, {
+    get(target, name) {
+      const member: unknown = Reflect.get(target, name, target)
+      if (name === 'get' || name === 'all') {
+        return (query: { queryChunks: readonly { value?: readonly string[] }[] }) => {
+          const text = query.queryChunks.map(({ value }) => value?.join('') ?? '').join(' ')
+          for (const [, table] of text.matchAll(/(?:from|join) ([a-z_]+)/g)) read.add(table!)
+          return (member as (query: unknown) => unknown).call(target, query)
+        }
+      }
+      return typeof member === 'function'
+        ? (...args: unknown[]) => watchable((member as (...all: unknown[]) => unknown).apply(target, args))
+        : member
+    },
+  })
+}
+
+describe('loaders', () => {
+  let server: TestServer
+  let remove: () => Promise<void>
+  beforeAll(async () => {
+    const template = await makeTemplate(async (database) => {
+      await seedShipped(database, 'Europe/London')
+      await fillDemo(database)
+    })
+    remove = template.remove
+    server = await template.open()
+  })
+  afterAll(async () => {
+    await server.close()
+    await remove()
+  })
+
+  it('are all found', () => {
+    expect(loaders.length).toBeGreaterThanOrEqual(25)
+  })
+
+  it.each(loaders)('%s reads no table that it does not name', async (name, load) => {
+    const [reach] = await server.database.client
+      .execute('select id from reach order by id limit 1')
+      .then(({ rows }) => rows)
+    const read = new Set<string>()
+    const asked = ASKED[name]?.(String(reach?.id)) ?? []
+    await load(noted(server.database.db, read), ...asked)
+    expect(read.size, name).toBeGreaterThan(0)
+    expect([...read].filter((table) => !load.reads.has(table))).toEqual([])
+  })
+})

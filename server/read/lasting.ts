@@ -1,0 +1,50 @@
+import type { PlanView } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { loadGoods } from './drawers.ts'
+import { loadSetups } from './patterns.ts'
+import { loadPlaces } from './places.ts'
+import { loadRecipes, toFigureView } from './variants.ts'
+
+type PlanVariant = PlanView['variants'][number]
+
+/** Where something stands in a list, by its id; null where it does not. */
+function placesIn(ids: readonly string[]): (id: string | null | undefined) => number | null {
+  const at = new Map(ids.map((id, i) => [id, i]))
+  return (id) => at.get(id ?? '') ?? null
+}
+
+/** All of a variant that no fly that comes or goes changes. */
+export const loadLasting = keptUntilWrite(readLasting, [loadSetups, loadPlaces, loadGoods, loadRecipes])
+
+async function readLasting(db: Reader) {
+  const { parts, patterns } = await loadSetups(db)
+  const patternAt = placesIn(patterns.map(({ id }) => id))
+  const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
+  const drawerAt = placesIn((await loadGoods(db)).map(({ material: { id } }) => id))
+  const lasting = (await loadRecipes(db)).map(
+    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
+      const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
+      const setup = parts.get(row.currentRevisionId)
+      return {
+        variantId: row.id as PlanVariant['variantId'],
+        pattern: patternAt(row.patternId) ?? 0,
+        label: row.label,
+        figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
+        look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
+        place: placeAt(row.homeCompartmentId),
+        nightsToDry: figure?.nightsToDry ?? 0,
+        bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
+          const drawer = drawerAt(materialId)
+          return drawer === null ? [] : [[drawer, perFly]]
+        }),
+        setup: {
+          thread: drawerAt(setup?.thread),
+          bead: drawerAt(setup?.bead),
+          hook: drawerAt(row.hookMaterialId),
+        },
+      }
+    },
+  )
+  return new Map(lasting.map((variant) => [variant.variantId as string, variant]))
+}

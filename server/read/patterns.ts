@@ -1,0 +1,78 @@
+import { asc, eq, isNull } from 'drizzle-orm'
+import type { PatternLine } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { food, foodStage, pattern, patternServes, variant, variantRevision } from '../db/schema.ts'
+import type { RevisionBody } from '../db/schema.ts'
+import { grouped } from './grouped.ts'
+
+/** What each pattern is meant for, by its name. */
+export const loadServed = keptUntilWrite(readServed, [patternServes, foodStage, food])
+
+async function readServed(db: Reader) {
+  const rows = await db
+    .select({ served: patternServes, stageName: foodStage.stageName, foodName: food.name })
+    .from(patternServes)
+    .innerJoin(foodStage, eq(foodStage.id, patternServes.foodStageId))
+    .innerJoin(food, eq(food.id, foodStage.foodId))
+  return grouped(
+    rows.map(({ served, stageName, foodName }) => ({
+      patternId: served.patternId,
+      foodStageId: served.foodStageId as PatternLine['serves'][number]['foodStageId'],
+      weight: served.weight,
+      name: `${foodName}, ${stageName}`,
+    })),
+    ({ patternId }) => patternId,
+  )
+}
+
+export const loadNames = keptUntilWrite(readNames, [pattern])
+
+/** Patterns that are not put away, by name. */
+async function readNames(db: Reader) {
+  return db
+    .select({ id: pattern.id, name: pattern.name, purpose: pattern.purpose })
+    .from(pattern)
+    .where(isNull(pattern.archivedAtMs))
+    .orderBy(asc(pattern.nameKey))
+}
+
+/** Which patterns serve which stages. */
+export const loadServes = keptUntilWrite(readServes, [patternServes])
+
+async function readServes(db: Reader) {
+  return db.select().from(patternServes)
+}
+
+export const loadPatternWaters = keptUntilWrite(readPatternWaters, [pattern])
+
+async function readPatternWaters(db: Reader) {
+  return db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)
+}
+
+const partOf = ({ dressing }: RevisionBody, kind: string) =>
+  dressing.components.find((component) => component.kind === kind)?.materialId ?? null
+
+export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, patternServes, pattern])
+
+/** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
+async function readSetups(db: Reader) {
+  const recipes = await db
+    .select({ id: variantRevision.id, body: variantRevision.body })
+    .from(variantRevision)
+    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
+  const serves = await db.select().from(patternServes)
+  const patterns = await db
+    .select({ id: pattern.id, name: pattern.name, dislike: pattern.dislike })
+    .from(pattern)
+    .where(isNull(pattern.archivedAtMs))
+  return {
+    parts: new Map(
+      recipes.map(({ id, body }) => [id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') }]),
+    ),
+    meantFor: grouped(serves, ({ patternId }) => patternId),
+    patterns,
+  }
+}
+
+export type Served = Awaited<ReturnType<typeof loadServed>>

@@ -1,0 +1,32 @@
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { compartment } from '../db/schema.ts'
+import { loadBalances } from './balances.ts'
+
+/** Flies by compartment and variant. */
+export const loadHeld = keptUntilWrite(readHeld, [loadBalances])
+
+async function readHeld(db: Reader) {
+  const places = new Map<string, Map<string, number>>()
+  for (const { compartmentId, variantId, count } of await loadBalances(db)) {
+    const there = places.get(compartmentId) ?? new Map<string, number>()
+    there.set(variantId, (there.get(variantId) ?? 0) + count)
+    places.set(compartmentId, there)
+  }
+  return places
+}
+
+export const loadPlaces = keptUntilWrite(
+  (db: Reader) =>
+    db
+      .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
+      .from(compartment),
+  [compartment],
+)
+
+export const loadPlaceLabels = keptUntilWrite(readPlaceLabels, [compartment])
+
+async function readPlaceLabels(db: Reader): Promise<ReadonlyMap<string, string>> {
+  const places = await db.select({ id: compartment.id, label: compartment.label }).from(compartment)
+  return new Map(places.map(({ id, label }) => [id, label]))
+}
