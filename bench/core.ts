@@ -1,4 +1,18 @@
-import { appearanceOf, combinationsOf, descend, drawFly, evaluateFly, finalists, findWeightings, LIST_CONDITIONS, matchFly, resolveDressing, sampleFall, speedAtAttitude, USUAL_TIPPET } from '../core/index.ts'
+import {
+  appearanceOf,
+  combinationsOf,
+  descend,
+  drawFly,
+  evaluateFly,
+  finalists,
+  findWeightings,
+  LIST_CONDITIONS,
+  matchFly,
+  resolveDressing,
+  sampleFall,
+  speedAtAttitude,
+  USUAL_TIPPET,
+} from '../core/index.ts'
 import type { FindInput } from '../core/index.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import { trials } from '../core/testing/generatedFlies.ts'

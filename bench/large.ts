@@ -9,6 +9,7 @@ import { fixedId } from '../server/db/ids.ts'
 import { growDatabase, LARGE } from './largeDatabase.ts'
 import { median, ms } from './timing.ts'
 import type { Line } from './timing.ts'
+import type { VariantId } from '../contract/index.ts'
 
 const READS = 7
 const PATHS = ['patterns', 'boxes', 'plan', 'larder', 'stores', 'outings', 'history', 'tonight', 'bench']
@@ -17,7 +18,7 @@ interface Flies {
   readonly boxes: readonly {
     readonly compartments: readonly {
       readonly id: string
-      readonly flies: readonly { readonly variantId: string }[]
+      readonly flies: readonly { readonly variantId: VariantId }[]
     }[]
   }[]
 }

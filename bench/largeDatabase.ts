@@ -1,14 +1,35 @@
 import { sql } from 'drizzle-orm'
 import { openDatabase } from '../server/db/database.ts'
 import type { Tx } from '../server/db/database.ts'
-import { box, compartment, dressing, flyEntry, pattern, patternServes, revisionMaterial, variant, variantFigure, variantRevision } from '../server/db/schema.ts'
+import {
+  box,
+  compartment,
+  dressing,
+  flyEntry,
+  pattern,
+  patternServes,
+  revisionMaterial,
+  variant,
+  variantFigure,
+  variantRevision,
+} from '../server/db/schema.ts'
 import { newId } from '../server/db/ids.ts'
+import type {
+  ActionId,
+  BoxId,
+  CompartmentId,
+  DressingId,
+  PatternId,
+  VariantId,
+  VariantRevisionId,
+} from '../contract/index.ts'
 
 /** What a tier of decades might have. */
 export const LARGE = { patterns: 400, variants: 2000, boxes: 20, entries: 200_000 }
 const COMPARTMENTS_A_BOX = 24
 const ROWS_AT_ONCE = 400
 const DAY_MS = 86_400_000
+const GROWN = newId<ActionId>()
 
 /** Rows inserted in portions, since a statement takes only so many values. */
 async function insertAll<Row>(
@@ -18,14 +39,14 @@ async function insertAll<Row>(
   for (let at = 0; at < rows.length; at += ROWS_AT_ONCE) await insert(rows.slice(at, at + ROWS_AT_ONCE))
 }
 
-async function growBoxes(tx: Tx): Promise<readonly string[]> {
+async function growBoxes(tx: Tx): Promise<readonly CompartmentId[]> {
   const places: (typeof compartment.$inferInsert)[] = []
   for (let n = 1; n <= LARGE.boxes; n += 1) {
-    const boxId = newId()
+    const boxId = newId<BoxId>()
     await tx.insert(box).values({ id: boxId, name: `Box ${n}`, nameKey: `box ${n}`, kind: 'box', position: n })
     for (let k = 0; k < COMPARTMENTS_A_BOX; k += 1)
       places.push({
-        id: newId(),
+        id: newId<CompartmentId>(),
         boxId,
         row: Math.floor(k / 4) + 1,
         column: (k % 4) + 1,
@@ -37,7 +58,7 @@ async function growBoxes(tx: Tx): Promise<readonly string[]> {
 }
 
 /** Copies of the patterns that are there, under numbered names, until there are enough of them. */
-async function growPatterns(tx: Tx, places: readonly string[]) {
+async function growPatterns(tx: Tx, places: readonly CompartmentId[]) {
   const originals = {
     patterns: await tx.select().from(pattern),
     serves: await tx.select().from(patternServes),
@@ -48,7 +69,7 @@ async function growPatterns(tx: Tx, places: readonly string[]) {
     figures: await tx.select().from(variantFigure),
   }
   const each = Math.ceil(LARGE.variants / LARGE.patterns)
-  const made: { revisionId: string; placeId: string }[] = []
+  const made: { revisionId: VariantRevisionId; placeId: CompartmentId }[] = []
   const figures: (typeof variantFigure.$inferInsert)[] = []
   const materials: (typeof revisionMaterial.$inferInsert)[] = []
   for (let n = originals.patterns.length; n < LARGE.patterns; n += 1) {
@@ -56,8 +77,8 @@ async function growPatterns(tx: Tx, places: readonly string[]) {
     const recipe = originals.dressings.find(({ patternId }) => patternId === source?.id)
     const flies = originals.variants.filter(({ patternId }) => patternId === source?.id)
     if (!source || !recipe) throw new Error('the demo has no patterns')
-    const patternId = newId()
-    const dressingId = newId()
+    const patternId = newId<PatternId>()
+    const dressingId = newId<DressingId>()
     await tx
       .insert(pattern)
       .values({ ...source, id: patternId, name: `${source.name} ${n}`, nameKey: `${source.nameKey} ${n}` })
@@ -69,7 +90,9 @@ async function growPatterns(tx: Tx, places: readonly string[]) {
       const revision = originals.revisions.find(({ id }) => id === fly?.currentRevisionId)
       const figure = originals.figures.find((row) => row.variantRevisionId === revision?.id)
       if (!fly || !revision || !figure) throw new Error('a variant has no recipe')
-      const [variantId, revisionId, placeId] = [newId(), newId(), places[made.length % places.length] ?? '']
+      const [variantId, revisionId] = [newId<VariantId>(), newId<VariantRevisionId>()]
+      const placeId = places[made.length % places.length]
+      if (!placeId) throw new Error('there are no places')
       const label = `${fly.label} ${k + 1}`
       await tx.insert(variant).values({
         ...fly, id: variantId, patternId, label, labelKey: label.toLowerCase(), currentRevisionId: revisionId, homeCompartmentId: placeId, position: k,
@@ -87,7 +110,10 @@ async function growPatterns(tx: Tx, places: readonly string[]) {
 }
 
 /** Years of tying and losing: each fly's count goes up by three and comes down one by one, and ends between 0 and 5. */
-async function growLedger(tx: Tx, flies: readonly { revisionId: string; placeId: string }[]): Promise<void> {
+async function growLedger(
+  tx: Tx,
+  flies: readonly { revisionId: VariantRevisionId; placeId: CompartmentId }[],
+): Promise<void> {
   const rows: (typeof flyEntry.$inferInsert)[] = []
   const held = flies.map(() => 0)
   const firstMs = Date.parse('2012-01-01T00:00:00Z')
@@ -98,7 +124,7 @@ async function growLedger(tx: Tx, flies: readonly { revisionId: string; placeId:
     const ties = (held[k] ?? 0) <= k % 3
     held[k] = (held[k] ?? 0) + (ties ? 3 : -1)
     rows.push({
-      id: newId(), actionId: 'grown', atMs: firstMs + (n / LARGE.entries) * 5000 * DAY_MS, compartmentId: fly.placeId,
+      id: newId(), actionId: GROWN, atMs: firstMs + (n / LARGE.entries) * 5000 * DAY_MS, compartmentId: fly.placeId,
       variantRevisionId: fly.revisionId, delta: ties ? 3 : -1, cause: ties ? 'tied' : 'lost', lossCause: ties ? null : 'bottom',
     }) // prettier-ignore
   }

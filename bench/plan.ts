@@ -1,5 +1,14 @@
 import highsLoader from 'highs'
-import { faultsOf, greedyPlan, learnedLossRate, lossQuantile, planValue, poisson, priorLossRate, randomFrom } from '../core/index.ts'
+import {
+  faultsOf,
+  greedyPlan,
+  learnedLossRate,
+  lossQuantile,
+  planValue,
+  poisson,
+  priorLossRate,
+  randomFrom,
+} from '../core/index.ts'
 import type { Counts, PlanProblem } from '../core/index.ts'
 import { generatedPlan } from '../core/testing/generatedPlans.ts'
 import { solvePlan } from '../web/workers/solvePlan.ts'

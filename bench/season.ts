@@ -1,4 +1,17 @@
-import { AS_USUAL, datedBroods, emergenceWindows, firstDayOf, learnShift, normalsFrom, onsetDay, randomFrom, simulateYear, curveRow, usualModel, yearAsItWas } from '../core/index.ts'
+import {
+  AS_USUAL,
+  datedBroods,
+  emergenceWindows,
+  firstDayOf,
+  learnShift,
+  normalsFrom,
+  onsetDay,
+  randomFrom,
+  simulateYear,
+  curveRow,
+  usualModel,
+  yearAsItWas,
+} from '../core/index.ts'
 import type { DatedBrood, Note, ReachWindows, SeasonInput, SimulatedReach } from '../core/index.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import { ms } from './timing.ts'

@@ -85,7 +85,7 @@ function makeRun(server: TestServer) {
     const planned = { batchId, variantId: fly, plannedCount: done + spoiled, compartmentId: at, onVise: true }
     await send('batchPlan', planned)
     const counted = (kind: 'done' | 'spoiled', count: number) =>
-      send('batchCount', { eventId: v7() as never, batchId, kind, stepKey: null, count, spoiledCause: null })
+      send('batchCount', { eventId: v7(), batchId, kind, stepKey: null, count, spoiledCause: null })
     await counted('done', done)
     if (spoiled > 0) await counted('spoiled', spoiled)
     // two tabs end the same batch: one of them is told so
@@ -143,7 +143,7 @@ function makeRun(server: TestServer) {
       case 'undo': {
         const target = accepted[now.which % Math.max(accepted.length, 1)]
         if (!target || target.kind === 'undo') return
-        const sent = await send('undo', { actionId: target.id as never })
+        const sent = await send('undo', { actionId: target.id })
         return sent ? plain.undo(sent.id, target.id) : undefined
       }
       case 'replay': {

@@ -11,7 +11,6 @@ import type {
   BenchView,
   BoxesView,
   CommandInput,
-  CompartmentLine,
   DrawingsView,
   FrameView,
   MomentView,
@@ -67,14 +66,14 @@ afterEach(() => server.close())
 const body = async <T>(path: string): Promise<T> => (await server.get(path).expect(200)).body as T
 const boxes = () => body<BoxesView>('/api/boxes')
 async function onHand(place: unknown = placeA): Promise<number> {
-  const all = (await boxes()).boxes.flatMap(({ compartments }) => compartments as CompartmentLine[])
+  const all = (await boxes()).boxes.flatMap(({ compartments }) => compartments)
   return all.find((candidate) => candidate.id === place)?.flies.reduce((sum, { count }) => sum + count, 0) ?? 0
 }
 async function ready(): Promise<void> {
   await server.command('boxCreate', box).expect(200)
   await server.command('patternSave', midge()).expect(200)
 }
-const undo = (actionId: string) => server.command('undo', { actionId: actionId as never })
+const undo = (actionId: string) => server.command('undo', { actionId: actionId })
 
 describe('a new data directory', () => {
   it('has what ships: 192 families, 164 stages, a bench tray, settings', async () => {
@@ -306,7 +305,7 @@ describe('the bench', () => {
     })
   const tie = (kind: 'done' | 'spoiled', count = 1) =>
     server.command('batchCount', {
-      eventId: v7() as never,
+      eventId: v7(),
       batchId: batch,
       kind,
       stepKey: null,
@@ -371,7 +370,7 @@ describe('the bench', () => {
     expect((await bench()).onVise?.batch.done).toBe(7)
     await server
       .command('batchCount', {
-        eventId: v7() as never,
+        eventId: v7(),
         batchId: batch,
         kind: 'spoiled',
         stepKey: null,
@@ -503,11 +502,7 @@ describe('boxes and their ledger', () => {
                   { outingId: null, losses: [{ compartmentId: at, variantId, count: n, cause: 'fish' }] },
                   commandId,
                 )
-              : server.command(
-                  'undo',
-                  { actionId: (done[n % Math.max(done.length, 1)] ?? v7()) as never },
-                  commandId,
-                )
+              : server.command('undo', { actionId: done[n % Math.max(done.length, 1)] ?? v7() }, commandId)
       const [first, second] = await Promise.all([send(), send()])
       expect([200, 404, 409]).toContain(first.status)
       expect(second.status).toBe(first.status)

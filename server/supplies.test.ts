@@ -56,7 +56,7 @@ async function held(place: unknown): Promise<number> {
 }
 const put = (count: number, compartmentId: never = placeA) =>
   server.command('fliesCount', { compartmentId, variantId, counted: count }).expect(200)
-const undo = (actionId: string) => server.command('undo', { actionId: actionId as never })
+const undo = (actionId: string) => server.command('undo', { actionId: actionId })
 
 describe('putting many flies in', () => {
   const bare = {
@@ -138,9 +138,9 @@ describe('a batch', () => {
     })
     const count = { batchId, stepKey: null, count: 1, spoiledCause: null }
     await server.command('batchCount', { ...count, eventId, kind: 'spoiled' }).expect(200)
-    await server.command('batchCount', { ...count, eventId: v7() as never, kind: 'done' }).expect(200)
+    await server.command('batchCount', { ...count, eventId: v7(), kind: 'done' }).expect(200)
     await server.command('batchSpoiledCause', { batchId, eventId, cause: 'thread snapped' }).expect(200)
-    await server.command('batchSpoiledCause', { batchId, eventId: v7() as never, cause: 'x' }).expect(404)
+    await server.command('batchSpoiledCause', { batchId, eventId: v7(), cause: 'x' }).expect(404)
     expect((await server.command('batchFinish', { batchId, abandon: false }).expect(409)).body.code).toBe(
       'overCapacity',
     )

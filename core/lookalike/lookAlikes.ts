@@ -2,17 +2,17 @@ import { is } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 
 /** A fly to be told from others in the box. */
-export interface Seen {
-  readonly id: string
+export interface Seen<Id extends string = string> {
+  readonly id: Id
   /** see `looksOf` */
   readonly looks: string
   readonly massMg: number
 }
 
 /** Two flies that look alike and weigh differently. */
-export interface LookAlike {
-  readonly lighterId: string
-  readonly heavierId: string
+export interface LookAlike<Id extends string = string> {
+  readonly lighterId: Id
+  readonly heavierId: Id
   /** heavier over lighter */
   readonly ratio: number
 }
@@ -44,8 +44,8 @@ export const looksOf = (fly: Fly): string =>
  * Pairs of flies that nobody can tell apart in the box although they weigh differently: the same hook, the same colours,
  * the same size of bead. A mark that shows, such as a turn of another thread behind the bead, tells them apart.
  */
-export function lookAlikes(flies: readonly Seen[]): readonly LookAlike[] {
-  const byLooks = new Map<string, Seen[]>()
+export function lookAlikes<Id extends string>(flies: readonly Seen<Id>[]): readonly LookAlike<Id>[] {
+  const byLooks = new Map<string, Seen<Id>[]>()
   for (const seen of flies) {
     const alike = byLooks.get(seen.looks)
     if (alike) alike.push(seen)
@@ -53,7 +53,7 @@ export function lookAlikes(flies: readonly Seen[]): readonly LookAlike[] {
   }
   return [...byLooks.values()].flatMap((alike) => {
     const sorted = [...alike].sort((a, b) => a.massMg - b.massMg)
-    return sorted.slice(1).flatMap((heavier, i): readonly LookAlike[] => {
+    return sorted.slice(1).flatMap((heavier, i): readonly LookAlike<Id>[] => {
       const lighter = sorted[i]
       const ratio = lighter ? heavier.massMg / lighter.massMg : 1
       return lighter && ratio > SAME_WEIGHT ? [{ lighterId: lighter.id, heavierId: heavier.id, ratio }] : []

@@ -2,23 +2,26 @@
 const USUAL_PAR = 3
 
 /** A variant that has a place in a box. */
-export interface ParLine {
-  readonly variantId: string
+export interface ParLine<Id extends string = string> {
+  readonly variantId: Id
   readonly onHand: number
   /** null for the usual par */
   readonly parCount: number | null
 }
 
 /** A variant below its par. */
-export interface Hole {
-  readonly variantId: string
+export interface Hole<Id extends string = string> {
+  readonly variantId: Id
   readonly onHand: number
   readonly par: number
   readonly missing: number
 }
 
 /** What is below par, the emptiest first: by the share that is missing, then by how many are. */
-export function holesOf(lines: readonly ParLine[], usualPar = USUAL_PAR): readonly Hole[] {
+export function holesOf<Id extends string>(
+  lines: readonly ParLine<Id>[],
+  usualPar = USUAL_PAR,
+): readonly Hole<Id>[] {
   return lines
     .map(({ variantId, onHand, parCount }) => {
       const par = parCount ?? usualPar

@@ -1,19 +1,19 @@
 import { and, eq, max } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { BatchId, CommandBody, VariantRevisionId } from '../../contract/index.ts'
 import { batch, batchEvent, variantFigure } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials, checkCapacity } from './ledger.ts'
 
 /** What a batch has come to: done and spoiled, less what was counted back. */
-export async function countsOf({ tx }: Pick<CommandContext, 'tx'>, batchId: string) {
+export async function countsOf({ tx }: Pick<CommandContext, 'tx'>, batchId: BatchId) {
   const events = await tx.select().from(batchEvent).where(eq(batchEvent.batchId, batchId))
   const tally = (kind: string) =>
     events.filter((event) => event.kind === kind).reduce((sum, { count }) => sum + count, 0)
   return { done: tally('done'), spoiled: tally('spoiled') }
 }
 
-async function nameOfRevision({ recorder }: CommandContext, revisionId: string): Promise<string> {
+async function nameOfRevision({ recorder }: CommandContext, revisionId: VariantRevisionId): Promise<string> {
   const revision = await recorder.need('variantRevision', revisionId, 'recipe')
   const row = await recorder.need('variant', revision.variantId, 'variant')
   const owner = await recorder.need('pattern', row.patternId, 'pattern')

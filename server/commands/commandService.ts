@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { command, commandBodies } from '../../contract/index.ts'
-import type { ActionId, CommandBody, CommandKind, CommandResult, SettingsBody } from '../../contract/index.ts'
+import type { CommandBody, CommandKind, CommandResult, ReachId, SettingsBody } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Database, Tx } from '../db/database.ts'
 import { constraintCode } from '../db/errors.ts'
@@ -79,7 +79,7 @@ function refusal(error: unknown): ProblemError | null {
 }
 
 const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable'>): CommandResult => ({
-  actionId: row.id as ActionId,
+  actionId: row.id,
   label: wording.actionSentence(row.label),
   undoable: row.undoable,
 })
@@ -88,7 +88,7 @@ const answer = (row: Pick<typeof action.$inferSelect, 'id' | 'label' | 'undoable
 async function sumUpChanged(tx: Tx, images: readonly Image[]): Promise<void> {
   for (const image of images) {
     if (image.kind !== 'row' || image.table !== 'readingImport') continue
-    const row = (image.after ?? image.before) as unknown as { reachId: string; depthMm: number }
+    const row = (image.after ?? image.before) as unknown as { reachId: ReachId; depthMm: number }
     await sumUpDays(tx, row.reachId, row.depthMm)
   }
 }

@@ -1,5 +1,5 @@
 import type { ActionLabel } from '../../core/index.ts'
-import type { SettingsBody } from '../../contract/index.ts'
+import type { ActionId, SettingsBody } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import type { Recorder } from './recorder.ts'
 
@@ -7,7 +7,7 @@ import type { Recorder } from './recorder.ts'
 export interface CommandContext {
   readonly tx: Tx
   readonly recorder: Recorder
-  readonly actionId: string
+  readonly actionId: ActionId
   readonly nowMs: number
   readonly settings: SettingsBody
 }

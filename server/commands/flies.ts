@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, CompartmentId, VariantId } from '../../contract/index.ts'
 import { pattern, variant } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, checkCapacity, lotsIn, takeFlies } from './ledger.ts'
 
-async function nameOf({ tx }: CommandContext, variantId: string): Promise<string> {
+async function nameOf({ tx }: CommandContext, variantId: VariantId): Promise<string> {
   const [row] = await tx
     .select({ label: variant.label, name: pattern.name })
     .from(variant)
@@ -42,7 +42,7 @@ export const fliesLose: Handler<CommandBody<'fliesLose'>> = async (context, { ou
 /** Makes the balance what was seen, the ledger saying by how much it was off. */
 export async function countFlies(
   context: CommandContext,
-  seen: { readonly compartmentId: string; readonly variantId: string; readonly counted: number },
+  seen: { readonly compartmentId: CompartmentId; readonly variantId: VariantId; readonly counted: number },
   anyway: boolean | undefined,
 ): Promise<void> {
   const { compartmentId, variantId, counted } = seen

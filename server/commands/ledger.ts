@@ -12,6 +12,7 @@ import {
 import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
+import type { CompartmentId, MaterialId, VariantId } from '../../contract/index.ts'
 
 type FlyEntry = Omit<typeof flyEntry.$inferInsert, 'id' | 'actionId' | 'atMs'>
 type MaterialEntry = Omit<typeof materialEntry.$inferInsert, 'id' | 'actionId' | 'atMs'>
@@ -35,7 +36,7 @@ export async function bookMaterials(
 }
 
 /** Recipes of a variant that lie in a compartment, with how many of each. */
-export async function lotsIn({ tx }: CommandContext, compartmentId: string, variantId: string) {
+export async function lotsIn({ tx }: CommandContext, compartmentId: CompartmentId, variantId: VariantId) {
   return tx
     .select({
       subject: flyBalance.variantRevisionId,
@@ -48,7 +49,7 @@ export async function lotsIn({ tx }: CommandContext, compartmentId: string, vari
 }
 
 /** All that lies anywhere of a variant. */
-export async function lotsOf({ tx }: CommandContext, variantId: string) {
+export async function lotsOf({ tx }: CommandContext, variantId: VariantId) {
   return tx
     .select({
       compartmentId: flyBalance.compartmentId,
@@ -63,7 +64,7 @@ export async function lotsOf({ tx }: CommandContext, variantId: string) {
 /** Takes flies of a variant out of a compartment, the oldest recipe first; refuses in words where there are too few. */
 export async function takeFlies(
   context: CommandContext,
-  from: { readonly compartmentId: string; readonly variantId: string; readonly count: number },
+  from: { readonly compartmentId: CompartmentId; readonly variantId: VariantId; readonly count: number },
   field: string,
 ) {
   const taking = takeOldest(await lotsIn(context, from.compartmentId, from.variantId), from.count)
@@ -80,7 +81,7 @@ export async function takeFlies(
 /** Refuses to put more into a compartment than it holds, unless the user wants it so. */
 export async function checkCapacity(
   { tx }: CommandContext,
-  compartmentId: string,
+  compartmentId: CompartmentId,
   more: number,
   anyway = false,
 ): Promise<void> {
@@ -100,7 +101,7 @@ export async function checkCapacity(
 /** Balances of some materials; what has none was never counted. */
 export async function materialBalances(
   { tx }: CommandContext,
-  ids: readonly string[],
+  ids: readonly MaterialId[],
 ): Promise<ReadonlyMap<string, number>> {
   if (ids.length === 0) return new Map()
   const rows = await tx

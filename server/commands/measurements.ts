@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, VariantId } from '../../contract/index.ts'
 import { pattern, variant } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { drawerOf } from './stores.ts'
 
-async function flyOf({ tx }: CommandContext, variantId: string) {
+async function flyOf({ tx }: CommandContext, variantId: VariantId) {
   const [row] = await tx
     .select({ label: variant.label, name: pattern.name, revisionId: variant.currentRevisionId })
     .from(variant)

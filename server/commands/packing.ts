@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, OutingId } from '../../contract/index.ts'
 import { flyBalance, water } from '../db/schema.ts'
 import { packing } from '../db/supplyTables.ts'
 import { newId } from '../db/ids.ts'
@@ -7,7 +7,7 @@ import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, checkCapacity, takeFlies } from './ledger.ts'
 
-async function waterOf({ tx, recorder }: CommandContext, outingId: string): Promise<string> {
+async function waterOf({ tx, recorder }: CommandContext, outingId: OutingId): Promise<string> {
   const row = await recorder.need('outing', outingId, 'outing')
   const [found] = await tx.select({ name: water.name }).from(water).where(eq(water.id, row.waterId))
   return found?.name ?? ''

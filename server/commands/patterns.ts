@@ -2,7 +2,13 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { recipeOf, withUsualAmounts } from '../../core/index.ts'
 import type { Material } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
-import type { CommandBody, DressingBody } from '../../contract/index.ts'
+import type {
+  CommandBody,
+  DressingBody,
+  DressingId,
+  PatternId,
+  VariantRevisionId,
+} from '../../contract/index.ts'
 import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../db/ids.ts'
@@ -14,6 +20,9 @@ import { mintMaterials } from './mint.ts'
 type PatternSave = CommandBody<'patternSave'>
 type VariantInput = PatternSave['variants'][number]
 
+/** Stands for the recipe of a variant that is just being made. */
+const NO_REVISION = '' as VariantRevisionId
+
 /** A recipe with every usual amount in it, and the drawers that it names. */
 interface Written {
   readonly dressing: DressingBody
@@ -21,7 +30,7 @@ interface Written {
 }
 
 /** The dressing that a save leaves current: the last one where nothing changed, else a new revision. */
-async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: string, body: DressingBody) {
+async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: PatternId, body: DressingBody) {
   const hash = contentHash(body)
   const [current] = await tx
     .select()
@@ -30,7 +39,7 @@ async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: 
     .orderBy(desc(dressing.revision))
     .limit(1)
   if (current?.contentHash === hash) return current.id
-  const id = newId()
+  const id = newId<DressingId>()
   await recorder.insert('dressing', {
     id,
     patternId,
@@ -46,15 +55,15 @@ async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: 
 async function keepRevision(
   { tx, recorder, nowMs }: CommandContext,
   input: VariantInput,
-  dressingId: string,
+  dressingId: DressingId,
   { dressing: body, materials }: Written,
-): Promise<string> {
+): Promise<VariantRevisionId> {
   const components = recipeOf(body, input, materials).map((component) => ({
     ...component,
   })) as DressingBody['components']
   const recipe: RevisionBody = {
     schemaVersion: RECIPE_VERSION,
-    hookMaterialId: input.hookMaterialId as string,
+    hookMaterialId: input.hookMaterialId,
     dressing: { components, steps: body.steps },
   }
   const hash = contentHash(recipe)
@@ -63,7 +72,7 @@ async function keepRevision(
     .from(variantRevision)
     .where(and(eq(variantRevision.variantId, input.id), eq(variantRevision.contentHash, hash)))
   if (there) return there.id
-  const id = newId()
+  const id = newId<VariantRevisionId>()
   await recorder.insert('variantRevision', {
     id,
     variantId: input.id,
@@ -81,10 +90,10 @@ async function keepRevision(
 
 async function saveVariant(
   context: CommandContext,
-  patternId: string,
+  patternId: PatternId,
   input: VariantInput,
   position: number,
-  dressingId: string,
+  dressingId: DressingId,
   written: Written,
 ): Promise<void> {
   const { recorder } = context
@@ -100,9 +109,10 @@ async function saveVariant(
   const there = await recorder.find('variant', input.id)
   if (there && there.patternId !== patternId)
     throw new ProblemError('unknownId', 'That variant is of another pattern.')
-  if (!there) await recorder.insert('variant', { ...row, id: input.id, patternId, currentRevisionId: '' })
+  if (!there)
+    await recorder.insert('variant', { ...row, id: input.id, patternId, currentRevisionId: NO_REVISION })
   const currentRevisionId = await keepRevision(context, input, dressingId, written)
-  const before = there ?? { ...row, currentRevisionId: '', archivedAtMs: null }
+  const before = there ?? { ...row, currentRevisionId: NO_REVISION, archivedAtMs: null }
   const after = { ...row, currentRevisionId, archivedAtMs: null }
   const changed =
     contentHash(after) !==

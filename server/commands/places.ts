@@ -1,11 +1,15 @@
 import { foldedKey } from '../../contract/index.ts'
-import type { CommandBody, WaterBody } from '../../contract/index.ts'
+import type { CommandBody, CompartmentId, VariantId, WaterBody } from '../../contract/index.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, checkCapacity, lotsOf } from './ledger.ts'
 
 /** Moves all that is on hand of a variant into one compartment. */
-async function gather(context: CommandContext, variantId: string, compartmentId: string): Promise<void> {
+async function gather(
+  context: CommandContext,
+  variantId: VariantId,
+  compartmentId: CompartmentId,
+): Promise<void> {
   const lots = await lotsOf(context, variantId)
   const elsewhere = lots.filter((lot) => lot.compartmentId !== compartmentId)
   await checkCapacity(

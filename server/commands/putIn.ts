@@ -1,5 +1,5 @@
 import { foldedKey } from '../../contract/index.ts'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, DressingId, VariantRevisionId } from '../../contract/index.ts'
 import { RECIPE_VERSION } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../db/ids.ts'
@@ -25,7 +25,7 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
     note: '',
   })
   const dressing = { components: [], steps: null }
-  const dressingId = newId()
+  const dressingId = newId<DressingId>()
   await recorder.insert('dressing', {
     id: dressingId,
     patternId,
@@ -34,7 +34,7 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
     contentHash: contentHash(dressing),
     createdAtMs: nowMs,
   })
-  const revisionId = newId()
+  const revisionId = newId<VariantRevisionId>()
   await recorder.insert('variant', {
     id: variantId,
     patternId,
@@ -47,7 +47,7 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
   })
   const recipe: RevisionBody = {
     schemaVersion: RECIPE_VERSION,
-    hookMaterialId: hookMaterialId as string,
+    hookMaterialId: hookMaterialId,
     dressing,
   }
   await recorder.insert('variantRevision', {

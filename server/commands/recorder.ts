@@ -6,6 +6,7 @@ import * as supplyTables from '../db/supplyTables.ts'
 import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
+import type { PatternId } from '../../contract/index.ts'
 
 /** Tables whose rows a command may make or change, by the name under which their images are kept. */
 const TABLES = {
@@ -50,7 +51,7 @@ export type Image =
     }
   | {
       readonly kind: 'serves'
-      readonly patternId: string
+      readonly patternId: PatternId
       readonly before: readonly Served[]
       readonly after: readonly Served[]
     }
@@ -60,7 +61,7 @@ export type Image =
     }
 type Served = typeof schema.patternServes.$inferInsert
 
-type WithId = SQLiteTable & { id: typeof schema.pattern.id; version: typeof schema.pattern.version }
+type WithId = SQLiteTable & { id: typeof schema.setting.id; version: typeof schema.pattern.version }
 const tableOf = (name: TableName) => TABLES[name] as unknown as WithId
 
 /** What a row says, whatever its version: an undo in between counts a version up and changes nothing. */
@@ -80,7 +81,7 @@ export interface Recorder {
     expectedVersion: number | null,
     change: Partial<NewRowOf<Name>>,
   ) => Promise<void>
-  readonly replaceServes: (patternId: string, rows: readonly Served[]) => Promise<void>
+  readonly replaceServes: (patternId: PatternId, rows: readonly Served[]) => Promise<void>
   readonly insertRevisionMaterials: (
     rows: readonly (typeof schema.revisionMaterial.$inferInsert)[],
   ) => Promise<void>
@@ -142,7 +143,7 @@ export function makeRecorder(tx: Tx): Recorder {
     keep(table, before, await readRow(table, id))
   }
 
-  async function replaceServes(patternId: string, rows: readonly Served[]): Promise<void> {
+  async function replaceServes(patternId: PatternId, rows: readonly Served[]): Promise<void> {
     const mine = eq(schema.patternServes.patternId, patternId)
     const before = await tx.select().from(schema.patternServes).where(mine)
     await tx.delete(schema.patternServes).where(mine)

@@ -1,12 +1,12 @@
 import { and, eq, sql } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import { food, foodStage } from '../db/schema.ts'
 import { readingDay, readingImport } from '../db/seasonTables.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 
-async function reachName({ recorder }: CommandContext, reachId: string): Promise<string> {
+async function reachName({ recorder }: CommandContext, reachId: ReachId): Promise<string> {
   return (await recorder.need('reach', reachId, 'reach')).name
 }
 
@@ -49,7 +49,7 @@ export const readingsArchive: Handler<CommandBody<'readingsArchive'>> = async (
 }
 
 /** Sums the readings of a reach and depth up by days, over all imports that count. */
-export async function sumUpDays(tx: Tx, reachId: string, depthMm: number): Promise<void> {
+export async function sumUpDays(tx: Tx, reachId: ReachId, depthMm: number): Promise<void> {
   await tx.delete(readingDay).where(and(eq(readingDay.reachId, reachId), eq(readingDay.depthMm, depthMm)))
   await tx.run(sql`
     insert into reading_day (reach_id, depth_mm, day, min_c, mean_c, max_c, n)

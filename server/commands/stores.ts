@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import type { Property } from '../../core/index.ts'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, MaterialId } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
 import { wording } from '../../core/index.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -8,7 +8,7 @@ import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
 
 /** A drawer by name, or a problem that it is not there. */
-export async function drawerOf({ tx }: CommandContext, materialId: string): Promise<string> {
+export async function drawerOf({ tx }: CommandContext, materialId: MaterialId): Promise<string> {
   const [row] = await tx
     .select({
       kind: family.kind,

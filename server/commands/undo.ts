@@ -1,7 +1,7 @@
 import { eq, inArray, or } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
-import type { CommandBody } from '../../contract/index.ts'
+import type { ActionId, BoxId, CommandBody, CompartmentId, PatternId } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
 import {
   action,
@@ -26,7 +26,7 @@ type ActionRow = typeof action.$inferSelect
  * The action that has to be reversed to take an action back: itself, or, after it was undone and redone, its redo.
  * Null where it is undone already.
  */
-export async function standingAction(db: Reader, id: string): Promise<ActionRow | null> {
+export async function standingAction(db: Reader, id: ActionId): Promise<ActionRow | null> {
   const [start] = await db.select().from(action).where(eq(action.id, id))
   if (!start) throw new ProblemError('unknownId', 'There is no such action.')
   let tip = start
@@ -82,14 +82,14 @@ async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): 
     .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
     .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
-    .where(or(inArray(variant.patternId, made), inArray(compartment.boxId, made)))
+    .where(or(inArray(variant.patternId, made as PatternId[]), inArray(compartment.boxId, made as BoxId[])))
   if (rows.some(({ count }) => count > 0)) {
     throw new ProblemError(
       'cannotUndo',
       'Flies of it lie in your boxes: the ledger refers to it. Undo those first.',
     )
   }
-  const named = new Set(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
+  const named = new Set<string>(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
   return rows.length > 0 ? new Set(made.filter((id) => named.has(id))) : new Set()
 }
 
@@ -139,12 +139,17 @@ async function restoreImages(context: CommandContext, images: readonly Image[]):
   }
   await leaveHomes(
     context,
-    madeRows(images, 'compartment').flatMap(({ id, boxId }) => (stays.has(String(boxId)) ? [id] : [])),
+    madeRows(images, 'compartment').flatMap(({ id, boxId }) =>
+      stays.has(String(boxId)) ? [id as CompartmentId] : [],
+    ),
   )
 }
 
 /** Flies that got their place in compartments that are put away have none any more. */
-async function leaveHomes({ tx, recorder }: CommandContext, compartmentIds: readonly string[]): Promise<void> {
+async function leaveHomes(
+  { tx, recorder }: CommandContext,
+  compartmentIds: readonly CompartmentId[],
+): Promise<void> {
   if (compartmentIds.length === 0) return
   const rows = await tx
     .select({ id: variant.id })

@@ -27,11 +27,28 @@ import type {
   WetState,
 } from '../../core/index.ts'
 import type {
+  ActionId,
+  BatchId,
+  BoxId,
+  CompartmentId,
   DressingBody,
+  DressingId,
+  FamilyId,
+  FoodId,
+  FoodStageId,
+  MaterialId,
+  OutingId,
+  PatternId,
+  PhotoId,
   ReachBody,
+  ReachId,
   SettingsBody,
+  SpellId,
   Swaps,
   Technique,
+  VariantId,
+  VariantRevisionId,
+  WaterId,
   WaterRules,
 } from '../../contract/index.ts'
 
@@ -40,14 +57,14 @@ export const editable = {
   version: integer('version').notNull().default(1),
   archivedAtMs: integer('archived_at_ms'),
 }
-export const id = () => text('id').primaryKey()
+export const id = <Id extends string = string>() => text('id').$type<Id>().primaryKey()
 const json = <T>(column: string) => text(column, { mode: 'json' }).$type<T>()
 
 // ---- photos
 
 /** A picture of a drawer or a batch, made small and without what cameras write beside it. */
 export const photo = sqliteTable('photo', {
-  id: id(),
+  id: id<PhotoId>(),
   mime: text('mime').notNull(),
   bytes: blob('bytes', { mode: 'buffer' }).notNull(),
   widthPx: integer('width_px').notNull(),
@@ -67,7 +84,7 @@ export interface FamilyBody extends Pick<
 }
 
 export const family = sqliteTable('family', {
-  id: id(),
+  id: id<FamilyId>(),
   kind: text('kind').$type<MaterialKind>().notNull(),
   name: text('name').notNull(),
   stockUnit: text('stock_unit').$type<StockUnit>().notNull(),
@@ -81,8 +98,9 @@ export const family = sqliteTable('family', {
 export const material = sqliteTable(
   'material',
   {
-    id: id(),
+    id: id<MaterialId>(),
     familyId: text('family_id')
+      .$type<FamilyId>()
       .notNull()
       .references(() => family.id),
     sizeKey: text('size_key').notNull().default(''),
@@ -97,7 +115,9 @@ export const material = sqliteTable(
     priceMinor: integer('price_minor'),
     leadTimeDays: integer('lead_time_days'),
     supplier: text('supplier').notNull().default(''),
-    photoId: text('photo_id').references(() => photo.id),
+    photoId: text('photo_id')
+      .$type<PhotoId>()
+      .references(() => photo.id),
     note: text('note').notNull().default(''),
     ...editable,
   },
@@ -109,7 +129,7 @@ export const material = sqliteTable(
 export const water = sqliteTable(
   'water',
   {
-    id: id(),
+    id: id<WaterId>(),
     name: text('name').notNull(),
     nameKey: text('name_key').notNull(),
     kind: text('kind').$type<WaterKind>().notNull(),
@@ -135,8 +155,9 @@ export const water = sqliteTable(
 export const reach = sqliteTable(
   'reach',
   {
-    id: id(),
+    id: id<ReachId>(),
     waterId: text('water_id')
+      .$type<WaterId>()
       .notNull()
       .references(() => water.id),
     kind: text('kind').$type<ReachBody['kind']>().notNull(),
@@ -154,7 +175,7 @@ export const reach = sqliteTable(
 )
 
 export const food = sqliteTable('food', {
-  id: id(),
+  id: id<FoodId>(),
   name: text('name').notNull(),
   groupKey: text('group_key').notNull(),
   shippedKey: text('shipped_key').unique(),
@@ -177,8 +198,9 @@ export interface FoodStageBody extends Omit<FoodStage, 'id' | 'stage'> {
 export const foodStage = sqliteTable(
   'food_stage',
   {
-    id: id(),
+    id: id<FoodStageId>(),
     foodId: text('food_id')
+      .$type<FoodId>()
       .notNull()
       .references(() => food.id),
     stage: text('stage').notNull(),
@@ -200,7 +222,7 @@ export const foodStage = sqliteTable(
 export const pattern = sqliteTable(
   'pattern',
   {
-    id: id(),
+    id: id<PatternId>(),
     name: text('name').notNull(),
     nameKey: text('name_key').notNull(),
     purpose: text('purpose').$type<'imitation' | 'attractor' | 'searching'>().notNull(),
@@ -222,9 +244,11 @@ export const patternServes = sqliteTable(
   'pattern_serves',
   {
     patternId: text('pattern_id')
+      .$type<PatternId>()
       .notNull()
       .references(() => pattern.id, { onDelete: 'cascade' }),
     foodStageId: text('food_stage_id')
+      .$type<FoodStageId>()
       .notNull()
       .references(() => foodStage.id),
     weight: real('weight').notNull(),
@@ -241,8 +265,9 @@ export const RECIPE_VERSION = 2
 export const dressing = sqliteTable(
   'dressing',
   {
-    id: id(),
+    id: id<DressingId>(),
     patternId: text('pattern_id')
+      .$type<PatternId>()
       .notNull()
       .references(() => pattern.id, { onDelete: 'cascade' }),
     revision: integer('revision').notNull(),
@@ -256,21 +281,25 @@ export const dressing = sqliteTable(
 export const variant = sqliteTable(
   'variant',
   {
-    id: id(),
+    id: id<VariantId>(),
     patternId: text('pattern_id')
+      .$type<PatternId>()
       .notNull()
       .references(() => pattern.id, { onDelete: 'cascade' }),
     position: integer('position').notNull(),
     label: text('label').notNull(),
     labelKey: text('label_key').notNull(),
     hookMaterialId: text('hook_material_id')
+      .$type<MaterialId>()
       .notNull()
       .references(() => material.id),
     swaps: json<Swaps>('swaps').notNull(),
     parCount: integer('par_count'),
     /** the recipe that is tied now; older ones stay as they were tied */
-    currentRevisionId: text('current_revision_id').notNull(),
-    homeCompartmentId: text('home_compartment_id').references((): AnySQLiteColumn => compartment.id),
+    currentRevisionId: text('current_revision_id').$type<VariantRevisionId>().notNull(),
+    homeCompartmentId: text('home_compartment_id')
+      .$type<CompartmentId>()
+      .references((): AnySQLiteColumn => compartment.id),
     ...editable,
   },
   (t) => [
@@ -285,18 +314,20 @@ export const variant = sqliteTable(
 /** The recipe of a variant as tied: components with swaps applied, on its hook. */
 export interface RevisionBody {
   readonly schemaVersion: typeof RECIPE_VERSION
-  readonly hookMaterialId: string
+  readonly hookMaterialId: MaterialId
   readonly dressing: DressingBody
 }
 
 export const variantRevision = sqliteTable(
   'variant_revision',
   {
-    id: id(),
+    id: id<VariantRevisionId>(),
     variantId: text('variant_id')
+      .$type<VariantId>()
       .notNull()
       .references(() => variant.id, { onDelete: 'cascade' }),
     dressingId: text('dressing_id')
+      .$type<DressingId>()
       .notNull()
       .references(() => dressing.id),
     body: json<RevisionBody>('body').notNull(),
@@ -313,10 +344,12 @@ export const revisionMaterial = sqliteTable(
   'revision_material',
   {
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .notNull()
       .references(() => variantRevision.id, { onDelete: 'cascade' }),
     componentKey: text('component_key').notNull(),
     materialId: text('material_id')
+      .$type<MaterialId>()
       .notNull()
       .references(() => material.id),
   },
@@ -331,7 +364,7 @@ export const revisionMaterial = sqliteTable(
 export const box = sqliteTable(
   'box',
   {
-    id: id(),
+    id: id<BoxId>(),
     name: text('name').notNull(),
     nameKey: text('name_key').notNull(),
     kind: text('kind').$type<'box' | 'benchTray' | 'patch'>().notNull(),
@@ -349,8 +382,9 @@ export const box = sqliteTable(
 export const compartment = sqliteTable(
   'compartment',
   {
-    id: id(),
+    id: id<CompartmentId>(),
     boxId: text('box_id')
+      .$type<BoxId>()
       .notNull()
       .references(() => box.id, { onDelete: 'cascade' }),
     row: integer('row').notNull(),
@@ -369,8 +403,9 @@ export const compartment = sqliteTable(
 export const batch = sqliteTable(
   'batch',
   {
-    id: id(),
+    id: id<BatchId>(),
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .notNull()
       .references(() => variantRevision.id),
     plannedCount: integer('planned_count').notNull(),
@@ -378,6 +413,7 @@ export const batch = sqliteTable(
     way: text('way').$type<'flyByFly' | 'stations'>().notNull().default('flyByFly'),
     onVise: integer('on_vise', { mode: 'boolean' }).notNull().default(false),
     compartmentId: text('compartment_id')
+      .$type<CompartmentId>()
       .notNull()
       .references(() => compartment.id),
     queuePosition: integer('queue_position').notNull().default(0),
@@ -385,7 +421,9 @@ export const batch = sqliteTable(
     startedAtMs: integer('started_at_ms'),
     /** what was done differently this time */
     note: text('note').notNull().default(''),
-    photoId: text('photo_id').references(() => photo.id),
+    photoId: text('photo_id')
+      .$type<PhotoId>()
+      .references(() => photo.id),
     endedAtMs: integer('ended_at_ms'),
     ...editable,
   },
@@ -403,6 +441,7 @@ export const batchEvent = sqliteTable(
   {
     id: id(),
     batchId: text('batch_id')
+      .$type<BatchId>()
       .notNull()
       .references(() => batch.id, { onDelete: 'cascade' }),
     atMs: integer('at_ms').notNull(),
@@ -420,11 +459,14 @@ export const batchEvent = sqliteTable(
 export const outing = sqliteTable(
   'outing',
   {
-    id: id(),
+    id: id<OutingId>(),
     waterId: text('water_id')
+      .$type<WaterId>()
       .notNull()
       .references(() => water.id),
-    reachId: text('reach_id').references(() => reach.id),
+    reachId: text('reach_id')
+      .$type<ReachId>()
+      .references(() => reach.id),
     on: text('on').notNull(),
     fromLocalMin: integer('from_local_min').notNull(),
     toLocalMin: integer('to_local_min').notNull(),
@@ -440,11 +482,13 @@ export const outing = sqliteTable(
 export const spell = sqliteTable(
   'spell',
   {
-    id: id(),
+    id: id<SpellId>(),
     outingId: text('outing_id')
+      .$type<OutingId>()
       .notNull()
       .references(() => outing.id),
     variantId: text('variant_id')
+      .$type<VariantId>()
       .notNull()
       .references(() => variant.id),
     minutes: integer('minutes').notNull(),
@@ -462,7 +506,7 @@ export const spell = sqliteTable(
 export const action = sqliteTable(
   'action',
   {
-    id: id(),
+    id: id<ActionId>(),
     kind: text('kind').notNull(),
     atMs: integer('at_ms').notNull(),
     label: json<ActionLabel>('label').notNull(),
@@ -479,12 +523,14 @@ export const flyEntry = sqliteTable(
   'fly_entry',
   {
     id: id(),
-    actionId: text('action_id').notNull(),
+    actionId: text('action_id').$type<ActionId>().notNull(),
     atMs: integer('at_ms').notNull(),
     compartmentId: text('compartment_id')
+      .$type<CompartmentId>()
       .notNull()
       .references(() => compartment.id),
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .notNull()
       .references(() => variantRevision.id),
     delta: integer('delta').notNull(),
@@ -494,8 +540,8 @@ export const flyEntry = sqliteTable(
     lossCause: text('loss_cause'),
     counted: integer('counted'),
     /** not references: history outlives a batch or outing that was undone */
-    batchId: text('batch_id'),
-    outingId: text('outing_id'),
+    batchId: text('batch_id').$type<BatchId>(),
+    outingId: text('outing_id').$type<OutingId>(),
     reversesEntryId: text('reverses_entry_id').unique(),
   },
   (t) => [
@@ -509,15 +555,16 @@ export const materialEntry = sqliteTable(
   'material_entry',
   {
     id: id(),
-    actionId: text('action_id').notNull(),
+    actionId: text('action_id').$type<ActionId>().notNull(),
     atMs: integer('at_ms').notNull(),
     materialId: text('material_id')
+      .$type<MaterialId>()
       .notNull()
       .references(() => material.id),
     delta: integer('delta').notNull(),
     cause: text('cause').$type<'bought' | 'used' | 'wasted' | 'counted' | 'found' | 'given'>().notNull(),
     counted: integer('counted'),
-    batchId: text('batch_id'),
+    batchId: text('batch_id').$type<BatchId>(),
     reversesEntryId: text('reverses_entry_id').unique(),
   },
   (t) => [index('material_entry_action').on(t.actionId), index('material_entry_material').on(t.materialId)],
@@ -545,6 +592,7 @@ export const dropTest = sqliteTable(
   {
     id: id(),
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .notNull()
       .references(() => variantRevision.id),
     atMs: integer('at_ms').notNull(),
@@ -571,8 +619,12 @@ export const weighing = sqliteTable(
   'weighing',
   {
     id: id(),
-    variantRevisionId: text('variant_revision_id').references(() => variantRevision.id),
-    materialId: text('material_id').references(() => material.id),
+    variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
+      .references(() => variantRevision.id),
+    materialId: text('material_id')
+      .$type<MaterialId>()
+      .references(() => material.id),
     atMs: integer('at_ms').notNull(),
     count: real('count').notNull(),
     totalMg: real('total_mg').notNull(),
@@ -594,8 +646,8 @@ export const weighing = sqliteTable(
 export const flyBalance = sqliteTable(
   'fly_balance',
   {
-    compartmentId: text('compartment_id').notNull(),
-    variantRevisionId: text('variant_revision_id').notNull(),
+    compartmentId: text('compartment_id').$type<CompartmentId>().notNull(),
+    variantRevisionId: text('variant_revision_id').$type<VariantRevisionId>().notNull(),
     count: integer('count').notNull(),
   },
   (t) => [
@@ -609,7 +661,7 @@ export const flyBalance = sqliteTable(
 export const flyTally = sqliteTable(
   'fly_tally',
   {
-    variantRevisionId: text('variant_revision_id').notNull(),
+    variantRevisionId: text('variant_revision_id').$type<VariantRevisionId>().notNull(),
     cause: text('cause').$type<(typeof flyEntry.$inferSelect)['cause']>().notNull(),
     /** empty for what was not lost */
     lossCause: text('loss_cause').notNull(),
@@ -621,7 +673,7 @@ export const flyTally = sqliteTable(
 )
 
 export const materialBalance = sqliteTable('material_balance', {
-  materialId: text('material_id').primaryKey(),
+  materialId: text('material_id').$type<MaterialId>().primaryKey(),
   amount: integer('amount').notNull(),
 })
 
@@ -629,6 +681,7 @@ export const variantFigure = sqliteTable(
   'variant_figure',
   {
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .primaryKey()
       .references(() => variantRevision.id, { onDelete: 'cascade' }),
     inputHash: text('input_hash').notNull(),
@@ -642,7 +695,7 @@ export const variantFigure = sqliteTable(
     posture: text('posture').$type<Posture>(),
     look: json<Appearance>('look'),
     hookSize: real('hook_size'),
-    bill: json<readonly { materialId: string; perFly: number }[]>('bill').notNull(),
+    bill: json<readonly { materialId: MaterialId; perFly: number }[]>('bill').notNull(),
     nightsToDry: integer('nights_to_dry').notNull().default(0),
     drawing: json<FlyDrawing>('drawing'),
     drawingKey: text('drawing_key'),

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { EmergenceWindow } from '../../core/index.ts'
-import type { ObservationBody, ReadingsBody } from '../../contract/index.ts'
+import type { FoodStageId, ObservationBody, ReachId, ReadingsBody } from '../../contract/index.ts'
 import { foodStage, reach } from './schema.ts'
 
 /** One delivery of readings: a file, a paste, one figure by hand. Put away, its readings count no more. */
@@ -10,6 +10,7 @@ export const readingImport = sqliteTable(
   {
     id: text('id').primaryKey(),
     reachId: text('reach_id')
+      .$type<ReachId>()
       .notNull()
       .references(() => reach.id),
     /** depth of the thermometer below the surface */
@@ -50,7 +51,7 @@ export const reading = sqliteTable(
 export const readingDay = sqliteTable(
   'reading_day',
   {
-    reachId: text('reach_id').notNull(),
+    reachId: text('reach_id').$type<ReachId>().notNull(),
     depthMm: integer('depth_mm').notNull(),
     day: integer('day').notNull(),
     minC: real('min_c').notNull(),
@@ -67,11 +68,13 @@ export const observation = sqliteTable(
   {
     id: text('id').primaryKey(),
     reachId: text('reach_id')
+      .$type<ReachId>()
       .notNull()
       .references(() => reach.id),
     on: text('on').notNull(),
     localMin: integer('local_min'),
     foodStageId: text('food_stage_id')
+      .$type<FoodStageId>()
       .notNull()
       .references(() => foodStage.id),
     kind: text('kind').$type<ObservationBody['kind']>().notNull(),
@@ -93,6 +96,7 @@ export const observation = sqliteTable(
 /** Derived: the windows of a reach as they were last worked out, and from what. */
 export const seasonWindow = sqliteTable('season_window', {
   reachId: text('reach_id')
+    .$type<ReachId>()
     .primaryKey()
     .references(() => reach.id),
   inputHash: text('input_hash').notNull(),

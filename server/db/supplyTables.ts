@@ -1,6 +1,13 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { compartment, editable, id, material, outing, variantRevision } from './schema.ts'
+import type {
+  CompartmentId,
+  MaterialId,
+  OutingId,
+  PurchaseId,
+  VariantRevisionId,
+} from '../../contract/index.ts'
 
 /** Flies that were taken out of one compartment into another for an outing, to go back there after it. */
 export const packing = sqliteTable(
@@ -8,15 +15,19 @@ export const packing = sqliteTable(
   {
     id: id(),
     outingId: text('outing_id')
+      .$type<OutingId>()
       .notNull()
       .references(() => outing.id),
     variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
       .notNull()
       .references(() => variantRevision.id),
     fromCompartmentId: text('from_compartment_id')
+      .$type<CompartmentId>()
       .notNull()
       .references(() => compartment.id),
     toCompartmentId: text('to_compartment_id')
+      .$type<CompartmentId>()
       .notNull()
       .references(() => compartment.id),
     count: integer('count').notNull(),
@@ -27,7 +38,7 @@ export const packing = sqliteTable(
 
 /** What was ordered, until all of it has come or the rest is given up. */
 export const purchase = sqliteTable('purchase', {
-  id: id(),
+  id: id<PurchaseId>(),
   status: text('status').$type<'ordered' | 'closed'>().notNull(),
   orderedAtMs: integer('ordered_at_ms').notNull(),
   supplier: text('supplier').notNull().default(''),
@@ -39,9 +50,11 @@ export const purchaseLine = sqliteTable(
   {
     id: id(),
     purchaseId: text('purchase_id')
+      .$type<PurchaseId>()
       .notNull()
       .references(() => purchase.id, { onDelete: 'cascade' }),
     materialId: text('material_id')
+      .$type<MaterialId>()
       .notNull()
       .references(() => material.id),
     /** what a pack held when it was ordered, in the smallest step */

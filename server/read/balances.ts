@@ -2,12 +2,13 @@ import { sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { flyBalance, variantRevision } from '../db/schema.ts'
+import type { CompartmentId, VariantId, VariantRevisionId } from '../../contract/index.ts'
 
 /** Flies of a recipe that lie in a compartment: at least one. */
 export interface Balance {
-  readonly compartmentId: string
-  readonly revisionId: string
-  readonly variantId: string
+  readonly compartmentId: CompartmentId
+  readonly revisionId: VariantRevisionId
+  readonly variantId: VariantId
   readonly count: number
 }
 
@@ -20,7 +21,7 @@ async function readBalances(db: Reader): Promise<readonly Balance[]> {
     sql`select json_group_array(json_array(b.compartment_id, b.variant_revision_id, r.variant_id, b.count)) as rows
       from fly_balance b join variant_revision r on r.id = b.variant_revision_id where b.count > 0`,
   )
-  const rows = JSON.parse(row.rows) as readonly [string, string, string, number][]
+  const rows = JSON.parse(row.rows) as readonly [CompartmentId, VariantRevisionId, VariantId, number][]
   return rows.map(([compartmentId, revisionId, variantId, count]) => ({
     compartmentId,
     revisionId,

@@ -27,7 +27,7 @@ async function readLasting(db: Reader) {
       const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
       const setup = parts.get(row.currentRevisionId)
       return {
-        variantId: row.id as PlanVariant['variantId'],
+        variantId: row.id,
         pattern: patternAt(row.patternId) ?? 0,
         label: row.label,
         figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },

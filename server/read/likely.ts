@@ -1,6 +1,6 @@
 import { bandIn, bandRange, epochDayOf, isDated, stageLikelihood, wording } from '../../core/index.ts'
 import type { DisplayUnits } from '../../core/index.ts'
-import type { FoodAtMoment, FoodStageId } from '../../contract/index.ts'
+import type { FoodAtMoment, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -24,7 +24,7 @@ const PASSING = 1.5
 const LEAST_LIKELY = 0.03
 
 export interface MomentInput {
-  readonly reachId: string
+  readonly reachId: ReachId
   readonly on: string
   readonly localMin: number
 }
@@ -50,7 +50,7 @@ async function readStageStock(db: Reader, usualPar: number) {
   return byStage
 }
 
-export async function reachOf(db: Reader, reachId: string): Promise<LoadedReach> {
+export async function reachOf(db: Reader, reachId: ReachId): Promise<LoadedReach> {
   const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === reachId)
   if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')
   return loaded
@@ -85,7 +85,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
     const { fromMm, toMm } = bandRange(band, r.typicalDepthMm, w.kind)
     return [
       {
-        foodStageId: stage.row.id as FoodStageId,
+        foodStageId: stage.row.id,
         name: stageTitle(stage),
         stage: stage.row.stage,
         groupKey: stage.groupKey,

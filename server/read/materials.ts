@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm'
 import type { Material, MaterialFamily } from '../../core/index.ts'
-import type { FamilyFull, FamilyId } from '../../contract/index.ts'
+import type { FamilyFull, MaterialId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { material } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
@@ -29,7 +29,7 @@ export function toFamilyView(row: FamilyRow): FamilyFull {
   const core = toCoreFamily(row)
   return {
     ...core,
-    id: row.id as FamilyId,
+    id: row.id,
     physics: Object.fromEntries(
       Object.entries(core.physics).flatMap(([key, value]) => (value ? [[key, value]] : [])),
     ),
@@ -41,7 +41,7 @@ export function toFamilyView(row: FamilyRow): FamilyFull {
 }
 
 /** Materials that a recipe names, the hook included. */
-export const materialIdsOf = (body: RevisionBody): readonly string[] => [
+export const materialIdsOf = (body: RevisionBody): readonly MaterialId[] => [
   body.hookMaterialId,
   ...body.dressing.components.map(({ materialId }) => materialId),
 ]
@@ -49,7 +49,7 @@ export const materialIdsOf = (body: RevisionBody): readonly string[] => [
 /** Some drawers with their families, by id. */
 export async function loadMaterials(
   db: Reader,
-  ids: readonly string[],
+  ids: readonly MaterialId[],
 ): Promise<ReadonlyMap<string, Material>> {
   if (ids.length === 0) return new Map()
   const families = await loadFamilies(db)

@@ -13,6 +13,7 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { dropTest, family, material, setting, variantRevision, weighing } from '../db/schema.ts'
 import { loadMaterials, materialIdsOf } from './materials.ts'
+import type { VariantId, VariantRevisionId } from '../../contract/index.ts'
 
 type TestRow = typeof dropTest.$inferSelect
 type WeighingRow = typeof weighing.$inferSelect
@@ -20,18 +21,18 @@ type WeighingRow = typeof weighing.$inferSelect
 /** A drop test with what core reads from it. */
 export interface ReadTest {
   readonly row: TestRow
-  readonly variantId: string
+  readonly variantId: VariantId
   readonly outcome: DropOutcome | { readonly kind: 'incomplete' }
 }
 
 /** All measurements, read: tests in the order in which they were made. */
 export interface LoadedMeasurements {
   readonly tests: readonly ReadTest[]
-  readonly weighings: readonly { readonly row: WeighingRow; readonly variantId: string | null }[]
+  readonly weighings: readonly { readonly row: WeighingRow; readonly variantId: VariantId | null }[]
   readonly measured: Measured
 }
 
-const toCoreTest = (row: TestRow, variantId: string): DropTest => ({
+const toCoreTest = (row: TestRow, variantId: VariantId): DropTest => ({
   id: row.id,
   variantId,
   depthMm: row.depthMm,
@@ -49,6 +50,9 @@ const toCoreTest = (row: TestRow, variantId: string): DropTest => ({
       : null,
   wet: row.wet,
 })
+
+/** Stands for the variant of a recipe that is not there. */
+const NO_VARIANT = '' as VariantId
 
 const scaleSdMg = (readabilityMg: number) => readabilityMg / Math.sqrt(3)
 
@@ -84,7 +88,8 @@ async function readMeasurements(db: Reader): Promise<LoadedMeasurements> {
     ...[...revisions.values()].flatMap(({ body }) => materialIdsOf(body)),
     ...weighings.flatMap(({ materialId }) => materialId ?? []),
   ])
-  const variantOf = (revisionId: string | null) => (revisionId && revisions.get(revisionId)?.variantId) || null
+  const variantOf = (revisionId: VariantRevisionId | null) =>
+    (revisionId && revisions.get(revisionId)?.variantId) || null
   const goods = weighings.flatMap((row) => goodsWeighing(row, materials) ?? [])
   const flies = weighings.flatMap((row) => {
     const variantId = variantOf(row.variantRevisionId)
@@ -93,7 +98,7 @@ async function readMeasurements(db: Reader): Promise<LoadedMeasurements> {
     return [{ id, variantId, count, totalMg, scaleSdMg: scaleSdMg(readabilityMg) }]
   })
   const read = tests.map((row): ReadTest => {
-    const variantId = variantOf(row.variantRevisionId) ?? ''
+    const variantId = variantOf(row.variantRevisionId) ?? NO_VARIANT
     const body = revisions.get(row.variantRevisionId)?.body
     const fly: Fly | null = body
       ? flyFrom(resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials))

@@ -3,6 +3,7 @@ import { median } from 'simple-statistics'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
+import type { PatternId } from '../../contract/index.ts'
 
 /** Minutes for one fly that nobody has timed. */
 const USUAL_MINUTES = 8
@@ -40,7 +41,7 @@ async function readMinutes(db: Reader) {
     begun.batchId = kind === 'pause' ? '' : batchId
     begun.atMs = atMs
   }
-  return (patternId: string) => {
+  return (patternId: PatternId) => {
     const timed = taken.get(patternId) ?? []
     return {
       minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES,

@@ -1,5 +1,4 @@
 import { asc, eq, isNull } from 'drizzle-orm'
-import type { PatternLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes, variant, variantRevision } from '../db/schema.ts'
@@ -18,7 +17,7 @@ async function readServed(db: Reader) {
   return grouped(
     rows.map(({ served, stageName, foodName }) => ({
       patternId: served.patternId,
-      foodStageId: served.foodStageId as PatternLine['serves'][number]['foodStageId'],
+      foodStageId: served.foodStageId,
       weight: served.weight,
       name: `${foodName}, ${stageName}`,
     })),

@@ -2,14 +2,15 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { compartment } from '../db/schema.ts'
 import { loadBalances } from './balances.ts'
+import type { CompartmentId, VariantId } from '../../contract/index.ts'
 
 /** Flies by compartment and variant. */
 export const loadHeld = keptUntilWrite(readHeld, [loadBalances])
 
 async function readHeld(db: Reader) {
-  const places = new Map<string, Map<string, number>>()
+  const places = new Map<CompartmentId, Map<VariantId, number>>()
   for (const { compartmentId, variantId, count } of await loadBalances(db)) {
-    const there = places.get(compartmentId) ?? new Map<string, number>()
+    const there = places.get(compartmentId) ?? new Map<VariantId, number>()
     there.set(variantId, (there.get(variantId) ?? 0) + count)
     places.set(compartmentId, there)
   }

@@ -36,6 +36,7 @@ import { contentHash } from '../db/ids.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
 import { loadStages } from './stages.ts'
+import type { ReachId } from '../../contract/index.ts'
 
 export type ObservationRow = typeof observation.$inferSelect
 
@@ -105,7 +106,7 @@ export const loadWarmth = keptUntilWrite(readWarmth, [loadReaches, readingDay])
 const inTenths = (tempC: number) => Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
 
 /** Temperature of a reach on a day, °C in tenths: from its latest reading towards its season. */
-export async function tempOn(db: Reader, reachId: string, on: string): Promise<number> {
+export async function tempOn(db: Reader, reachId: ReachId, on: string): Promise<number> {
   const warmth = (await loadWarmth(db)).get(reachId)
   return warmth ? inTenths(forecastC(warmth.model, warmth.latest, epochDayOf(on)).value) : 10
 }
@@ -225,7 +226,7 @@ function notesFor(
   })
 }
 
-async function readLearned(db: Reader, reachId: string): Promise<readonly LearnedBrood[]> {
+async function readLearned(db: Reader, reachId: ReachId): Promise<readonly LearnedBrood[]> {
   const warmths = await loadWarmth(db)
   const warmth = warmths.get(reachId)
   const kept = await loadKeptWindows(db)
@@ -263,7 +264,7 @@ export const loadLearned = keptUntilWrite(readLearned, [
 ])
 
 /** Days MM-DD of earlier notes, by stage, on the reach's water. */
-export async function seenOn(db: Reader, reachId: string): Promise<ReadonlyMap<string, readonly string[]>> {
+export async function seenOn(db: Reader, reachId: ReachId): Promise<ReadonlyMap<string, readonly string[]>> {
   const warmths = await loadWarmth(db)
   const waterId = warmths.get(reachId)?.loaded.water.id
   const byStage = new Map<string, string[]>()
@@ -276,7 +277,7 @@ export async function seenOn(db: Reader, reachId: string): Promise<ReadonlyMap<s
 }
 
 /** What the season engine knows of a reach on a day; null until its windows were worked out. */
-export async function reachSeasonOn(db: Reader, reachId: string, on: string): Promise<ReachSeason | null> {
+export async function reachSeasonOn(db: Reader, reachId: ReachId, on: string): Promise<ReachSeason | null> {
   const learned = await loadLearned(db, reachId)
   const warmth = (await loadWarmth(db)).get(reachId)
   if (learned.length === 0 || !warmth) return null

@@ -2,9 +2,10 @@ import { sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { flyTally, variantRevision } from '../db/schema.ts'
+import type { VariantId } from '../../contract/index.ts'
 
 export interface Tally {
-  readonly variantId: string
+  readonly variantId: VariantId
   readonly cause: string
   readonly lossCause: string
   readonly count: number
@@ -20,7 +21,7 @@ async function readTallies(db: Reader): Promise<readonly Tally[]> {
     sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms)) as rows
       from fly_tally t join variant_revision r on r.id = t.variant_revision_id`,
   )
-  const rows = JSON.parse(row.rows) as readonly [string, string, string, number, number][]
+  const rows = JSON.parse(row.rows) as readonly [VariantId, string, string, number, number][]
   return rows.map(([variantId, cause, lossCause, count, lastAtMs]) => ({
     variantId,
     cause,

@@ -75,14 +75,13 @@ async function readToldApart(db: Reader): Promise<ToldApart> {
   const code = row?.body.weightCode ?? null
   const pupae = code ? await midgePupaPatterns(db) : new Set<string>()
   const flies = await toldOf(db, await loadVariants(db), code, pupae)
-  const id = (variantId: string) => variantId as ToldApart['pairs'][number]['lighterId']
   return {
     pairs: lookAlikes(flies.filter(({ massMg }) => massMg > 0)).map(({ lighterId, heavierId, ratio }) => ({
-      lighterId: id(lighterId),
-      heavierId: id(heavierId),
+      lighterId,
+      heavierId,
       ratio,
     })),
-    marks: flies.flatMap(({ id: variantId, fault }) => (fault ? [{ variantId: id(variantId), ...fault }] : [])),
+    marks: flies.flatMap(({ id: variantId, fault }) => (fault ? [{ variantId, ...fault }] : [])),
   }
 }
 

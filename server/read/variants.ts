@@ -1,5 +1,5 @@
 import { and, eq, getTableColumns, inArray, isNull } from 'drizzle-orm'
-import type { VariantFigure } from '../../contract/index.ts'
+import type { VariantFigure, VariantRevisionId } from '../../contract/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
@@ -23,13 +23,13 @@ export type FigureRow = Omit<typeof variantFigure.$inferSelect, 'drawing'>
 
 const keptFigures = keptFor<Reader, Map<string, FigureRow>>(() => new Map())
 
-/** Figures by recipe. A recipe's figure is written anew only when something is measured, so what was read is kept. */
 /** Lets go of figures that were worked out anew. */
 export const forgetFigures = (db: Reader): void => keptFigures(db).clear()
 
+/** Figures by recipe. A recipe's figure is written anew only when something is measured, so what was read is kept. */
 async function loadFigures(
   db: Reader,
-  revisionIds: readonly string[],
+  revisionIds: readonly VariantRevisionId[],
 ): Promise<ReadonlyMap<string, FigureRow>> {
   const kept = keptFigures(db)
   const unknown = revisionIds.filter((id) => !kept.has(id))

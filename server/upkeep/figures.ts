@@ -18,6 +18,7 @@ import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { loadMeasurements } from '../read/measurements.ts'
+import type { VariantId } from '../../contract/index.ts'
 
 /** Hexadecimal digits of a drawing's hash that name it: enough for billions of drawings. */
 const KEY_LENGTH = 16
@@ -51,7 +52,7 @@ function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<F
 export function figureOf(
   body: RevisionBody,
   materials: ReadonlyMap<string, Material>,
-  variantId: string,
+  variantId: VariantId,
   measured: Measured,
 ): Figure {
   const inputHash = contentHash([
@@ -75,7 +76,7 @@ export function figureOf(
     ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
     inputHash,
     look: appearanceOf(fly),
-    bill: billOfMaterials(fly),
+    bill: billOfMaterials(fly) as Figure['bill'],
     nightsToDry: nightsToDry(fly.components),
   }
 }

@@ -43,13 +43,13 @@ async function shrink(bytes: Buffer) {
 /** Takes a picture in; it shows nowhere until a command attaches it. */
 export async function takePhoto({ write }: Database, bytes: Buffer): Promise<PhotoId> {
   const small = await shrink(bytes)
-  const id = newId()
+  const id = newId<PhotoId>()
   await write((tx) => tx.insert(photo).values({ id, mime: 'image/webp', ...small }))
-  return id as PhotoId
+  return id
 }
 
 /** A kept picture's bytes. */
-export async function readPhoto({ db }: Database, id: string) {
+export async function readPhoto({ db }: Database, id: PhotoId) {
   const [row] = await db.select({ mime: photo.mime, bytes: photo.bytes }).from(photo).where(eq(photo.id, id))
   if (!row) throw new ProblemError('unknownId', 'There is no such picture.')
   return row

@@ -5,6 +5,7 @@ import { fixedId } from '../db/ids.ts'
 import { seedShipped } from './seed.ts'
 import { makeTemplate } from '../testing/testServer.ts'
 import type { TestServer } from '../testing/testServer.ts'
+import type { FamilyId, FoodStageId } from '../../contract/index.ts'
 
 let server: TestServer
 let remove: () => Promise<void>
@@ -18,8 +19,8 @@ afterEach(async () => {
   await remove()
 })
 
-const [varnish, resin] = [fixedId('family:varnish-clear'), fixedId('family:resin-uv-thin')]
-const stage = fixedId('stage:dark-olive-dun')
+const [varnish, resin] = [fixedId<FamilyId>('family:varnish-clear'), fixedId<FamilyId>('family:resin-uv-thin')]
+const stage = fixedId<FoodStageId>('stage:dark-olive-dun')
 
 describe('seedShipped over an older data directory', () => {
   it('brings families and foods up to what ships today, but for those that were edited', async () => {

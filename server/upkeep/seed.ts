@@ -7,6 +7,7 @@ import type { Database, Tx } from '../db/database.ts'
 import { box, compartment, family, food, foodStage, setting } from '../db/schema.ts'
 import { remeasureFigures } from './figures.ts'
 import { fixedId } from '../db/ids.ts'
+import type { BoxId, CompartmentId, FamilyId, FoodId, FoodStageId } from '../../contract/index.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
 const SHIPPED_VERSION = 2
@@ -35,7 +36,7 @@ async function seedFamilies(tx: Tx): Promise<void> {
     }
     await tx
       .insert(family)
-      .values({ ...row, id: fixedId(`family:${key}`), shippedKey: key })
+      .values({ ...row, id: fixedId<FamilyId>(`family:${key}`), shippedKey: key })
       .onConflictDoUpdate({ target: family.id, set: row, setWhere: eq(family.edited, false) })
   }
 }
@@ -59,7 +60,7 @@ export function stageRow({ key: _key, stage, name: stageName, ...body }: Shipped
 /** Writes foods and stages anew, but for those that the user has edited or put away. */
 async function seedLarder(tx: Tx): Promise<void> {
   for (const { key, name, groupKey, stages } of shippedFoods) {
-    const foodId = fixedId(`food:${key}`)
+    const foodId = fixedId<FoodId>(`food:${key}`)
     const own = { name, groupKey, shippedVersion: SHIPPED_VERSION }
     await tx
       .insert(food)
@@ -69,7 +70,7 @@ async function seedLarder(tx: Tx): Promise<void> {
       const row = { ...stageRow(stage), shippedVersion: SHIPPED_VERSION }
       await tx
         .insert(foodStage)
-        .values({ ...row, id: fixedId(`stage:${stage.key}`), foodId, shippedKey: stage.key })
+        .values({ ...row, id: fixedId<FoodStageId>(`stage:${stage.key}`), foodId, shippedKey: stage.key })
         .onConflictDoUpdate({ target: foodStage.id, set: row, setWhere: eq(foodStage.edited, false) })
     }
   }
@@ -77,7 +78,7 @@ async function seedLarder(tx: Tx): Promise<void> {
 
 /** The bench tray that always exists: where flies lie that have no box yet. */
 async function seedTray(tx: Tx): Promise<void> {
-  const boxId = fixedId('box:bench-tray')
+  const boxId = fixedId<BoxId>('box:bench-tray')
   await tx.insert(box).values({
     id: boxId,
     name: 'Bench tray',
@@ -86,7 +87,7 @@ async function seedTray(tx: Tx): Promise<void> {
     position: 99,
   })
   await tx.insert(compartment).values({
-    id: fixedId('compartment:bench-tray'),
+    id: fixedId<CompartmentId>('compartment:bench-tray'),
     boxId,
     row: 1,
     column: 1,

@@ -2,7 +2,7 @@ import { eq, sql } from 'drizzle-orm'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { hookOf, resolveDressing, turnsThatFit } from '../../core/index.ts'
 import type { Component, Swap } from '../../core/index.ts'
-import type { CommandInput } from '../../contract/index.ts'
+import type { CommandInput, VariantId } from '../../contract/index.ts'
 import { dressing, variant, variantRevision } from '../db/schema.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { seedShipped } from './seed.ts'
@@ -47,7 +47,7 @@ const pattern: CommandInput<'patternSave'> = {
     { id: small!, label: 'small', hookMaterialId: hook, swaps: [] },
     { id: big!, label: 'big', hookMaterialId: large!, swaps: [] },
     { id: bare!, label: 'bare', hookMaterialId: hook, swaps: [THREAD_BODY] },
-  ].map((one) => ({ ...one, parCount: null, homeCompartmentId: null })) as never,
+  ].map((one) => ({ ...one, parCount: null, homeCompartmentId: null })),
 }
 
 let server: TestServer
@@ -71,11 +71,11 @@ async function asBefore(): Promise<void> {
           body: { schemaVersion: 1, hookMaterialId, dressing: { components, steps: null } } as never,
           contentHash: `old ${variantId}`,
         })
-        .where(eq(variantRevision.variantId, variantId))
+        .where(eq(variantRevision.variantId, variantId as VariantId))
       await tx
         .update(variant)
         .set({ swaps: swaps as never })
-        .where(eq(variant.id, variantId))
+        .where(eq(variant.id, variantId as VariantId))
     }
   })
 }

@@ -1,7 +1,7 @@
 import { asc, eq, sql } from 'drizzle-orm'
 import { AMOUNTS, hookOf, KINDS, recipeOf } from '../../core/index.ts'
 import type { Component, Material, Swap } from '../../core/index.ts'
-import type { DressingBody } from '../../contract/index.ts'
+import type { DressingBody, MaterialId, PatternId } from '../../contract/index.ts'
 import type { Database, Tx } from '../db/database.ts'
 import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
@@ -79,7 +79,7 @@ async function writeRevisions(tx: Tx, materials: Materials): Promise<void> {
 
 async function writeDressings(tx: Tx, materials: Materials): Promise<void> {
   const rows = await tx.select().from(dressing).where(isOlder(dressing.body)).orderBy(asc(dressing.revision))
-  const current = new Map<string, DressingBody>()
+  const current = new Map<PatternId, DressingBody>()
   for (const { id, patternId, body } of rows) {
     const [first] = await tx
       .select({ hookMaterialId: variant.hookMaterialId })
@@ -125,7 +125,7 @@ export async function writeUsualAmounts({ db, write }: Database): Promise<void> 
     .limit(1)
   if (!older) return
   await write(async (tx) => {
-    const ids = await tx.all<{ id: string }>(sql`select id from material`)
+    const ids = await tx.all<{ id: MaterialId }>(sql`select id from material`)
     const materials = await loadMaterials(
       tx,
       ids.map(({ id }) => id),

@@ -8,7 +8,7 @@ import {
   wording,
 } from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
-import type { BatchMention, BenchStep, BenchView, PhotoId, VariantRevisionId } from '../../contract/index.ts'
+import type { BatchMention, BenchStep, BenchView, MaterialId, PhotoId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import {
   batch,
@@ -62,8 +62,8 @@ type Loaded = Awaited<ReturnType<typeof loadBatches>>[number]
 function mention(row: Loaded, events: readonly BatchEvent[]): BatchMention {
   const mine = events.filter(({ batchId }) => batchId === row.batch.id)
   return {
-    batchId: row.batch.id as BatchMention['batchId'],
-    variantId: row.variantId as BatchMention['variantId'],
+    batchId: row.batch.id,
+    variantId: row.variantId,
     patternName: row.patternName,
     label: row.label,
     planned: row.batch.plannedCount,
@@ -71,7 +71,7 @@ function mention(row: Loaded, events: readonly BatchEvent[]): BatchMention {
     spoiled: tally(mine, 'spoiled'),
     status: row.batch.status,
     onVise: row.batch.onVise,
-    compartmentId: row.batch.compartmentId as BatchMention['compartmentId'],
+    compartmentId: row.batch.compartmentId,
     compartmentLabel: row.compartmentLabel,
   }
 }
@@ -172,7 +172,7 @@ async function eveningCutList(db: Reader, batches: readonly Loaded[]): Promise<B
         batches.map(({ revision }) => revision.id),
       ),
     )
-  const amounts = new Map<string, number>()
+  const amounts = new Map<MaterialId, number>()
   for (const { revision, batch: own } of batches) {
     const lines = bills.find(({ id }) => id === revision.id)?.bill ?? []
     for (const { materialId, perFly } of lines)
@@ -181,7 +181,7 @@ async function eveningCutList(db: Reader, batches: readonly Loaded[]): Promise<B
   const drawers = await loadDrawers(db)
   const materials = await loadMaterials(db, [...amounts.keys()])
   return [...amounts].map(([materialId, forBatch]) => ({
-    materialId: materialId as BenchView['eveningCutList'][number]['materialId'],
+    materialId: materialId,
     name: drawers.get(materialId)?.name ?? '',
     stockUnit: materials.get(materialId)?.family.stockUnit ?? 'count',
     forBatch,
@@ -209,11 +209,11 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
   const minutes = (await loadMinutes(db))(row.patternId)
   return {
     batch: mention(row, events),
-    variantRevisionId: row.revision.id as VariantRevisionId,
-    patternId: row.patternId as NonNullable<BenchView['onVise']>['patternId'],
+    variantRevisionId: row.revision.id,
+    patternId: row.patternId,
     note: row.note,
     batchNote: row.batch.note,
-    photoId: row.batch.photoId as PhotoId | null,
+    photoId: row.batch.photoId,
     earlierPhotoId: (await earlierPhoto(db, row)) as PhotoId | null,
     way: row.batch.way,
     throughStep: Object.fromEntries(
@@ -237,7 +237,7 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
     stepKey: lastStep?.stepKey ?? null,
     paused: lastPause?.kind === 'pause',
     cutList: (figures[0]?.bill ?? []).map(({ materialId, perFly }) => ({
-      materialId: materialId as NonNullable<BenchView['onVise']>['cutList'][number]['materialId'],
+      materialId: materialId,
       name: drawers.get(materialId)?.name ?? '',
       stockUnit: materials.get(materialId)?.family.stockUnit ?? 'count',
       perFly,

@@ -1,5 +1,5 @@
 import { and, asc, isNull } from 'drizzle-orm'
-import type { BoxesView, BoxLine, CompartmentLine } from '../../contract/index.ts'
+import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
@@ -16,7 +16,7 @@ type Fly = CompartmentLine['flies'][number]
 function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<typeof loadHeld>>) {
   const position = new Map(variants.map((row, i) => [row.variant.id, i]))
   const contents = new Map<string, Set<number>>()
-  const put = (compartmentId: string, at: number | undefined) => {
+  const put = (compartmentId: CompartmentId, at: number | undefined) => {
     if (at === undefined) return
     const there = contents.get(compartmentId)
     if (there) there.add(at)
@@ -25,7 +25,7 @@ function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<
   variants.forEach(({ variant: v }, at) => (v.homeCompartmentId ? put(v.homeCompartmentId, at) : undefined))
   for (const [compartmentId, flies] of places)
     for (const variantId of flies.keys()) put(compartmentId, position.get(variantId))
-  return (compartmentId: string): VariantRow[] =>
+  return (compartmentId: CompartmentId): VariantRow[] =>
     [...(contents.get(compartmentId) ?? [])].sort((a, b) => a - b).flatMap((at) => variants[at] ?? [])
 }
 
@@ -54,9 +54,9 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
   const fliesIn = contentsOf(variants, places)
   const where = await placeToFish(db, today)
   const restock = await restockLines(db, usualPar)
-  const toFly = (row: VariantRow, compartmentId: string): Fly => ({
-    variantId: row.variant.id as Fly['variantId'],
-    patternId: row.variant.patternId as Fly['patternId'],
+  const toFly = (row: VariantRow, compartmentId: CompartmentId): Fly => ({
+    variantId: row.variant.id,
+    patternId: row.variant.patternId,
     patternName: row.patternName,
     label: row.variant.label,
     count: places.get(compartmentId)?.get(row.variant.id) ?? 0,
@@ -69,14 +69,14 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
   })
   return {
     boxes: boxes.map((row) => ({
-      id: row.id as BoxLine['id'],
+      id: row.id,
       name: row.name,
       kind: row.kind,
       note: row.note,
       compartments: compartments
         .filter(({ boxId }) => boxId === row.id)
         .map((place) => ({
-          id: place.id as CompartmentLine['id'],
+          id: place.id,
           row: place.row,
           column: place.column,
           label: place.label,

@@ -42,8 +42,8 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
       const lastLost = mine.reduce((ms, t) => (t.cause === 'lost' ? Math.max(ms, t.lastAtMs) : ms), 0)
       return [
         {
-          variantId: row.variant.id as HistoryLine['variantId'],
-          patternId: row.variant.patternId as HistoryLine['patternId'],
+          variantId: row.variant.id,
+          patternId: row.variant.patternId,
           patternName: row.patternName,
           label: row.variant.label,
           onHand: row.onHand,

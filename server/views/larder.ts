@@ -1,5 +1,5 @@
 import { eq, isNull } from 'drizzle-orm'
-import type { FoodStageId, LarderView, StageLine } from '../../contract/index.ts'
+import type { LarderView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { pattern, patternServes } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
@@ -26,11 +26,11 @@ export async function larderView(db: Reader): Promise<LarderView> {
       const servedBy = servers.get(row.id) ?? []
       const { months, colours, hours, waterKinds, more } = row.body
       return {
-        id: row.id as FoodStageId,
+        id: row.id,
         version: row.version,
         isShipped: row.shippedKey !== null,
         isEdited: row.edited,
-        foodId: row.foodId as StageLine['foodId'],
+        foodId: row.foodId,
         foodName,
         groupKey,
         stage: row.stage,
@@ -38,7 +38,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
         months: months.map((month) => (month ? { ...month } : null)),
         colours: colours.map((colour) => ({ ...colour })),
         hours: hours.map((window) => ({ ...window, seasons: [...window.seasons] })),
-        waterKinds: { ...waterKinds } as Record<string, number>,
+        waterKinds: { ...waterKinds },
         depthBandRiver: row.depthBandRiver,
         depthBandStillwater: row.depthBandStillwater,
         silhouette: row.body.silhouette,
@@ -51,7 +51,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
         howFished: text(more.howFished),
         onHand: servedBy.reduce((sum, { patternId }) => sum + (onHand.get(patternId) ?? 0), 0),
         servedBy: servedBy.map(({ patternId, name }) => ({
-          patternId: patternId as StageLine['servedBy'][number]['patternId'],
+          patternId: patternId,
           name,
         })),
       }

@@ -1,5 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm'
-import type { LedgerLine, LedgerView } from '../../contract/index.ts'
+import type { CompartmentId, LedgerLine, LedgerView, MaterialId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { flyEntry, materialEntry, pattern, variant, variantRevision } from '../db/schema.ts'
 import { localTime } from '../clock/localTime.ts'
@@ -30,7 +30,7 @@ function placeInTime(atMs: number, timeZone: string) {
 /** What came into a compartment and left it. */
 export async function compartmentLedger(
   db: Reader,
-  compartmentId: string,
+  compartmentId: CompartmentId,
   timeZone: string,
 ): Promise<LedgerView> {
   const here = eq(flyEntry.compartmentId, compartmentId)
@@ -61,7 +61,7 @@ export async function compartmentLedger(
 }
 
 /** What came into a drawer and left it. */
-export async function drawerLedger(db: Reader, materialId: string, timeZone: string): Promise<LedgerView> {
+export async function drawerLedger(db: Reader, materialId: MaterialId, timeZone: string): Promise<LedgerView> {
   const here = eq(materialEntry.materialId, materialId)
   const entries = await db
     .select()

@@ -3,7 +3,7 @@ import type {
   ActionsView,
   FamiliesView,
   FamilyFull,
-  MaterialLine,
+  MaterialId,
   OutingLine,
   OutingsView,
   PurchaseView,
@@ -45,13 +45,13 @@ export async function watersView(db: Reader): Promise<WatersView> {
   const reaches = await db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position))
   return {
     waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, ...body }) => ({
-      id: id as WatersView['waters'][number]['id'],
+      id: id,
       version,
       water: body,
       reaches: reaches
         .filter(({ waterId }) => waterId === id)
         .map((row) => ({
-          id: row.id as WatersView['waters'][number]['reaches'][number]['id'],
+          id: row.id,
           version: row.version,
           reach: {
             kind: row.kind,
@@ -81,7 +81,7 @@ async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> 
 }
 
 /** Variants whose current recipe takes a material, by name. */
-export async function usesView(db: Reader, materialId: string): Promise<UsesView> {
+export async function usesView(db: Reader, materialId: MaterialId): Promise<UsesView> {
   const rows = await db
     .selectDistinct({
       variantId: variant.id,
@@ -104,8 +104,8 @@ export async function usesView(db: Reader, materialId: string): Promise<UsesView
   return {
     uses: rows.map(({ variantId, patternId, ...row }) => ({
       ...row,
-      variantId: variantId as Use['variantId'],
-      patternId: patternId as Use['patternId'],
+      variantId: variantId,
+      patternId: patternId,
     })),
   }
 }
@@ -124,13 +124,13 @@ async function openPurchases(db: Reader, timeZone: string): Promise<readonly Pur
     if (!first) return []
     return [
       {
-        purchaseId: first.purchase.id as PurchaseView['purchaseId'],
+        purchaseId: first.purchase.id,
         version: first.purchase.version,
         supplier: first.purchase.supplier,
         orderedOn: localTime(first.purchase.orderedAtMs, timeZone).on,
         lines: lines.map(({ line }) => ({
           lineId: line.id as PurchaseView['lines'][number]['lineId'],
-          materialId: line.materialId as PurchaseView['lines'][number]['materialId'],
+          materialId: line.materialId,
           name: drawers.get(line.materialId)?.name ?? '',
           packAmount: line.packAmount,
           packs: line.packs,
@@ -158,8 +158,8 @@ export async function storesView(db: Reader, timeZone: string): Promise<StoresVi
       return f
         ? [
             {
-              id: m.id as MaterialLine['id'],
-              familyId: m.familyId as MaterialLine['familyId'],
+              id: m.id,
+              familyId: m.familyId,
               kind: f.kind,
               name: f.name,
               sizeKey: m.sizeKey,
@@ -179,7 +179,7 @@ export async function storesView(db: Reader, timeZone: string): Promise<StoresVi
               usedBy: uses.get(m.id) ?? 0,
               cautions: [...f.body.cautions],
               note: m.note,
-              photoId: m.photoId as MaterialLine['photoId'],
+              photoId: m.photoId,
               version: m.version,
             },
           ]
@@ -232,10 +232,10 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
   const packed = await loadPacked(db)
   return {
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
-      id: o.id as OutingLine['id'],
+      id: o.id,
       version: o.version,
-      waterId: o.waterId as OutingLine['waterId'],
-      reachId: o.reachId as OutingLine['reachId'],
+      waterId: o.waterId,
+      reachId: o.reachId,
       waterName: w.name,
       reachName,
       on: o.on,
@@ -274,9 +274,9 @@ async function loadPacked(db: Reader) {
   type Packed = OutingLine['packed'][number]
   return rows.map(({ variantId, patternId, compartmentId, ...row }) => ({
     ...row,
-    variantId: variantId as Packed['variantId'],
-    patternId: patternId as Packed['patternId'],
-    compartmentId: compartmentId as Packed['compartmentId'],
+    variantId: variantId,
+    patternId: patternId,
+    compartmentId: compartmentId,
   }))
 }
 
@@ -291,10 +291,10 @@ async function loadSpells(db: Reader) {
   type Spell = OutingLine['spells'][number]
   return rows.map(({ spell: row, ...fly }) => ({
     outingId: row.outingId,
-    spellId: row.id as Spell['spellId'],
+    spellId: row.id,
     version: row.version,
-    variantId: row.variantId as Spell['variantId'],
-    patternId: fly.patternId as Spell['patternId'],
+    variantId: row.variantId,
+    patternId: fly.patternId,
     patternName: fly.patternName,
     label: fly.label,
     minutes: row.minutes,
@@ -325,8 +325,8 @@ async function loadLosses(db: Reader) {
     .having(({ lost }) => gt(lost, 0))
   return rows.map(({ lost, cause, ...row }) => ({
     ...row,
-    variantId: row.variantId as OutingLine['losses'][number]['variantId'],
-    patternId: row.patternId as OutingLine['losses'][number]['patternId'],
+    variantId: row.variantId,
+    patternId: row.patternId,
     count: lost,
     cause: cause ?? 'dropped',
   }))
@@ -350,7 +350,7 @@ export async function actionsView(db: Reader): Promise<ActionsView> {
     actions: rows
       .filter(({ undoable }) => undoable)
       .map((row) => ({
-        actionId: row.id as ActionsView['actions'][number]['actionId'],
+        actionId: row.id,
         label: wording.actionSentence(row.label),
         atMs: row.atMs,
         undone: isUndone(row.id),

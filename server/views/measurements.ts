@@ -1,5 +1,11 @@
 import { and, eq, inArray } from 'drizzle-orm'
-import type { DropTestLine, MeasurementsView, WeighingLine } from '../../contract/index.ts'
+import type {
+  DropTestLine,
+  MaterialId,
+  MeasurementsView,
+  VariantId,
+  WeighingLine,
+} from '../../contract/index.ts'
 import { contradictions, foretold, likelyMetal, wording } from '../../core/index.ts'
 import type { DropReading, Foretold } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -9,7 +15,7 @@ import type { ReadTest } from '../read/measurements.ts'
 
 const BEAD_DENSITY = 'densityMgPerMm3'
 
-async function flyNames(db: Reader, variantIds: readonly string[]) {
+async function flyNames(db: Reader, variantIds: readonly VariantId[]) {
   if (variantIds.length === 0) return new Map<string, never>()
   const rows = await db
     .select({ variant, patternName: pattern.name })
@@ -19,7 +25,7 @@ async function flyNames(db: Reader, variantIds: readonly string[]) {
   return new Map(rows.map((row) => [row.variant.id, row]))
 }
 
-async function goodsNames(db: Reader, materialIds: readonly string[]) {
+async function goodsNames(db: Reader, materialIds: readonly MaterialId[]) {
   if (materialIds.length === 0) return new Map<string, never>()
   const rows = await db
     .select({ material, family })
@@ -68,8 +74,8 @@ export async function measurementsView(db: Reader): Promise<MeasurementsView> {
       {
         ...rest,
         id: row.id as DropTestLine['id'],
-        variantId: variantId as DropTestLine['variantId'],
-        patternId: fly.variant.patternId as DropTestLine['patternId'],
+        variantId: variantId,
+        patternId: fly.variant.patternId,
         flyName: `${fly.patternName} ${fly.variant.label}`,
         times: times.map((time) => ({ ...time })),
         olderRecipe: fly.variant.currentRevisionId !== variantRevisionId,
@@ -90,8 +96,8 @@ export async function measurementsView(db: Reader): Promise<MeasurementsView> {
     return {
       id: row.id as WeighingLine['id'],
       version: row.version,
-      materialId: row.materialId as WeighingLine['materialId'],
-      variantId: variantId as WeighingLine['variantId'],
+      materialId: row.materialId,
+      variantId: variantId,
       name: fly
         ? `${fly.patternName} ${fly.variant.label}`
         : drawer

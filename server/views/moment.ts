@@ -19,8 +19,8 @@ import { loadPatternWaters } from '../read/patterns.ts'
 export const toReachChoice = (warmth: Warmth): ReachChoice => {
   const { reach: r, water: w } = warmth.loaded
   return {
-    reachId: r.id as ReachChoice['reachId'],
-    waterId: w.id as ReachChoice['waterId'],
+    reachId: r.id,
+    waterId: w.id,
     waterName: w.name,
     waterKind: w.kind,
     reachName: r.name,
@@ -49,7 +49,7 @@ export async function startingMoment(
   if (!chosen) return null
   const on = planned?.on ?? now.on
   return {
-    reachId: chosen.reach.id as Moment['reachId'],
+    reachId: chosen.reach.id,
     on,
     localMin: planned ? outingHour(planned) : now.localMin,
     waterTempC: await tempOn(db, chosen.reach.id, on),
@@ -68,7 +68,7 @@ export async function momentView(
   return {
     moment: {
       ...input,
-      reachId: input.reachId as Moment['reachId'],
+      reachId: input.reachId,
       waterTempC: await tempOn(db, r.id, input.on),
     },
     bedMm: r.typicalDepthMm,
@@ -102,8 +102,8 @@ function fliesHere(
     if (depthMm === null || (row.onHand === 0 && par === 0)) return []
     return [
       {
-        variantId: row.variant.id as FlyAtMoment['variantId'],
-        patternId: row.variant.patternId as FlyAtMoment['patternId'],
+        variantId: row.variant.id,
+        patternId: row.variant.patternId,
         name: `${row.patternName} ${row.variant.label}`,
         depthMm,
         onHand: row.onHand,

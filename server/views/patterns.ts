@@ -1,5 +1,5 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
-import type { PatternLine, PatternsView, PatternView, VariantFull, VariantLine } from '../../contract/index.ts'
+import type { PatternId, PatternView, PatternsView, VariantLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { dressing, pattern } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
@@ -9,15 +9,15 @@ import type { VariantRow } from '../read/variants.ts'
 import { loadNames, loadServed } from '../read/patterns.ts'
 import type { Served } from '../read/patterns.ts'
 
-const servesOf = (served: Served, patternId: string) =>
+const servesOf = (served: Served, patternId: PatternId) =>
   (served.get(patternId) ?? []).map(({ patternId: _owner, ...line }) => line)
 
 const toVariantLine = ({ variant: v, figure, onHand, olderOnHand }: VariantRow): VariantLine => ({
-  id: v.id as VariantLine['id'],
+  id: v.id,
   version: v.version,
   label: v.label,
   parCount: v.parCount,
-  homeCompartmentId: v.homeCompartmentId as VariantLine['homeCompartmentId'],
+  homeCompartmentId: v.homeCompartmentId,
   onHand,
   olderOnHand,
   figure: toFigureView(figure),
@@ -30,7 +30,7 @@ export async function patternsView(db: Reader): Promise<PatternsView> {
   return {
     toldApart: await loadToldApart(db),
     patterns: (await loadNames(db)).map((row) => ({
-      id: row.id as PatternLine['id'],
+      id: row.id,
       name: row.name,
       purpose: row.purpose,
       serves: servesOf(served, row.id),
@@ -40,7 +40,7 @@ export async function patternsView(db: Reader): Promise<PatternsView> {
 }
 
 /** One pattern with its current dressing; null where it is gone, as after an undo. */
-export async function patternView(db: Reader, id: string): Promise<PatternView | null> {
+export async function patternView(db: Reader, id: PatternId): Promise<PatternView | null> {
   const [row] = await db
     .select()
     .from(pattern)
@@ -54,7 +54,7 @@ export async function patternView(db: Reader, id: string): Promise<PatternView |
     .limit(1)
   const variants = (await loadVariants(db)).filter(({ variant }) => variant.patternId === id)
   return {
-    id: row.id as PatternView['id'],
+    id: row.id,
     version: row.version,
     name: row.name,
     purpose: row.purpose,
@@ -68,7 +68,7 @@ export async function patternView(db: Reader, id: string): Promise<PatternView |
     revision: current?.revision ?? 0,
     variants: variants.map((variantRow) => ({
       ...toVariantLine(variantRow),
-      hookMaterialId: variantRow.variant.hookMaterialId as VariantFull['hookMaterialId'],
+      hookMaterialId: variantRow.variant.hookMaterialId,
       swaps: variantRow.variant.swaps,
     })),
   }

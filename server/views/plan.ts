@@ -43,7 +43,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
     const moment = { reachId: reach.id, on: row.on, localMin: outingHour(row) }
     const foods = await foodsAt(db, moment, settings.parCount, settings.units)
     found.push({
-      outingId: row.id as PlanOuting['outingId'],
+      outingId: row.id,
       on: row.on,
       waterName: water.name,
       reachName: reach.name,
@@ -94,7 +94,7 @@ async function planPlaces(db: Reader): Promise<PlanView['places']> {
   for (const { compartmentId, count } of await loadBalances(db))
     held.set(compartmentId, (held.get(compartmentId) ?? 0) + count)
   return (await loadPlaces(db)).map(({ id, label, capacity }) => ({
-    compartmentId: id as PlanView['places'][number]['compartmentId'],
+    compartmentId: id,
     label,
     room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0),
   }))
@@ -107,12 +107,12 @@ async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
     const { minutesEach, timedFlies } = minutesOf(id)
     const served = meantFor.get(id) ?? []
     return {
-      patternId: id as PlanView['patterns'][number]['patternId'],
+      patternId: id,
       name,
       dislike,
       minutesEach,
       timedFlies,
-      meantFor: served.map(({ foodStageId }) => foodStageId as PlanOuting['foods'][number]['foodStageId']),
+      meantFor: served.map(({ foodStageId }) => foodStageId),
     }
   })
 }
@@ -178,7 +178,7 @@ async function trayId(db: Reader): Promise<string> {
 async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
   const balances = await loadDrawers(db)
   return (await loadGoods(db)).map(({ material: row, family: goods, stockUnit }) => ({
-    materialId: row.id as PlanView['drawers'][number]['materialId'],
+    materialId: row.id,
     name: wording.drawerName(goods, row.sizeKey, row.colourName),
     onHand: balances.get(row.id)?.onHand ?? null,
     minimumAmount: row.minimumAmount,

@@ -22,7 +22,7 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
     shortOf: needs
       .filter(({ perFly, onHand }) => onHand !== null && onHand < perFly * count)
       .map(({ materialId, perFly, onHand }) => ({
-        materialId: materialId as RestockLine['shortOf'][number]['materialId'],
+        materialId: materialId,
         name: drawers.get(materialId)?.name ?? '',
         need: perFly * count,
         onHand,
@@ -47,14 +47,14 @@ export async function restockLines(db: Reader, usualPar: number): Promise<Restoc
     if (!row || !home) return []
     return [
       {
-        variantId: row.variant.id as RestockLine['variantId'],
-        patternId: row.variant.patternId as RestockLine['patternId'],
+        variantId: row.variant.id,
+        patternId: row.variant.patternId,
         patternName: row.patternName,
         label: row.variant.label,
         onHand: hole.onHand,
         par: hole.par,
         missing: hole.missing,
-        compartmentId: home as RestockLine['compartmentId'],
+        compartmentId: home,
         compartmentLabel: labels.get(home) ?? '',
         drawingKey: row.figure?.drawingKey ?? null,
         ...storesFor(row, hole.missing, drawers),

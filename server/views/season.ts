@@ -1,5 +1,12 @@
 import { and, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm'
-import type { ObservationLine, ReachSeasonView, ReachWarmth, SeasonStateView } from '../../contract/index.ts'
+import type {
+  ObservationLine,
+  ReachId,
+  ReachSeasonView,
+  ReachWarmth,
+  SeasonStateView,
+  WaterId,
+} from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { reading, readingImport } from '../db/seasonTables.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -28,7 +35,7 @@ export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
   return {
     reaches: await Promise.all(
       warmths.map(async (warmth) => ({
-        reachId: warmth.loaded.reach.id as SeasonStateView['reaches'][number]['reachId'],
+        reachId: warmth.loaded.reach.id,
         model: { ...warmth.model },
         latitudeDeg: warmth.loaded.water.latitudeDeg,
         elevationM: warmth.loaded.reach.elevationM,
@@ -40,7 +47,7 @@ export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
   }
 }
 
-async function observationLines(db: Reader, waterId: string): Promise<ObservationLine[]> {
+async function observationLines(db: Reader, waterId: WaterId): Promise<ObservationLine[]> {
   const warmths = await loadWarmth(db)
   const stages = new Map((await loadStages(db)).map((stage) => [stage.row.id, stage]))
   return (await loadObservations(db))
@@ -48,7 +55,7 @@ async function observationLines(db: Reader, waterId: string): Promise<Observatio
     .map(({ id, version, archivedAtMs: _archived, ...row }) => ({
       id: id as ObservationLine['id'],
       version,
-      observation: row as unknown as ObservationLine['observation'],
+      observation: row,
       foodName: stages.get(row.foodStageId)?.foodName ?? '',
       stageName: stages.get(row.foodStageId)?.row.stageName ?? '',
     }))
@@ -56,7 +63,7 @@ async function observationLines(db: Reader, waterId: string): Promise<Observatio
 }
 
 /** The latest level of a reach, and what it was about a day before. */
-async function latestLevel(db: Reader, reachId: string): Promise<ReachSeasonView['level']> {
+async function latestLevel(db: Reader, reachId: ReachId): Promise<ReachSeasonView['level']> {
   const ofReach = and(
     eq(readingImport.reachId, reachId),
     isNull(readingImport.archivedAtMs),
@@ -82,7 +89,7 @@ async function latestLevel(db: Reader, reachId: string): Promise<ReachSeasonView
 }
 
 /** The season of one reach: readings by day, imports, windows before and after the notes, notes of its water. */
-export async function reachSeasonView(db: Reader, reachId: string): Promise<ReachSeasonView> {
+export async function reachSeasonView(db: Reader, reachId: ReachId): Promise<ReachSeasonView> {
   const warmth = (await loadWarmth(db)).get(reachId)
   if (!warmth) throw new ProblemError('unknownId', 'There is no such reach.')
   const imports = await db
@@ -99,7 +106,7 @@ export async function reachSeasonView(db: Reader, reachId: string): Promise<Reac
     onset: [...window.onset],
   })
   return {
-    reachId: reachId as ReachSeasonView['reachId'],
+    reachId: reachId,
     warmth: toReachWarmth(warmth),
     days: warmth.days.map(({ day, meanC }): [number, number] => [day, Math.round(meanC * 100) / 100]),
     imports: imports.map(({ id, version, source, depthMm, rowCount, firstDay, lastDay, atMs }) => ({

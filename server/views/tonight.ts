@@ -148,7 +148,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   return {
     outing: planned
       ? {
-          outingId: planned.id as NonNullable<TonightView['outing']>['outingId'],
+          outingId: planned.id,
           on: planned.on,
           waterName: place?.water.name ?? '',
           reachName: where,
