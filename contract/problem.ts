@@ -22,6 +22,7 @@ export const PROBLEM_STATUS = {
   tooManyRequests: 429,
   internal: 500,
 } as const
+/** What can go wrong, as a word that programs read. */
 export type ProblemCode = keyof typeof PROBLEM_STATUS
 
 /** A problem document (RFC 9457) with the fields that are at fault. */
@@ -37,4 +38,5 @@ export const problem = z
     current: z.unknown().optional(),
   })
   .meta({ id: 'Problem' })
+/** What went wrong, as RFC 9457 has it, with the fields that are at fault. */
 export type Problem = z.infer<typeof problem>

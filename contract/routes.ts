@@ -18,19 +18,14 @@ import { measurementsView } from './views/measurements.ts'
 import { seasonWindowsBody } from './records/season.ts'
 import { reachSeasonView, seasonStateView } from './views/season.ts'
 import { momentView } from './views/moment.ts'
-import {
-  benchView,
-  boxesView,
-  familiesView,
-  familyFull,
-  larderView,
-  outingsView,
-  patternView,
-  patternsView,
-  storesView,
-  usesView,
-  watersView,
-} from './views/places.ts'
+import { benchView } from './views/bench.ts'
+import { boxesView } from './views/boxes.ts'
+import { familiesView, familyFull } from './views/families.ts'
+import { larderView } from './views/larder.ts'
+import { outingsView } from './views/outings.ts'
+import { patternView, patternsView } from './views/patterns.ts'
+import { storesView, usesView } from './views/stores.ts'
+import { watersView } from './views/waters.ts'
 import { planView } from './views/plan.ts'
 import { tonightView } from './views/tonight.ts'
 import { drawingKey, drawingsView } from './views/parts.ts'
@@ -46,29 +41,38 @@ export interface Route {
   readonly answer: z.ZodType
 }
 
+/** Which reach, day and minute of the day. */
 export const momentQuery = z.object({
   reachId,
   on: civilDate,
   localMin: z.coerce.number().pipe(localMinute),
 })
 
+/** Which reach. */
 export const reachSeasonQuery = z.object({ reachId })
 const kept = z.object({ kept: z.boolean() })
 
+/** What is looked for, 1 to 80 characters. */
 export const searchQuery = z.object({ q: z.string().trim().min(1).max(80) })
 /** Drawings asked for at once. */
 export const MOST_DRAWINGS = 60
+/** Keys of drawings, joined by commas, at most so many. */
 export const drawingsQuery = z.object({
   keys: z
     .string()
     .transform((text) => text.split(','))
     .pipe(z.array(drawingKey).min(1).max(MOST_DRAWINGS)),
 })
+/** Which picture. */
 export const photoParams = z.object({ id: photoId })
+/** Which drawer. */
 export const materialParams = z.object({ id: materialId })
+/** Which pattern. */
 export const patternParams = z.object({ id: patternId })
+/** Which family. */
 export const familyParams = z.object({ id: familyId })
 
+/** Every route of the server with what it takes and answers; OpenAPI is made from it. */
 export const routes = {
   frame: { method: 'get', path: '/api/frame', summary: 'What stands round every place', answer: frameView },
   tonight: { method: 'get', path: '/api/tonight', summary: 'Likely, lacking, tie, buy', answer: tonightView },

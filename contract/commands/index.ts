@@ -24,7 +24,9 @@ export const commandBodies = {
   undo: z.object({ actionId }).strict(),
 } as const
 
+/** The name of a command: what kind of write it is. */
 export type CommandKind = keyof typeof commandBodies
+/** The body of a command of one kind, as its schema lets it through. */
 export type CommandBody<Kind extends CommandKind> = z.infer<(typeof commandBodies)[Kind]>
 /** A body as a page sends it: ids without brand, texts not yet trimmed. */
 export type CommandInput<Kind extends CommandKind> = z.input<(typeof commandBodies)[Kind]>
@@ -47,4 +49,5 @@ export const commandResult = z
     undoable: z.boolean(),
   })
   .meta({ id: 'CommandResult' })
+/** What a write answers; a repeated one answers the same. */
 export type CommandResult = z.infer<typeof commandResult>

@@ -8,6 +8,7 @@ export const flies = z
   .min(1, 'At least one.')
   .max(999, 'At most 999 at once.')
 
+/** How many flies someone counted: whole ones, 0 to 999. */
 export const fliesSeen = z
   .number()
   .int('Whole flies only.')
@@ -20,6 +21,7 @@ export const anyway = z.boolean().optional()
 /** lines that one command may bring */
 export const MOST_ROWS = 2000
 
+/** The version that an edit started from; null for a row that is new. */
 export const nextVersion = version.nullable()
 
 /** A drawer that is not there yet: minted with nothing in it by the command that first names it. */

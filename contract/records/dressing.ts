@@ -27,12 +27,14 @@ const amounts = {
   bulk: figure(FIELD_LIMITS.bulk).optional(),
 }
 
+/** A length in shanks, gapes, hook lengths, beads or of another component, 0 to 20 times; or 0 to 200 mm. */
 export const proportion = z.union([
   z.object({ factor, of: z.enum(['shank', 'gape', 'hookLength', 'bead']) }).strict(),
   z.object({ factor, of: z.literal('component'), componentKey }).strict(),
   z.object({ mm: figure(FIELD_LIMITS.lengthMm) }).strict(),
 ])
 
+/** Where on the shank, from the eye (0) to the bend (1), and on which side; from is at most to. */
 export const place = z
   .object({
     from: z.number().min(0).max(1),
@@ -44,6 +46,7 @@ export const place = z
     path: ['to'],
   })
 
+/** One line of a dressing. Figures keep to core’s limits; nothing unknown is let through. */
 export const component = z
   .object({
     key: componentKey,
@@ -57,6 +60,7 @@ export const component = z
   })
   .strict()
 
+/** A step at the vise as someone edited it, with where the thread is before and after, 0 at the eye to 1 at the bend. */
 export const step = z
   .object({
     key: componentKey,
@@ -68,6 +72,7 @@ export const step = z
   })
   .strict()
 
+/** What a variant does otherwise in one line: other goods, other amounts, or leave it out. */
 export const swap = z
   .object({
     componentKey,
@@ -91,10 +96,13 @@ export const dressingBody = z
     path: ['components'],
   })
 
+/** What a variant does otherwise; at most one swap a line. */
 export const swaps = z
   .array(swap)
   .max(40)
   .refine((list) => unique(list.map((entry) => entry.componentKey)), 'Two swaps name the same component.')
 
+/** A dressing as it is saved: its lines in tying order, and its steps where someone edited them. */
 export type DressingBody = z.infer<typeof dressingBody>
+/** The swaps of a variant. */
 export type Swaps = z.infer<typeof swaps>

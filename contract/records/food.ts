@@ -16,6 +16,7 @@ export const stageMonth = z
   .strict()
   .refine(({ lengthMmLow, lengthMmHigh }) => lengthMmLow <= lengthMmHigh, 'The shorter length comes first.')
 
+/** Hours of the day when a stage is about, from sunrise, noon or sunset, with what they weigh, 0 to 1. */
 export const stageHours = z
   .object({
     anchor: z.enum(['sunrise', 'solarNoon', 'sunset']),
@@ -55,4 +56,5 @@ export const foodStageBody = z
     message: 'Say at which depth it lives, in rivers or in stillwaters.',
     path: ['depthBandRiver'],
   })
+/** A stage as it is saved: months, lengths, colours, depth, triggers, hours. */
 export type FoodStageInput = z.infer<typeof foodStageBody>

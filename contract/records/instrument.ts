@@ -20,4 +20,5 @@ export const instrumentReading = z
     ]),
   })
   .meta({ id: 'InstrumentReading' })
+/** What a scale or a drop timer read, and whether it is simulated; never kept by itself. */
 export type InstrumentReading = z.infer<typeof instrumentReading>

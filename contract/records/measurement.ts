@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { TIMINGS } from '../../core/index.ts'
 import { id, materialId, note, variantId } from '../common.ts'
 
+/** Names a drop test. */
 export const dropTestId = id('DropTest')
+/** Names a weighing. */
 export const weighingId = id('Weighing')
 
 const tempC = z.number().min(0, 'Water is between 0 and 30 °C.').max(30, 'Water is between 0 and 30 °C.')
@@ -38,6 +40,7 @@ export const dropTestBody = z
     note,
   })
   .strict()
+/** A drop test as it is entered: depth, times, water, tippet, vessel, how wet. */
 export type DropTestBody = z.infer<typeof dropTestBody>
 
 /** Goods of a drawer, or finished flies of a variant, on the scale. */
@@ -54,4 +57,5 @@ export const weighingBody = z
     note,
   })
   .strict()
+/** A weighing as it is entered: so many pieces, mg in all, and how finely the scale reads. */
 export type WeighingBody = z.infer<typeof weighingBody>

@@ -19,4 +19,5 @@ export const outingBody = z
     message: 'It ends before it begins.',
     path: ['toLocalMin'],
   })
+/** An outing as it is entered: where, when, how. */
 export type OutingBody = z.infer<typeof outingBody>

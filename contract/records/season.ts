@@ -2,7 +2,9 @@ import { z } from 'zod'
 import type { Trigger } from '../../core/index.ts'
 import { civilDate, foodStageId, id, localMinute, note, reachId } from '../common.ts'
 
+/** Names one take-in of readings. */
 export const readingImportId = id('ReadingImport')
+/** Names a note of what was seen. */
 export const observationId = id('Observation')
 
 const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day are written MM-DD.')
@@ -97,6 +99,7 @@ export const readingsBody = z
       .max(MOST_READINGS, 'At most 100,000 readings at once.'),
   })
   .strict()
+/** Readings of a reach taken in at once: temperature, level, clarity by instant and depth. */
 export type ReadingsBody = z.infer<typeof readingsBody>
 
 /** What was seen, counted, or looked for and not seen. */
@@ -114,6 +117,7 @@ export const observationBody = z
     note,
   })
   .strict()
+/** A note as it is entered: what was seen or looked for, where, when, how long. */
 export type ObservationBody = z.infer<typeof observationBody>
 
 /** A window as the Monte Carlo gives it; see core's `EmergenceWindow`. */

@@ -51,6 +51,7 @@ export const settingsBody = z
       .nullable(),
   })
   .strict()
+/** The user’s units, habits and schools. */
 export type SettingsBody = z.infer<typeof settingsBody>
 
 /** What a new data directory starts from. */

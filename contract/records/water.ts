@@ -16,8 +16,10 @@ export const waterRules = z
     noIndicator: z.boolean().nullable(),
   })
   .strict()
+/** What a water’s rules allow, as the user noted them; the posted rule is what counts. */
 export type WaterRules = z.infer<typeof waterRules>
 
+/** A note that forbids nothing. */
 export const noRules: WaterRules = {
   dryOnly: null,
   upstreamOnly: null,
@@ -32,6 +34,7 @@ export const noRules: WaterRules = {
 
 const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day are written MM-DD.')
 
+/** A stretch of river, or the shoal, drop-off or basin of a stillwater. */
 export const reachKind = z.enum(['reach', 'shoal', 'dropOff', 'basin'])
 
 /** A stretch of a river or a part of a stillwater, with what figures need of it. */
@@ -47,8 +50,10 @@ export const reachBody = z
     defaultTempC: z.array(z.number().min(0, 'Not below 0 °C.').max(30, 'At most 30 °C.')).length(12),
   })
   .strict()
+/** A reach as it is entered: depth mm, speed mm/s, bed, height, usual warmth by month. */
 export type ReachBody = z.infer<typeof reachBody>
 
+/** A water as it is entered: kind, place, zone, season, rules. */
 export const waterBody = z
   .object({
     name,
@@ -66,6 +71,8 @@ export const waterBody = z
     rulesNote: note,
   })
   .strict()
+/** A water as it is entered. */
 export type WaterBody = z.infer<typeof waterBody>
 
+/** A reach of a water that is being made, with the id it will have. */
 export const reachWithId = reachBody.extend({ id: reachId })

@@ -29,6 +29,7 @@ export const frameView = z
     lastAction: z.object({ actionId, label: z.string() }).nullable(),
   })
   .meta({ id: 'Frame' })
+/** What stands round every place: settings, reaches, the next moment, counts of the roll. */
 export type FrameView = z.infer<typeof frameView>
 
 /** Tonight's actions, newest first. */
@@ -39,6 +40,7 @@ export const actionsView = z
     ),
   })
   .meta({ id: 'Actions' })
+/** The latest actions, newest first. */
 export type ActionsView = z.infer<typeof actionsView>
 
 /** What a search found, best first. */
@@ -47,4 +49,5 @@ export const searchView = z
     hits: z.array(z.object({ kind: z.string(), id: z.string(), title: z.string(), detail: z.string() })),
   })
   .meta({ id: 'Search' })
+/** What was found. */
 export type SearchView = z.infer<typeof searchView>

@@ -13,6 +13,9 @@ export const historyLine = variantMention.extend({
   /** day since which it has been in the boxes: when the first of its recipe came to be known */
   sinceOn: z.string(),
 })
+/** What became of the flies of one variant. */
 export type HistoryLine = z.infer<typeof historyLine>
+/** What became of the flies of every variant that was tied, lost or is on hand. */
 export const historyView = z.object({ variants: z.array(historyLine) }).meta({ id: 'History' })
+/** What became of the flies of every variant. */
 export type HistoryView = z.infer<typeof historyView>

@@ -21,8 +21,10 @@ export const ledgerLine = z.object({
   /** what lay there once it was entered */
   after: z.number(),
 })
+/** One entry of a ledger. */
 export type LedgerLine = z.infer<typeof ledgerLine>
 
+/** Entries of one compartment or drawer, newest first. */
 export const ledgerView = z
   .object({
     /** the latest ones, newest first */
@@ -31,4 +33,5 @@ export const ledgerView = z
     all: z.number(),
   })
   .meta({ id: 'Ledger' })
+/** Entries of one compartment or drawer. */
 export type LedgerView = z.infer<typeof ledgerView>

@@ -54,6 +54,7 @@ export const dropTestLine = z
     fault: z.enum(['floats', 'doesNotFit', 'noTimes', 'tooFast', 'incomplete']).nullable(),
   })
   .meta({ id: 'DropTest' })
+/** A drop test with what it says. */
 export type DropTestLine = z.infer<typeof dropTestLine>
 
 /** A weighing with what it says against the catalogue. */
@@ -75,6 +76,7 @@ export const weighingLine = z
     contradicts: z.array(weighingId),
   })
   .meta({ id: 'Weighing' })
+/** A weighing with what it says. */
 export type WeighingLine = z.infer<typeof weighingLine>
 
 const goodsWeighing = z.object({
@@ -110,4 +112,5 @@ export const measurementsView = z
     coverage: z.object({ tests: z.number(), held: z.number() }),
   })
   .meta({ id: 'Measurements' })
+/** All that was measured, and how good the estimates were. */
 export type MeasurementsView = z.infer<typeof measurementsView>

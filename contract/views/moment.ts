@@ -29,6 +29,7 @@ export const foodAtMoment = z
     par: z.number(),
   })
   .meta({ id: 'FoodAtMoment' })
+/** A food at a moment: how likely, how deep, how many flies there are for it. */
 export type FoodAtMoment = z.infer<typeof foodAtMoment>
 
 /** A variant on hand, at the depth where it fishes here. */
@@ -42,8 +43,10 @@ export const flyAtMoment = z
     par: z.number(),
   })
   .meta({ id: 'FlyAtMoment' })
+/** A fly at a moment: how deep it fishes there, how many there are. */
 export type FlyAtMoment = z.infer<typeof flyAtMoment>
 
+/** Foods likely at a moment and flies on hand, each at its depth in mm below the film. */
 export const momentView = z
   .object({
     moment,
@@ -52,4 +55,5 @@ export const momentView = z
     flies: z.array(flyAtMoment),
   })
   .meta({ id: 'MomentView' })
+/** Foods and flies at a moment. */
 export type MomentView = z.infer<typeof momentView>

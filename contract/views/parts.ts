@@ -33,7 +33,9 @@ export const drawing = z
 
 /** What a drawing is asked for by: it names the drawing's content, so that a drawing never changes under its key. */
 export const drawingKey = z.string().regex(/^[0-9a-f]{16}$/)
+/** Drawings by their keys; a key that nobody knows is left out. */
 export const drawingsView = z.object({ drawings: z.record(z.string(), drawing) }).meta({ id: 'Drawings' })
+/** Drawings by their keys. */
 export type DrawingsView = z.infer<typeof drawingsView>
 
 /** What lists show of a variant: free fall at 10 °C, dipped and cast. */
@@ -53,6 +55,7 @@ export const variantFigure = z
     drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'VariantFigure' })
+/** What lists show of a variant: free fall at 10 °C, fresh-wet. */
 export type VariantFigure = z.infer<typeof variantFigure>
 
 /** A reach with its water, for choosing the moment. */
@@ -73,14 +76,17 @@ export const reachChoice = z
     warmth: reachWarmth,
   })
   .meta({ id: 'ReachChoice' })
+/** A reach to choose, with its water and how warm it is. */
 export type ReachChoice = z.infer<typeof reachChoice>
 
 /** The moment that every figure depends on. */
 export const moment = z
   .object({ reachId, on: civilDate, localMin: localMinute, waterTempC: z.number() })
   .meta({ id: 'Moment' })
+/** The moment that every figure depends on. */
 export type Moment = z.infer<typeof moment>
 
+/** Near the bottom, mid-water, top half metre, in the film or on it. */
 export const depthBand = z.enum(DEPTH_BANDS)
 
 /** A short mention of a variant: what it is called and where it lies. */
@@ -102,4 +108,5 @@ export const batchMention = z
     compartmentLabel: z.string(),
   })
   .meta({ id: 'BatchMention' })
+/** A batch in few words. */
 export type BatchMention = z.infer<typeof batchMention>

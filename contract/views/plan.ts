@@ -35,6 +35,7 @@ export const planOuting = z.object({
     }),
   ),
 })
+/** An outing as the plan sees it. */
 export type PlanOuting = z.infer<typeof planOuting>
 
 /** A pattern, a compartment or a drawer by its place in the list of the plan's answer. */
@@ -117,4 +118,5 @@ export const planView = z
     ),
   })
   .meta({ id: 'Plan' })
+/** All that a plan is made from. */
 export type PlanView = z.infer<typeof planView>

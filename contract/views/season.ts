@@ -26,6 +26,7 @@ export const reachWarmth = z.object({
   latest: dayReading.nullable(),
   trendCPerDay: z.number().nullable(),
 })
+/** How warm a reach is, as a curve over the year, °C. */
 export type ReachWarmth = z.infer<typeof reachWarmth>
 
 /** For each reach, what its windows hang on, and from what the kept ones were worked out. */
@@ -44,6 +45,7 @@ export const seasonStateView = z
     ),
   })
   .meta({ id: 'SeasonState' })
+/** What the windows of each reach hang on. */
 export type SeasonStateView = z.infer<typeof seasonStateView>
 
 /** A brood's window before and after what was learned on this water. */
@@ -55,6 +57,7 @@ export const learnedWindow = z.object({
   backtest: z.object({ years: z.number(), engineDays: z.number(), fixedDateDays: z.number() }).nullable(),
 })
 
+/** A note with the names of what was seen. */
 export const observationLine = z.object({
   id: observationId,
   version,
@@ -62,6 +65,7 @@ export const observationLine = z.object({
   foodName: z.string(),
   stageName: z.string(),
 })
+/** A note of what was seen. */
 export type ObservationLine = z.infer<typeof observationLine>
 
 /** The season of one reach: readings by day, windows, notes. */
@@ -101,4 +105,5 @@ export const reachSeasonView = z
     observations: z.array(observationLine),
   })
   .meta({ id: 'ReachSeason' })
+/** Readings, windows and notes of a reach. */
 export type ReachSeasonView = z.infer<typeof reachSeasonView>

@@ -28,8 +28,10 @@ export const tonightLine = z
     drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'TonightLine' })
+/** One sentence of Tonight, with where it can be acted on. */
 export type TonightLine = z.infer<typeof tonightLine>
 
+/** What Tonight says, in fixed order: likely, lacking, tie, buy. */
 export const tonightView = z
   .object({
     outing: z
@@ -50,4 +52,5 @@ export const tonightView = z
     empty: z.boolean(),
   })
   .meta({ id: 'Tonight' })
+/** What Tonight says. */
 export type TonightView = z.infer<typeof tonightView>

@@ -26,17 +26,12 @@ import { frameView } from '../views/frame.ts'
 import { historyView } from '../views/history.ts'
 import { larderView } from '../views/larder.ts'
 import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
-import {
-  actionsView,
-  catalogueView,
-  familiesView,
-  familyView,
-  outingsView,
-  searchView,
-  storesView,
-  usesView,
-  watersView,
-} from '../views/lists.ts'
+import { actionsView } from '../views/actions.ts'
+import { catalogueView, familiesView, familyView } from '../views/families.ts'
+import { outingsView } from '../views/outings.ts'
+import { searchView } from '../views/search.ts'
+import { storesView, usesView } from '../views/stores.ts'
+import { watersView } from '../views/waters.ts'
 import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'

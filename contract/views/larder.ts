@@ -1,0 +1,52 @@
+import { z } from 'zod'
+import { brood, trigger } from '../records/season.ts'
+import { depthBand } from './parts.ts'
+import { foodId, foodStageId, patternId, version } from '../common.ts'
+
+/** A stage of a food with who serves it and how many flies there are. */
+export const stageLine = z
+  .object({
+    id: foodStageId,
+    version,
+    isShipped: z.boolean(),
+    isEdited: z.boolean(),
+    foodId,
+    foodName: z.string(),
+    groupKey: z.string(),
+    stage: z.string(),
+    stageName: z.string(),
+    months: z.array(
+      z.object({ lengthMmLow: z.number(), lengthMmHigh: z.number(), likelihood: z.number() }).nullable(),
+    ),
+    colours: z.array(z.object({ name: z.string(), hexDry: z.string(), hexWet: z.string(), share: z.number() })),
+    silhouette: z.string(),
+    movements: z.array(z.string()),
+    triggers: z.array(z.string()),
+    depthBandRiver: depthBand.nullable(),
+    depthBandStillwater: depthBand.nullable(),
+    waterKinds: z.record(z.string(), z.number()),
+    hours: z.array(
+      z.object({
+        anchor: z.enum(['sunrise', 'solarNoon', 'sunset']),
+        fromMin: z.number(),
+        toMin: z.number(),
+        weight: z.number(),
+        seasons: z.array(z.enum(['winter', 'spring', 'summer', 'autumn'])),
+        weather: z.string(),
+      }),
+    ),
+    importance: z.number(),
+    trigger,
+    broods: z.array(brood),
+    noteForTier: z.string(),
+    howFished: z.string(),
+    onHand: z.number(),
+    servedBy: z.array(z.object({ patternId, name: z.string() })),
+  })
+  .meta({ id: 'FoodStage' })
+/** A stage of a food. */
+export type StageLine = z.infer<typeof stageLine>
+/** All stages that are not put away. */
+export const larderView = z.object({ stages: z.array(stageLine) }).meta({ id: 'Larder' })
+/** All stages. */
+export type LarderView = z.infer<typeof larderView>

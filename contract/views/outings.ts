@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import { compartmentId, outingId, reachId, spellId, version, waterId } from '../common.ts'
+import { variantMention } from './parts.ts'
+
+/** An outing with what was fished, taken, lost and packed. */
+export const outingLine = z
+  .object({
+    id: outingId,
+    version,
+    waterId,
+    reachId: reachId.nullable(),
+    waterName: z.string(),
+    reachName: z.string().nullable(),
+    on: z.string(),
+    fromLocalMin: z.number(),
+    toLocalMin: z.number(),
+    status: z.enum(['planned', 'done', 'cancelled']),
+    technique: z.string(),
+    note: z.string(),
+    rules: z.array(z.string()),
+    /** flies fished, in the order in which they were noted */
+    spells: z.array(
+      variantMention.extend({
+        spellId,
+        version,
+        minutes: z.number(),
+        takes: z.number(),
+        refusals: z.number(),
+      }),
+    ),
+    /** what goes along, still as it was packed */
+    packed: z.array(variantMention.extend({ count: z.number(), compartmentId, compartmentLabel: z.string() })),
+    losses: z.array(
+      variantMention.extend({ count: z.number(), cause: z.string(), compartmentLabel: z.string() }),
+    ),
+  })
+  .meta({ id: 'Outing' })
+/** An outing. */
+export type OutingLine = z.infer<typeof outingLine>
+/** Outings that are planned, then those that are done, newest first. */
+export const outingsView = z.object({ outings: z.array(outingLine) }).meta({ id: 'Outings' })
+/** All outings. */
+export type OutingsView = z.infer<typeof outingsView>

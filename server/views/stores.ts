@@ -1,0 +1,130 @@
+import { and, asc, eq, isNull, sql } from 'drizzle-orm'
+import type { MaterialId, PurchaseView, StoresView, UsesView } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { family, material, materialBalance, pattern, revisionMaterial, variant } from '../db/schema.ts'
+import { grouped } from '../read/grouped.ts'
+import { loadDrawers } from '../read/drawers.ts'
+import { loadFamilies } from '../read/families.ts'
+import { localTime } from '../clock/localTime.ts'
+import { purchase, purchaseLine } from '../db/supplyTables.ts'
+
+/** How many current recipes use each drawer. */
+async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({
+      id: revisionMaterial.materialId,
+      uses: sql<number>`count(distinct ${revisionMaterial.variantRevisionId})`,
+    })
+    .from(revisionMaterial)
+    .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
+    .groupBy(revisionMaterial.materialId)
+  return new Map(rows.map(({ id, uses }) => [id, uses]))
+}
+
+/** Variants whose current recipe takes a material, by name. */
+export async function usesView(db: Reader, materialId: MaterialId): Promise<UsesView> {
+  const rows = await db
+    .selectDistinct({
+      variantId: variant.id,
+      patternId: pattern.id,
+      patternName: pattern.name,
+      label: variant.label,
+    })
+    .from(revisionMaterial)
+    .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(
+      and(
+        eq(revisionMaterial.materialId, materialId),
+        isNull(variant.archivedAtMs),
+        isNull(pattern.archivedAtMs),
+      ),
+    )
+    .orderBy(asc(pattern.nameKey), asc(variant.position))
+  return {
+    uses: rows.map(({ variantId, patternId, ...row }) => ({
+      ...row,
+      variantId: variantId,
+      patternId: patternId,
+    })),
+  }
+}
+
+/** What was ordered and has not all come, the oldest first. */
+async function openPurchases(db: Reader, timeZone: string): Promise<readonly PurchaseView[]> {
+  const rows = await db
+    .select({ purchase, line: purchaseLine })
+    .from(purchase)
+    .innerJoin(purchaseLine, eq(purchaseLine.purchaseId, purchase.id))
+    .where(eq(purchase.status, 'ordered'))
+    .orderBy(asc(purchase.orderedAtMs), asc(purchaseLine.id))
+  const drawers = await loadDrawers(db)
+  return [...grouped(rows, (row) => row.purchase.id).values()].flatMap((lines) => {
+    const [first] = lines
+    if (!first) return []
+    return [
+      {
+        purchaseId: first.purchase.id,
+        version: first.purchase.version,
+        supplier: first.purchase.supplier,
+        orderedOn: localTime(first.purchase.orderedAtMs, timeZone).on,
+        lines: lines.map(({ line }) => ({
+          lineId: line.id as PurchaseView['lines'][number]['lineId'],
+          materialId: line.materialId,
+          name: drawers.get(line.materialId)?.name ?? '',
+          packAmount: line.packAmount,
+          packs: line.packs,
+          arrivedPacks: line.arrivedPacks,
+        })),
+      },
+    ]
+  })
+}
+
+/** What the stores hold, with how many recipes use each drawer. */
+export async function storesView(db: Reader, timeZone: string): Promise<StoresView> {
+  const uses = await usesByMaterial(db)
+  const families = await loadFamilies(db)
+  const rows = await db
+    .select({ material, amount: materialBalance.amount })
+    .from(material)
+    .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
+    .innerJoin(family, eq(family.id, material.familyId))
+    .where(isNull(material.archivedAtMs))
+    .orderBy(asc(family.kind), asc(family.name), asc(material.sizeKey), asc(material.colourKey))
+  return {
+    materials: rows.flatMap(({ material: m, amount }) => {
+      const f = families.get(m.familyId)
+      return f
+        ? [
+            {
+              id: m.id,
+              familyId: m.familyId,
+              kind: f.kind,
+              name: f.name,
+              sizeKey: m.sizeKey,
+              colourName: m.colourName,
+              colourHex: m.colourHex,
+              colourWetHex: m.colourWetHex,
+              stockUnit: f.stockUnit,
+              onHand: amount,
+              minimumAmount: m.minimumAmount,
+              packAmount: m.packAmount,
+              priceMinor: m.priceMinor,
+              leadTimeDays: m.leadTimeDays,
+              supplier: m.supplier,
+              overrides: Object.fromEntries(
+                Object.entries(m.overrides).flatMap(([key, value]) => (value ? [[key, value]] : [])),
+              ),
+              usedBy: uses.get(m.id) ?? 0,
+              cautions: [...f.body.cautions],
+              note: m.note,
+              photoId: m.photoId,
+              version: m.version,
+            },
+          ]
+        : []
+    }),
+    purchases: [...(await openPurchases(db, timeZone))],
+  }
+}
