@@ -1,4 +1,4 @@
-import { and, desc, sql } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import type { ActionsView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'

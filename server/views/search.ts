@@ -1,4 +1,4 @@
-import { and, sql } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import type { SearchView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 
