@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit'
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: ['./server/db/schema.ts', './server/db/seasonTables.ts', './server/db/supplyTables.ts'],
+  schema: './server/db/tables/*.ts',
   out: './server/migrations',
 })

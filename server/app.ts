@@ -12,6 +12,7 @@ import { openApiDocument } from './http/openapi.ts'
 import { docsRouter, pagesRouter } from './http/pages.ts'
 import { sameOrigin, securityHeaders } from './http/security.ts'
 
+/** What the application stands on. */
 export interface AppOptions {
   readonly database: Database
   readonly clock: Clock

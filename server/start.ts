@@ -14,6 +14,7 @@ import { dropUnusedPhotos } from './upkeep/photos.ts'
 import { seedShipped } from './upkeep/seed.ts'
 import { writeUsualAmounts } from './upkeep/writeUsualAmounts.ts'
 
+/** Where to serve from, and on which port. */
 export interface StartOptions {
   readonly dataPath: string
   readonly port: number
@@ -24,6 +25,7 @@ export interface StartOptions {
   readonly logLevel?: string
 }
 
+/** A server that runs. */
 export interface Running {
   readonly address: string
   readonly database: Database

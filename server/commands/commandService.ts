@@ -55,6 +55,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore
 
+/** The one way to write. */
 export interface CommandService {
   /** Carries out a write once; the same id again answers what was answered then. */
   readonly execute: (input: unknown) => Promise<CommandResult>

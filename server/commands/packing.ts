@@ -1,7 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm'
 import type { CommandBody, OutingId } from '../../contract/index.ts'
-import { flyBalance, water } from '../db/schema.ts'
-import { packing } from '../db/supplyTables.ts'
+import { flyBalance, packing, water } from '../db/schema.ts'
 import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'

@@ -61,11 +61,13 @@ export const waterCreate: Handler<CommandBody<'waterCreate'>> = async ({ recorde
   return { label: { code: 'waterMade', subject: body.water.name } }
 }
 
+/** Changes what is known of a water. */
 export const waterSave: Handler<CommandBody<'waterSave'>> = async ({ recorder }, body) => {
   await recorder.update('water', body.waterId, body.version, waterRow(body.water))
   return { label: { code: 'waterSaved', subject: body.water.name } }
 }
 
+/** Changes what is known of a reach. */
 export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, body) => {
   await recorder.update('reach', body.reachId, body.version, body.reach)
   return { label: { code: 'waterSaved', subject: body.reach.name } }
@@ -97,6 +99,7 @@ export const spellSave: Handler<CommandBody<'spellSave'>> = async ({ recorder },
   return { label: { code: 'spellSaved', subject: `${owner.name} ${fly.label}`, count: body.takes } }
 }
 
+/** Takes a note of how long a fly was fished back. */
 export const spellArchive: Handler<CommandBody<'spellArchive'>> = async ({ recorder, nowMs }, body) => {
   const row = await recorder.need('spell', body.spellId, 'note')
   const fly = await recorder.need('variant', row.variantId, 'variant')
@@ -104,6 +107,7 @@ export const spellArchive: Handler<CommandBody<'spellArchive'>> = async ({ recor
   return { label: { code: 'spellArchived', subject: fly.label } }
 }
 
+/** Changes the user’s units and habits, a few at a time. */
 export const settingsSave: Handler<CommandBody<'settingsSave'>> = async ({ recorder }, body) => {
   await recorder.update('setting', 'settings', body.version, { body: body.settings })
   return { label: { code: 'settingsSaved', subject: '' } }

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import type { CommandBody } from '../../contract/index.ts'
-import { purchaseLine } from '../db/supplyTables.ts'
+import { purchaseLine } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { Handler } from './context.ts'
 import { bookMaterials } from './ledger.ts'

@@ -1,8 +1,6 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from '../db/schema.ts'
-import * as seasonTables from '../db/seasonTables.ts'
-import * as supplyTables from '../db/supplyTables.ts'
 import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -26,16 +24,17 @@ const TABLES = {
   outing: schema.outing,
   setting: schema.setting,
   spell: schema.spell,
-  packing: supplyTables.packing,
-  plan: supplyTables.plan,
-  evening: supplyTables.evening,
-  purchase: supplyTables.purchase,
-  purchaseLine: supplyTables.purchaseLine,
+  packing: schema.packing,
+  plan: schema.plan,
+  evening: schema.evening,
+  purchase: schema.purchase,
+  purchaseLine: schema.purchaseLine,
   dropTest: schema.dropTest,
   weighing: schema.weighing,
-  readingImport: seasonTables.readingImport,
-  observation: seasonTables.observation,
+  readingImport: schema.readingImport,
+  observation: schema.observation,
 } as const
+/** Name of a table whose rows a command may change. */
 export type TableName = keyof typeof TABLES
 type RowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferSelect']
 type NewRowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferInsert']

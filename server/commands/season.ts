@@ -1,8 +1,7 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { CommandBody, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
-import { food, foodStage } from '../db/schema.ts'
-import { readingDay, readingImport } from '../db/seasonTables.ts'
+import { food, foodStage, readingDay, readingImport } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 
@@ -74,6 +73,7 @@ export const observationSave: Handler<CommandBody<'observationSave'>> = async (c
   return { label: { code: 'observed', subject: `${stage.foodName}, ${stage.name}, at ${where}` } }
 }
 
+/** Puts a note of what was seen away. */
 export const observationArchive: Handler<CommandBody<'observationArchive'>> = async (context, body) => {
   await context.recorder.update('observation', body.observationId, body.version, {
     archivedAtMs: context.nowMs,

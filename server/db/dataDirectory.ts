@@ -6,6 +6,7 @@ import { pathToFileURL } from 'node:url'
 /** A data directory that cannot be used, with words for whoever started the program. */
 export class DataDirectoryError extends Error {}
 
+/** A folder of data that this process holds alone. */
 export interface DataDirectory {
   readonly path: string
   readonly databaseFile: string

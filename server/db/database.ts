@@ -10,12 +10,14 @@ import { pathToFileURL } from 'node:url'
 import { countWrites, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
+/** The database, for reading. */
 export type Db = LibSQLDatabase<typeof schema>
 /** A write transaction: every service that changes something gets one. */
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 /** Anything that can be read from. */
 export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'selectDistinct'>
 
+/** An open database: reads go free, writes queue. */
 export interface Database {
   readonly db: Db
   readonly client: Client

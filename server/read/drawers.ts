@@ -4,6 +4,7 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { family, material, materialBalance } from '../db/schema.ts'
 
+/** Names and least amounts of drawers that are not put away. */
 export const loadDrawerNames = keptUntilWrite(readDrawerNames, [material, family])
 
 async function readDrawerNames(db: Reader) {

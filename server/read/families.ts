@@ -3,6 +3,7 @@ import type { Reader } from '../db/database.ts'
 import { keptFor } from '../db/kept.ts'
 import { family, setting } from '../db/schema.ts'
 
+/** A family as it is stored. */
 export type FamilyRow = typeof family.$inferSelect
 
 const keptFamilies = keptFor<Reader, { families: ReadonlyMap<string, FamilyRow> | null }>(() => ({

@@ -23,6 +23,7 @@ const PASSING = 1.5
 /** Stages too unlikely to show. */
 const LEAST_LIKELY = 0.03
 
+/** A reach, a day and a minute of it. */
 export interface MomentInput {
   readonly reachId: ReachId
   readonly on: string
@@ -50,6 +51,7 @@ async function readStageStock(db: Reader, usualPar: number) {
   return byStage
 }
 
+/** A reach by its id; a problem where there is none. */
 export async function reachOf(db: Reader, reachId: ReachId): Promise<LoadedReach> {
   const loaded = (await loadReaches(db)).find(({ reach: r }) => r.id === reachId)
   if (!loaded) throw new ProblemError('unknownId', 'There is no such reach.')

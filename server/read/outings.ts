@@ -3,6 +3,7 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { outing } from '../db/schema.ts'
 
+/** Outings that are planned, the next one first. */
 export const loadPlanned = keptUntilWrite(readPlanned, [outing])
 
 /** Outings that are planned, the next one first. */

@@ -25,6 +25,7 @@ async function readServed(db: Reader) {
   )
 }
 
+/** Patterns that are not put away, by name. */
 export const loadNames = keptUntilWrite(readNames, [pattern])
 
 /** Patterns that are not put away, by name. */
@@ -43,6 +44,7 @@ async function readServes(db: Reader) {
   return db.select().from(patternServes)
 }
 
+/** On what kinds of water each pattern is fished. */
 export const loadPatternWaters = keptUntilWrite(readPatternWaters, [pattern])
 
 async function readPatternWaters(db: Reader) {
@@ -52,6 +54,7 @@ async function readPatternWaters(db: Reader) {
 const partOf = ({ dressing }: RevisionBody, kind: string) =>
   dressing.components.find((component) => component.kind === kind)?.materialId ?? null
 
+/** What changes at the bench from one recipe to another, and what each pattern is meant for. */
 export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, patternServes, pattern])
 
 /** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
@@ -74,4 +77,5 @@ async function readSetups(db: Reader) {
   }
 }
 
+/** What each pattern is meant for. */
 export type Served = Awaited<ReturnType<typeof loadServed>>

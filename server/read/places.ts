@@ -17,6 +17,7 @@ async function readHeld(db: Reader) {
   return places
 }
 
+/** All compartments with their capacity. */
 export const loadPlaces = keptUntilWrite(
   (db: Reader) =>
     db
@@ -25,6 +26,7 @@ export const loadPlaces = keptUntilWrite(
   [compartment],
 )
 
+/** What each compartment is called. */
 export const loadPlaceLabels = keptUntilWrite(readPlaceLabels, [compartment])
 
 async function readPlaceLabels(db: Reader): Promise<ReadonlyMap<string, string>> {

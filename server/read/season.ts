@@ -31,13 +31,14 @@ import type {
 } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { observation, readingDay, seasonWindow } from '../db/seasonTables.ts'
+import { observation, readingDay, seasonWindow } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
 import { loadStages } from './stages.ts'
 import type { ReachId } from '../../contract/index.ts'
 
+/** A note as it is stored. */
 export type ObservationRow = typeof observation.$inferSelect
 
 /** How warm a reach is, from its readings, its river's, or its kind. */
@@ -101,6 +102,7 @@ async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
   )
 }
 
+/** How warm every reach is, from its readings, its river’s or its kind. */
 export const loadWarmth = keptUntilWrite(readWarmth, [loadReaches, readingDay])
 
 const inTenths = (tempC: number) => Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
@@ -114,6 +116,7 @@ export async function tempOn(db: Reader, reachId: ReachId, on: string): Promise<
 async function readBroods(db: Reader): Promise<readonly DatedBrood[]> {
   return datedBroods((await loadStages(db)).map(({ core }) => core))
 }
+/** Broods of the larder that have dates. */
 export const loadBroods = keptUntilWrite(readBroods, [loadStages])
 
 const rounded = (model: SeasonalModel) =>
@@ -139,6 +142,7 @@ async function readKeptWindows(db: Reader) {
   return new Map((await db.select().from(seasonWindow)).map((row) => [row.reachId, row]))
 }
 
+/** Notes that are not put away, by day. */
 export const loadObservations = keptUntilWrite(readObservations, [observation])
 
 async function readObservations(db: Reader): Promise<readonly ObservationRow[]> {

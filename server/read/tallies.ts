@@ -4,6 +4,7 @@ import { keptUntilWrite } from '../db/kept.ts'
 import { flyTally, variantRevision } from '../db/schema.ts'
 import type { VariantId } from '../../contract/index.ts'
 
+/** So many flies of a variant that were tied, lost, given or found. */
 export interface Tally {
   readonly variantId: VariantId
   readonly cause: string

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import type { EmergenceWindow } from '../../core/index.ts'
 import type { Database } from '../db/database.ts'
-import { seasonWindow } from '../db/seasonTables.ts'
+import { seasonWindow } from '../db/schema.ts'
 import { loadWarmth, windowsHash } from '../read/season.ts'
 import type { ReachId } from '../../contract/index.ts'
 

@@ -5,6 +5,7 @@ import {
   compartment,
   flyEntry,
   outing,
+  packing,
   pattern,
   reach,
   spell,
@@ -12,7 +13,6 @@ import {
   variantRevision,
   water,
 } from '../db/schema.ts'
-import { packing } from '../db/supplyTables.ts'
 import { ruleLines } from './moment.ts'
 
 /** Outings, the latest first, with what was lost on each. */

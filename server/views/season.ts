@@ -8,7 +8,7 @@ import type {
   WaterId,
 } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { reading, readingImport } from '../db/seasonTables.ts'
+import { reading, readingImport } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import {
   loadKeptWindows,

@@ -1,12 +1,20 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import type { MaterialId, PurchaseView, StoresView, UsesView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { family, material, materialBalance, pattern, revisionMaterial, variant } from '../db/schema.ts'
+import {
+  family,
+  material,
+  materialBalance,
+  pattern,
+  purchase,
+  purchaseLine,
+  revisionMaterial,
+  variant,
+} from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadDrawers } from '../read/drawers.ts'
 import { loadFamilies } from '../read/families.ts'
 import { localTime } from '../clock/localTime.ts'
-import { purchase, purchaseLine } from '../db/supplyTables.ts'
 
 /** How many current recipes use each drawer. */
 async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> {

@@ -1,13 +1,17 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { compartment, editable, id, material, outing, variantRevision } from './schema.ts'
+import { compartment } from './boxes.ts'
+import { editable, id } from './columns.ts'
+import { material } from './goods.ts'
+import { outing } from './outings.ts'
+import { variantRevision } from './patterns.ts'
 import type {
   CompartmentId,
   MaterialId,
   OutingId,
   PurchaseId,
   VariantRevisionId,
-} from '../../contract/index.ts'
+} from '../../../contract/index.ts'
 
 /** Flies that were taken out of one compartment into another for an outing, to go back there after it. */
 export const packing = sqliteTable(
@@ -45,6 +49,7 @@ export const purchase = sqliteTable('purchase', {
   ...editable,
 })
 
+/** Packs of a drawer that were ordered, and how many came. */
 export const purchaseLine = sqliteTable(
   'purchase_line',
   {

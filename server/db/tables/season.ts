@@ -1,8 +1,9 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { EmergenceWindow } from '../../core/index.ts'
-import type { FoodStageId, ObservationBody, ReachId, ReadingsBody } from '../../contract/index.ts'
-import { foodStage, reach } from './schema.ts'
+import type { EmergenceWindow } from '../../../core/index.ts'
+import type { FoodStageId, ObservationBody, ReachId, ReadingsBody } from '../../../contract/index.ts'
+import { foodStage } from './foods.ts'
+import { reach } from './waters.ts'
 
 /** One delivery of readings: a file, a paste, one figure by hand. Put away, its readings count no more. */
 export const readingImport = sqliteTable(

@@ -1,0 +1,32 @@
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { Appearance, FlyDrawing, Posture } from '../../../core/index.ts'
+import type { MaterialId, VariantRevisionId } from '../../../contract/index.ts'
+import { json } from './columns.ts'
+import { variantRevision } from './patterns.ts'
+
+/** What lists show of a recipe; derived, may be dropped and is rebuilt. */
+export const variantFigure = sqliteTable(
+  'variant_figure',
+  {
+    variantRevisionId: text('variant_revision_id')
+      .$type<VariantRevisionId>()
+      .primaryKey()
+      .references(() => variantRevision.id, { onDelete: 'cascade' }),
+    inputHash: text('input_hash').notNull(),
+    kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
+    massMg: real('mass_mg'),
+    submergedMg: real('submerged_mg'),
+    sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
+    low: real('low'),
+    high: real('high'),
+    trailingSpeedMmPerS: real('trailing_speed_mm_per_s'),
+    posture: text('posture').$type<Posture>(),
+    look: json<Appearance>('look'),
+    hookSize: real('hook_size'),
+    bill: json<readonly { materialId: MaterialId; perFly: number }[]>('bill').notNull(),
+    nightsToDry: integer('nights_to_dry').notNull().default(0),
+    drawing: json<FlyDrawing>('drawing'),
+    drawingKey: text('drawing_key'),
+  },
+  (t) => [index('figure_drawing').on(t.drawingKey)],
+)

@@ -1,0 +1,54 @@
+import { sql } from 'drizzle-orm'
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { OutingId, ReachId, SpellId, Technique, VariantId, WaterId } from '../../../contract/index.ts'
+import { editable, id } from './columns.ts'
+import { reach, water } from './waters.ts'
+import { variant } from './patterns.ts'
+
+/** A day at the water: planned, done or cancelled. */
+export const outing = sqliteTable(
+  'outing',
+  {
+    id: id<OutingId>(),
+    waterId: text('water_id')
+      .$type<WaterId>()
+      .notNull()
+      .references(() => water.id),
+    reachId: text('reach_id')
+      .$type<ReachId>()
+      .references(() => reach.id),
+    on: text('on').notNull(),
+    fromLocalMin: integer('from_local_min').notNull(),
+    toLocalMin: integer('to_local_min').notNull(),
+    status: text('status').$type<'planned' | 'done' | 'cancelled'>().notNull(),
+    technique: text('technique').$type<Technique>().notNull(),
+    note: text('note').notNull().default(''),
+    ...editable,
+  },
+  (t) => [index('outing_on').on(t.on), check('outing_hours', sql`from_local_min < to_local_min`)],
+)
+
+/** How long a fly was fished on an outing, and what came of it. */
+export const spell = sqliteTable(
+  'spell',
+  {
+    id: id<SpellId>(),
+    outingId: text('outing_id')
+      .$type<OutingId>()
+      .notNull()
+      .references(() => outing.id),
+    variantId: text('variant_id')
+      .$type<VariantId>()
+      .notNull()
+      .references(() => variant.id),
+    minutes: integer('minutes').notNull(),
+    takes: integer('takes').notNull(),
+    refusals: integer('refusals').notNull(),
+    ...editable,
+  },
+  (t) => [
+    index('spell_outing').on(t.outingId),
+    index('spell_variant').on(t.variantId),
+    check('spell_counts', sql`minutes > 0 and takes >= 0 and refusals >= 0`),
+  ],
+)
