@@ -7,6 +7,7 @@ import { descend, timeToDepth } from '../sink/index.ts'
 import type { Tippet } from '../sink/index.ts'
 import { dragShares } from './likeness.ts'
 import type { DragShares } from './likeness.ts'
+import { median, mean } from '../number/index.ts'
 
 /** How the fall was timed: with a thumb on a stopwatch, from the frames of a film, or between two light gates. */
 export const TIMINGS = ['thumb', 'film', 'gates'] as const
@@ -76,12 +77,6 @@ const OUTLIER_SDS = 3.5
 /** Below this the error of a thumb is most of what is seen. */
 const LEAST_DEPTH_MM = 700
 
-const median = (values: readonly number[]) => {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = (sorted.length - 1) / 2
-  return ((sorted[Math.floor(middle)] ?? 0) + (sorted[Math.ceil(middle)] ?? 0)) / 2
-}
-
 /** Times that lie further off the median than chance allows; with fewer than three there is nothing to tell by. */
 function outliersOf(timesS: readonly number[], scatterS: number): readonly number[] {
   if (timesS.length < 3) return []
@@ -116,7 +111,7 @@ export function readDrop(test: DropTest, fly: Fly, masses: Calibration): DropOut
   } as const
   const report = evaluateFly(fly, conditions, masses)
   if (report.kind !== 'sinks') return { kind: report.kind }
-  const meanS = kept.reduce((sum, time) => sum + time, 0) / kept.length
+  const meanS = mean(kept)
   const seenMmPerS = test.depthMm / meanS
   if (seenMmPerS > FASTEST_MM_PER_S) return { kind: 'tooFast', seenMmPerS }
 

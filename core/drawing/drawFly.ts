@@ -5,6 +5,7 @@ import { strandDiameterMm, valueOf } from '../material/index.ts'
 import { randomFrom } from '../uncertainty/index.ts'
 import { circlePath, hairPath, pathThrough } from './flyDrawing.ts'
 import type { DrawingShape, FlyDrawing, Point } from './flyDrawing.ts'
+import { radians } from '../number/index.ts'
 
 const METAL = '#6B7478'
 const MOST_HAIRS = 36
@@ -82,8 +83,6 @@ function hairs(
   }).join('')
   return [{ key: component.key, path, fill: null, stroke: component.material.colourHex, strokeMm: widthMm }]
 }
-
-const radians = (degrees: number) => (degrees * Math.PI) / 180
 
 /** Hairs of a component about a heading, from its root. */
 const fan = (component: FlyComponent, root: Point, fromDeg: number, toDeg: number, count: number) =>

@@ -1,5 +1,6 @@
 import { sizeNumber, valueOf } from '../material/index.ts'
 import type { BeadBoring, Material } from '../material/index.ts'
+import { clamp } from '../number/index.ts'
 
 /** A bead in millimetres. */
 export interface Bead {
@@ -11,7 +12,7 @@ export interface Bead {
 }
 
 /** Bore of a drilled ball as a share of its diameter: 0.40 in the smallest beads, 0.363 from 2.5 mm up. */
-const boreShare = (diameterMm: number) => Math.min(Math.max(0.46 - 0.04 * diameterMm, 0.363), 0.4)
+const boreShare = (diameterMm: number) => clamp(0.46 - 0.04 * diameterMm, 0.363, 0.4)
 const COUNTERSINK = { boreOfDrilled: 0.85, mouthOfDiameter: 0.62, depthOfDiameter: 0.38 }
 const OFF_CENTRE = { boreOfDrilled: 0.9, offsetOfDiameter: 0.2 }
 /** A slot as wide as 0.4 of the ball runs from the axis out to the rim, along the bore from half a radius behind the middle. */

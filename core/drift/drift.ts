@@ -1,5 +1,6 @@
 import { depthAtTime, timeToDepth } from '../sink/index.ts'
 import type { Descent } from '../sink/index.ts'
+import { clamp } from '../number/index.ts'
 
 /** Water that runs over a bed. */
 export interface Current {
@@ -33,7 +34,7 @@ const STEPS = 64
  */
 export function speedAtHeight({ depthMm, surfaceMmPerS, roughnessMm }: Current, heightMm: number): number {
   const zero = Math.max(roughnessMm / STONES_TO_ZERO, 0.01)
-  const height = Math.min(Math.max(heightMm, 0), depthMm)
+  const height = clamp(heightMm, 0, depthMm)
   return (surfaceMmPerS * Math.log1p(height / zero)) / Math.log1p(depthMm / zero)
 }
 

@@ -14,8 +14,7 @@ import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
 import { rollOf, senseOf } from './sense.ts'
 import { splashOf } from './splash.ts'
-
-const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
+import { sum } from '../number/index.ts'
 
 function massEstimate(parts: readonly Part[], calibration: Calibration) {
   const massMg = sum(parts.map((part) => part.massMg))

@@ -5,11 +5,10 @@ import type { Balance, DragElement, FallModel, Load } from '../sink/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
+import { sum } from '../number/index.ts'
 
 /** Added mass of a compact body broadside to nose-on, as a share of the water that it pushes aside. */
 const ADDED_MASS_SHARE = 0.5
-
-const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
 
 /** All that the water pushes on. */
 export const dragElementsOf = (fly: Fly, parts: readonly Part[]): readonly DragElement[] => [

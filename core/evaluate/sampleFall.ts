@@ -7,6 +7,7 @@ import { UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
 import { evaluateFly, preparedParts } from './evaluateFly.ts'
+import { quantile } from '../number/index.ts'
 
 /** How far a long piece of work has got, 0 to 1. */
 export interface Progress {
@@ -32,13 +33,6 @@ export interface SampleInput {
 }
 
 const BATCH = 50
-
-function quantile(sorted: readonly number[], share: number): number {
-  const position = share * (sorted.length - 1)
-  const below = Math.floor(position)
-  const low = sorted[below] ?? 0
-  return low + ((sorted[below + 1] ?? low) - low) * (position - below)
-}
 
 /**
  * The band of a free or trailing fall by drawing every mass and the drag from their spreads, a generator that

@@ -1,4 +1,5 @@
 import type { Hook } from './hook.ts'
+import { clamp, radians } from '../number/index.ts'
 
 /** A point of the hook's centre line: x from the rear of the eye towards the bend, y up; the hook point hangs below. */
 export interface CurvePoint {
@@ -7,14 +8,12 @@ export interface CurvePoint {
 }
 
 const STEPS = 16
-const radians = (degrees: number) => (degrees * Math.PI) / 180
-
 /** Height of the shank's centre line above its chord at x; a curved shank arches upwards between eye and bend. */
 export function shankHeightMm(hook: Hook, xMm: number): number {
   const half = radians(hook.style.curveDeg) / 2
   if (half === 0) return 0
   const radius = hook.shankMm / 2 / Math.sin(half)
-  const fromMiddle = Math.min(Math.max(xMm, 0), hook.shankMm) - hook.shankMm / 2
+  const fromMiddle = clamp(xMm, 0, hook.shankMm) - hook.shankMm / 2
   return Math.sqrt(radius ** 2 - fromMiddle ** 2) - radius * Math.cos(half)
 }
 

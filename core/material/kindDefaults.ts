@@ -1,11 +1,7 @@
 import { PROPERTY_NAMES } from './properties.ts'
 import type { PropertyName } from './properties.ts'
 import type { MaterialFamily, MaterialKind, Physics, Property } from './material.ts'
-
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  return sorted[Math.floor(sorted.length / 2)] ?? 0
-}
+import { middleOf } from '../number/index.ts'
 
 /** What occurs most often; the first of several. */
 function commonest<Value>(values: readonly Value[], fallback: Value): Value {
@@ -17,7 +13,7 @@ function commonest<Value>(values: readonly Value[], fallback: Value): Value {
 /** A property of goods of which only the kind is known: the median of its families, as wide as all of them together. */
 function usual(properties: readonly Property[]): Property {
   return {
-    value: median(properties.map(({ value }) => value)),
+    value: middleOf(properties.map(({ value }) => value)),
     low: Math.min(...properties.map(({ low }) => low)),
     high: Math.max(...properties.map(({ high }) => high)),
     evidence: 'kindDefault',
@@ -58,8 +54,8 @@ export function kindDefaults(
       alike.map(({ stockUnit }) => stockUnit),
       first.stockUnit,
     ),
-    wasteShare: median(alike.map(({ wasteShare }) => wasteShare)),
-    cutLengthMm: median(alike.map(({ cutLengthMm }) => cutLengthMm)),
+    wasteShare: middleOf(alike.map(({ wasteShare }) => wasteShare)),
+    cutLengthMm: middleOf(alike.map(({ cutLengthMm }) => cutLengthMm)),
     cautions: [...new Set(alike.flatMap(({ cautions }) => cautions))],
   }
 }

@@ -1,4 +1,5 @@
 import type { Technique } from './techniques.ts'
+import { clamp } from '../number/index.ts'
 
 /** What is known of how often flies of a kind are lost: a gamma distribution of losses an hour. */
 export interface LossRate {
@@ -45,7 +46,7 @@ const MOST_SNAGGY = 4
 /** Losses an hour that anglers reckon with, on a water of this snagginess (0 to 4). */
 export function usualLosses(lossClass: LossClass, snagginess: number): number {
   const { open, snaggy } = USUAL_AN_HOUR[lossClass]
-  return open + (snaggy - open) * Math.min(Math.max(snagginess / MOST_SNAGGY, 0), 1)
+  return open + (snaggy - open) * clamp(snagginess / MOST_SNAGGY, 0, 1)
 }
 
 /** What was lost of flies of a class, against the hours that they were fished. */

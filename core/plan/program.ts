@@ -1,5 +1,6 @@
 import { comesThrough, flyCost, gainOf, nightsIndex } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
+import { clamp } from '../number/index.ts'
 
 /** A mixed-integer program to be made as large as possible, row-wise sparse, for any solver. */
 export interface Program {
@@ -101,7 +102,7 @@ export const countsOf = ({ candidates, periods }: PlanProblem, columns: ArrayLik
 export function columnsOf(problem: PlanProblem, counts: Counts, supplies: readonly number[]): number[] {
   const columns = counts.flatMap((row) => [...row])
   for (const [n, { wanted }] of problem.needs.entries()) {
-    for (let nth = 0; nth < wanted; nth += 1) columns.push(Math.min(Math.max((supplies[n] ?? 0) - nth, 0), 1))
+    for (let nth = 0; nth < wanted; nth += 1) columns.push(clamp((supplies[n] ?? 0) - nth, 0, 1))
   }
   return columns
 }

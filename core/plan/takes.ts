@@ -1,8 +1,8 @@
 import type { Estimate } from '../uncertainty/index.ts'
+import { Z_80 } from '../number/index.ts'
 
 /** Before anything is known, half a take in half an hour: it weighs little, and keeps the interval off nought. */
 const PRIOR = { takes: 0.5, hours: 0.5 }
-const NORMAL_90 = 1.2816
 
 /** Quantile of a gamma distribution of shape a and rate 1, by its cube root (Wilson & Hilferty 1931). */
 const gammaQuantile = (shape: number, z: number) =>
@@ -20,8 +20,8 @@ export function takesAnHour(takes: number, minutes: number): Estimate {
   const hours = PRIOR.hours + minutes / 60
   return {
     value: shape / hours,
-    low: gammaQuantile(shape, -NORMAL_90) / hours,
-    high: gammaQuantile(shape, NORMAL_90) / hours,
+    low: gammaQuantile(shape, -Z_80) / hours,
+    high: gammaQuantile(shape, Z_80) / hours,
     basis: [takes > 0 || minutes > 0 ? 'entered' : 'kindDefault'],
   }
 }

@@ -35,6 +35,9 @@ export function placeInYear(day: EpochDay): {
   }
 }
 
+/** Half a year: seasons of the south come so many days after those of the north. */
+export const HALF_YEAR_DAYS = 182
+
 /** Days from 1 January on which the months of a common year begin. */
 export const MONTH_STARTS: readonly number[] = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
 

@@ -1,4 +1,13 @@
-export { dateOf, epochDayOf, MONTH_STARTS, newYearOf, placeInYear, throughMonths, yearOf } from './calendar.ts'
+export {
+  dateOf,
+  epochDayOf,
+  HALF_YEAR_DAYS,
+  MONTH_STARTS,
+  newYearOf,
+  placeInYear,
+  throughMonths,
+  yearOf,
+} from './calendar.ts'
 export type { EpochDay } from './calendar.ts'
 export { bandIn, DEPTH_BANDS, isStillwater, WATER_KINDS } from './foodStage.ts'
 export type { Brood, DepthBand, FoodStage, StageHours, StageMonth, WaterKind } from './foodStage.ts'

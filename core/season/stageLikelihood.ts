@@ -1,5 +1,5 @@
 import type { Estimate } from '../uncertainty/index.ts'
-import { placeInYear, throughMonths } from './calendar.ts'
+import { HALF_YEAR_DAYS, placeInYear, throughMonths } from './calendar.ts'
 import { chanceOnDayOfYear, firstDayOf, lastDayOf } from './emergence/index.ts'
 import type { EmergenceWindow } from './emergence/index.ts'
 import type { EpochDay } from './calendar.ts'
@@ -106,7 +106,6 @@ function byMonths(months: readonly (StageMonth | null)[], day: EpochDay): OfDay 
   return { chance, doubt: LIKELIHOOD_DOUBT.months, reasons: [reason] }
 }
 
-const HALF_YEAR_DAYS = 182
 const YEAR_DAYS = 365
 
 /** Best month of a brood, for how likely it is while it is about. */

@@ -1,5 +1,6 @@
 import { placeInYear } from './calendar.ts'
 import type { EpochDay } from './calendar.ts'
+import { radians } from '../number/index.ts'
 
 /** Where and in which time of day a water is reckoned. */
 export interface Spot {
@@ -16,7 +17,6 @@ export interface SunTimes {
   readonly sunsetLocalMin: number | null
 }
 
-const radians = (degrees: number) => (degrees * Math.PI) / 180
 /** Centre of the sun 50 minutes of arc below the horizon: refraction and its half width. */
 const HORIZON_DEG = -0.833
 

@@ -1,3 +1,4 @@
+import { radians } from '../number/index.ts'
 /** A direction in the fly's frame: x towards the bend, y up (the hook point hangs below), z to the side. Unit length. */
 export type Direction = readonly [x: number, y: number, z: number]
 
@@ -55,7 +56,7 @@ export type DragElement = SphereElement | BodyElement | StrandsElement
 export function ringOfAxes(fromShankDeg: number): readonly Direction[] {
   const known = rings.get(fromShankDeg)
   if (known) return known
-  const lean = (fromShankDeg * Math.PI) / 180
+  const lean = radians(fromShankDeg)
   const ring = Array.from({ length: 8 }, (_, i): Direction => {
     const around = (i * Math.PI) / 4
     return [Math.cos(lean), Math.sin(lean) * Math.cos(around), Math.sin(lean) * Math.sin(around)]

@@ -3,6 +3,7 @@ import { forcesAt, levelDragHeight, munkVolume } from './attitude.ts'
 import type { DragElement, FlySpot } from './dragElement.ts'
 import { faceFlow, flowAt, pushOn } from './facing.ts'
 import type { Push } from './facing.ts'
+import { clamp } from '../number/index.ts'
 
 /** The drag of one outline at every attitude, tabulated so that thousands of weightings of it cost little. */
 export interface DragField {
@@ -80,7 +81,7 @@ export function dragField(
     const wrap = (step: number) => ((step % COUNT) + COUNT) % COUNT
     const [a, b] = [tableAt(wrap(below)), tableAt(wrap(below + 1))]
     return (logSpeed: number) => {
-      const knot = Math.min(Math.max((logSpeed - SLOWEST) / KNOT, 0), KNOTS - 1.0001)
+      const knot = clamp((logSpeed - SLOWEST) / KNOT, 0, KNOTS - 1.0001)
       const k = Math.floor(knot)
       const t = knot - k
       const low = (a[k] ?? 0) + ((a[k + 1] ?? 0) - (a[k] ?? 0)) * t

@@ -8,6 +8,7 @@ import {
 } from './dragLaws.ts'
 import type { BluffShape } from './dragLaws.ts'
 import type { BodyElement, DragElement, StrandsElement } from './dragElement.ts'
+import { radians } from '../number/index.ts'
 
 /** How the water meets a fly: its direction past the fly, in the plane of the hook. */
 export interface Flow {
@@ -20,7 +21,7 @@ export interface Flow {
  * −90° bend first, 180° level with the point above.
  */
 export const flowAt = (noseDownDeg: number): Flow => {
-  const angle = (noseDownDeg * Math.PI) / 180
+  const angle = radians(noseDownDeg)
   return { x: Math.sin(angle), y: Math.cos(angle) }
 }
 

@@ -1,9 +1,9 @@
 import { eq, inArray } from 'drizzle-orm'
-import { median } from 'simple-statistics'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
 import type { PatternId } from '../../contract/index.ts'
+import { median } from '../../core/index.ts'
 
 /** Minutes for one fly that nobody has timed. */
 const USUAL_MINUTES = 8

@@ -8,6 +8,7 @@ import {
   firstDayOf,
   fitSeasonal,
   forecastC,
+  HALF_YEAR_DAYS,
   learnedWindow,
   learnShift,
   leaveOneOut,
@@ -153,7 +154,6 @@ async function readObservations(db: Reader): Promise<readonly ObservationRow[]> 
 const WEIGHT = { sameReach: 1, sameWater: 0.7, elsewhere: 0.35 }
 /** A year foretells its own starts once so many of its days were read. */
 const DAYS_FOR_A_YEAR = 90
-const HALF_YEAR_DAYS = 182
 /** A usual search where nobody wrote how long it was, minutes. */
 const USUAL_SEARCH_MIN = 60
 

@@ -1,4 +1,4 @@
-import { dateOf } from '../../core/index.ts'
+import { dateOf, HALF_YEAR_DAYS } from '../../core/index.ts'
 
 /** Months as charts name them. */
 export const MONTHS: readonly string[] = [
@@ -17,8 +17,6 @@ export const MONTHS: readonly string[] = [
 ]
 /** An epoch day that is 1 January of a common year. */
 const SOME_NEW_YEAR = 19_358
-const HALF_YEAR_DAYS = 182
-
 /** `2 Jun` of a day of a window's year: from 1 January, in the south from 1 July. */
 export function dayMonth(dayOfYear: number, south: boolean): string {
   const date = dateOf(SOME_NEW_YEAR + ((Math.round(dayOfYear) + (south ? HALF_YEAR_DAYS : 0) + 365) % 365))

@@ -7,6 +7,7 @@ import { tiedInStrands } from '../bunch.ts'
 import { wrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
+import { radians } from '../../number/index.ts'
 
 /** How the fibres of a bunch stand: their angle from the shank, whether all round it, upright, or out to the sides, and where they are tied in. */
 export interface Stance {
@@ -41,8 +42,6 @@ const DOWNWARD_SHARE = 1 / 3
 const LYING_SHARE = 0.5
 const STANDOFF_SHARE = 0.5
 const SPREAD_DEG = 20
-
-const radians = (degrees: number) => (degrees * Math.PI) / 180
 
 function axesOf({ leanDeg, way }: Stance): readonly Direction[] {
   if (way === 'around') return ringOfAxes(leanDeg)

@@ -4,9 +4,10 @@ import { makeBead } from '../bead.ts'
 import { CONE } from '../cone.ts'
 import { spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
+import { Z_80 } from '../../number/index.ts'
 
 /** Bead mass spreads by ±15 % in goods of one size (80 %). */
-const BEAD_SD_LOG = Math.log(1.15) / 1.2816
+const BEAD_SD_LOG = Math.log(1.15) / Z_80
 /** A slot takes its third from one side, so that the weight of what is left lies off the bore by this share of the ball. */
 const SLOT_OFFSET_OF_DIAMETER = 0.08
 const OFF_CENTRE_OFFSET_OF_DIAMETER = 0.16

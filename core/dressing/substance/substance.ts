@@ -4,6 +4,7 @@ import { propertyOf, valueOf } from '../../material/index.ts'
 import type { DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import type { FilmContact } from '../part.ts'
+import { Z_80 } from '../../number/index.ts'
 
 /** What a component weighs, displaces, holds and shows to the water; the rest of a part follows from it. */
 export interface Substance {
@@ -27,7 +28,7 @@ export interface Seat {
 }
 
 /** Amounts of soft material spread by ±30 % (80 %), as standard deviation of the logarithm. */
-const AMOUNT_SD_LOG = Math.log(1.3) / 1.2816
+const AMOUNT_SD_LOG = Math.log(1.3) / Z_80
 
 /** How far a component sits above the middle of the shank by its side, mm. */
 function sideOffsetMm({ side, outerMm, coreMm }: FlyComponent): number {

@@ -8,6 +8,8 @@ import { dayOfMonthDay } from './trigger.ts'
 import type { DatedTrigger } from './trigger.ts'
 import { quantilesOf } from './window.ts'
 import type { EmergenceWindow } from './window.ts'
+import { Z_80 } from '../../number/index.ts'
+import { HALF_YEAR_DAYS } from '../calendar.ts'
 
 /** A reach to be simulated. */
 export interface SimulatedReach {
@@ -49,7 +51,6 @@ export interface SeasonProgress {
 
 /** A year reaches so far into the next one: a winter brood begins in November. */
 const ROW_DAYS = 500
-const NORMAL_80 = 1.2816
 /** A spring-fed year swings less than this, °C, and gives no sign. */
 const STEADY_C = 3
 /** Water that is colder than this at its coldest freezes over, °C. */
@@ -57,7 +58,6 @@ const FREEZES_C = 1
 /** Years between two reports of progress. */
 const YEARS_AT_ONCE = 4
 /** Half a year: by so much the south's seasons are turned. */
-const HALF_YEAR_DAYS = 182
 /** Warmest of the day's air in a temperate valley at sea level: mean, amplitude, day of its peak, and its weather. */
 const AIR = { meanC: 14.2, amplitudeC: 7.2, peakDay: 205, lapseCPerM: -0.0065, noiseSdC: 3, persistence: 0.7 }
 const NOON = { longitudeDeg: 0, utcOffsetMinutes: 0 }
@@ -104,14 +104,14 @@ function sceneOf({ model, latitudeDeg, elevationM, iceOffOn = null }: SimulatedR
 /** Doubt of a trigger's threshold on a water nobody has watched, sd in °C. */
 function thresholdSdC(trigger: DatedTrigger): number {
   return trigger.kind === 'waterTemp' || trigger.kind === 'airTemp'
-    ? (trigger.highC - trigger.lowC) / 2 / NORMAL_80
+    ? (trigger.highC - trigger.lowC) / 2 / Z_80
     : 0.5
 }
 
 /** How one water may differ from what is usual: its threshold, its start, and the curve that was fitted. */
 const drawn = (trigger: DatedTrigger, curveSdC: number, normal: () => number): Deviation => ({
   thresholdC: thresholdSdC(trigger) * normal() + curveSdC * normal(),
-  days: (trigger.spreadDays / NORMAL_80) * normal(),
+  days: (trigger.spreadDays / Z_80) * normal(),
 })
 
 const sdOf = (days: readonly number[]) => {

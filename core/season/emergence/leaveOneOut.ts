@@ -2,6 +2,7 @@ import { learnShift } from './learn.ts'
 import type { Note } from './learn.ts'
 import { firstDayOf } from './window.ts'
 import type { EmergenceWindow } from './window.ts'
+import { mean } from '../../number/index.ts'
 
 /** How a forecast of past years would have done, each year foretold from the others. */
 export interface Backtest {
@@ -10,8 +11,6 @@ export interface Backtest {
   readonly engineDays: number
   readonly fixedDateDays: number
 }
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
  * Leaves out each year in which the first was seen, foretells it from the others, and compares with their mean date.

@@ -1,5 +1,6 @@
 import { dayOfMonthDay } from './trigger.ts'
 import type { DatedTrigger } from './trigger.ts'
+import { clamp } from '../../number/index.ts'
 
 /** A year as a stage meets it; days from 1 January, or in the south from 1 July. */
 export interface Year {
@@ -113,5 +114,5 @@ export function durationFrom(trigger: DatedTrigger, sums: Float64Array, start: n
   const to = Math.min(from + Math.max(Math.round(trigger.durationDays), 1), sums.length - 1)
   const anomaly = ((sums[to] ?? 0) - (sums[from] ?? 0)) / (to - from)
   const stretch = Math.exp(-STRETCH_PER_C * anomaly)
-  return trigger.durationDays * Math.min(Math.max(stretch, STRETCH.least), STRETCH.most)
+  return trigger.durationDays * clamp(stretch, STRETCH.least, STRETCH.most)
 }

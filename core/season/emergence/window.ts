@@ -1,3 +1,4 @@
+import { quantile } from '../../number/index.ts'
 /** Quantiles of a distribution at 0, 10 … 100 %; the ends are those of what was simulated. */
 export type Quantiles = readonly number[]
 
@@ -54,9 +55,5 @@ export const chanceOnDayOfYear = (window: EmergenceWindow, dayOfYear: number): n
 /** Quantiles of a row of days. */
 export function quantilesOf(days: readonly number[]): Quantiles {
   const sorted = Float64Array.from(days).sort()
-  return Array.from({ length: 11 }, (_, i) => {
-    const at = (i / 10) * (sorted.length - 1)
-    const [below, above] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
-    return below + (above - below) * (at - Math.floor(at))
-  })
+  return Array.from({ length: 11 }, (_, i) => quantile(sorted, i / 10))
 }

@@ -2,6 +2,7 @@ import { placeInYear, yearOf } from '../calendar.ts'
 import type { EpochDay } from '../calendar.ts'
 import { curveC, harmonicsOn } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
+import { mean, clamp } from '../../number/index.ts'
 
 /** Mean of a day's readings. */
 export interface DayReading {
@@ -78,13 +79,11 @@ function posterior(readings: readonly DayReading[], prior: SeasonalModel, noiseV
   return { coefficients: priorMean.map((value, i) => found[i] ?? value), meanSd: 1 / Math.sqrt(information) }
 }
 
-const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-
 /** Means of what the curve leaves over, by year. */
 function yearMeans(residuals: readonly { readonly day: EpochDay; readonly offC: number }[]) {
   const byYear = new Map<number, number[]>()
   for (const { day, offC } of residuals) byYear.set(yearOf(day), [...(byYear.get(yearOf(day)) ?? []), offC])
-  return new Map([...byYear].map(([year, offs]) => [year, meanOf(offs)]))
+  return new Map([...byYear].map(([year, offs]) => [year, mean(offs)]))
 }
 
 /** Spread of the days, how long an anomaly lasts, and the spread of whole years, from what the curve leaves over. */
@@ -97,15 +96,15 @@ function weatherOf(readings: readonly DayReading[], model: SeasonalModel, usual:
   const means = yearMeans(residuals)
   const severalYears = means.size >= YEARS_FOR_SPREAD
   const offs = residuals.map(({ day, offC }) => (severalYears ? offC - (means.get(yearOf(day)) ?? 0) : offC))
-  const variance = meanOf(offs.map((off) => off ** 2))
+  const variance = mean(offs.map((off) => off ** 2))
   const products = offs.flatMap((off, i) =>
     readings[i + 1]?.day === (readings[i]?.day ?? 0) + 1 ? [off * (offs[i + 1] ?? 0)] : [],
   )
-  const persistence = products.length >= PAIRS_FOR_PERSISTENCE ? meanOf(products) / variance : usual.persistence
+  const persistence = products.length >= PAIRS_FOR_PERSISTENCE ? mean(products) / variance : usual.persistence
   const yearVar = [...means.values()].reduce((sum, mean) => sum + mean ** 2, 0) / Math.max(means.size - 1, 1)
   return {
     noiseSdC: Math.sqrt(variance),
-    persistence: Math.min(Math.max(persistence, 0), MOST_PERSISTENCE),
+    persistence: clamp(persistence, 0, MOST_PERSISTENCE),
     yearSdC: severalYears ? Math.sqrt(yearVar) : usual.yearSdC,
   }
 }

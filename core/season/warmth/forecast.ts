@@ -4,8 +4,8 @@ import type { Estimate } from '../../uncertainty/index.ts'
 import { curveC } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
 import type { DayReading } from './fitSeasonal.ts'
+import { Z_80 } from '../../number/index.ts'
 
-const NORMAL_90 = 1.2816
 /** A day's mean, as one or a few readings of a plain thermometer have it: sd, °C. */
 const READING_SD_C = 0.4
 
@@ -26,8 +26,8 @@ export function forecastC(model: SeasonalModel, latest: DayReading | null, day: 
   const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd, READING_SD_C * left)
   return {
     value,
-    low: Math.max(value - NORMAL_90 * sd, 0),
-    high: value + NORMAL_90 * sd,
+    low: Math.max(value - Z_80 * sd, 0),
+    high: value + Z_80 * sd,
     basis: [model.basis === 'kind' ? 'kindDefault' : 'entered'],
   }
 }

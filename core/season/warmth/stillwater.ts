@@ -1,3 +1,4 @@
+import { clamp } from '../../number/index.ts'
 /** A stillwater's parts by depth on a day. */
 export interface Layers {
   readonly iced: boolean
@@ -37,6 +38,6 @@ export function tempAtDepthC(layers: Layers, thermoclineMm: number | null, depth
   const { iced, mixed, surfaceC, deepC } = layers
   if (mixed || (thermoclineMm === null && !iced)) return surfaceC
   const middle = iced ? 1000 : (thermoclineMm ?? 0)
-  const share = Math.min(Math.max((depthMm - (middle - 500)) / 1000, 0), 1)
+  const share = clamp((depthMm - (middle - 500)) / 1000, 0, 1)
   return surfaceC + (deepC - surfaceC) * share
 }

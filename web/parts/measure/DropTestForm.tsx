@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react'
-import { fromCore, parseDecimal, toCore, TIMINGS, wording } from '../../../core/index.ts'
+import { fromCore, mean, parseDecimal, TIMINGS, toCore, wording } from '../../../core/index.ts'
 import type { Timing } from '../../../core/index.ts'
 import type { CommandInput } from '../../../contract/index.ts'
 import { newId } from '../../wire/useCommand.ts'
@@ -86,7 +86,7 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf, withStandI
   const vessel = vesselText.trim() === '' ? null : readFigure(vesselText, 1, 500)
   const { times, unclear } = readTimes(text)
   const depthMm = typeof deep === 'number' ? toCore(deep, units.depth) : null
-  const mean = times.reduce((sum, time) => sum + time, 0) / times.length
+  const meanS = mean(times)
   const vesselMm = typeof vessel === 'number' ? vessel * (units.smallLength === 'in' ? 25.4 : 10) : null
   const ready = variantId && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
   const save = async () => {
@@ -189,7 +189,7 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf, withStandI
         ) : null}
         {depthMm !== null && times.length > 0 ? (
           <Quiet>
-            {depth(depthMm)} in {wording.seconds(mean)}: {speed(depthMm / mean)}.
+            {depth(depthMm)} in {wording.seconds(meanS)}: {speed(depthMm / meanS)}.
           </Quiet>
         ) : null}
       </p>

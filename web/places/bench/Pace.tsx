@@ -1,10 +1,9 @@
 import type { BenchView } from '../../../contract/index.ts'
 import { Quiet } from '../../ui/layout.tsx'
+import { mean } from '../../../core/index.ts'
 
 /** Flies at the beginning and at the end of what was timed, from which the learning shows. */
 const SOME = 5
-
-const mean = (minutes: readonly number[]) => minutes.reduce((sum, one) => sum + one, 0) / minutes.length
 
 /** How long a fly of the pattern takes, how much quicker the hands have become, and what the batch still asks for. */
 export function Pace({

@@ -1,12 +1,11 @@
 import { createEvents } from 'ics'
 import type { EventAttributes } from 'ics'
 import { unparse } from 'papaparse'
-import { dateOf, firstDayOf, lastDayOf, newYearOf, peakDayOf } from '../../../core/index.ts'
+import { dateOf, firstDayOf, HALF_YEAR_DAYS, lastDayOf, newYearOf, peakDayOf } from '../../../core/index.ts'
 import type { EmergenceWindow } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { saveFile } from '../../files/saveFile.ts'
 
-const HALF_YEAR_DAYS = 182
 /** A stage that hardly belongs to this kind of water is no entry for a calendar. */
 const LEAST_TYPICAL = 0.3
 

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { depthAtTime, driftedMm, wording } from '../../../core/index.ts'
+import { clamp, depthAtTime, driftedMm, wording } from '../../../core/index.ts'
 import type { Current } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -65,7 +65,7 @@ function useTankClock(lastS: number, rate: number, paint: (timeS: number) => voi
   const [running, setRunning] = useState(false)
   const show = useCallback(
     (timeS: number) => {
-      time.current = Math.min(Math.max(timeS, 0), lastS)
+      time.current = clamp(timeS, 0, lastS)
       paint(time.current)
     },
     [lastS, paint],

@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { FirstEvening } from './FirstEvening.tsx'
+import { clamp } from '../../../core/index.ts'
 
 const Lines = styled.ol`
   max-width: 820px;
@@ -197,7 +198,7 @@ export function Tonight() {
           chooseMoment({
             reachId: moment.reachId,
             on: moment.on,
-            localMin: Math.min(Math.max(moment.localMin + by, 0), 1440),
+            localMin: clamp(moment.localMin + by, 0, 1440),
           }),
         )
     }

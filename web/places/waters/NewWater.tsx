@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { isStillwater, parseQuantity, WATER_KINDS, wording } from '../../../core/index.ts'
+import { HALF_YEAR_DAYS, isStillwater, parseQuantity, WATER_KINDS, wording } from '../../../core/index.ts'
 import type { ParsedQuantity, Quantity, Unit, WaterKind } from '../../../core/index.ts'
 import type { ReachBody, WaterId, ReachId } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
@@ -15,7 +15,7 @@ const WARMEST_DAY = 209
 export function yearBetween(coldestC: number, warmestC: number, south: boolean): number[] {
   const [mean, amplitude] = [(coldestC + warmestC) / 2, (warmestC - coldestC) / 2]
   return Array.from({ length: 12 }, (_, month) => {
-    const day = month * 30.4 + 15 + (south ? 182 : 0)
+    const day = month * 30.4 + 15 + (south ? HALF_YEAR_DAYS : 0)
     const tempC = mean + amplitude * Math.cos((2 * Math.PI * (day - WARMEST_DAY)) / 365)
     return Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
   })

@@ -9,6 +9,7 @@ import {
   MONTH_STARTS,
   newYearOf,
   yearOf,
+  Z_80,
 } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachSeasonView } from '../../../contract/index.ts'
@@ -19,7 +20,6 @@ const AHEAD_DAYS = 60
 /** So many years before this one are drawn, and every other day: more is grey wool, and slow. */
 const EARLIER_YEARS = 4
 const STEP_DAYS = 2
-const NORMAL_90 = 1.2816
 
 type Row = Record<string, number | readonly [number, number] | null>
 
@@ -35,7 +35,7 @@ function rowsOf({ warmth, days }: ReachSeasonView, today: string, units: Display
   const first = newYearOf(yearOf(now))
   const read = new Map(days)
   const years = drawnYears(days, today)
-  const spread = NORMAL_90 * Math.hypot(model.noiseSdC, model.yearSdC, model.curveSdC)
+  const spread = Z_80 * Math.hypot(model.noiseSdC, model.yearSdC, model.curveSdC)
   const shown = (tempC: number) => fromCore(tempC, units.temperature)
   return Array.from({ length: Math.ceil(365 / STEP_DAYS) }, (_, i) => {
     const dayOfYear = i * STEP_DAYS
