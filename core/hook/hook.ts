@@ -95,3 +95,11 @@ export function makeHook(size: number, convention: HookConvention, measured: Mea
     volumeMm3,
   }
 }
+
+/**
+ * Diameter of a bead in proportion to another hook, mm: beads grow as gapes do.
+ *
+ * @param sizes by how many sizes the number rises: 2 is the next smaller hook, −2 the next larger
+ */
+export const beadInProportionMm = (beadMm: number, sizes: number): number =>
+  beadMm * GROWTH.gape ** (-sizes / 2)

@@ -1,4 +1,5 @@
-export { makeHook } from './hook.ts'
+export { byCalliper, MEASURED_OF_HOOK } from './calliper.ts'
+export { beadInProportionMm, makeHook } from './hook.ts'
 export { hookMassSdLog, hookOf } from './hookOf.ts'
 export type { Hook } from './hook.ts'
 export { eyeCentre, hookCurve, shankHeightMm } from './curve.ts'

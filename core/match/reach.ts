@@ -23,6 +23,26 @@ export interface MatchPlace {
 /** On a drift of this length a bottom fly must be down; in still water it may take longer than anyone waits. */
 const DRIFT_MM = 6000
 const PATIENCE_S = 20
+
+/** Seconds that a fly has to get down: a usual drift at this speed of the surface, or as long as anyone waits. */
+export const timeToGetDownS = (surfaceSpeedMmPerS: number): number =>
+  Math.min(DRIFT_MM / Math.max(surfaceSpeedMmPerS, 1), PATIENCE_S)
+
+/** Depth where a fly fishes, mm: as far as it gets on a usual drift or wait, never below the bed; null where unknown. */
+export function fishingDepthMm(
+  behaviour: Behaviour,
+  { bedMm, surfaceSpeedMmPerS }: Pick<MatchPlace, 'bedMm' | 'surfaceSpeedMmPerS'>,
+): number | null {
+  switch (behaviour.kind) {
+    case 'unknown':
+      return null
+    case 'floats':
+      return 0
+    case 'sinks':
+      return Math.min(behaviour.sinkSpeedMmPerS * timeToGetDownS(surfaceSpeedMmPerS), bedMm)
+  }
+}
+
 /** Fish in the top hand's breadth are passed by anything that is through it in a second. */
 const FAST_THROUGH_TOP_S = 1.5
 /** Slower than this a fly still hangs about the film for a drift. */
@@ -31,7 +51,7 @@ const HANGS_ABOUT_MM_PER_S = 40
 function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
   const range = bandRange(band, place.bedMm, place.waterKind)
   const targetMm = Math.max((range.fromMm + range.toMm) / 2, 1)
-  const availableS = Math.min(DRIFT_MM / Math.max(place.surfaceSpeedMmPerS, 1), PATIENCE_S)
+  const availableS = timeToGetDownS(place.surfaceSpeedMmPerS)
   const wantedLow = targetMm / availableS
   const wantedHigh =
     band === 'bottom' ? Infinity : Math.max(range.toMm - range.fromMm, 300) / FAST_THROUGH_TOP_S

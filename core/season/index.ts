@@ -28,5 +28,6 @@ export type {
 } from './stageLikelihood.ts'
 export { sunTimes } from './sun.ts'
 export type { Spot, SunTimes } from './sun.ts'
+export { worthOf } from './worth.ts'
 export { YEAR_STEP_DAYS, yearOfStages } from './yearOfStages.ts'
 export type { StageYear } from './yearOfStages.ts'

@@ -1,7 +1,13 @@
 /** At least three: one to lose, one to lend, one to fish. */
 const USUAL_PAR = 3
 
-/** A variant that has a place in a box. */
+/** How many of a variant are kept: its own par, else the usual one where it has a home, else none. */
+export const parOf = (
+  { parCount, hasHome }: { readonly parCount: number | null; readonly hasHome: boolean },
+  usualPar = USUAL_PAR,
+): number => parCount ?? (hasHome ? usualPar : 0)
+
+/** A variant that has a home in a box. */
 export interface ParLine<Id extends string = string> {
   readonly variantId: Id
   readonly onHand: number
@@ -24,9 +30,16 @@ export function holesOf<Id extends string>(
 ): readonly Hole<Id>[] {
   return lines
     .map(({ variantId, onHand, parCount }) => {
-      const par = parCount ?? usualPar
+      const par = parOf({ parCount, hasHome: true }, usualPar)
       return { variantId, onHand, par, missing: Math.max(par - onHand, 0) }
     })
     .filter(({ missing }) => missing > 0)
     .sort((a, b) => b.missing / b.par - a.missing / a.par || b.missing - a.missing)
 }
+
+/**
+ * How urgent it is to tie what is missing: what the foods ahead that it serves are worth, all of it for an empty place
+ * and three tenths for one that is nearly full.
+ */
+export const urgencyOf = ({ missing, par }: Pick<Hole, 'missing' | 'par'>, worth: number): number =>
+  worth * (0.3 + (0.7 * missing) / par)

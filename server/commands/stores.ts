@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm'
 import type { Property } from '../../core/index.ts'
 import type { CommandBody, MaterialId } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
-import { wording } from '../../core/index.ts'
+import { byCalliper, MEASURED_OF_HOOK, wording } from '../../core/index.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
@@ -37,19 +37,15 @@ export const materialEntry: Handler<CommandBody<'materialEntry'>> = async (
   return { label: { code, subject } }
 }
 
-/** A calliper reads to this, mm; between makers' coatings and hands half as much again is likely. */
-const CALLIPER_MM = { shankMm: 0.15, gapeMm: 0.15, wireMm: 0.012 }
-
 /** Records what a calliper says of a hook, or takes it back. */
 export const hookMeasure: Handler<CommandBody<'hookMeasure'>> = async (context, body) => {
   const { materialId, version, ...measured } = body
   const subject = await drawerOf(context, materialId)
   const { overrides } = await context.recorder.need('material', materialId, 'material')
   const { shankMm: _shank, gapeMm: _gape, wireMm: _wire, ...others } = overrides
-  const own = (['shankMm', 'gapeMm', 'wireMm'] as const).flatMap((name): [string, Property][] => {
+  const own = MEASURED_OF_HOOK.flatMap((name): [string, Property][] => {
     const value = measured[name]
-    const off = CALLIPER_MM[name]
-    return value === null ? [] : [[name, { value, low: value - off, high: value + off, evidence: 'entered' }]]
+    return value === null ? [] : [[name, byCalliper(name, value)]]
   })
   await context.recorder.update('material', materialId, version, {
     overrides: { ...others, ...Object.fromEntries(own) },

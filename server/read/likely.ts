@@ -1,4 +1,4 @@
-import { bandIn, bandRange, epochDayOf, isDated, stageLikelihood, wording } from '../../core/index.ts'
+import { bandIn, bandRange, epochDayOf, parOf, stageLikelihood, wording, worthOf } from '../../core/index.ts'
 import type { DisplayUnits } from '../../core/index.ts'
 import type { FoodAtMoment, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
@@ -13,12 +13,9 @@ import { loadStages, stageTitle } from './stages.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
-/** What a row keeps: its own par, or the usual one where it has a home. */
-export const parOf = ({ variant: v }: VariantRow, usualPar: number): number =>
-  v.parCount ?? (v.homeCompartmentId ? usualPar : 0)
-
-/** What comes and goes within weeks is worth so much more attention than what is there all year. */
-const PASSING = 1.5
+/** What is kept of a row. */
+export const keptOf = ({ variant: { parCount, homeCompartmentId } }: VariantRow, usualPar: number): number =>
+  parOf({ parCount, hasHome: homeCompartmentId !== null }, usualPar)
 
 /** Stages too unlikely to show. */
 const LEAST_LIKELY = 0.03
@@ -38,7 +35,7 @@ async function readStageStock(db: Reader, usualPar: number) {
   for (const row of await loadVariants(db)) {
     const known = byPattern.get(row.variant.patternId) ?? { onHand: 0, par: 0 }
     known.onHand += row.onHand
-    known.par += parOf(row, usualPar)
+    known.par += keptOf(row, usualPar)
     byPattern.set(row.variant.patternId, known)
   }
   const byStage = new Map<string, { onHand: number; par: number }>()
@@ -98,7 +95,10 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
         likelihoodLow: found.likelihood.low,
         likelihoodHigh: found.likelihood.high,
         importance: stage.row.importance,
-        worth: found.likelihood.value * stage.row.importance * (isDated(stage.core.trigger) ? PASSING : 1),
+        worth: worthOf(
+          { trigger: stage.core.trigger, importance: stage.row.importance },
+          found.likelihood.value,
+        ),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',

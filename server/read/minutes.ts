@@ -1,19 +1,18 @@
 import { eq, inArray } from 'drizzle-orm'
+import { minutesTaken, paceOf } from '../../core/index.ts'
+import type { Pace, ViseEvent } from '../../core/index.ts'
+import type { PatternId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
-import type { PatternId } from '../../contract/index.ts'
-import { median } from '../../core/index.ts'
+import { grouped } from './grouped.ts'
 
-/** Minutes for one fly that nobody has timed. */
-const USUAL_MINUTES = 8
-/** A fly that took longer was left on the vise overnight. */
-const LONGEST_MINUTES = 60
+const TIMED: readonly ViseEvent['kind'][] = ['done', 'step', 'station', 'pause', 'resume']
 
-/** Minutes of one fly of a pattern: the median over its batches, between one fly and the next. */
+/** How long one fly of a pattern takes, from all its batches, the one on the vise among them. */
 export const loadMinutes = keptUntilWrite(readMinutes, [batch, batchEvent, variantRevision, variant])
 
-async function readMinutes(db: Reader) {
+async function readMinutes(db: Reader): Promise<(patternId: PatternId) => Pace> {
   const events = await db
     .select({
       patternId: variant.patternId,
@@ -25,28 +24,11 @@ async function readMinutes(db: Reader) {
     .innerJoin(batch, eq(batch.id, batchEvent.batchId))
     .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .where(inArray(batchEvent.kind, ['done', 'step', 'station', 'pause', 'resume']))
+    .where(inArray(batchEvent.kind, [...TIMED]))
     .orderBy(batchEvent.batchId, batchEvent.atMs)
-  const taken = new Map<string, number[]>()
-  // where the fly on the vise was begun; a batch id of nothing while it rests
-  const begun = { batchId: '', atMs: 0 }
-  for (const { patternId, batchId, atMs, kind } of events) {
-    if ((kind === 'step' || kind === 'station') && begun.batchId === batchId) continue
-    if (kind === 'done' && begun.batchId === batchId) {
-      const minutes = (atMs - begun.atMs) / 60_000
-      if (minutes > 0.5 && minutes < LONGEST_MINUTES) {
-        taken.set(patternId, [...(taken.get(patternId) ?? []), minutes])
-      }
-    }
-    begun.batchId = kind === 'pause' ? '' : batchId
-    begun.atMs = atMs
-  }
-  return (patternId: PatternId) => {
-    const timed = taken.get(patternId) ?? []
-    return {
-      minutesEach: timed.length > 0 ? median(timed) : USUAL_MINUTES,
-      timedFlies: timed.length,
-      soFar: timed,
-    }
-  }
+  const byPattern = grouped(events, ({ patternId }) => patternId)
+  const paces = new Map(
+    [...byPattern].map(([patternId, own]) => [patternId, paceOf(minutesTaken(own as readonly ViseEvent[]))]),
+  )
+  return (patternId) => paces.get(patternId) ?? paceOf([])
 }

@@ -1,34 +1,24 @@
 import { asc, isNull } from 'drizzle-orm'
 import {
-  AS_USUAL,
   borrowSeasonal,
   CORE_VERSION,
   datedBroods,
   epochDayOf,
-  firstDayOf,
   fitSeasonal,
   forecastC,
-  HALF_YEAR_DAYS,
-  learnedWindow,
-  learnShift,
-  leaveOneOut,
-  newYearOf,
-  onsetDay,
-  peakDayOf,
+  learnedBroods,
   trendCPerDay,
   usualModel,
-  yearAsItWas,
-  yearOf,
 } from '../../core/index.ts'
 import type {
-  Backtest,
   DatedBrood,
   DayReading,
   EmergenceWindow,
-  Learned,
-  Note,
+  LearnedBrood,
   ReachSeason,
   SeasonalModel,
+  SeenNote,
+  WatchedReach,
 } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -150,113 +140,28 @@ async function readObservations(db: Reader): Promise<readonly ObservationRow[]> 
   return db.select().from(observation).where(isNull(observation.archivedAtMs)).orderBy(asc(observation.on))
 }
 
-/** How much a note counts elsewhere: on another reach of its water, and on another water. */
-const WEIGHT = { sameReach: 1, sameWater: 0.7, elsewhere: 0.35 }
-/** A year foretells its own starts once so many of its days were read. */
-const DAYS_FOR_A_YEAR = 90
-/** A usual search where nobody wrote how long it was, minutes. */
-const USUAL_SEARCH_MIN = 60
-
-/** A brood of a reach as foretold, and as the notes move it. */
-export interface LearnedBrood {
-  readonly before: EmergenceWindow
-  readonly after: EmergenceWindow
-  readonly learned: Learned
-  readonly backtest: Backtest | null
-}
-
-interface Watched {
-  readonly row: ObservationRow
-  /** windows of the reach where it was noted */
-  readonly windows: readonly EmergenceWindow[]
-  readonly weight: number
-  /** of the water where it was noted: its year may be turned against that of this one */
-  readonly latitudeDeg: number
-}
-
-/** Day within the window's year, and that year, of a note. */
-function placed(row: ObservationRow, latitudeDeg: number): { readonly day: number; readonly year: number } {
-  const epoch = epochDayOf(row.on) - (latitudeDeg < 0 ? HALF_YEAR_DAYS : 0)
-  const year = yearOf(epoch)
-  return { year, day: epoch - newYearOf(year) }
-}
-
-/** The brood of a stage that a note belongs to: the one whose middle is nearest to its day. */
-function nearestBrood(windows: readonly EmergenceWindow[], stageKey: string, day: number): number | null {
-  const own = windows.filter((window) => window.stageKey === stageKey)
-  return (
-    own.reduce<EmergenceWindow | null>((best, window) => {
-      const off = (one: EmergenceWindow) => Math.abs(peakDayOf(one) - day)
-      return best && off(best) <= off(window) ? best : window
-    }, null)?.brood ?? null
-  )
-}
-
-/** The start that a year's own readings foretell, by year; empty for years that were not read. */
-function foretoldByYear({ loaded, model, days }: Warmth, brood: DatedBrood): (year: number) => number | null {
-  const { latitudeDeg } = loaded.water
-  const turn = latitudeDeg < 0 ? HALF_YEAR_DAYS : 0
-  const byDay = new Map(days.map(({ day, meanC }) => [day, meanC]))
-  const reach = { key: '', model, latitudeDeg, elevationM: loaded.reach.elevationM }
-  return (year) => {
-    const first = newYearOf(year) + turn
-    const lived = yearAsItWas(reach, (day) => byDay.get(first + day) ?? null, DAYS_FOR_A_YEAR)
-    return lived && onsetDay(brood.trigger, lived, AS_USUAL)
-  }
-}
-
-function notesFor(
-  window: EmergenceWindow,
-  watched: readonly Watched[],
-  warmth: Warmth,
-  brood: DatedBrood,
-): readonly Note[] {
-  const foretold = foretoldByYear(warmth, brood)
-  return watched.flatMap(({ row, windows, weight, latitudeDeg }): Note[] => {
-    const { day, year } = placed(row, latitudeDeg)
-    const there = windows.find((one) => one.stageKey === window.stageKey && one.brood === window.brood)
-    if (!there || nearestBrood(windows, window.stageKey, day) !== window.brood) return []
-    const here = day + firstDayOf(window) - firstDayOf(there)
-    return [
-      {
-        kind: row.kind,
-        day: here,
-        year,
-        effortMinutes: row.effortMinutes ?? USUAL_SEARCH_MIN,
-        weight,
-        foretoldDay: weight === 1 ? foretold(year) : null,
-      },
-    ]
-  })
-}
-
 async function readLearned(db: Reader, reachId: ReachId): Promise<readonly LearnedBrood[]> {
-  const warmths = await loadWarmth(db)
-  const warmth = warmths.get(reachId)
   const kept = await loadKeptWindows(db)
-  const own = kept.get(reachId)?.windows
-  if (!warmth || !own) return []
-  const broods = new Map((await loadBroods(db)).map((brood) => [`${brood.stageKey} ${brood.brood}`, brood]))
-  const watched = new Map<string, Watched[]>()
-  for (const row of await loadObservations(db)) {
-    const there = warmths.get(row.reachId)
-    const windows = kept.get(row.reachId)?.windows
-    if (!there || !windows) continue
-    const sameWater = there.loaded.water.id === warmth.loaded.water.id
-    const weight = row.reachId === reachId ? WEIGHT.sameReach : sameWater ? WEIGHT.sameWater : WEIGHT.elsewhere
-    watched.set(row.foodStageId, [
-      ...(watched.get(row.foodStageId) ?? []),
-      { row, windows, weight, latitudeDeg: there.loaded.water.latitudeDeg },
-    ])
-  }
-  return own.flatMap((before): LearnedBrood[] => {
-    const brood = broods.get(`${before.stageKey} ${before.brood}`)
-    if (!brood) return []
-    const seen = watched.get(before.stageKey) ?? []
-    const notes = seen.length > 0 ? notesFor(before, seen, warmth, brood) : []
-    const learned = learnShift(before, notes)
-    return [{ before, after: learnedWindow(before, learned), learned, backtest: leaveOneOut(before, notes) }]
-  })
+  const reaches = new Map(
+    [...(await loadWarmth(db))].flatMap(([key, { loaded, model, days }]): [string, WatchedReach][] => {
+      const windows = kept.get(loaded.reach.id)?.windows
+      const { latitudeDeg } = loaded.water
+      const reach = { key, waterKey: loaded.water.id, latitudeDeg, elevationM: loaded.reach.elevationM }
+      return windows ? [[key, { ...reach, model, days, windows }]] : []
+    }),
+  )
+  const reach = reaches.get(reachId)
+  if (!reach) return []
+  const notes = (await loadObservations(db)).map(
+    ({ reachId: reachKey, foodStageId: stageKey, on, kind, effortMinutes }): SeenNote => ({
+      reachKey,
+      stageKey,
+      on,
+      kind,
+      effortMinutes,
+    }),
+  )
+  return learnedBroods(reach, reaches, await loadBroods(db), notes)
 }
 
 /** The broods of a reach as the notes move them; none until its windows were worked out. */

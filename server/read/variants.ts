@@ -104,14 +104,3 @@ export function behaviourOfRow(row: FigureRow | null): Behaviour {
   }
   return row?.kind === 'floats' && row.posture ? { kind: 'floats', posture: row.posture } : { kind: 'unknown' }
 }
-
-const DRIFT_S = 6
-const STILL_WAIT_S = 15
-
-/** Depth where a fly fishes: as far as it gets on a usual drift or wait, never below the bed; null where unknown. */
-export function fishingDepthMm(behaviour: Behaviour, bedMm: number, surfaceSpeedMmPerS: number): number | null {
-  if (behaviour.kind === 'unknown') return null
-  if (behaviour.kind === 'floats') return 0
-  const availableS = surfaceSpeedMmPerS > 50 ? DRIFT_S : STILL_WAIT_S
-  return Math.min(behaviour.sinkSpeedMmPerS * availableS, bedMm)
-}

@@ -1,12 +1,13 @@
 import { and, asc, isNull } from 'drizzle-orm'
+import { fishingDepthMm } from '../../core/index.ts'
 import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { restockLines } from './restock.ts'
-import { behaviourOfRow, fishingDepthMm, loadVariants } from '../read/variants.ts'
+import { behaviourOfRow, loadVariants } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
-import { parOf } from '../read/likely.ts'
+import { keptOf } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadHeld } from '../read/places.ts'
 
@@ -61,10 +62,13 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     label: row.variant.label,
     count: places.get(compartmentId)?.get(row.variant.id) ?? 0,
     isHome: row.variant.homeCompartmentId === compartmentId,
-    par: row.variant.homeCompartmentId === compartmentId ? parOf(row, usualPar) : null,
+    par: row.variant.homeCompartmentId === compartmentId ? keptOf(row, usualPar) : null,
     variantVersion: row.variant.version,
     parCount: row.variant.parCount,
-    depthMm: fishingDepthMm(behaviourOfRow(row.figure), where.bedMm, where.speedMmPerS),
+    depthMm: fishingDepthMm(behaviourOfRow(row.figure), {
+      bedMm: where.bedMm,
+      surfaceSpeedMmPerS: where.speedMmPerS,
+    }),
     drawingKey: row.figure?.drawingKey ?? null,
   })
   return {

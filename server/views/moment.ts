@@ -1,4 +1,5 @@
 import { wording } from '../../core/index.ts'
+import { fishingDepthMm } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
 import type { FlyAtMoment, Moment, MomentView, ReachChoice } from '../../contract/index.ts'
@@ -8,9 +9,9 @@ import { tempOn } from '../read/season.ts'
 import type { Warmth } from '../read/season.ts'
 import type { LoadedReach } from '../read/reaches.ts'
 import { toReachWarmth } from './season.ts'
-import { behaviourOfRow, fishingDepthMm, loadVariants } from '../read/variants.ts'
+import { behaviourOfRow, loadVariants } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
-import { foodsAt, parOf, reachOf } from '../read/likely.ts'
+import { foodsAt, keptOf, reachOf } from '../read/likely.ts'
 import type { MomentInput } from '../read/likely.ts'
 import { nextOuting, outingHour } from '../read/outings.ts'
 import { loadPatternWaters } from '../read/patterns.ts'
@@ -97,8 +98,8 @@ function fliesHere(
   usualPar: number,
 ): FlyAtMoment[] {
   return variants.flatMap((row): FlyAtMoment[] => {
-    const par = parOf(row, usualPar)
-    const depthMm = fishingDepthMm(behaviourOfRow(row.figure), bedMm, surfaceSpeedMmPerS)
+    const par = keptOf(row, usualPar)
+    const depthMm = fishingDepthMm(behaviourOfRow(row.figure), { bedMm, surfaceSpeedMmPerS })
     if (depthMm === null || (row.onHand === 0 && par === 0)) return []
     return [
       {

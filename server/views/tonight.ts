@@ -1,4 +1,4 @@
-import { wording } from '../../core/index.ts'
+import { urgencyOf, wording } from '../../core/index.ts'
 import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -108,8 +108,7 @@ async function orderedHoles(
     const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
     if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.worth))
   }
-  const urgency = ({ patternId, missing, par }: RestockLine) =>
-    (worth.get(patternId) ?? 0) * (0.3 + (0.7 * missing) / par)
+  const urgency = (hole: RestockLine) => urgencyOf(hole, worth.get(hole.patternId) ?? 0)
   return [...holes].sort((a, b) => urgency(b) - urgency(a))
 }
 

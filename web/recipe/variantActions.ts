@@ -1,4 +1,4 @@
-import { AMOUNTS, is, sizeNumber } from '../../core/index.ts'
+import { AMOUNTS, beadInProportionMm, is, sizeNumber } from '../../core/index.ts'
 import type { Material, Swap } from '../../core/index.ts'
 import { newId } from '../wire/useCommand.ts'
 import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
@@ -110,7 +110,7 @@ export async function copyToSize(
   const bead = beadId ? book.materials.get(beadId) : undefined
   const beadFamily = beadId ? book.familyOf(beadId) : null
   if (beadKey && bead && beadFamily) {
-    const wanted = nearestSize(beadFamily.sizes, (sizeNumber(bead) ?? 2.8) * 1.16 ** (-step / 2))
+    const wanted = nearestSize(beadFamily.sizes, beadInProportionMm(sizeNumber(bead) ?? 2.8, step))
     const drawer = await book.drawer(beadFamily.id, wanted ?? bead.sizeKey, bead.colourName)
     if (drawer.minted) minted.push(drawer.minted)
     swaps = withSwap(swaps, { componentKey: beadKey, materialId: drawer.id })
