@@ -1,5 +1,6 @@
 export * from './common.ts'
 export * from './commands/index.ts'
+export * from './paths.ts'
 export * from './problem.ts'
 export * from './records/dressing.ts'
 export * from './records/food.ts'

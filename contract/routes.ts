@@ -1,19 +1,11 @@
 import { z } from 'zod'
-import {
-  civilDate,
-  compartmentId,
-  familyId,
-  localMinute,
-  materialId,
-  patternId,
-  photoId,
-  reachId,
-} from './common.ts'
+import { PATHS } from './paths.ts'
+import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
 import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { historyView } from './views/history.ts'
-import { ledgerView } from './views/ledger.ts'
+import { ledgerQuery, ledgerView } from './views/ledger.ts'
 import { measurementsView } from './views/measurements.ts'
 import { seasonWindowsBody } from './records/season.ts'
 import { reachSeasonView, seasonStateView } from './views/season.ts'
@@ -35,9 +27,14 @@ export interface Route {
   readonly method: 'get' | 'post'
   readonly path: string
   readonly summary: string
-  readonly query?: z.ZodObject
+  /** an object, or a choice of objects */
+  readonly query?: z.ZodObject | z.ZodUnion<readonly z.ZodObject[]>
   readonly params?: z.ZodObject
   readonly body?: z.ZodType
+  /** kinds of media that a body of bytes may be, in the place of a body of JSON */
+  readonly bytes?: readonly string[]
+  /** kind of media of an answer that is no JSON */
+  readonly media?: string
   readonly answer: z.ZodType
 }
 
@@ -74,167 +71,191 @@ export const familyParams = z.object({ id: familyId })
 
 /** Every route of the server with what it takes and answers; OpenAPI is made from it. */
 export const routes = {
-  frame: { method: 'get', path: '/api/frame', summary: 'What stands round every place', answer: frameView },
-  tonight: { method: 'get', path: '/api/tonight', summary: 'Likely, lacking, tie, buy', answer: tonightView },
+  frame: { method: 'get', path: PATHS.frame, summary: 'What stands round every place', answer: frameView },
+  tonight: { method: 'get', path: PATHS.tonight, summary: 'Likely, lacking, tie, buy', answer: tonightView },
   plan: {
     method: 'get',
-    path: '/api/plan',
+    path: PATHS.plan,
     summary: 'What a plan of what to tie is made from',
     answer: planView,
   },
   moment: {
     method: 'get',
-    path: '/api/moment',
+    path: PATHS.moment,
     summary: 'Foods and flies by depth at a moment',
     query: momentQuery,
     answer: momentView,
   },
   season: {
     method: 'get',
-    path: '/api/season',
+    path: PATHS.season,
     summary: 'How warm each reach is, and what its windows hang on',
     answer: seasonStateView,
   },
   reachSeason: {
     method: 'get',
-    path: '/api/season/reach',
+    path: PATHS.reachSeason,
     summary: 'Readings, windows and notes of a reach',
     query: reachSeasonQuery,
     answer: reachSeasonView,
   },
   seasonWindows: {
     method: 'post',
-    path: '/api/season/windows',
+    path: PATHS.seasonWindows,
     summary: 'Keeps the windows that a page worked out; they are derived and may be dropped',
     body: seasonWindowsBody,
     answer: kept,
   },
   imports: {
     method: 'post',
-    path: '/api/imports',
+    path: PATHS.imports,
     summary: 'A command that takes a table in; its body may be larger than those of other commands',
     body: command,
     answer: commandResult,
   },
-  waters: { method: 'get', path: '/api/waters', summary: 'Waters with their reaches', answer: watersView },
-  larder: { method: 'get', path: '/api/larder', summary: 'Foods by life stage', answer: larderView },
+  waters: { method: 'get', path: PATHS.waters, summary: 'Waters with their reaches', answer: watersView },
+  larder: { method: 'get', path: PATHS.larder, summary: 'Foods by life stage', answer: larderView },
   patterns: {
     method: 'get',
-    path: '/api/patterns',
+    path: PATHS.patterns,
     summary: 'Patterns with variants and figures',
     answer: patternsView,
   },
   pattern: {
     method: 'get',
-    path: '/api/patterns/:id',
+    path: PATHS.pattern,
     summary: 'One pattern with its dressing; null where it is gone',
     params: patternParams,
     answer: patternView.nullable(),
   },
   drawings: {
     method: 'get',
-    path: '/api/drawings',
+    path: PATHS.drawings,
     summary: 'Drawings by their keys, joined by commas',
     query: drawingsQuery,
     answer: drawingsView,
   },
   families: {
     method: 'get',
-    path: '/api/families',
+    path: PATHS.families,
     summary: 'Families that some drawer belongs to',
     answer: familiesView,
   },
   catalogue: {
     method: 'get',
-    path: '/api/catalogue',
+    path: PATHS.catalogue,
     summary: 'All families, without physics',
     answer: familiesView,
   },
   family: {
     method: 'get',
-    path: '/api/families/:id',
+    path: PATHS.family,
     summary: 'One family with its physics',
     params: familyParams,
     answer: familyFull,
   },
   bench: {
     method: 'get',
-    path: '/api/bench',
+    path: PATHS.bench,
     summary: 'The batch on the vise and the queue',
     answer: benchView,
   },
   boxes: {
     method: 'get',
-    path: '/api/boxes',
+    path: PATHS.boxes,
     summary: 'Boxes with their compartments, and what is below par',
     answer: boxesView,
   },
   history: {
     method: 'get',
-    path: '/api/history',
+    path: PATHS.history,
     summary: 'What became of the flies of each variant',
     answer: historyView,
   },
   ledger: {
     method: 'get',
-    path: '/api/ledger',
+    path: PATHS.ledger,
     summary: 'What came into a compartment or a drawer and left it, newest first',
-    query: z.object({ compartmentId: compartmentId.optional(), materialId: materialId.optional() }),
+    query: ledgerQuery,
     answer: ledgerView,
   },
-  outings: { method: 'get', path: '/api/outings', summary: 'Outings, planned and done', answer: outingsView },
-  stores: { method: 'get', path: '/api/stores', summary: 'Materials on hand', answer: storesView },
+  outings: { method: 'get', path: PATHS.outings, summary: 'Outings, planned and done', answer: outingsView },
+  stores: { method: 'get', path: PATHS.stores, summary: 'Materials on hand', answer: storesView },
   materialUses: {
     method: 'get',
-    path: '/api/materials/:id/uses',
+    path: PATHS.materialUses,
     summary: 'Variants whose current recipe takes a material',
     params: materialParams,
     answer: usesView,
   },
   measurements: {
     method: 'get',
-    path: '/api/measurements',
+    path: PATHS.measurements,
     summary: 'Drop tests and weighings, and what they say',
     answer: measurementsView,
   },
   actions: {
     method: 'get',
-    path: '/api/actions',
+    path: PATHS.actions,
     summary: 'Latest actions, newest first',
     answer: actionsView,
   },
   search: {
     method: 'get',
-    path: '/api/search',
+    path: PATHS.search,
     summary: 'Find anything',
     query: searchQuery,
     answer: searchView,
   },
   instrument: {
     method: 'post',
-    path: '/api/instruments/read',
+    path: PATHS.instrument,
     summary: 'A reading of scale or drop timer; keeps nothing',
     body: instrumentAsk,
     answer: instrumentReading,
   },
   photos: {
     method: 'post',
-    path: '/api/photos',
+    path: PATHS.photos,
     summary: 'Takes a picture in (PNG, JPEG or WebP, at most 8 MB), made small; a command attaches it',
+    bytes: ['image/png', 'image/jpeg', 'image/webp'],
     answer: z.object({ photoId }),
   },
   photo: {
     method: 'get',
-    path: '/api/photos/:id',
+    path: PATHS.photo,
     summary: 'A picture, as WebP',
     params: photoParams,
+    media: 'image/webp',
     answer: z.string(),
   },
   command: {
     method: 'post',
-    path: '/api/commands',
+    path: PATHS.command,
     summary: 'Every write; the body of each kind is checked against its own schema',
     body: command,
     answer: commandResult,
   },
 } as const satisfies Readonly<Record<string, Route>>
+
+/** Name of a route. */
+export type RouteName = keyof typeof routes
+type RouteOf<Name extends RouteName> = (typeof routes)[Name]
+
+/** What a route answers, as the page gets it. */
+export type RouteAnswer<Name extends RouteName> = z.output<RouteOf<Name>['answer']>
+
+/** What a route is asked in its query, as it is written. */
+export type RouteQuery<Name extends RouteName> =
+  RouteOf<Name> extends { query: z.ZodType } ? z.input<RouteOf<Name>['query']> : undefined
+
+/** What a route takes as its body, as it is sent. */
+export type RouteBody<Name extends RouteName> =
+  RouteOf<Name> extends { body: z.ZodType } ? z.input<RouteOf<Name>['body']> : undefined
+
+/** What the server gets of a route's query, parameters and body once they were checked. */
+export type RouteAsked<Name extends RouteName> = {
+  readonly [
+    Part in 'query' | 'params' | 'body' as RouteOf<Name> extends Record<Part, z.ZodType> ? Part : never
+  ]: RouteOf<Name> extends Record<Part, infer Schema extends z.ZodType> ? z.output<Schema> : never
+}

@@ -1,25 +1,12 @@
 import express, { Router } from 'express'
-import type { RequestHandler } from 'express'
-import {
-  drawingsQuery,
-  familyParams,
-  instrumentAsk,
-  ledgerQuery,
-  momentQuery,
-  materialParams,
-  patternParams,
-  photoParams,
-  reachSeasonQuery,
-  routes,
-  searchQuery,
-  seasonWindowsBody,
-} from '../../contract/index.ts'
+import { routes } from '../../contract/index.ts'
+import type { RouteAnswer, RouteAsked, RouteName } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { CommandService } from '../commands/commandService.ts'
 import type { Database } from '../db/database.ts'
 import { makeInstruments } from '../instruments/instruments.ts'
-import { invalid } from '../problems/problem.ts'
 import { makeAnswerCache } from './answerCache.ts'
+import { askedOf } from './asked.ts'
 import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
 import { frameView } from '../views/frame.ts'
@@ -57,95 +44,85 @@ const PHOTO_LIMIT = '8mb'
 /** Ten years of hourly readings, or the windows of a reach. */
 const IMPORT_LIMIT = '4mb'
 
-/** All routes: parse, call a service, answer. */
+/** All routes: what each is asked is checked against the contract, a service is called, its answer goes out. */
 export function apiRouter({ database, clock, commands, buildId }: ApiContext): Router {
   const router = Router()
   const { db } = database
   const cache = makeAnswerCache(database.writeCount)
-  const get = (path: string, answer: (request: Parameters<RequestHandler>[0]) => Promise<unknown>) =>
-    router.get(path, async (request, response) => {
-      const kept = await cache.answer(request.originalUrl, () => answer(request))
+  /** A route that only reads; its answer is kept until the next write. */
+  const read = <Name extends RouteName>(
+    name: Name,
+    answer: (asked: RouteAsked<Name>) => Promise<RouteAnswer<Name>>,
+  ) =>
+    router.get(routes[name].path, async (request, response) => {
+      const asked = askedOf(name, request)
+      const kept = await cache.answer(request.originalUrl, () => answer(asked))
       response.type('json').vary('Accept-Encoding')
       if (request.acceptsEncodings('gzip'))
         response.setHeader('Content-Encoding', 'gzip').end(await kept.gzipped())
       else response.end(kept.text)
     })
-  const usualPar = async () => (await loadSettings(db)).body.parCount
-  const today = async () => localTime(clock.nowMs(), (await loadSettings(db)).body.timeZone).on
+  /** A route that takes a body of JSON. */
+  const take = <Name extends RouteName>(
+    name: Name,
+    limit: string,
+    answer: (asked: RouteAsked<Name>) => Promise<RouteAnswer<Name>>,
+  ) =>
+    router.post(routes[name].path, express.json({ limit }), async (request, response) => {
+      response.json(await answer(askedOf(name, request)))
+    })
+  /** A write: the service checks it, since each kind of command has a body of its own. */
+  const write = (name: 'command' | 'imports', limit: string) =>
+    router.post(routes[name].path, express.json({ limit }), async (request, response) => {
+      response.json(await commands.execute(request.body))
+    })
+  const settings = async () => (await loadSettings(db)).body
+  const today = async () => localTime(clock.nowMs(), (await settings()).timeZone).on
 
   router.use((_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
     response.setHeader('X-Build', buildId)
     next()
   })
-  get(routes.frame.path, () => frameView(db, clock, buildId))
-  get(routes.tonight.path, () => tonightView(db, clock))
-  get(routes.moment.path, async ({ query }) => {
-    const parsed = momentQuery.safeParse(query)
-    if (!parsed.success) throw invalid(parsed.error)
-    const { parCount, units } = (await loadSettings(db)).body
-    return momentView(db, parsed.data, parCount, units)
+  read('frame', () => frameView(db, clock, buildId))
+  read('tonight', () => tonightView(db, clock))
+  read('moment', async ({ query }) => {
+    const { parCount, units } = await settings()
+    return momentView(db, query, parCount, units)
   })
-  get(routes.season.path, () => seasonStateView(db))
-  get(routes.reachSeason.path, ({ query }) => {
-    const parsed = reachSeasonQuery.safeParse(query)
-    if (!parsed.success) throw invalid(parsed.error)
-    return reachSeasonView(db, parsed.data.reachId)
+  read('season', () => seasonStateView(db))
+  read('reachSeason', ({ query }) => reachSeasonView(db, query.reachId))
+  read('plan', () => planView(db, clock))
+  read('waters', () => watersView(db))
+  read('larder', () => larderView(db))
+  read('patterns', () => patternsView(db))
+  read('pattern', ({ params }) => patternView(db, params.id))
+  read('drawings', ({ query }) => drawingsOf(db, query.keys))
+  read('families', () => familiesView(db))
+  read('catalogue', () => catalogueView(db))
+  read('family', ({ params }) => familyView(db, params.id))
+  read('bench', () => benchView(db))
+  read('boxes', async () => boxesView(db, (await settings()).parCount, await today()))
+  read('outings', () => outingsView(db))
+  read('history', async () => historyView(db, (await settings()).timeZone))
+  read('ledger', async ({ query }) => {
+    const { timeZone } = await settings()
+    return 'materialId' in query
+      ? drawerLedger(db, query.materialId, timeZone)
+      : compartmentLedger(db, query.compartmentId, timeZone)
   })
-  router.post(routes.seasonWindows.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
-    const parsed = seasonWindowsBody.safeParse(request.body)
-    if (!parsed.success) throw invalid(parsed.error)
-    response.json({ kept: await keepWindows(database, parsed.data) })
-  })
-  router.post(routes.imports.path, express.json({ limit: IMPORT_LIMIT }), async (request, response) => {
-    response.json(await commands.execute(request.body))
-  })
-  get(routes.plan.path, () => planView(db, clock))
-  get(routes.waters.path, () => watersView(db))
-  get(routes.larder.path, () => larderView(db))
-  get(routes.patterns.path, () => patternsView(db))
-  get(routes.pattern.path, ({ params }) => {
-    const parsed = patternParams.safeParse(params)
-    if (!parsed.success) throw invalid(parsed.error)
-    return patternView(db, parsed.data.id)
-  })
-  get(routes.drawings.path, ({ query }) => {
-    const parsed = drawingsQuery.safeParse(query)
-    if (!parsed.success) throw invalid(parsed.error)
-    return drawingsOf(db, parsed.data.keys)
-  })
-  get(routes.families.path, () => familiesView(db))
-  get(routes.catalogue.path, () => catalogueView(db))
-  get(routes.family.path, ({ params }) => {
-    const parsed = familyParams.safeParse(params)
-    if (!parsed.success) throw invalid(parsed.error)
-    return familyView(db, parsed.data.id)
-  })
-  get(routes.bench.path, () => benchView(db))
-  get(routes.boxes.path, async () => boxesView(db, await usualPar(), await today()))
-  get(routes.outings.path, () => outingsView(db))
-  get(routes.history.path, async () => historyView(db, (await loadSettings(db)).body.timeZone))
-  get(routes.ledger.path, async ({ query }) => {
-    const parsed = ledgerQuery.safeParse(query)
-    if (!parsed.success) throw invalid(parsed.error)
-    const { timeZone } = (await loadSettings(db)).body
-    return 'materialId' in parsed.data
-      ? drawerLedger(db, parsed.data.materialId, timeZone)
-      : compartmentLedger(db, parsed.data.compartmentId, timeZone)
-  })
-  get(routes.stores.path, async () => storesView(db, (await loadSettings(db)).body.timeZone))
-  get(routes.materialUses.path, ({ params }) => {
-    const parsed = materialParams.safeParse(params)
-    if (!parsed.success) throw invalid(parsed.error)
-    return usesView(db, parsed.data.id)
-  })
-  get(routes.measurements.path, () => measurementsView(db))
-  get(routes.actions.path, () => actionsView(db))
-  get(routes.search.path, ({ query }) => {
-    const parsed = searchQuery.safeParse(query)
-    if (!parsed.success) throw invalid(parsed.error)
-    return searchView(db, parsed.data.q)
-  })
+  read('stores', async () => storesView(db, (await settings()).timeZone))
+  read('materialUses', ({ params }) => usesView(db, params.id))
+  read('measurements', () => measurementsView(db))
+  read('actions', () => actionsView(db))
+  read('search', ({ query }) => searchView(db, query.q))
+
+  take('seasonWindows', IMPORT_LIMIT, async ({ body }) => ({ kept: await keepWindows(database, body) }))
+  const readInstrument = makeInstruments()
+  take('instrument', BODY_LIMIT, ({ body }) => readInstrument(body.kind, body.expected))
+  write('command', BODY_LIMIT)
+  write('imports', IMPORT_LIMIT)
+
   router.post(
     routes.photos.path,
     express.raw({ type: () => true, limit: PHOTO_LIMIT }),
@@ -154,21 +131,10 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
       response.json({ photoId: await takePhoto(database, Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0)) })
     },
   )
-  router.get(routes.photo.path, async ({ params }, response) => {
-    const parsed = photoParams.safeParse(params)
-    if (!parsed.success) throw invalid(parsed.error)
-    const { mime, bytes } = await readPhoto(database, parsed.data.id)
+  router.get(routes.photo.path, async (request, response) => {
+    const { mime, bytes } = await readPhoto(database, askedOf('photo', request).params.id)
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
     response.type(mime).end(bytes)
-  })
-  const readInstrument = makeInstruments()
-  router.post(routes.instrument.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {
-    const parsed = instrumentAsk.safeParse(request.body)
-    if (!parsed.success) throw invalid(parsed.error)
-    response.json(await readInstrument(parsed.data.kind, parsed.data.expected))
-  })
-  router.post(routes.command.path, express.json({ limit: BODY_LIMIT }), async (request, response) => {
-    response.json(await commands.execute(request.body))
   })
   return router
 }
