@@ -14,7 +14,13 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 900,
     // core does nothing on being loaded: what a page does not use of it stays out of its bundle
-    rollupOptions: { treeshake: { moduleSideEffects: (id) => !/\/core\/\w/.test(id) } },
+    rollupOptions: {
+      treeshake: { moduleSideEffects: (id) => !/\/core\/\w/.test(id) },
+      // a few lines each that every place needs: one request for all of them
+      output: {
+        codeSplitting: { groups: [{ name: 'counting', test: /\/core\/(number|season\/calendar)/ }] },
+      },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4181' } },
 })

@@ -15,7 +15,7 @@ test('south of the equator the months are turned round', async ({ page, request,
     noIndicator: null,
   }
   const water = {
-    name: 'Far South Fork',
+    name: 'Upside-Down Beck',
     kind: 'freestone',
     latitudeDeg: -43,
     longitudeDeg: 171,

@@ -47,6 +47,12 @@ export const stageLine = z
 /** A stage of a food. */
 export type StageLine = z.infer<typeof stageLine>
 /** All stages that are not put away. */
-export const larderView = z.object({ stages: z.array(stageLine) }).meta({ id: 'Larder' })
+export const larderView = z
+  .object({
+    stages: z.array(stageLine),
+    /** what the season engine takes from them, as a hash: see the season's */
+    broodsHash: z.string(),
+  })
+  .meta({ id: 'Larder' })
 /** All stages. */
 export type LarderView = z.infer<typeof larderView>

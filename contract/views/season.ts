@@ -32,6 +32,8 @@ export type ReachWarmth = z.infer<typeof reachWarmth>
 /** For each reach, what its windows hang on, and from what the kept ones were worked out. */
 export const seasonStateView = z
   .object({
+    /** of the broods that the hashes below speak of; the larder says the same once it is as new */
+    broodsHash: z.string(),
     reaches: z.array(
       z.object({
         reachId,

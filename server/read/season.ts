@@ -113,6 +113,12 @@ export const loadBroods = keptUntilWrite(readBroods, [loadStages])
 const rounded = (model: SeasonalModel) =>
   Object.entries(model).map(([key, value]) => [key, typeof value === 'number' ? value.toFixed(3) : value])
 
+/** What the season takes from the larder, as a hash: two answers that have the same speak of the same broods. */
+export const loadBroodsHash = keptUntilWrite(
+  async (db: Reader) => contentHash(await loadBroods(db)),
+  [loadBroods],
+)
+
 /** What the windows of a reach hang on, as a hash: kept windows of another one are stale. */
 export async function windowsHash(db: Reader, { loaded, model }: Warmth): Promise<string> {
   const broods = await loadBroods(db)

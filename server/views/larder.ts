@@ -4,6 +4,7 @@ import type { Reader } from '../db/database.ts'
 import { pattern, patternServes } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadVariants } from '../read/variants.ts'
+import { loadBroodsHash } from '../read/season.ts'
 import { loadStages } from '../read/stages.ts'
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '')
@@ -22,6 +23,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
     onHand.set(variant.patternId, (onHand.get(variant.patternId) ?? 0) + count)
   const servers = grouped(served, ({ stageId }) => stageId)
   return {
+    broodsHash: await loadBroodsHash(db),
     stages: stages.map(({ row, core, foodName, groupKey }) => {
       const servedBy = servers.get(row.id) ?? []
       const { months, colours, hours, waterKinds, more } = row.body

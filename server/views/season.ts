@@ -13,6 +13,7 @@ import { ProblemError } from '../problems/problem.ts'
 import {
   loadKeptWindows,
   loadLearned,
+  loadBroodsHash,
   loadObservations,
   loadWarmth,
   seenOn,
@@ -33,6 +34,7 @@ export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
   const kept = await loadKeptWindows(db)
   const warmths = [...(await loadWarmth(db)).values()]
   return {
+    broodsHash: await loadBroodsHash(db),
     reaches: await Promise.all(
       warmths.map(async (warmth) => ({
         reachId: warmth.loaded.reach.id,

@@ -1,23 +1,11 @@
+import { parseDate, toZoned } from '@internationalized/date'
 import type { EmergenceWindow, ReachSeason, ReachState } from '../../core/index.ts'
 import type { ReachSeasonView } from '../../contract/index.ts'
 import type { Moment } from './useMoment.ts'
 
 /** Minutes that a zone is ahead of UTC at noon of a day. */
-function offsetMinutes(on: string, timeZone: string): number {
-  const noon = new Date(`${on}T12:00:00Z`)
-  const parts = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    hourCycle: 'h23',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-  })
-    .formatToParts(noon)
-    .reduce<Record<string, number>>((all, { type, value }) => ({ ...all, [type]: Number(value) }), {})
-  const days = (parts.day ?? 0) - noon.getUTCDate()
-  const wrapped = days > 1 ? -1 : days < -1 ? 1 : days
-  return wrapped * 1440 + (parts.hour ?? 12) * 60 + (parts.minute ?? 0) - 720
-}
+const offsetMinutes = (on: string, timeZone: string): number =>
+  toZoned(parseDate(on), timeZone).set({ hour: 12 }).offset / 60_000
 
 /** What the server has of a reach's season, as core reckons with it; null until its windows were worked out. */
 export function toReachSeason(view: ReachSeasonView, moment: Moment): ReachSeason | null {

@@ -17,9 +17,11 @@ export function useSeasonKeeper(): void {
   const { data: larder } = useLarderQuery()
   const [keep] = useKeepWindowsMutation()
   const dispatch = useAppDispatch()
+  // two answers come one after the other: only those that speak of the same broods are reckoned with
+  const agree = larder !== undefined && larder.broodsHash === season?.broodsHash
   const stale = useMemo(
-    () => (season?.reaches ?? []).filter(({ inputHash, keptHash }) => inputHash !== keptHash),
-    [season],
+    () => (agree ? season.reaches.filter(({ inputHash, keptHash }) => inputHash !== keptHash) : []),
+    [agree, season],
   )
   const key = stale.map(({ inputHash }) => inputHash).join(' ')
   useEffect(() => {
@@ -58,5 +60,5 @@ export function useSeasonKeeper(): void {
     void work()
     return () => controller.abort()
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says which inputs are stale; the rows come anew with each answer
-  }, [key, larder !== undefined])
+  }, [key])
 }

@@ -1,13 +1,15 @@
 import { useState } from 'react'
 import { wording } from '../../core/index.ts'
 import { useLedgerQuery } from '../wire/api.ts'
-import type { LedgerOf } from '../wire/api.ts'
+import type { RouteQuery } from '../../contract/index.ts'
+import type { Loose } from '../wire/api.ts'
 import { clockTime, dayName } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../ui/layout.tsx'
 
 interface LedgerProps {
-  readonly of: LedgerOf
+  /** the compartment or the drawer whose ledger it is */
+  readonly of: Loose<RouteQuery<'ledger'>>
   /** an amount in words: flies, or a drawer's unit */
   readonly words: (amount: number) => string
 }

@@ -30,6 +30,7 @@ function read(typed: string, { min, max, whole, mayBeEmpty }: Limits): { value: 
   if (typed.trim() === '') return mayBeEmpty ? { value: null } : range
   const parsed = parseDecimal(typed)
   if (parsed.kind === 'unclear') return wording.unclearSentence(parsed.code, parsed.suggestions)
+  if (parsed.value < 0 && min >= 0) return wording.unclearSentence('negative', [])
   if (parsed.value < min || parsed.value > max) return range
   return whole && !Number.isInteger(parsed.value) ? 'Whole ones only.' : { value: parsed.value }
 }

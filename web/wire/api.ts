@@ -1,20 +1,16 @@
-import type { EmergenceWindow } from '../../core/index.ts'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type {
-  ActionsView, BenchView, BoxesView, CommandInput, CommandKind, CommandResult, DrawingsView, FamiliesView, FamilyFull, FrameView, HistoryView, LedgerView,
-  InstrumentReading,
-  LarderView, MeasurementsView, MomentView, OutingsView, PhotoId, PatternsView, PatternView, PlanView, Problem, ReachSeasonView, SearchView, SeasonStateView, StoresView, TonightView, UsesView, WatersView,
-} from '../../contract/index.ts' // prettier-ignore
-
-/** Windows of a reach to keep, with the hash of what they were worked out from. */
-export interface SeasonWindows {
-  readonly reachId: string
-  readonly inputHash: string
-  readonly windows: readonly EmergenceWindow[]
-}
-
-/** Whose ledger is read. */
-export type LedgerOf = { readonly compartmentId: string } | { readonly materialId: string }
+  CommandInput,
+  CommandKind,
+  CommandResult,
+  PatternView,
+  Problem,
+  RouteAnswer,
+  RouteBody,
+  RouteName,
+  RouteQuery,
+} from '../../contract/index.ts'
+import { PATHS } from '../../contract/paths.ts'
 
 /** A write to send: its id makes a repeated one harmless. */
 export interface Sent<Kind extends CommandKind = CommandKind> {
@@ -23,104 +19,113 @@ export interface Sent<Kind extends CommandKind = CommandKind> {
   readonly body: CommandInput<Kind>
 }
 
+/** What is asked, with ids as plain text: the server says where one is none. */
+export type Loose<Asked> = Asked extends string
+  ? string
+  : Asked extends readonly (infer Row)[]
+    ? readonly Loose<Row>[]
+    : Asked extends object
+      ? { readonly [Key in keyof Asked]: Loose<Asked[Key]> }
+      : Asked
+
 /** Writes whose bodies are tables. */
 const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
 
+/** Where a route is, with its parameters put in. */
+const at = (name: RouteName, id = ''): string => PATHS[name].replace(/:\w+/, id)
+
 /** The server's data. Every write makes all views stale: they are small, local and cheap to ask again. */
 export const api = createApi({
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: fetchBaseQuery({ baseUrl: '/' }),
   tagTypes: ['all', 'shipped'],
   refetchOnReconnect: true,
-  endpoints: (build) => ({
-    frame: build.query<FrameView, void>({ query: () => '/frame', providesTags: ['all'] }),
-    tonight: build.query<TonightView, void>({ query: () => '/tonight', providesTags: ['all'] }),
-    moment: build.query<MomentView, { reachId: string; on: string; localMin: number }>({
-      query: (params) => ({ url: '/moment', params }),
-      providesTags: ['all'],
-    }),
-    waters: build.query<WatersView, void>({ query: () => '/waters', providesTags: ['all'] }),
-    season: build.query<SeasonStateView, void>({ query: () => '/season', providesTags: ['all'] }),
-    reachSeason: build.query<ReachSeasonView, string>({
-      query: (reachId) => ({ url: '/season/reach', params: { reachId } }),
-      providesTags: ['all'],
-    }),
-    keepWindows: build.mutation<{ kept: boolean }, SeasonWindows>({
-      query: (body) => ({ url: '/season/windows', method: 'POST', body }),
-    }),
-    larder: build.query<LarderView, void>({ query: () => '/larder', providesTags: ['all'] }),
-    patterns: build.query<PatternsView, void>({ query: () => '/patterns', providesTags: ['all'] }),
-    pattern: build.query<PatternView | null, string>({
-      query: (id) => `/patterns/${id}`,
-      providesTags: ['all'],
-    }),
-    patternsOf: build.query<readonly PatternView[], readonly string[]>({
-      queryFn: async (ids, _api, _options, ask) => {
-        const answers = await Promise.all(ids.map((id) => ask(`/patterns/${id}`)))
-        const failed = answers.find(({ error }) => error)
-        return failed?.error
-          ? { error: failed.error }
-          : { data: answers.flatMap(({ data }) => (data as PatternView | null) ?? []) }
-      },
-      providesTags: ['all'],
-    }),
-    drawings: build.query<DrawingsView, readonly string[]>({
-      query: (keys) => ({ url: '/drawings', params: { keys: keys.join(',') } }),
-    }),
-    families: build.query<FamiliesView, void>({ query: () => '/families', providesTags: ['all'] }),
-    catalogue: build.query<FamiliesView, void>({ query: () => '/catalogue', providesTags: ['shipped'] }),
-    family: build.query<FamilyFull, string>({ query: (id) => `/families/${id}`, providesTags: ['shipped'] }),
-    bench: build.query<BenchView, void>({ query: () => '/bench', providesTags: ['all'] }),
-    plan: build.query<PlanView, void>({ query: () => '/plan', providesTags: ['all'] }),
-    boxes: build.query<BoxesView, void>({ query: () => '/boxes', providesTags: ['all'] }),
-    history: build.query<HistoryView, void>({ query: () => '/history', providesTags: ['all'] }),
-    ledger: build.query<LedgerView, LedgerOf>({
-      query: (params) => ({ url: '/ledger', params }),
-      providesTags: ['all'],
-    }),
-    outings: build.query<OutingsView, void>({ query: () => '/outings', providesTags: ['all'] }),
-    stores: build.query<StoresView, void>({ query: () => '/stores', providesTags: ['all'] }),
-    materialUses: build.query<UsesView, string>({
-      query: (id) => `/materials/${id}/uses`,
-      providesTags: ['all'],
-    }),
-    measurements: build.query<MeasurementsView, void>({ query: () => '/measurements', providesTags: ['all'] }),
-    actions: build.query<ActionsView, void>({ query: () => '/actions', providesTags: ['all'] }),
-    search: build.query<SearchView, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
-    instrument: build.mutation<InstrumentReading, { kind: 'scale' | 'timer'; expected: number }>({
-      query: (body) => ({ url: '/instruments/read', method: 'POST', body }),
-    }),
-    takePhoto: build.mutation<{ photoId: PhotoId }, Blob>({
-      query: (body) => ({ url: '/photos', method: 'POST', body }),
-    }),
-    // rows come as text from the worker that read them, so that the page does not stand still over them
-    takeReadings: build.mutation<CommandResult, ReadingsAsText>({
-      query: ({ rowsJson, importId, id, ...readings }) => ({
-        url: '/imports',
-        method: 'POST',
-        body: new Blob(
-          [
-            `{"id":${JSON.stringify(id)},"kind":"readingsImport","body":{"importId":${JSON.stringify(importId)},"readings":{"rows":${rowsJson},${JSON.stringify(readings).slice(1)}}}`,
-          ],
-          { type: 'application/json' },
-        ),
+  endpoints: (build) => {
+    /** A route that is asked nothing, one that is asked a query, and one that names a subject. */
+    const plain = <Name extends RouteName>(name: Name, tag: 'all' | 'shipped' = 'all') =>
+      build.query<RouteAnswer<Name>, void>({ query: () => at(name), providesTags: [tag] })
+    const asked = <Name extends RouteName>(name: Name) =>
+      build.query<RouteAnswer<Name>, Loose<RouteQuery<Name>>>({
+        query: (params) => ({ url: at(name), params: params as Record<string, unknown> }),
+        providesTags: ['all'],
+      })
+    const named = <Name extends RouteName>(name: Name, tag: 'all' | 'shipped' = 'all') =>
+      build.query<RouteAnswer<Name>, string>({ query: (id) => at(name, id), providesTags: [tag] })
+    const posted = <Name extends RouteName>(name: Name) =>
+      build.mutation<RouteAnswer<Name>, Loose<RouteBody<Name>>>({
+        query: (body) => ({ url: at(name), method: 'POST', body }),
+      })
+    return {
+      frame: plain('frame'),
+      tonight: plain('tonight'),
+      moment: asked('moment'),
+      waters: plain('waters'),
+      season: plain('season'),
+      reachSeason: asked('reachSeason'),
+      keepWindows: posted('seasonWindows'),
+      larder: plain('larder'),
+      patterns: plain('patterns'),
+      pattern: named('pattern'),
+      patternsOf: build.query<readonly PatternView[], readonly string[]>({
+        queryFn: async (ids, _api, _options, ask) => {
+          const answers = await Promise.all(ids.map((id) => ask(at('pattern', id))))
+          const failed = answers.find(({ error }) => error)
+          return failed?.error
+            ? { error: failed.error }
+            : { data: answers.flatMap(({ data }) => (data as PatternView | null) ?? []) }
+        },
+        providesTags: ['all'],
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['all']),
-    }),
-    command: build.mutation<CommandResult, Sent>({
-      query: (body) => ({
-        url: TABLES.has(body.kind) ? '/imports' : '/commands',
-        method: 'POST',
-        body,
+      drawings: build.query<RouteAnswer<'drawings'>, readonly string[]>({
+        query: (keys) => ({ url: at('drawings'), params: { keys: keys.join(',') } }),
       }),
-      // the settings say how hook sizes are counted, so that what shipped reads anew
-      invalidatesTags: (_result, error, { kind }) => {
-        if (error) return []
-        return kind === 'settingsSave' || kind === 'familyCreate' || kind === 'undo'
-          ? ['all', 'shipped']
-          : ['all']
-      },
-    }),
-  }),
+      families: plain('families'),
+      catalogue: plain('catalogue', 'shipped'),
+      family: named('family', 'shipped'),
+      bench: plain('bench'),
+      plan: plain('plan'),
+      boxes: plain('boxes'),
+      history: plain('history'),
+      ledger: asked('ledger'),
+      outings: plain('outings'),
+      stores: plain('stores'),
+      materialUses: named('materialUses'),
+      measurements: plain('measurements'),
+      actions: plain('actions'),
+      search: asked('search'),
+      instrument: posted('instrument'),
+      takePhoto: build.mutation<RouteAnswer<'photos'>, Blob>({
+        query: (body) => ({ url: at('photos'), method: 'POST', body }),
+      }),
+      // rows come as text from the worker that read them, so that the page does not stand still over them
+      takeReadings: build.mutation<CommandResult, ReadingsAsText>({
+        query: ({ rowsJson, importId, id, ...readings }) => ({
+          url: at('imports'),
+          method: 'POST',
+          body: new Blob(
+            [
+              `{"id":${JSON.stringify(id)},"kind":"readingsImport","body":{"importId":${JSON.stringify(importId)},"readings":{"rows":${rowsJson},${JSON.stringify(readings).slice(1)}}}`,
+            ],
+            { type: 'application/json' },
+          ),
+        }),
+        invalidatesTags: (_result, error) => (error ? [] : ['all']),
+      }),
+      command: build.mutation<CommandResult, Sent>({
+        query: (body) => ({
+          url: at(TABLES.has(body.kind) ? 'imports' : 'command'),
+          method: 'POST',
+          body,
+        }),
+        // the settings say how hook sizes are counted, so that what shipped reads anew
+        invalidatesTags: (_result, error, { kind }) => {
+          if (error) return []
+          return kind === 'settingsSave' || kind === 'familyCreate' || kind === 'undo'
+            ? ['all', 'shipped']
+            : ['all']
+        },
+      }),
+    }
+  },
 })
 
 export const {

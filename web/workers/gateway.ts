@@ -1,7 +1,7 @@
 import { proxy, wrap } from 'comlink'
 import type { Remote } from 'comlink'
 import type { JobInput, JobName, JobProgress, JobResult } from './jobs.ts'
-import type { WorkerApi } from './worker.ts'
+import type { WorkerApi } from './workerApi.ts'
 
 /** The answer of a job that was stopped, by its user or by a newer one of the same key. */
 export type Stopped = { readonly kind: 'stopped' }
@@ -13,7 +13,7 @@ interface RunOptions<Name extends JobName> {
   /** which of the workers, so that halves of one piece of work run side by side */
   readonly lane?: number
   readonly signal?: AbortSignal
-  /** a stop ends the worker itself: for work that does not look up in the middle, as a solver's slice */
+  /** a stop ends the worker itself, which is then this job's own: for work that does not look up in the middle, as a solver's slice */
   readonly byForce?: boolean
 }
 
@@ -22,40 +22,45 @@ interface Lane {
   readonly remote: Remote<WorkerApi>
 }
 
-const warm = new Map<number, Lane>()
+const warm = new Map<string, Lane>()
 
-function laneOf(lane: number): Lane {
-  const known = warm.get(lane)
+function laneOf(name: string): Lane {
+  const known = warm.get(name)
   if (known) return known
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
   const made = { worker, remote: wrap<WorkerApi>(worker) }
-  warm.set(lane, made)
+  warm.set(name, made)
   return made
 }
 
-const running = new Map<string, number>()
+/** How the job of each key is stopped, as long as it runs. */
+const running = new Map<string, () => void>()
 let started = 0
 
-/** The one way to heavy work: runs a job in the worker, with progress, until it is done or stopped. */
+/** The one way to heavy work: runs a job in a worker, with progress, until it is done or stopped. */
 export async function runJob<Name extends JobName>(
   name: Name,
   input: JobInput<Name>,
   { key, onProgress, signal, lane = 0, byForce = false }: RunOptions<Name>,
 ): Promise<JobResult<Name> | Stopped> {
-  const { worker, remote } = laneOf(lane)
-  const before = running.get(key)
-  if (before !== undefined) await remote.stop(`${key}:${before}`)
-  const mine = (started += 1)
-  running.set(key, mine)
-  const id = `${key}:${mine}`
+  running.get(key)?.()
+  if (signal?.aborted) return { kind: 'stopped' }
+  // what is ended by force has a worker of its own, so that its neighbours go on
+  const laneName = byForce ? `own:${key}` : String(lane)
+  const { worker, remote } = laneOf(laneName)
+  const id = `${key}:${(started += 1)}`
   let end: (nothing: null) => void = () => undefined
   const ended = new Promise<null>((resolve) => (end = resolve))
+  let over = false
   const stop = () => {
-    if (!byForce) return void remote.stop(id)
-    worker.terminate()
-    if (warm.get(lane)?.worker === worker) warm.delete(lane)
+    over = true
+    if (byForce) {
+      worker.terminate()
+      if (warm.get(laneName)?.worker === worker) warm.delete(laneName)
+    } else void remote.stop(id)
     end(null)
   }
+  running.set(key, stop)
   signal?.addEventListener('abort', stop)
   try {
     const run = remote.run as unknown as (...args: unknown[]) => Promise<JobResult<Name> | null>
@@ -63,11 +68,11 @@ export async function runJob<Name extends JobName>(
       id,
       name,
       input,
-      proxy((progress: JobProgress<Name>) => onProgress?.(progress)),
+      proxy((progress: JobProgress<Name>) => (over ? undefined : onProgress?.(progress))),
     )
     return (await Promise.race([work, ended])) ?? { kind: 'stopped' }
   } finally {
     signal?.removeEventListener('abort', stop)
-    if (running.get(key) === mine) running.delete(key)
+    if (running.get(key) === stop) running.delete(key)
   }
 }

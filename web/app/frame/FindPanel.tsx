@@ -68,9 +68,12 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
   const dispatch = useAppDispatch()
   const trimmed = words.trim()
   // only what answers these very words: Enter must not open what an earlier beginning had found
-  const { currentData: data, isFetching } = useSearchQuery(trimmed, {
-    skip: trimmed === '' || only === 'actions',
-  })
+  const { currentData: data, isFetching } = useSearchQuery(
+    { q: trimmed },
+    {
+      skip: trimmed === '' || only === 'actions',
+    },
+  )
   const [goWhenFound, setGoWhenFound] = useState(false)
   useEffect(() => {
     field.current?.focus()

@@ -194,7 +194,7 @@ export default function Larder() {
   const [words, setWords] = useState('')
   const [all, setAll] = useState(false)
   const [weather, setWeather] = useState<Weather>('any')
-  const { data: season } = useReachSeasonQuery(moment?.reachId ?? '', { skip: !moment })
+  const { data: season } = useReachSeasonQuery({ reachId: moment?.reachId ?? '' }, { skip: !moment })
   const rows = useMemo(() => rowsAt(data?.stages ?? [], moment, reach), [data, moment, reach])
   const keys = useMemo(() => {
     const shift = (minutes: number) => () => {

@@ -36,7 +36,7 @@ interface StageSeasonProps {
 /** When a stage is about on the reach of the moment, how sure that is, and what the notes made of it. */
 export function StageSeason({ stage }: StageSeasonProps) {
   const moment = useMoment()
-  const { data } = useReachSeasonQuery(moment?.reachId ?? '', { skip: !moment })
+  const { data } = useReachSeasonQuery({ reachId: moment?.reachId ?? '' }, { skip: !moment })
   const command = useCommand()
   if (!moment || !data) return null
   const windows = data.windows.filter(({ after }) => after.stageKey === stage.id)

@@ -1,10 +1,10 @@
 import { createEvents } from 'ics'
 import type { EventAttributes } from 'ics'
-import { unparse } from 'papaparse'
 import { dateOf, firstDayOf, HALF_YEAR_DAYS, lastDayOf, newYearOf, peakDayOf } from '../../../core/index.ts'
 import type { EmergenceWindow } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { saveFile } from '../../files/saveFile.ts'
+import { csvOf } from '../../files/saveCsv.ts'
 
 /** A stage that hardly belongs to this kind of water is no entry for a calendar. */
 const LEAST_TYPICAL = 0.3
@@ -66,7 +66,7 @@ export function yearCsv(of: YearOfReach): string {
       window.noneShare.toFixed(2),
     ]
   })
-  return unparse([head, ...rows], { escapeFormulae: true })
+  return csvOf([head, ...rows])
 }
 
 const dateParts = (on: string): [number, number, number] => [

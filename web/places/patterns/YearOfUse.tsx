@@ -59,7 +59,7 @@ function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean
     const controller = new AbortController()
     const stateOf = async (reach: ReachChoice) => {
       const there = { ...moment, reachId: reach.reachId, reach }
-      const season = dispatch(api.endpoints.reachSeason.initiate(reach.reachId))
+      const season = dispatch(api.endpoints.reachSeason.initiate({ reachId: reach.reachId }))
       const view = await season.unwrap()
       season.unsubscribe()
       return {

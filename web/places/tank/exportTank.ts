@@ -1,7 +1,7 @@
-import { unparse } from 'papaparse'
 import { depthAtTime } from '../../../core/index.ts'
 import { saveFile } from '../../files/saveFile.ts'
 import type { InTank } from './tankFlies.ts'
+import { csvOf } from '../../files/saveCsv.ts'
 
 const STEP_S = 0.25
 
@@ -23,7 +23,7 @@ export function tankCsv(flies: readonly InTank[]): string {
     })
     return [timeS.toFixed(2), ...depths]
   })
-  return unparse([head, ...rows], { escapeFormulae: true })
+  return csvOf([head, ...rows])
 }
 
 export const saveCsv = (flies: readonly InTank[]): void =>

@@ -56,7 +56,7 @@ interface ReachSheetProps {
 
 /** A reach: how warm it is through the year and in the weeks to come, and where that is known from. */
 export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
-  const { data } = useReachSeasonQuery(line.id)
+  const { data } = useReachSeasonQuery({ reachId: line.id })
   const { data: frame } = useFrameQuery()
   const { units, temperature, depth } = useWording()
   const command = useCommand()
