@@ -1,35 +1,13 @@
 import { useState } from 'react'
-import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useBoxesQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
-import { ListedFly } from '../../drawing/ListedFly.tsx'
-import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select } from '../../ui/fields.tsx'
-import { Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
-
-const Flies = styled.ul`
-  li {
-    display: grid;
-    grid-template-columns: 84px minmax(0, 1fr) auto auto;
-    gap: 10px;
-    align-items: center;
-    min-height: 48px;
-    padding: 3px 0;
-    border-bottom: 1px solid var(--rule);
-  }
-  @media (max-width: 700px) {
-    li {
-      grid-template-columns: minmax(0, 1fr) auto auto;
-    }
-    .fly {
-      display: none;
-    }
-  }
-`
+import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { PocketOf } from './PocketOf.tsx'
 
 interface Gone {
   readonly compartmentId: string
@@ -41,7 +19,6 @@ interface Gone {
 export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
   const { data } = useBoxesQuery()
   const command = useCommand()
-  const pxPerMm = useTrueSize()
   const [gone, setGone] = useState<readonly Gone[]>([])
   const [cause, setCause] = useState<wording.LossCause>('bottom')
   const [fault, setFault] = useState<string | null>(null)
@@ -151,57 +128,13 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
           .filter(({ id }) => all || packedInto.size === 0 || packedInto.has(id))
           .filter(({ flies }) => flies.some(({ count }) => count > 0))
           .map((place) => (
-            <Section key={place.id}>
-              <h2>
-                {place.label} <Quiet>{box.name}</Quiet>
-              </h2>
-              <Flies>
-                {place.flies
-                  .filter(({ count }) => count > 0)
-                  .map((fly) => {
-                    const missing = countOf(place.id, fly.variantId)
-                    const name = `${fly.patternName} ${fly.label}`
-                    return (
-                      <li key={fly.variantId}>
-                        <span className="fly">
-                          <ListedFly drawingKey={fly.drawingKey} pxPerMm={pxPerMm} />
-                        </span>
-                        <span>
-                          {name} <Quiet>{fly.count} packed</Quiet>
-                        </span>
-                        <span
-                          className="figures"
-                          style={{
-                            color: missing > 0 ? 'var(--madder)' : 'var(--quiet)',
-                            minWidth: 60,
-                            textAlign: 'right',
-                          }}
-                        >
-                          {missing > 0 ? `−${missing}` : ''}
-                        </span>
-                        <Row $gap={4}>
-                          <Button
-                            large
-                            onPress={() => tap(place.id, fly.variantId, -1)}
-                            isDisabled={missing === 0}
-                            aria-label={`One less ${name} missing`}
-                          >
-                            −
-                          </Button>
-                          <Button
-                            large
-                            onPress={() => tap(place.id, fly.variantId, 1)}
-                            isDisabled={missing >= fly.count}
-                            aria-label={`One ${name} missing`}
-                          >
-                            Gone
-                          </Button>
-                        </Row>
-                      </li>
-                    )
-                  })}
-              </Flies>
-            </Section>
+            <PocketOf
+              key={place.id}
+              place={place}
+              boxName={box.name}
+              countOf={(variantId) => countOf(place.id, variantId)}
+              onTap={(variantId, by) => tap(place.id, variantId, by)}
+            />
           )),
       )}
     </>

@@ -1,0 +1,65 @@
+import type { BenchView } from '../../../contract/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import { Cautions } from './Cautions.tsx'
+import { StepFigures } from './StepFigures.tsx'
+import type { useViseActions } from './useViseActions.ts'
+
+type OnVise = NonNullable<BenchView['onVise']>
+
+interface StepPanelProps {
+  readonly vise: OnVise
+  readonly step: OnVise['steps'][number]
+  readonly actions: ReturnType<typeof useViseActions>
+}
+
+/** The step at hand, large: what to do, of what, with the numbers for this hook, and what usually goes wrong. */
+export function StepPanel({ vise, step, actions }: StepPanelProps) {
+  const { batch, steps, shankMm } = vise
+  return (
+    <div>
+      <Quiet>
+        {batch.patternName} {batch.label} on {vise.hookName} · step {actions.now + 1} of {steps.length}
+      </Quiet>
+      <h2 aria-live="polite">{step.title}</h2>
+      {step.materialName ? (
+        <p className="material">
+          <span
+            style={{
+              display: 'inline-block',
+              width: 18,
+              height: 18,
+              marginRight: 8,
+              verticalAlign: -3,
+              border: '1px solid var(--quiet)',
+              background: step.colourHex ?? 'transparent',
+            }}
+          />
+          {step.materialName}
+        </p>
+      ) : null}
+      <StepFigures step={step} shankMm={shankMm} />
+      {step.note ? <p>{step.note}</p> : null}
+      {step.tip ? (
+        <p>
+          <Quiet>{step.tip}</Quiet>
+        </p>
+      ) : null}
+      <Cautions key={step.key} step={step} />
+      {actions.station ? (
+        <p style={{ fontSize: '1.25rem' }}>
+          <span className="figures">{actions.station.through}</span> of{' '}
+          <span className="figures">{actions.station.flies}</span> through this step
+        </p>
+      ) : null}
+      <Row style={{ paddingTop: 8 }}>
+        <Button large look="main" onPress={actions.next}>
+          Next step
+        </Button>
+        <Button large onPress={actions.back} isDisabled={actions.now === 0}>
+          Back
+        </Button>
+      </Row>
+    </div>
+  )
+}

@@ -1,0 +1,28 @@
+import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import { HowItCame } from './HowItCame.tsx'
+import { SaveCard } from './card/SaveCard.tsx'
+import { ServesWhat } from './ServesWhat.tsx'
+import type { WorkedOut } from './useFlyReport.ts'
+import { WhatItTakes } from './WhatItTakes.tsx'
+import { YearOfUse } from './YearOfUse.tsx'
+
+interface FollowingFiguresProps {
+  readonly worked: WorkedOut
+  readonly draft: Draft
+  readonly variant: DraftVariant
+  readonly meantFor: readonly string[]
+  readonly waterTempC: number
+}
+
+/** What follows from the fly and may come a moment after the edit: what it serves and takes, its card, how its figures came. */
+export function FollowingFigures({ worked, draft, variant, meantFor, waterTempC }: FollowingFiguresProps) {
+  return (
+    <>
+      <ServesWhat worked={worked} meantFor={meantFor} />
+      <YearOfUse worked={worked} meantFor={meantFor} />
+      {draft.components.length > 0 ? <WhatItTakes worked={worked} /> : null}
+      <SaveCard draft={draft} variant={variant} worked={worked} serves={draft.serves.map(({ name }) => name)} />
+      <HowItCame worked={worked} waterTempC={waterTempC} />
+    </>
+  )
+}

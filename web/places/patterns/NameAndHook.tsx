@@ -1,0 +1,48 @@
+import { MaterialPicker } from './MaterialPicker.tsx'
+import { withDrawer } from './DressingLines.tsx'
+import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { TextField } from '../../ui/fields.tsx'
+import { Quiet, Row, Section } from '../../ui/layout.tsx'
+
+interface NameAndHookProps {
+  readonly draft: Draft
+  readonly chosen: DraftVariant
+  readonly book: MaterialBook
+  readonly onChange: ChangeDraft
+  readonly fault: string | undefined
+  readonly isNew: boolean
+}
+
+/** What the pattern is called, and the hook of the chosen variant. */
+export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: NameAndHookProps) {
+  return (
+    <Section>
+      <Row $align="start">
+        <TextField
+          label="Name"
+          value={draft.name}
+          onChange={(name) => onChange({ name })}
+          width="220px"
+          maxLength={80}
+          fault={fault}
+          autoFocus={isNew}
+        />
+        <MaterialPicker
+          kind="hook"
+          materialId={chosen.hookMaterialId}
+          book={book}
+          onPick={(hookMaterialId, minted) =>
+            onChange((before) => ({
+              ...withDrawer(before, minted),
+              variants: before.variants.map((variant) =>
+                variant.id === chosen.id ? { ...variant, hookMaterialId } : variant,
+              ),
+            }))
+          }
+        />
+      </Row>
+      <Quiet>The hook is that of {chosen.label}.</Quiet>
+    </Section>
+  )
+}

@@ -1,0 +1,34 @@
+import { useNavigate } from 'react-router'
+import type { PatternView } from '../../../contract/index.ts'
+import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NoteField } from '../../ui/fields.tsx'
+import { Section } from '../../ui/layout.tsx'
+import { useCommand } from '../../wire/useCommand.ts'
+
+interface NoteAndPutAwayProps {
+  readonly draft: Draft
+  readonly dirty: boolean
+  readonly pattern: PatternView | undefined
+  readonly onChange: ChangeDraft
+}
+
+/** The pattern's note, and putting it away once it is saved. */
+export function NoteAndPutAway({ draft, dirty, pattern, onChange }: NoteAndPutAwayProps) {
+  const command = useCommand()
+  const navigate = useNavigate()
+  const putAway = async ({ id, version }: PatternView) => {
+    const delivery = await command('patternArchive', { patternId: id, version })
+    if (delivery.kind === 'done') void navigate('/patterns')
+  }
+  return (
+    <Section>
+      <NoteField label="Note" value={draft.note} onChange={(note) => onChange({ note })} width="520px" />
+      {pattern && draft.version !== null ? (
+        <Button onPress={() => void putAway(pattern)} isDisabled={dirty}>
+          Put the pattern away
+        </Button>
+      ) : null}
+    </Section>
+  )
+}

@@ -1,0 +1,55 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { PatternView } from '../../../contract/index.ts'
+import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft } from '../../recipe/draft.ts'
+import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+
+const KEEP_AFTER_MS = 400
+
+/** Keeps an unsaved draft on this machine: a moment after each change, and when the sheet or the tab is left. */
+function useKeptDraft(draft: Draft | null, dirty: boolean): void {
+  const latest = useRef({ draft, dirty })
+  useEffect(() => {
+    latest.current = { draft, dirty }
+    if (!dirty || !draft) return
+    const timer = setTimeout(() => keepDraft(draft), KEEP_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [draft, dirty])
+  useEffect(() => {
+    const keepNow = () => {
+      const { draft: unsaved, dirty: isDirty } = latest.current
+      if (isDirty && unsaved) keepDraft(unsaved)
+    }
+    window.addEventListener('pagehide', keepNow)
+    return () => {
+      window.removeEventListener('pagehide', keepNow)
+      keepNow()
+    }
+  }, [])
+}
+
+/** The draft of the sheet: kept on this machine with every change, until it is saved or given up. */
+export function useDraft(pattern: PatternView | undefined, isNew: boolean) {
+  const [draft, setDraft] = useState<Draft | null>(null)
+  const [dirty, setDirty] = useState(false)
+  const id = isNew ? 'new' : pattern?.id
+  useEffect(() => {
+    if (!id || (!isNew && !pattern)) return
+    // a new pattern that was just saved: what was typed since then stands
+    if (pattern && draft?.patternId === pattern.id) return
+    const kept = keptDraft(id)
+    setDraft(kept ?? (pattern ? draftOf(pattern) : emptyDraft()))
+    setDirty(Boolean(kept))
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
+  }, [id, Boolean(pattern)])
+  const change = useCallback<ChangeDraft>((edit) => {
+    setDraft((before) => before && { ...before, ...(typeof edit === 'function' ? edit(before) : edit) })
+    setDirty(true)
+  }, [])
+  useKeptDraft(draft, dirty)
+  const reset = (next: Draft) => {
+    if (draft) dropDraft(draft)
+    setDraft(next)
+    setDirty(false)
+  }
+  return { draft, dirty, change, reset }
+}

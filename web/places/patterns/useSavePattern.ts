@@ -1,0 +1,42 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import type { Problem } from '../../../contract/index.ts'
+import { api } from '../../wire/api.ts'
+import { useAppDispatch } from '../../wire/store.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { toCommand } from '../../recipe/draft.ts'
+import type { Draft } from '../../recipe/draft.ts'
+
+/** The version of the row as it is now, from a refusal of a stale save. */
+export function versionOf({ current }: Problem): number | null {
+  const version = current && typeof current === 'object' && 'version' in current ? current.version : null
+  return typeof version === 'number' ? version : null
+}
+
+/** Saving a pattern: what was refused, and whether it is on its way. */
+export function useSavePattern(draft: Draft | null, isNew: boolean, reset: (next: Draft) => void) {
+  const command = useCommand()
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const [saving, setSaving] = useState(false)
+  const save = async (asVersion: number | null) => {
+    if (!draft) return
+    setSaving(true)
+    setProblem(null)
+    const delivery = await command('patternSave', toCommand({ ...draft, version: asVersion }), {
+      quietly: true,
+    })
+    setSaving(false)
+    if (delivery.kind === 'refused') {
+      setProblem(delivery.problem)
+      dispatch(api.util.invalidateTags(['all']))
+      return
+    }
+    if (delivery.kind === 'waiting') return
+    // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
+    reset({ ...draft, version: (asVersion ?? 0) + 1 })
+    if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
+  }
+  return { problem, saving, save, forget: () => setProblem(null) }
+}
