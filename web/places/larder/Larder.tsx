@@ -1,120 +1,24 @@
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import styled from 'styled-components'
-import { bandIn, curveC, epochDayOf, MONTH_STARTS, stageLikelihood, wording } from '../../../core/index.ts'
-import type { ReachState, StageLikelihood, Weather } from '../../../core/index.ts'
-import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import type { Weather } from '../../../core/index.ts'
 import { useLarderQuery, useReachSeasonQuery } from '../../wire/api.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
 import { useReachState } from '../../moment/useReachState.ts'
-import { chooseMoment, light } from '../../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { chooseMoment } from '../../wire/state.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
-import type { Moment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
-import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { Heading, Row } from '../../ui/layout.tsx'
 import { LarderDay } from './LarderDay.tsx'
-import { dayOf, LarderYear, useYearRows } from './LarderYear.tsx'
-import type { YearRow } from './LarderYear.tsx'
-import { MonthStrip } from '../../parts/MonthStrip.tsx'
+import { LarderYear, useYearRows } from './LarderYear.tsx'
 import { StageSheet } from './StageSheet.tsx'
 
-const Rows = styled(Dense)`
-  tbody tr {
-    cursor: pointer;
-  }
-  tbody tr[data-lit='true'] td {
-    background: var(--panel);
-  }
-  button.name {
-    padding: 2px 0;
-    min-height: 28px;
-    font: inherit;
-    text-align: left;
-    color: var(--thistle);
-    background: none;
-    border: 0;
-    cursor: pointer;
-    text-decoration: underline;
-    text-underline-offset: 2px;
-    text-decoration-color: var(--rule);
-  }
-  .swatch {
-    display: inline-block;
-    width: 12px;
-    height: 12px;
-    margin-right: 3px;
-    border: 1px solid var(--quiet);
-    border-radius: 2px;
-    vertical-align: -1px;
-  }
-`
-
-interface Row {
-  readonly stage: StageLine
-  readonly found: StageLikelihood
-}
-
-/** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
-function rowsAt(stages: readonly StageLine[], moment: Moment | null, reach: ReachState): readonly Row[] {
-  const on = moment?.on ?? SOME_DAY
-  const day = epochDayOf(on)
-  return stages
-    .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))
-    .sort(
-      (a, b) => b.found.likelihood.value * b.stage.importance - a.found.likelihood.value * a.stage.importance,
-    )
-}
-
-function StageRow({
-  row,
-  moment,
-  onOpen,
-}: {
-  readonly row: Row
-  readonly moment: Moment | null
-  readonly onOpen: () => void
-}) {
-  const { stage, found } = row
-  const dispatch = useAppDispatch()
-  const lit = useAppSelector((state) => state.view.lit)
-  const band = bandIn(stage, moment?.reach.waterKind ?? 'freestone')
-  return (
-    <tr
-      data-lit={lit === stage.id}
-      onClick={onOpen}
-      onMouseEnter={() => dispatch(light(stage.id))}
-      onMouseLeave={() => dispatch(light(null))}
-    >
-      <td>
-        <button type="button" className="name" onClick={onOpen}>
-          {stage.foodName}, {stage.stageName}
-        </button>
-      </td>
-      <td className="number">{wording.inTen(found.likelihood.value)}</td>
-      <td>
-        <MonthStrip months={stage.months} month={moment ? Number(moment.on.slice(5, 7)) - 1 : -1} />
-      </td>
-      <td>{band ? wording.depthBandName[band] : 'not here'}</td>
-      <td className="number">
-        {found.lengthMmHigh > 0 ? `${Math.round(found.lengthMmLow)}–${Math.round(found.lengthMmHigh)} mm` : '–'}
-      </td>
-      <td>
-        {stage.colours.slice(0, 3).map(({ name, hexWet }) => (
-          <span key={name} className="swatch" style={{ background: hexWet }} title={`${name}, wet`} />
-        ))}
-      </td>
-      <td className="number">{stage.servedBy.length > 0 ? stage.onHand : '–'}</td>
-    </tr>
-  )
-}
+import { SaveYear } from './SaveYear.tsx'
+import { SOME_DAY } from './someDay.ts'
+import { rowsAt, StagesNow } from './StagesNow.tsx'
 
 const StageEdit = lazy(() => import('./edit/StageEdit.tsx'))
-
-const MOST_ROWS = 60
-/** Before there is a water, and with it a moment. */
-const SOME_DAY = '2026-06-01'
 
 const VIEWS = [
   { id: 'now', name: 'Now' },
@@ -131,58 +35,6 @@ const WEATHERS: readonly { readonly id: Weather; readonly name: string }[] = [
   { id: 'windy', name: 'windy' },
   { id: 'calm', name: 'calm' },
 ]
-
-interface SaveYearProps {
-  readonly rows: readonly YearRow[] | null
-  readonly stages: readonly StageLine[]
-  readonly season: ReachSeasonView | undefined
-  readonly moment: Moment | null
-}
-
-/** The year of the reach to take along: as a table, for a calendar, as a picture, on paper. */
-function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
-  if (!season || !moment || season.windows.length === 0) return null
-  const { reach, on } = moment
-  const year = {
-    reachName: reach.reachName,
-    year: Number(on.slice(0, 4)),
-    south: reach.latitudeDeg < 0,
-    waterKind: reach.waterKind,
-    stages,
-    season,
-  }
-  const load = () => import('./exportYear.ts')
-  const drawn = {
-    title: `${reach.reachName}, ${reach.waterName}: what trout eat through ${on.slice(0, 4)}`,
-    warmth: MONTH_STARTS.map((day) => `${curveC(season.warmth.model, day + 15).toFixed(0)}°`),
-    rows: (rows ?? []).map(({ stage, year: { values, highs } }) => ({
-      name: `${stage.foodName}, ${stage.stageName}`,
-      values,
-      highs,
-      seenDays: (season.seenOn[stage.id] ?? []).map(dayOf),
-    })),
-  }
-  const draw = () => import('./drawYear.ts')
-  return (
-    <>
-      <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>Save the table</Button>
-      <Button onPress={() => void load().then(({ saveYearIcs }) => saveYearIcs(year))}>
-        Save for a calendar
-      </Button>
-      <Button
-        isDisabled={!rows}
-        onPress={() =>
-          void draw().then(({ saveYearPng }) => saveYearPng(drawn, `${reach.reachName}-${on.slice(0, 4)}.png`))
-        }
-      >
-        Save the picture
-      </Button>
-      <Button isDisabled={!rows} onPress={() => void draw().then(({ printYear }) => printYear(drawn))}>
-        Print it
-      </Button>
-    </>
-  )
-}
 
 /** What trout eat: stages at the moment, the likeliest first. */
 export default function Larder() {
@@ -312,36 +164,7 @@ export default function Larder() {
         />
       ) : null}
       {view === 'now' ? (
-        <>
-          <p>
-            <Quiet>
-              {reach.season ? 'By the warmth of this reach, your notes and the hour.' : 'By month and hour.'}{' '}
-              {shown.length} of {rows.length} stages.
-            </Quiet>
-          </p>
-          <Rows aria-label="Foods at this moment">
-            <thead>
-              <tr>
-                <th>food, stage</th>
-                <th className="number">likely</th>
-                <th>January to December</th>
-                <th>where</th>
-                <th className="number">length</th>
-                <th>wet</th>
-                <th className="number">flies</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.slice(0, MOST_ROWS).map((row) => (
-                <StageRow key={row.stage.id} row={row} moment={moment} onOpen={() => open(row.stage.id)} />
-              ))}
-            </tbody>
-          </Rows>
-          {shown.length > MOST_ROWS ? (
-            <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet>
-          ) : null}
-          {shown.length === 0 ? <p>Nothing here answers to that.</p> : null}
-        </>
+        <StagesNow shown={shown} of={rows.length} moment={moment} reach={reach} onOpen={open} />
       ) : null}
     </>
   )

@@ -1,0 +1,58 @@
+import { curveC, MONTH_STARTS } from '../../../core/index.ts'
+import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import type { Moment } from '../../moment/useMoment.ts'
+import { Button } from '../../ui/Button.tsx'
+import { dayOf } from './LarderYear.tsx'
+import type { YearRow } from './LarderYear.tsx'
+
+interface SaveYearProps {
+  readonly rows: readonly YearRow[] | null
+  readonly stages: readonly StageLine[]
+  readonly season: ReachSeasonView | undefined
+  readonly moment: Moment | null
+}
+
+/** The year of the reach to take along: as a table, for a calendar, as a picture, on paper. */
+export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
+  if (!season || !moment || season.windows.length === 0) return null
+  const { reach, on } = moment
+  const year = {
+    reachName: reach.reachName,
+    year: Number(on.slice(0, 4)),
+    south: reach.latitudeDeg < 0,
+    waterKind: reach.waterKind,
+    stages,
+    season,
+  }
+  const load = () => import('./exportYear.ts')
+  const drawn = {
+    title: `${reach.reachName}, ${reach.waterName}: what trout eat through ${on.slice(0, 4)}`,
+    warmth: MONTH_STARTS.map((day) => `${curveC(season.warmth.model, day + 15).toFixed(0)}°`),
+    rows: (rows ?? []).map(({ stage, year: { values, highs } }) => ({
+      name: `${stage.foodName}, ${stage.stageName}`,
+      values,
+      highs,
+      seenDays: (season.seenOn[stage.id] ?? []).map(dayOf),
+    })),
+  }
+  const draw = () => import('./drawYear.ts')
+  return (
+    <>
+      <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>Save the table</Button>
+      <Button onPress={() => void load().then(({ saveYearIcs }) => saveYearIcs(year))}>
+        Save for a calendar
+      </Button>
+      <Button
+        isDisabled={!rows}
+        onPress={() =>
+          void draw().then(({ saveYearPng }) => saveYearPng(drawn, `${reach.reachName}-${on.slice(0, 4)}.png`))
+        }
+      >
+        Save the picture
+      </Button>
+      <Button isDisabled={!rows} onPress={() => void draw().then(({ printYear }) => printYear(drawn))}>
+        Print it
+      </Button>
+    </>
+  )
+}
