@@ -13,7 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join, relative } from 'node:path'
+import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { ensureInstalled, root } from './project.mjs'
 
@@ -105,10 +105,10 @@ function workplace() {
   return here
 }
 
-/** Whether the tests related to a file pass in a workplace; what takes too long has not. */
-function testsPass(here, path) {
+/** Whether some tests pass in a workplace; what takes too long has not. */
+function testsPass(here, which) {
   return new Promise((resolve) => {
-    const args = ['related', path, '--run', '--bail=1', '--passWithNoTests', '--reporter=dot']
+    const args = [...which, '--run', '--bail=1', '--passWithNoTests', '--reporter=dot']
     const child = spawn(join(root, 'node_modules', '.bin', 'vitest'), args, { cwd: here, stdio: 'ignore' })
     const clock = setTimeout(() => child.kill('SIGKILL'), LONGEST_MS)
     child.on('close', (code) => {
@@ -116,6 +116,12 @@ function testsPass(here, path) {
       resolve(code === 0)
     })
   })
+}
+
+/** The tests beside a file find most faults at once; only what they pass is tried against all that are related. */
+async function survives(here, path) {
+  const beside = path.split('/').slice(0, 2).join('/')
+  return (await testsPass(here, ['run', `${beside}/`])) && testsPass(here, ['related', path])
 }
 
 const survivors = []
@@ -126,7 +132,7 @@ async function work() {
     const file = join(here, mutant.path)
     const text = readFileSync(file, 'utf8')
     writeFileSync(file, text.slice(0, mutant.from) + mutant.by + text.slice(mutant.to))
-    const survived = await testsPass(here, relative(here, file))
+    const survived = await survives(here, mutant.path)
     writeFileSync(file, text)
     tried += 1
     const what = `${mutant.path}:${mutant.line}  ${mutant.was.replace(/\s+/g, ' ').slice(0, 60)}  →  ${mutant.by.slice(0, 60)}`

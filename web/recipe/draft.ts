@@ -145,21 +145,3 @@ export function toCommand(draft: Draft): CommandInput<'patternSave'> {
   }
   return body as unknown as CommandInput<'patternSave'>
 }
-
-const KEY = 'heavy-thistle:draft:'
-
-/** Keeps a draft on this machine, so that a closed tab loses nothing. */
-export const keepDraft = (draft: Draft): void =>
-  localStorage.setItem(KEY + (draft.version === null ? 'new' : draft.patternId), JSON.stringify(draft))
-export const dropDraft = (draft: Draft): void =>
-  localStorage.removeItem(KEY + (draft.version === null ? 'new' : draft.patternId))
-
-/** A kept draft; null where there is none that can be read. */
-export function keptDraft(id: string): Draft | null {
-  try {
-    const stored: unknown = JSON.parse(localStorage.getItem(KEY + id) ?? 'null')
-    return stored && typeof stored === 'object' && 'components' in stored ? (stored as Draft) : null
-  } catch {
-    return null
-  }
-}

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PatternView } from '../../../contract/index.ts'
-import { draftOf, dropDraft, emptyDraft, keepDraft, keptDraft } from '../../recipe/draft.ts'
+import { draftOf, emptyDraft } from '../../recipe/draft.ts'
+import { dropDraft, keepDraft, keptDraft } from '../../recipe/keptDraft.ts'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 
 const KEEP_AFTER_MS = 400
