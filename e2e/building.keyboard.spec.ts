@@ -40,7 +40,7 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
   await fromForm(page, 'marabou leech')
   await tabTo(page, lines(page).getByRole('button', { name: /^bead/ }))
   await page.keyboard.press('Enter')
-  await tabTo(page, page.getByLabel('On a pin, mm before the eye'))
+  await tabTo(page, page.getByLabel('Pin before the eye, mm'))
   await page.keyboard.press('Control+a')
   await page.keyboard.type('4')
   await expect(figures(page)).toContainText(/level with the bead .+ before the eye/)

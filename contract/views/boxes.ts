@@ -52,7 +52,13 @@ export const restockLine = z
     allowed: z.number().nullable(),
     limitedBy: z.string().nullable(),
     shortOf: z.array(
-      z.object({ materialId, name: z.string(), need: z.number(), onHand: z.number().nullable() }),
+      z.object({
+        materialId,
+        name: z.string(),
+        stockUnit: z.enum(['count', 'mm', 'mg', 'patch']),
+        need: z.number(),
+        onHand: z.number().nullable(),
+      }),
     ),
     drawingKey: drawingKey.nullable(),
   })

@@ -17,3 +17,6 @@ export const LIST_CONDITIONS: Conditions = { waterTempC: 10, tippet: null, wet: 
 
 /** 0.13 mm copolymer, half a metre of it trailing: what sheets show beside the free fall. */
 export const USUAL_TIPPET: Tippet = { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 500 }
+
+/** The leader that trails as a fly sinks from the surface; at its end the fly swings. */
+export const USUAL_LEADER_MM = 3600

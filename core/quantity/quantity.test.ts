@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { beadFraction, fromCore, parseDecimal, parseQuantity, toCore } from './index.ts'
+import { asWritten, beadFraction, fromCore, parseDecimal, parseQuantity, toCore } from './index.ts'
 
 const length = { min: 0, max: 100_000 }
 
@@ -94,5 +94,22 @@ describe('beadFraction', () => {
     [3.3, null],
   ])('finds the fraction of %s mm', (mm, fraction) => {
     expect(beadFraction(mm)).toBe(fraction)
+  })
+})
+
+describe('asWritten', () => {
+  it('gives back what was written, whatever the unit', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 9999 }),
+        fc.constantFrom(0.001, 0.01, 0.1, 1),
+        fc.constantFrom('mm' as const, 'in' as const, 'ft' as const, '°F' as const, 'gr' as const),
+        (digits, step, unit) => {
+          const written = Number((digits * step).toPrecision(4))
+          expect(asWritten(toCore(written, unit), unit)).toBe(written)
+        },
+      ),
+      { seed: 7 },
+    )
   })
 })

@@ -52,3 +52,10 @@ export function fromCore(value: number, unit: Unit): number {
   if (unit === '°F') return (value * 9) / 5 + 32
   return value / FACTORS[unit]
 }
+
+/** Digits beyond which a converted figure says nothing; enough that what is read again is what was written. */
+const WRITTEN_DIGITS = 4
+
+/** As {@link fromCore}, without the digits that only the conversion made: for what the user wrote and may change. */
+export const asWritten = (value: number, unit: Unit): number =>
+  Number(fromCore(value, unit).toPrecision(WRITTEN_DIGITS))

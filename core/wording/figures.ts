@@ -7,13 +7,47 @@ function decimalsFor(value: number, usual: number): number {
   return Math.abs(value) >= 100 ? Math.max(usual - 1, 0) : usual
 }
 
-const fixed = (value: number, decimals: number) => value.toFixed(decimals).replace('-', '−')
+/** With a true minus, and none before what rounds to nought. */
+const fixed = (value: number, decimals: number) =>
+  value
+    .toFixed(decimals)
+    .replace(/^-(?=[0.]*$)/, '')
+    .replace('-', '−')
 
 /** A hook or bead length: `2.8 mm` or `0.11 in`. */
 export function smallLength(mm: number, units: DisplayUnits): string {
   const value = fromCore(mm, units.smallLength)
   return `${fixed(value, units.smallLength === 'in' ? 3 : 1)} ${units.smallLength}`
 }
+
+/** Decimals of a natural length: an insect is known to a millimetre or a sixteenth of an inch. */
+const ROUGH_DECIMALS = { mm: 0, in: 2 } as const
+
+/** From one small length to another, as foods are long: `5–8 mm` or `0.20–0.31 in`. */
+export function smallSpan(lowMm: number, highMm: number, units: DisplayUnits): string {
+  const [low, high] = [lowMm, highMm].map((mm) =>
+    fixed(fromCore(mm, units.smallLength), ROUGH_DECIMALS[units.smallLength]),
+  )
+  return `${low === high ? low : `${low}–${high}`} ${units.smallLength}`
+}
+
+/** The stretch of a hook that a step takes: `1.2–3.4 mm` or `0.047–0.134 in`. */
+export function fineSpan(fromMm: number, toMm: number, units: DisplayUnits): string {
+  const from = fixed(fromCore(fromMm, units.smallLength), units.smallLength === 'in' ? 3 : 1)
+  return `${from}–${smallLength(toMm, units)}`
+}
+
+/** A length cut from the spool: `12 cm` or `4.7 in`. */
+export const cutLength = (mm: number, units: DisplayUnits): string =>
+  units.smallLength === 'in' ? `${fixed(fromCore(mm, 'in'), 1)} in` : `${fixed(fromCore(mm, 'cm'), 0)} cm`
+
+/** How high a place lies above the sea: `310 m` or `1017 ft`. */
+export const height = (m: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(m * 1000, units.depth), 0)} ${units.depth}`
+
+/** How fast a water runs: `0.65 m/s` or `2.13 ft/s`, as its depth is said. */
+export const current = (mmPerS: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(mmPerS, `${units.depth}/s`), 2)} ${units.depth}/s`
 
 /** A depth: `0.9 m` or `3.0 ft`; the film has no depth. */
 export function depth(mm: number, units: DisplayUnits): string {
@@ -40,10 +74,24 @@ export function mass(mg: number, units: DisplayUnits): string {
   return `${fixed(value, decimalsFor(value, usual))} ${units.mass}`
 }
 
+const PART_DECIMALS = { mg: 1, g: 4, gr: 3 } as const
+
+/** The mass of one component, always to a tenth of a milligram, so that a column of them can be added up: `23.4 mg`. */
+export const partMass = (mg: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(mg, units.mass), PART_DECIMALS[units.mass])} ${units.mass}`
+
 /** A temperature: `12.7 °C`. */
 export function temperature(tempC: number, units: DisplayUnits): string {
   return `${fixed(fromCore(tempC, units.temperature), 1)} ${units.temperature}`
 }
+
+/** A temperature of which the tenths say nothing: `19 °C`, `66 °F`. */
+export const wholeTemperature = (tempC: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(tempC, units.temperature), 0)} ${units.temperature}`
+
+/** A temperature over a month, where its scale is plain: `12°`. */
+export const degreesOnly = (tempC: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(tempC, units.temperature), 0)}°`
 
 /** A time: `2.4 s`. */
 export const seconds = (s: number): string => `${fixed(s, 1)} s`

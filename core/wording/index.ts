@@ -6,16 +6,24 @@ export { cardMarkdown, cardOf } from './card.ts'
 export type { Card, CardInput } from './card.ts'
 export {
   beadSize,
+  current,
+  cutLength,
+  degreesOnly,
   depth,
   drownings,
+  fineSpan,
+  height,
   inTen,
   mass,
+  partMass,
   provenance,
   seconds,
   smallLength,
+  smallSpan,
   speed,
   speedBand,
   temperature,
+  wholeTemperature,
 } from './figures.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize } from './goods.ts'
@@ -34,6 +42,7 @@ export {
   waterKindName,
 } from './names.ts'
 export type { LossCause } from './names.ts'
+export { stockAmount } from './stock.ts'
 export {
   aspectSentence,
   fitSentence,

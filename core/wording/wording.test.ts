@@ -16,6 +16,43 @@ describe('figures', () => {
     expect(wording.mass(143.9, inches)).toBe('2.22 gr')
   })
 
+  it('say natural lengths roughly and lengths at the vise finely', () => {
+    expect(wording.smallSpan(5, 8, metric)).toBe('5–8 mm')
+    expect(wording.smallSpan(5, 8, inches)).toBe('0.20–0.31 in')
+    expect(wording.smallSpan(9, 9, metric)).toBe('9 mm')
+    expect(wording.fineSpan(1.2, 3.4, metric)).toBe('1.2–3.4 mm')
+    expect(wording.fineSpan(1.2, 3.4, inches)).toBe('0.047–0.134 in')
+    expect(wording.cutLength(118, metric)).toBe('12 cm')
+    expect(wording.cutLength(118, inches)).toBe('4.6 in')
+  })
+
+  it('say a water as high, as fast and as warm as its angler reads it', () => {
+    expect(wording.height(310, metric)).toBe('310 m')
+    expect(wording.height(310, inches)).toBe('1017 ft')
+    expect(wording.current(650, metric)).toBe('0.65 m/s')
+    expect(wording.current(650, inches)).toBe('2.13 ft/s')
+    expect(wording.wholeTemperature(19.2, inches)).toBe('67 °F')
+    expect(wording.degreesOnly(-0.4, metric)).toBe('0°')
+  })
+
+  it('give what is in a drawer in units that fit the amount', () => {
+    expect(wording.stockAmount(1250, 'count', metric)).toBe('12.5')
+    expect(wording.stockAmount(120, 'mm', metric)).toBe('12 cm')
+    expect(wording.stockAmount(9144, 'mm', metric)).toBe('9.1 m')
+    expect(wording.stockAmount(9144, 'mm', inches)).toBe('30.0 ft')
+    expect(wording.stockAmount(6, 'mg', metric)).toBe('6 mg')
+    expect(wording.stockAmount(8400, 'mg', metric)).toBe('8.4 g')
+    expect(wording.stockAmount(648, 'mg', inches)).toBe('10.0 gr')
+    expect(wording.stockAmount(1290, 'patch', metric)).toBe('12.9 cm²')
+    expect(wording.stockAmount(1290.32, 'patch', inches)).toBe('2.00 in²')
+  })
+
+  it('give the parts of a fly so that they add up', () => {
+    expect(wording.partMass(23.44, metric)).toBe('23.4 mg')
+    expect(wording.partMass(-3.4, metric)).toBe('−3.4 mg')
+    expect(wording.partMass(64.8, inches)).toBe('1.000 gr')
+  })
+
   it('give a band without repeating the unit', () => {
     expect(wording.speedBand({ value: 230, low: 190, high: 270, basis: ['catalogue'] }, metric)).toBe('19–27')
   })

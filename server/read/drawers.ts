@@ -15,14 +15,16 @@ async function readDrawerNames(db: Reader) {
       familyName: family.name,
       sizeKey: material.sizeKey,
       colourName: material.colourName,
+      stockUnit: family.stockUnit,
       minimumAmount: material.minimumAmount,
     })
     .from(material)
     .innerJoin(family, eq(family.id, material.familyId))
     .where(isNull(material.archivedAtMs))
-  return rows.map(({ id, kind, familyName, sizeKey, colourName, minimumAmount }) => ({
+  return rows.map(({ id, kind, familyName, sizeKey, colourName, stockUnit, minimumAmount }) => ({
     id,
     name: wording.drawerName({ kind, name: familyName }, sizeKey, colourName),
+    stockUnit,
     minimumAmount,
   }))
 }

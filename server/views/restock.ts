@@ -24,6 +24,7 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
       .map(({ materialId, perFly, onHand }) => ({
         materialId: materialId,
         name: drawers.get(materialId)?.name ?? '',
+        stockUnit: drawers.get(materialId)?.stockUnit ?? 'count',
         need: perFly * count,
         onHand,
       })),

@@ -1,4 +1,5 @@
 import { urgencyOf, wording } from '../../core/index.ts'
+import type { DisplayUnits } from '../../core/index.ts'
 import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -25,8 +26,8 @@ const NOTHING = {
 
 const sentenceStart = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
-function likelyLine(food: FoodAtMoment, where: string): TonightLine {
-  const size = `${Math.round(food.lengthMmLow)}–${Math.round(food.lengthMmHigh)} mm`
+function likelyLine(food: FoodAtMoment, where: string, units: DisplayUnits): TonightLine {
+  const size = wording.smallSpan(food.lengthMmLow, food.lengthMmHigh, units)
   const why = food.why ? ` ${sentenceStart(food.why)}.` : ''
   const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.${why}`
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
@@ -130,7 +131,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
     ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,
   )
   const lines = [
-    ...likeliest(foods).map((food) => likelyLine(food, where)),
+    ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
     ...[...holes.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(
       0,
       MOST_LACKING,

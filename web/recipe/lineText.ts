@@ -1,5 +1,5 @@
-import { KINDS, wording } from '../../core/index.ts'
-import type { Component, Material, Proportion } from '../../core/index.ts'
+import { asWritten, KINDS, wording } from '../../core/index.ts'
+import type { Component, DisplayUnits, Material, Proportion } from '../../core/index.ts'
 
 const OF: Readonly<Record<string, string>> = { shank: 'shank', gape: 'gape', hookLength: 'fly', bead: 'bead' }
 const FRACTIONS: readonly (readonly [number, string])[] = [
@@ -14,8 +14,10 @@ export function factorText(factor: number): string {
 }
 
 /** A proportion as tiers say it: `⅔ shank`, `5 mm`. */
-export function proportionText(proportion: Proportion): string {
-  if ('mm' in proportion) return `${proportion.mm} mm`
+function proportionText(proportion: Proportion, units: DisplayUnits): string {
+  if ('mm' in proportion) {
+    return `${asWritten(proportion.mm, units.smallLength)} ${units.smallLength}`
+  }
   if (proportion.of === 'component') return `${factorText(proportion.factor)} of the ${proportion.componentKey}`
   return `${factorText(proportion.factor)} ${OF[proportion.of]}`
 }
@@ -27,20 +29,24 @@ export function materialText(material: Material | undefined): string {
 }
 
 /** What a length says of a component: of a bead, how far it stands before the eye. */
-const lengthText = (kind: Component['kind'], length: Proportion): string =>
+const lengthText = (kind: Component['kind'], length: Proportion, units: DisplayUnits): string =>
   KINDS[kind].asks(KINDS[kind].madeOf[0]).includes('pin')
-    ? `on a pin, ${proportionText(length)} before the eye`
-    : proportionText(length)
+    ? `on a pin, ${proportionText(length, units)} before the eye`
+    : proportionText(length, units)
 
 /** A component as one line: `tail: 6 fibres, speckled cock, ⅔ shank`. */
-export function componentLine(component: Component, material: Material | undefined): string {
+export function componentLine(
+  component: Component,
+  material: Material | undefined,
+  units: DisplayUnits,
+): string {
   const { kind, fibreCount, strands, turns, layers, bulk, length } = component
   const amounts = [
     fibreCount === undefined ? '' : `${fibreCount} fibres`,
     strands === undefined ? '' : `${strands} ${strands === 1 ? 'strand' : 'strands'}`,
     turns === undefined ? '' : `${factorText(turns)} turns`,
     layers === undefined ? '' : `${layers} layers`,
-    length ? lengthText(kind, length) : '',
+    length ? lengthText(kind, length, units) : '',
     bulk === undefined ? '' : bulk < 0.15 ? 'sparse' : bulk < 0.4 ? 'slim' : bulk < 0.7 ? 'full' : 'bulky',
   ]
   return `${wording.componentName[kind]}: ${[materialText(material), ...amounts].filter(Boolean).join(', ')}`

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { parseDecimal, wording } from '../../core/index.ts'
 import { TextField } from './fields.tsx'
 
-interface NumberFieldProps {
+/** What a field for a number is told. */
+export interface NumberFieldProps {
   readonly label: string
   readonly value: number | null
   readonly onChange: (value: number | null) => void

@@ -3,6 +3,8 @@ import type { DisplayUnits, Estimate } from '../../core/index.ts'
 import { defaultUnits } from './defaultUnits.ts'
 import { useFrameQuery } from '../wire/api.ts'
 
+type StockUnit = Parameters<typeof wording.stockAmount>[1]
+
 /** Figures and sentences in the user's units; loads with the places that use core. */
 export function useWording() {
   const { data } = useFrameQuery()
@@ -14,6 +16,9 @@ export function useWording() {
     mass: (mg: number) => wording.mass(mg, units),
     depth: (mm: number) => wording.depth(mm, units),
     small: (mm: number) => wording.smallLength(mm, units),
+    smallSpan: (lowMm: number, highMm: number) => wording.smallSpan(lowMm, highMm, units),
+    stock: (amount: number, unit: StockUnit) => wording.stockAmount(amount, unit, units),
     temperature: (tempC: number) => wording.temperature(tempC, units),
+    wholeTemperature: (tempC: number) => wording.wholeTemperature(tempC, units),
   }
 }

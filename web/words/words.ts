@@ -49,17 +49,3 @@ export const techniqueName: Readonly<Record<string, string>> = {
   driftTeam: 'team on the drift',
   buoyantOnSinkingLine: 'buoyant fly on a sinking line',
 }
-
-/** Amount of a material in the unit people say, from its smallest step. */
-export function stockAmount(amount: number, unit: 'count' | 'mm' | 'mg' | 'patch'): string {
-  switch (unit) {
-    case 'count':
-      return String(Math.round(amount) / 100).replace(/(\.\d)\d+$/, '$1')
-    case 'mm':
-      return Math.abs(amount) < 1000 ? `${(amount / 10).toFixed(0)} cm` : `${(amount / 1000).toFixed(1)} m`
-    case 'mg':
-      return Math.abs(amount) < 1000 ? `${amount} mg` : `${(amount / 1000).toFixed(1)} g`
-    case 'patch':
-      return `${(amount / 100).toFixed(1)} cm²`
-  }
-}

@@ -4,7 +4,8 @@ import type { BuyLine } from '../../../core/index.ts'
 import type { MaterialId, MaterialLine } from '../../../contract/index.ts'
 import { useMoney } from '../../words/useMoney.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
-import { dayName, stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
+import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 
@@ -24,6 +25,7 @@ export function BuyingList({
   readonly title: string
   readonly lines: readonly NamedBuyLine[]
 }) {
+  const { stock } = useWording()
   const money = useMoney()
   const command = useCommand()
   const [refused, setRefused] = useState<string | null>(null)
@@ -32,7 +34,7 @@ export function BuyingList({
   const total = lines.reduce((sum, { priceMinor }) => sum + (priceMinor ?? 0), 0)
   const rows = lines.map(({ name, amount, stockUnit, packs, priceMinor, orderBy }) => [
     name,
-    stockAmount(amount, stockUnit),
+    stock(amount, stockUnit),
     packs === null ? '' : String(packs),
     priceMinor === null ? '' : money(priceMinor),
     orderBy ?? '',
@@ -102,7 +104,7 @@ export function BuyingList({
               <td>
                 <Link to={`/stores?material=${line.key}`}>{line.name}</Link>
               </td>
-              <td className="number">{stockAmount(line.amount, line.stockUnit)}</td>
+              <td className="number">{stock(line.amount, line.stockUnit)}</td>
               <td className="number">{line.packs ?? '–'}</td>
               <td className="number">{line.priceMinor === null ? '–' : money(line.priceMinor)}</td>
               <td>{line.orderBy === null ? <Quiet>when it suits</Quiet> : dayName(line.orderBy)}</td>

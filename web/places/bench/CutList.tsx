@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
-import { stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Dense, Heading, Section } from '../../ui/layout.tsx'
 
@@ -8,6 +8,7 @@ type Lines = BenchView['eveningCutList']
 
 /** What to count out, cut and pick before the first fly: for the batch on the vise, or for all that waits tonight. */
 export function CutList({ data }: { readonly data: BenchView }) {
+  const { stock } = useWording()
   const [evening, setEvening] = useState(false)
   const [laid, setLaid] = useState<ReadonlySet<string>>(new Set())
   const { onVise, queue, eveningCutList } = data
@@ -45,13 +46,13 @@ export function CutList({ data }: { readonly data: BenchView }) {
                   {name}
                 </Checkbox>
               </td>
-              {whole ? null : <td className="number">{stockAmount(perFly.get(materialId) ?? 0, stockUnit)}</td>}
-              <td className="number">{stockAmount(forBatch, stockUnit)}</td>
+              {whole ? null : <td className="number">{stock(perFly.get(materialId) ?? 0, stockUnit)}</td>}
+              <td className="number">{stock(forBatch, stockUnit)}</td>
               <td
                 className="number"
                 style={{ color: onHand !== null && onHand < forBatch ? 'var(--madder)' : undefined }}
               >
-                {onHand === null ? 'not counted' : stockAmount(onHand, stockUnit)}
+                {onHand === null ? 'not counted' : stock(onHand, stockUnit)}
               </td>
             </tr>
           ))}

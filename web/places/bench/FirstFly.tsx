@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react'
-import { wording } from '../../../core/index.ts'
+import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
 import type { BenchView } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -27,7 +27,7 @@ interface FirstFlyProps {
 
 /** The first fly of a batch is checked there and then: on the scale, or timed as it falls. */
 export function FirstFly({ vise, open, onOpen }: FirstFlyProps) {
-  const { mass, speed, speedBand } = useWording()
+  const { mass, speed, speedBand, wholeTemperature } = useWording()
   const { data: frame } = useFrameQuery()
   const moment = useMoment()
   const { batch, figure } = vise
@@ -53,7 +53,10 @@ export function FirstFly({ vise, open, onOpen }: FirstFlyProps) {
             <>
               {' '}
               and fall {speed(value)},{' '}
-              <Quiet>likely {speedBand({ value, low, high, basis: [] })}, at 10 °C</Quiet>
+              <Quiet>
+                likely {speedBand({ value, low, high, basis: [] })}, at{' '}
+                {wholeTemperature(LIST_CONDITIONS.waterTempC)}
+              </Quiet>
             </>
           ) : figure.posture ? (
             ` and float ${wording.postureWord[figure.posture]}`

@@ -1,6 +1,8 @@
+import { ruleMarks } from '../../drawing/ruleMarks.ts'
+import { useWording } from '../../words/useWording.ts'
 import type { BenchStep } from '../../../contract/index.ts'
 
-/** A millimetre rule along the shank with the stretch of the step on it. */
+/** A rule along the shank with the stretch of the step on it. */
 export function ShankRule({
   step,
   shankMm,
@@ -10,23 +12,24 @@ export function ShankRule({
   readonly shankMm: number
   readonly pxPerMm: number
 }) {
-  const marks = Array.from({ length: Math.floor(shankMm) + 1 }, (_, i) => i)
+  const { small, units } = useWording()
+  const { marks } = ruleMarks(units.smallLength, shankMm)
   const thread = step.threadTo * shankMm * pxPerMm
   return (
     <svg
       width={shankMm * pxPerMm + 24}
       height={34}
       role="img"
-      aria-label={`Thread ends ${(step.threadTo * shankMm).toFixed(1)} mm from the eye`}
+      aria-label={`Thread ends ${small(step.threadTo * shankMm)} from the eye`}
       style={{ display: 'block', maxWidth: '100%' }}
     >
-      {marks.map((mm) => (
+      {marks.map(({ atMm, isLong }) => (
         <line
-          key={mm}
-          x1={mm * pxPerMm + 6}
-          x2={mm * pxPerMm + 6}
+          key={atMm}
+          x1={atMm * pxPerMm + 6}
+          x2={atMm * pxPerMm + 6}
           y1={0}
-          y2={mm % 5 === 0 ? 10 : 6}
+          y2={isLong ? 10 : 6}
           stroke="var(--quiet)"
         />
       ))}

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { RestockLine } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
-import { stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
@@ -31,6 +31,7 @@ const countFor = ({ missing, allowed }: RestockLine) =>
 
 /** What is below what is kept, emptiest first, with the materials that are missing; a batch starts from here. */
 export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
+  const { stock } = useWording()
   const [all, setAll] = useState(false)
   const command = useCommand()
   const navigate = useNavigate()
@@ -89,8 +90,8 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
                   Stores allow {line.allowed}: short of{' '}
                   {line.shortOf
                     .map(
-                      ({ name, need, onHand }) =>
-                        `${name} (${stockAmount(onHand ?? 0, 'count')} of ${stockAmount(need, 'count')})`,
+                      ({ name, stockUnit, need, onHand }) =>
+                        `${name} (${stock(onHand ?? 0, stockUnit)} of ${stock(need, stockUnit)})`,
                     )
                     .join('; ')}
                   .

@@ -1,9 +1,18 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { curveC, epochDayOf, MONTH_STARTS, newYearOf, YEAR_STEP_DAYS, yearOf } from '../../../core/index.ts'
+import {
+  curveC,
+  epochDayOf,
+  MONTH_STARTS,
+  newYearOf,
+  wording,
+  YEAR_STEP_DAYS,
+  yearOf,
+} from '../../../core/index.ts'
 import type { ReachState, StageYear } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import { useWording } from '../../words/useWording.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
@@ -119,6 +128,7 @@ interface LarderYearProps {
 
 /** The year of the reach: a band for each food, as high as it is likely, its soft edge the doubt; ticks where it was seen. */
 export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYearProps) {
+  const { units } = useWording()
   const today = epochDayOf(on)
   const year = yearOf(today)
   const rows = all.filter(({ stage }) =>
@@ -140,7 +150,7 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
           <span className="year">
             {MONTH_STARTS.map((day, month) => (
               <span key={day}>
-                {season ? `${curveC(season.warmth.model, day + 15).toFixed(0)}°` : ''}
+                {season ? wording.degreesOnly(curveC(season.warmth.model, day + 15), units) : ''}
                 <small>{MONTHS[month]}</small>
               </span>
             ))}

@@ -1,7 +1,8 @@
-import { curveC, MONTH_STARTS } from '../../../core/index.ts'
+import { curveC, MONTH_STARTS, wording } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
+import { useWording } from '../../words/useWording.ts'
 import { dayOf } from './LarderYear.tsx'
 import type { YearRow } from './LarderYear.tsx'
 
@@ -14,6 +15,7 @@ interface SaveYearProps {
 
 /** The year of the reach to take along: as a table, for a calendar, as a picture, on paper. */
 export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
+  const { units } = useWording()
   if (!season || !moment || season.windows.length === 0) return null
   const { reach, on } = moment
   const year = {
@@ -27,7 +29,7 @@ export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
   const load = () => import('./exportYear.ts')
   const drawn = {
     title: `${reach.reachName}, ${reach.waterName}: what trout eat through ${on.slice(0, 4)}`,
-    warmth: MONTH_STARTS.map((day) => `${curveC(season.warmth.model, day + 15).toFixed(0)}°`),
+    warmth: MONTH_STARTS.map((day) => wording.degreesOnly(curveC(season.warmth.model, day + 15), units)),
     rows: (rows ?? []).map(({ stage, year: { values, highs } }) => ({
       name: `${stage.foodName}, ${stage.stageName}`,
       values,

@@ -37,7 +37,7 @@ export function StageSheet({
   readonly onEdit: () => void
 }) {
   const moment = useMoment()
-  const { units } = useWording()
+  const { units, smallSpan } = useWording()
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -102,9 +102,7 @@ export function StageSheet({
                 <tr key={i}>
                   <td>{MONTHS[i]}</td>
                   <td className="number">{wording.inTen(entry.likelihood)}</td>
-                  <td className="number">
-                    {entry.lengthMmLow}–{entry.lengthMmHigh} mm
-                  </td>
+                  <td className="number">{smallSpan(entry.lengthMmLow, entry.lengthMmHigh)}</td>
                 </tr>
               ) : null,
             )}

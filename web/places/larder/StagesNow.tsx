@@ -5,6 +5,7 @@ import type { StageLine } from '../../../contract/index.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import type { Moment } from '../../moment/useMoment.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import { SOME_DAY } from './someDay.ts'
@@ -71,6 +72,7 @@ function StageRow({
 }) {
   const { stage, found } = row
   const dispatch = useAppDispatch()
+  const { smallSpan } = useWording()
   const lit = useAppSelector((state) => state.view.lit)
   const band = bandIn(stage, moment?.reach.waterKind ?? 'freestone')
   return (
@@ -91,7 +93,7 @@ function StageRow({
       </td>
       <td>{band ? wording.depthBandName[band] : 'not here'}</td>
       <td className="number">
-        {found.lengthMmHigh > 0 ? `${Math.round(found.lengthMmLow)}–${Math.round(found.lengthMmHigh)} mm` : '–'}
+        {found.lengthMmHigh > 0 ? smallSpan(found.lengthMmLow, found.lengthMmHigh) : '–'}
       </td>
       <td>
         {stage.colours.slice(0, 3).map(({ name, hexWet }) => (

@@ -2,17 +2,19 @@ import { FIELD_LIMITS, KINDS } from '../../../core/index.ts'
 import type { Component, Field, Limits, MaterialKind, Proportion } from '../../../core/index.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
+import { MeasureField } from '../../ui/MeasureField.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { useWording } from '../../words/useWording.ts'
 import { factorText } from '../../recipe/lineText.ts'
 
 type Of = 'shank' | 'gape' | 'hookLength' | 'bead' | 'mm'
 
-const OF_CHOICES = [
+const ofChoices = (smallLength: string) => [
   { id: 'shank', name: 'shanks' },
   { id: 'gape', name: 'gapes' },
   { id: 'hookLength', name: 'of the fly' },
   { id: 'bead', name: 'beads' },
-  { id: 'mm', name: 'mm' },
+  { id: 'mm', name: smallLength },
 ]
 
 const SIDE_CHOICES = [
@@ -35,6 +37,7 @@ interface FieldProps {
 }
 
 function LengthFields({ component: { length }, onChange }: FieldProps) {
+  const { units } = useWording()
   const of = unitOf(length)
   const value = !length ? null : 'mm' in length ? length.mm : length.factor
   const make = (amount: number | null, unit: Of) =>
@@ -43,19 +46,31 @@ function LengthFields({ component: { length }, onChange }: FieldProps) {
     })
   return (
     <>
-      <NumberField
-        label="Length"
-        value={value}
-        {...(of === 'mm' ? FIELD_LIMITS.lengthMm : FIELD_LIMITS.factor)}
-        mayBeEmpty
-        shown={factorText}
-        onChange={(amount) => make(amount, of)}
-        width="80px"
-      />
+      {of === 'mm' ? (
+        <MeasureField
+          label="Length"
+          unit={units.smallLength}
+          value={value}
+          {...FIELD_LIMITS.lengthMm}
+          mayBeEmpty
+          onChange={(amount) => make(amount, of)}
+          width="92px"
+        />
+      ) : (
+        <NumberField
+          label="Length"
+          value={value}
+          {...FIELD_LIMITS.factor}
+          mayBeEmpty
+          shown={factorText}
+          onChange={(amount) => make(amount, of)}
+          width="80px"
+        />
+      )}
       <Select
         label="in"
         value={of}
-        choices={OF_CHOICES}
+        choices={ofChoices(units.smallLength)}
         onChange={(unit) => make(value ?? 1, unit as Of)}
         width="112px"
       />
@@ -64,9 +79,11 @@ function LengthFields({ component: { length }, onChange }: FieldProps) {
 }
 
 function PinField({ component: { length }, onChange }: FieldProps) {
+  const { units } = useWording()
   return (
-    <NumberField
-      label="On a pin, mm before the eye"
+    <MeasureField
+      label="Pin before the eye"
+      unit={units.smallLength}
       value={length && 'mm' in length ? length.mm : null}
       {...FIELD_LIMITS.pin}
       mayBeEmpty

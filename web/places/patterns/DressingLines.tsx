@@ -230,7 +230,7 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
                   aria-expanded={isOpen}
                   onClick={() => setOpen(isOpen ? null : component.key)}
                 >
-                  {componentLine(component, material)}
+                  {componentLine(component, material, units)}
                 </button>
                 <WorkedOutOf
                   componentKey={component.key}

@@ -2,6 +2,7 @@ import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { ruleMarks } from '../../drawing/ruleMarks.ts'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
@@ -50,25 +51,25 @@ const Pinned = styled.div`
   }
 `
 
-const RULE_MM = 10
-
-/** A rule of ten millimetres, tied to the drawing. */
-function MillimetreRule({ pxPerMm }: { readonly pxPerMm: number }) {
+/** A rule of a centimetre or half an inch, tied to the drawing. */
+function ScaleRule({ pxPerMm }: { readonly pxPerMm: number }) {
+  const { units } = useWording()
+  const { marks, name, lengthMm } = ruleMarks(units.smallLength)
   return (
-    <svg className="scale" width={RULE_MM * pxPerMm + 44} height={14} aria-hidden="true">
-      {Array.from({ length: RULE_MM + 1 }, (_, i) => (
+    <svg className="scale" width={lengthMm * pxPerMm + 44} height={14} aria-hidden="true">
+      {marks.map(({ atMm, isLong }) => (
         <line
-          key={i}
-          x1={i * pxPerMm + 0.5}
-          x2={i * pxPerMm + 0.5}
+          key={atMm}
+          x1={atMm * pxPerMm + 0.5}
+          x2={atMm * pxPerMm + 0.5}
           y1={0}
-          y2={i % 5 === 0 ? 8 : 5}
+          y2={isLong ? 8 : 5}
           stroke="var(--quiet)"
         />
       ))}
-      <line x1={0} x2={RULE_MM * pxPerMm} y1={0.5} y2={0.5} stroke="var(--quiet)" />
-      <text x={RULE_MM * pxPerMm + 5} y={10} fontSize={10} fill="var(--quiet)">
-        10 mm
+      <line x1={0} x2={lengthMm * pxPerMm} y1={0.5} y2={0.5} stroke="var(--quiet)" />
+      <text x={lengthMm * pxPerMm + 5} y={10} fontSize={10} fill="var(--quiet)">
+        {name}
       </text>
     </svg>
   )
@@ -93,7 +94,7 @@ function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
               {hung.pin.levelAtMm === null
                 ? 'no pin hangs it level'
                 : `level with the bead ${smallLength(hung.pin.levelAtMm)} before the eye`}
-              , {hung.pin.degreesPerFifthMm.toFixed(1)}° for each 0.2 mm
+              , {hung.pin.degreesPerFifthMm.toFixed(1)}° for each {smallLength(0.2)}
               {hung.pin.clearsEye ? '' : '; here the bead does not clear the eye'}
             </small>
           ) : null}
@@ -144,7 +145,7 @@ export function FourFigures({
     <Pinned data-testid="figures">
       <div className="drawing">
         <FlyDrawing drawing={drawing} pxPerMm={pxPerMm} highlight={highlight} title="The fly, to scale" />
-        <MillimetreRule pxPerMm={pxPerMm} />
+        <ScaleRule pxPerMm={pxPerMm} />
         <div style={{ position: 'absolute', right: 0, bottom: 0 }}>
           <FlyDrawing drawing={drawing} pxPerMm={truePx} title="The fly at true size" />
         </div>

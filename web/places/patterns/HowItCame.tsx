@@ -105,7 +105,7 @@ export const HowItCame = memo(function HowItCame({
   readonly worked: WorkedOut
   readonly waterTempC: number
 }) {
-  const { mass } = useWording()
+  const { mass, units } = useWording()
   const { report } = worked
   const fall = report.kind === 'sinks' ? (report.trailing ?? report.free) : null
   const first = fall?.doubt[0]
@@ -125,8 +125,8 @@ export const HowItCame = memo(function HowItCame({
           {report.parts.map((part) => (
             <tr key={part.key}>
               <td>{wording.componentName[part.kind]}</td>
-              <td className="number">{part.massMg.toFixed(1)} mg</td>
-              <td className="number">{part.submergedMg.toFixed(1)} mg</td>
+              <td className="number">{wording.partMass(part.massMg, units)}</td>
+              <td className="number">{wording.partMass(part.submergedMg, units)}</td>
               <td className="number">{part.volumeMm3.toFixed(1)} mm³</td>
             </tr>
           ))}

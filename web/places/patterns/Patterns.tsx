@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual'
 import { memo, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { wording } from '../../../core/index.ts'
+import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
 import type { PatternLine, VariantLine } from '../../../contract/index.ts'
 import { useFrameQuery, usePatternsQuery } from '../../wire/api.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
@@ -163,6 +163,7 @@ const emptiness = (pattern: PatternLine, usualPar: number) =>
 
 /** All patterns with their variants at true size. */
 export default function Patterns() {
+  const { wholeTemperature } = useWording()
   const { data } = usePatternsQuery()
   const { data: frame } = useFrameQuery()
   const navigate = useNavigate()
@@ -231,7 +232,10 @@ export default function Patterns() {
         </Row>
       </Heading>
       <p>
-        <Quiet>Flies at true size. Figures in free fall at 10 °C, wet; 8 in 10 fall within the band.</Quiet>
+        <Quiet>
+          Flies at true size. Figures in free fall at {wholeTemperature(LIST_CONDITIONS.waterTempC)}, wet; 8 in
+          10 fall within the band.
+        </Quiet>
       </p>
       <ToldApart data={data} />
       <List ref={list} aria-label="Patterns and their variants">

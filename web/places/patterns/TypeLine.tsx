@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { KINDS, readTypedLine } from '../../../core/index.ts'
-import type { TypedLine } from '../../../core/index.ts'
+import type { DisplayUnits, TypedLine } from '../../../core/index.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
@@ -27,11 +28,15 @@ function unclearLine({ code, at }: Unclear): string {
 }
 
 /** What was understood, as the line that it will be. */
-function echo(line: Extract<TypedLine, { kind: 'understood' }>, book: MaterialBook): string {
+function echo(
+  line: Extract<TypedLine, { kind: 'understood' }>,
+  book: MaterialBook,
+  units: DisplayUnits,
+): string {
   const family = book.families.find(({ id }) => id === line.familyId)
   const material = family && toMaterial(family, { id: '', sizeKey: line.sizeKey, colourName: line.colourName })
   const place = KINDS[line.component.kind].place
-  return componentLine({ ...line.component, key: line.component.kind, materialId: '', place }, material)
+  return componentLine({ ...line.component, key: line.component.kind, materialId: '', place }, material, units)
 }
 
 interface TypeLineProps {
@@ -41,6 +46,7 @@ interface TypeLineProps {
 
 /** A line of the dressing as it is written on a card; it says what it understood before it is taken. */
 export function TypeLine({ book, onChange }: TypeLineProps) {
+  const { units } = useWording()
   const [text, setText] = useState('')
   const [tried, setTried] = useState(false)
   const line = text.trim() === '' ? null : readTypedLine(text, book.families)
@@ -83,7 +89,7 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
         </Button>
       </Row>
       <p role="status" style={{ minHeight: '1.4em', fontSize: '0.875rem', color: 'var(--quiet)' }}>
-        {line?.kind === 'understood' ? `understood: ${echo(line, book)}` : ''}
+        {line?.kind === 'understood' ? `understood: ${echo(line, book, units)}` : ''}
       </p>
     </form>
   )

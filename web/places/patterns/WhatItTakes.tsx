@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import { billOfMaterials, costOf, fliesAllowed } from '../../../core/index.ts'
 import { useStoresQuery } from '../../wire/api.ts'
 import { useMoney } from '../../words/useMoney.ts'
-import { stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { drawerTitle } from '../../recipe/drawerState.ts'
 import type { WorkedOut } from './useFlyReport.ts'
@@ -12,6 +12,7 @@ const BATCH = 6
 
 /** What a fly takes of the stores, waste included: what it costs, how many more can be tied, and what is the limit. */
 export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
+  const { stock } = useWording()
   const { data } = useStoresQuery()
   const money = useMoney()
   if (!data) return null
@@ -54,9 +55,9 @@ export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
                 <td>
                   <Link to={`/stores?material=${materialId}`}>{drawerTitle(drawer)}</Link>
                 </td>
-                <td className="number">{stockAmount(perFly, drawer.stockUnit)}</td>
+                <td className="number">{stock(perFly, drawer.stockUnit)}</td>
                 <td className="number">
-                  {onHand === null ? <Quiet>not counted</Quiet> : stockAmount(onHand, drawer.stockUnit)}
+                  {onHand === null ? <Quiet>not counted</Quiet> : stock(onHand, drawer.stockUnit)}
                 </td>
                 <td className="number">
                   {drawer.packAmount && drawer.priceMinor !== null

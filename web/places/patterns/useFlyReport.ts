@@ -7,6 +7,7 @@ import {
   NOTHING_MEASURED,
   resolveDressing,
   timeToDepth,
+  USUAL_LEADER_MM,
   USUAL_TIPPET,
 } from '../../../core/index.ts'
 import type {
@@ -35,7 +36,6 @@ export interface WorkedOut {
 }
 
 const DEPTHS_MM = [1000, 2000, 3000]
-const LEADER_MM = 3600
 
 /** Works a variant of a draft out at a temperature; what is missing where it is no fly yet. */
 export function workOut(
@@ -53,7 +53,8 @@ export function workOut(
     { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
     calibration,
   )
-  const descent = report.kind === 'sinks' ? descend(report.model, DEPTHS_MM.at(-1) ?? 3000, LEADER_MM) : null
+  const descent =
+    report.kind === 'sinks' ? descend(report.model, DEPTHS_MM.at(-1) ?? 3000, USUAL_LEADER_MM) : null
   return {
     fly,
     report,

@@ -3,7 +3,7 @@ import { parseDecimal, wording } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, TextField } from '../../ui/fields.tsx'
 import { Ledger } from '../../parts/Ledger.tsx'
@@ -47,6 +47,7 @@ export function DrawerSheet({
   readonly title: string
   readonly onClose: () => void
 }) {
+  const { stock } = useWording()
   const command = useCommand()
   const unit = UNITS[line.stockUnit]
   const [amount, setAmount] = useState('')
@@ -99,7 +100,7 @@ export function DrawerSheet({
           ? 'Not counted yet.'
           : line.onHand < 0
             ? 'Flies were tied from it, and it was never counted: count it now.'
-            : `${stockAmount(line.onHand, line.stockUnit)} on hand.`}{' '}
+            : `${stock(line.onHand, line.stockUnit)} on hand.`}{' '}
         <Quiet>
           {line.usedBy === 0
             ? 'No fly uses it.'
@@ -145,7 +146,7 @@ export function DrawerSheet({
         ))}
       </Section>
       <Substitutes line={line} />
-      <Ledger of={{ materialId: line.id }} words={(amount) => stockAmount(amount, line.stockUnit)} />
+      <Ledger of={{ materialId: line.id }} words={(amount) => stock(amount, line.stockUnit)} />
     </>
   )
 }

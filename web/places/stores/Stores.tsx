@@ -5,7 +5,7 @@ import styled from 'styled-components'
 import { buyingList } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../wire/api.ts'
-import { stockAmount } from '../../words/words.ts'
+import { useWording } from '../../words/useWording.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
@@ -109,6 +109,7 @@ const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] =
 
 /** What the stores hold, drawer by drawer. */
 export default function Stores() {
+  const { stock } = useWording()
   const { data } = useStoresQuery()
   const [params, setParams] = useSearchParams()
   const [words, setWords] = useState('')
@@ -208,13 +209,11 @@ export default function Stores() {
                   {drawerTitle(line)}
                 </span>
                 <span className="number figures" style={{ color: STATE_COLOURS[state] }}>
-                  {line.onHand === null || line.onHand < 0 ? '' : stockAmount(line.onHand, line.stockUnit)}
+                  {line.onHand === null || line.onHand < 0 ? '' : stock(line.onHand, line.stockUnit)}
                 </span>
                 <span className="number keep">
                   <Quiet>
-                    {line.minimumAmount === null
-                      ? ''
-                      : `keep ${stockAmount(line.minimumAmount, line.stockUnit)}`}
+                    {line.minimumAmount === null ? '' : `keep ${stock(line.minimumAmount, line.stockUnit)}`}
                   </Quiet>
                 </span>
                 <span style={{ color: STATE_COLOURS[state] }}>{STATE_WORDS[state]}</span>

@@ -16,7 +16,6 @@ import type { MaterialLine, UsesView } from '../../../contract/index.ts'
 import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../wire/api.ts'
 import { useMoney } from '../../words/useMoney.ts'
 import { useWording } from '../../words/useWording.ts'
-import { stockAmount } from '../../words/words.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
@@ -53,7 +52,7 @@ function Effects({ wanted, use }: EffectProps) {
   const { data: stores } = useStoresQuery()
   const { data: pattern } = usePatternQuery(use.patternId)
   const book = useMaterialBook([])
-  const { speed, mass } = useWording()
+  const { speed, mass, stock } = useWording()
   const money = useMoney()
   const found = useMemo(() => {
     const material = book?.materials.get(wanted.id)
@@ -123,7 +122,7 @@ function Effects({ wanted, use }: EffectProps) {
                 )}
               </td>
               <td className="number">
-                {line.onHand === null ? 'not counted' : stockAmount(line.onHand, line.stockUnit)}
+                {line.onHand === null ? 'not counted' : stock(line.onHand, line.stockUnit)}
               </td>
               <td>{worked?.behaviour ?? 'is no fly'}</td>
               <td className="number">{worked ? mass(worked.massMg) : ''}</td>

@@ -31,7 +31,7 @@ const ADVICE: Readonly<Record<NonNullable<DropTestLine['reading']>['advice'], st
 
 /** What a test was foretold, what was seen, and what follows. */
 function TestRow({ test }: { readonly test: DropTestLine }) {
-  const { speed, speedBand, depth } = useWording()
+  const { speed, speedBand, depth, smallSpan } = useWording()
   const command = useCommand()
   const { reading, foretold, held } = test
   const advice = reading ? ADVICE[reading.advice] : null
@@ -43,7 +43,7 @@ function TestRow({ test }: { readonly test: DropTestLine }) {
         <br />
         <Quiet>
           {test.wet === 'dry' ? 'dry' : test.wet === 'fresh' ? 'dipped' : 'soaked'}, {depth(test.depthMm)}
-          {test.vesselMm ? `, tube ${test.vesselMm.toFixed(0)} mm` : ''}
+          {test.vesselMm ? `, tube ${smallSpan(test.vesselMm, test.vesselMm)}` : ''}
           {test.tippetDiameterMm ? `, ${test.tippetDiameterMm.toFixed(2)} mm line` : ''}, {test.timing}
         </Quiet>
       </td>

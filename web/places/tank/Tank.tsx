@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { parseQuantity, wording } from '../../../core/index.ts'
+import { parseQuantity, USUAL_LEADER_MM, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { Conditions, Current } from '../../../core/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -26,8 +26,6 @@ const LINES: readonly { readonly id: string; readonly name: string; readonly dia
   { id: '0.18', name: '0.18 mm', diameterMm: 0.18 },
   { id: '0.23', name: '0.23 mm', diameterMm: 0.23 },
 ]
-const LEADER_MM = 3600
-const COPOLYMER = 1.13
 const STATES = [
   { id: 'dry', name: 'dry, from the vise' },
   { id: 'fresh', name: 'dipped and cast' },
@@ -51,7 +49,7 @@ function useTankWater() {
   const conditions = useMemo<Conditions>(
     () => ({
       waterTempC,
-      tippet: diameterMm === null ? null : { diameterMm, densityMgPerMm3: COPOLYMER, lengthMm: LEADER_MM },
+      tippet: diameterMm === null ? null : { ...USUAL_TIPPET, diameterMm, lengthMm: USUAL_LEADER_MM },
       wet: wet as Conditions['wet'],
       filmTreatment: 'none',
     }),
@@ -151,7 +149,7 @@ export default function Tank() {
   const { data } = usePatternsQuery()
   const { data: measurements } = useMeasurementsQuery()
   const book = useMaterialBook([])
-  const { units } = useWording()
+  const { units, depth } = useWording()
   const svgRef = useRef<SVGSVGElement>(null)
   const water = useTankWater()
   const { conditions, depthMm, current } = water
@@ -228,7 +226,7 @@ export default function Tank() {
         <FallTables flies={flies} depthMm={depthMm} />
         <Quiet>
           With line the trailing length is the depth reached, so the fall slows as it goes; at the end of a
-          leader of 3.6 m the fly swings.
+          leader of {depth(USUAL_LEADER_MM)} the fly swings.
         </Quiet>
       </Section>
       <Meeting flies={flies} depthMm={depthMm} />

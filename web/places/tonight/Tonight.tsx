@@ -8,7 +8,8 @@ import { chooseMoment, light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useMoment } from '../../moment/useMoment.ts'
-import { clockTime, dayName, techniqueName } from '../../words/words.ts'
+import { defaultUnits } from '../../words/defaultUnits.ts'
+import { clockTime, dayName, shortTemp, techniqueName } from '../../words/words.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -237,7 +238,8 @@ export function Tonight() {
       <Outing view={data} />
       {warm ? (
         <Caution>
-          Water about {Math.round(data.moment?.waterTempC ?? 0)} °C: leave the trout alone on such a day.
+          Water about {shortTemp(data.moment?.waterTempC ?? 0, frame?.settings.units ?? defaultUnits)}: leave
+          the trout alone on such a day.
         </Caution>
       ) : null}
       <Lines aria-label="What tonight asks for">

@@ -1,5 +1,12 @@
 import { useState } from 'react'
-import { HALF_YEAR_DAYS, isStillwater, parseQuantity, WATER_KINDS, wording } from '../../../core/index.ts'
+import {
+  fromCore,
+  HALF_YEAR_DAYS,
+  isStillwater,
+  parseQuantity,
+  WATER_KINDS,
+  wording,
+} from '../../../core/index.ts'
 import type { ParsedQuantity, Quantity, Unit, WaterKind } from '../../../core/index.ts'
 import type { ReachBody, WaterId, ReachId } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
@@ -26,6 +33,10 @@ const fault = (parsed: ParsedQuantity) =>
     ? wording.unclearSentence(parsed.code, parsed.suggestions)
     : undefined
 
+/** What the two temperatures start from. */
+const USUAL_COLDEST_C = 3
+const USUAL_WARMEST_C = 16
+
 /** The first thing that is asked: name, kind, usual depth, coldest month, warmest met. */
 export function NewWater({ onDone }: { readonly onDone: () => void }) {
   const { data: frame } = useFrameQuery()
@@ -36,20 +47,21 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
   const [texts, setTexts] = useState({
     depth: '',
     speed: '',
-    coldest: '3',
-    warmest: '16',
     latitude: '54',
     longitude: '-2',
   })
+  const usual = (tempC: number) => String(Math.round(fromCore(tempC, units.temperature)))
+  const [coldestText, setColdest] = useState<string | null>(null)
+  const [warmestText, setWarmest] = useState<string | null>(null)
   const [refused, setRefused] = useState<string | null>(null)
   const set = (key: keyof typeof texts) => (text: string) => setTexts({ ...texts, [key]: text })
   const read = (text: string, quantity: Quantity, unit: Unit, min: number, max: number) =>
     parseQuantity(text, quantity, unit, { min, max })
   const still = isStillwater(kind)
   const depth = read(texts.depth, 'length', units.depth, 50, 60_000)
-  const speed = read(still ? '0' : texts.speed, 'speed', 'm/s', 0, 4000)
-  const coldest = read(texts.coldest, 'temperature', units.temperature, 0, 30)
-  const warmest = read(texts.warmest, 'temperature', units.temperature, 0, 30)
+  const speed = read(still ? '0' : texts.speed, 'speed', `${units.depth}/s`, 0, 4000)
+  const coldest = read(coldestText ?? usual(USUAL_COLDEST_C), 'temperature', units.temperature, 0, 30)
+  const warmest = read(warmestText ?? usual(USUAL_WARMEST_C), 'temperature', units.temperature, 0, 30)
   const latitudeDeg = Number(texts.latitude.replace(',', '.'))
   const longitudeDeg = Number(texts.longitude.replace(',', '.'))
   const placed = Math.abs(latitudeDeg) <= 66 && Math.abs(longitudeDeg) <= 180
@@ -115,7 +127,7 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
         />
         {still ? null : (
           <TextField
-            label="Surface speed, m/s"
+            label={`Surface speed, ${units.depth}/s`}
             value={texts.speed}
             onChange={set('speed')}
             fault={fault(speed)}
@@ -124,15 +136,15 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
         )}
         <TextField
           label={`Coldest month, ${units.temperature}`}
-          value={texts.coldest}
-          onChange={set('coldest')}
+          value={coldestText ?? usual(USUAL_COLDEST_C)}
+          onChange={setColdest}
           fault={fault(coldest)}
           width="140px"
         />
         <TextField
           label={`Warmest met, ${units.temperature}`}
-          value={texts.warmest}
-          onChange={set('warmest')}
+          value={warmestText ?? usual(USUAL_WARMEST_C)}
+          onChange={setWarmest}
           fault={fault(warmest)}
           width="140px"
         />

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -15,12 +16,13 @@ const HEIGHT = 26
 
 /** The year in water warmth: a bar a month, the month of the moment marked. */
 function WarmthStrip({ temps, month }: { readonly temps: readonly number[]; readonly month: number }) {
+  const { wholeTemperature } = useWording()
   return (
     <svg
       width={12 * 13}
       height={HEIGHT + 10}
       role="img"
-      aria-label={`Water by month: ${temps.map((t) => t.toFixed(0)).join(', ')} °C`}
+      aria-label={`Water by month: ${temps.map(wholeTemperature).join(', ')}`}
     >
       {temps.map((tempC, i) => {
         const tall = Math.max((tempC / 22) * HEIGHT, 1)
@@ -58,13 +60,12 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
   const save = (change: Partial<ReachLine['reach']>) =>
     void command('reachSave', { reachId: line.id, version: line.version, reach: { ...reach, ...change } })
   const month = moment ? Number(moment.on.slice(5, 7)) - 1 : -1
-  const speedShown = `${(reach.surfaceSpeedMmPerS / 1000).toFixed(2)} m/s`
   return (
     <tr>
       <td>
         <Link to={`/waters?reach=${line.id}`}>{reach.name}</Link>
       </td>
-      <td className="number">{reach.elevationM} m</td>
+      <td className="number">{wording.height(reach.elevationM, units)}</td>
       <td>
         <InPlace
           label={`Usual depth of ${reach.name}`}
@@ -80,9 +81,9 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
         <td>
           <InPlace
             label={`Surface speed of ${reach.name}`}
-            shown={speedShown}
+            shown={wording.current(reach.surfaceSpeedMmPerS, units)}
             quantity="speed"
-            unit="m/s"
+            unit={`${units.depth}/s`}
             min={0}
             max={4000}
             onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}

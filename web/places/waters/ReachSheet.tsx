@@ -70,7 +70,8 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
         <Button onPress={onClose}>All waters</Button>
       </Heading>
       <p>
-        {water.name}, {wording.waterKindName[water.kind]}, {line.reach.elevationM} m above the sea.{' '}
+        {water.name}, {wording.waterKindName[water.kind]}, {wording.height(line.reach.elevationM, units)} above
+        the sea.{' '}
         {latest
           ? `Last read on ${dateOf(latest.day)}: ${temperature(latest.meanC)}.`
           : 'Nobody has read the thermometer here.'}

@@ -8,6 +8,7 @@ import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
+import { useWording } from '../../words/useWording.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NewWater } from './NewWater.tsx'
@@ -27,6 +28,7 @@ function WaterSection({
   readonly chosenReach: string | null
 }) {
   const { water, reaches } = line
+  const { depth, units } = useWording()
   const open =
     water.openFromMonthDay && water.openToMonthDay
       ? `open ${monthDay(water.openFromMonthDay)} to ${monthDay(water.openToMonthDay)}`
@@ -37,7 +39,7 @@ function WaterSection({
         <h2>
           {water.name}{' '}
           <Quiet>
-            · {wording.waterKindName[water.kind]} · {open} · seen to {(water.clarityMm / 1000).toFixed(1)} m
+            · {wording.waterKindName[water.kind]} · {open} · seen to {depth(water.clarityMm)}
             {water.iceOffMonthDay ? ` · ice gone about ${monthDay(water.iceOffMonthDay)}` : ''}
           </Quiet>
         </h2>
@@ -49,7 +51,7 @@ function WaterSection({
             <th className="number">above sea</th>
             <th>usual depth</th>
             <th>{reaches[0]?.reach.kind === 'reach' ? 'surface speed' : 'thermocline'}</th>
-            <th>water through the year, °C</th>
+            <th>water through the year, {units.temperature}</th>
             <th>moment</th>
           </tr>
         </thead>

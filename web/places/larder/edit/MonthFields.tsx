@@ -1,5 +1,7 @@
 import { MONTHS } from '../../../words/days.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { Dense, Quiet } from '../../../ui/layout.tsx'
+import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'
 
@@ -8,6 +10,7 @@ const USUAL = { lengthMmLow: 5, lengthMmHigh: 8, likelihood: 0.3 } as const
 
 /** Length and likelihood of a stage, month by month; a month without a likelihood has none of it. */
 export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; readonly onChange: ChangeStage }) {
+  const { units } = useWording()
   const set = (at: number, part: 'lengthMmLow' | 'lengthMmHigh' | 'likelihood', value: number | null) => {
     const before = draft.months[at] ?? null
     const gone = part === 'likelihood' && value === null
@@ -21,8 +24,8 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
           <tr>
             <th>month</th>
             <th>likely, of 10</th>
-            <th>shortest, mm</th>
-            <th>longest, mm</th>
+            <th>shortest, {units.smallLength}</th>
+            <th>longest, {units.smallLength}</th>
           </tr>
         </thead>
         <tbody>
@@ -36,10 +39,10 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
                   <NumberField label={`Likely in ${name}, of 10`} hideLabel value={tenths} min={0} max={10} mayBeEmpty onChange={(value) => set(i, 'likelihood', value === null ? null : value / 10)} />
                 </td>
                 <td>
-                  <NumberField label={`Shortest in ${name}, mm`} hideLabel value={month.lengthMmLow} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
+                  <MeasureField unit={units.smallLength} label={`Shortest in ${name}`} hideLabel value={month.lengthMmLow} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
                 </td>
                 <td>
-                  <NumberField label={`Longest in ${name}, mm`} hideLabel value={month.lengthMmHigh} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
+                  <MeasureField unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
                 </td>
               </tr>
             )

@@ -1,6 +1,8 @@
 import type { Trigger } from '../../../../core/index.ts'
 import { Select, TextField } from '../../../ui/fields.tsx'
+import { useWording } from '../../../words/useWording.ts'
 import { Row } from '../../../ui/layout.tsx'
+import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 
 const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] = [
@@ -38,16 +40,21 @@ function usualOf(kind: Trigger['kind']): Trigger {
   }
 }
 
-const FIGURES: Readonly<Record<string, readonly [label: string, min: number, max: number]>> = {
-  thresholdC: ['from, °C', -30, 45],
-  lowC: ['at the earliest, °C', -30, 45],
-  highC: ['at the latest, °C', -30, 45],
-  baseC: ['above, °C', -30, 45],
-  degreeDays: ['degree-days', 1, 6000],
+type Figure = readonly [label: string, min: number, max: number]
+
+/** What is read in the user's own unit. */
+const MEASURES: Readonly<Record<string, readonly [...Figure, of: 'temperature' | 'smallLength']>> = {
+  thresholdC: ['from', -30, 45, 'temperature'],
+  lowC: ['at the earliest', -30, 45, 'temperature'],
+  highC: ['at the latest', -30, 45, 'temperature'],
+  baseC: ['above', -30, 45, 'temperature'],
+  withoutIceC: ['without ice, from', 0, 30, 'temperature'],
+  riseMm: ['rise', 0, 5000, 'smallLength'],
+}
+const FIGURES: Readonly<Record<string, Figure>> = {
+  degreeDays: ['degree-days of °C', 1, 6000],
   hours: ['hours of day', 0, 24],
   offsetDays: ['days after it', -60, 120],
-  withoutIceC: ['without ice, from °C', 0, 30],
-  riseMm: ['rise, mm', 0, 5000],
   withinHours: ['within, hours', 1, 240],
   spreadDays: ['give or take, days', 0, 120],
   durationDays: ['lasts, days', 1, 366],
@@ -67,6 +74,7 @@ export function TriggerFields({
   readonly trigger: Trigger
   readonly onChange: (trigger: Trigger) => void
 }) {
+  const { units } = useWording()
   const values = trigger as unknown as Readonly<Record<string, number | string>>
   const set = (key: string, value: number | string) => onChange({ ...trigger, [key]: value })
   return (
@@ -103,6 +111,22 @@ export function TriggerFields({
           width="110px"
         />
       ) : null}
+      {Object.entries(MEASURES).flatMap(([key, [name, min, max, of]]) =>
+        key in values ? (
+          <MeasureField
+            key={`${trigger.kind} ${key}`}
+            label={name}
+            unit={units[of]}
+            value={Number(values[key])}
+            min={min}
+            max={max}
+            onChange={(value) => (value === null ? undefined : set(key, value))}
+            width="120px"
+          />
+        ) : (
+          []
+        ),
+      )}
       {Object.entries(FIGURES).flatMap(([key, [name, min, max]]) =>
         key in values ? (
           <NumberField

@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react'
-import { SPLASHES, splashLimitMicroJ, wording } from '../../../../core/index.ts'
+import { SPLASHES, splashLimitMicroJ, USUAL_LEADER_MM, USUAL_TIPPET, wording } from '../../../../core/index.ts'
 import type { Calibration, Finalist, SplashWord } from '../../../../core/index.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Checkbox, Select } from '../../../ui/fields.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
@@ -18,7 +19,7 @@ const SPLASH_CHOICES = [
   { id: ANY, name: 'any splash' },
   ...SPLASHES.slice(0, -1).map((word) => ({ id: word, name: `at most: ${wording.splashWord[word]}` })),
 ]
-const LINE = { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600 }
+const LINE = { ...USUAL_TIPPET, lengthMm: USUAL_LEADER_MM }
 
 interface FindWeightingProps {
   readonly draft: Draft
@@ -65,6 +66,7 @@ export default function FindWeighting({
   onChange,
   onChoose,
 }: FindWeightingProps) {
+  const { depth } = useWording()
   const [splash, setSplash] = useState<string>(ANY)
   const { wanted, waterTempC, fields: wantedFields } = useWanted()
   const { choice, fields: choiceFields } = useChoice()
@@ -111,7 +113,9 @@ export default function FindWeighting({
           Find weightings
         </Button>
         {finding.busy ? <Button onPress={halt}>Stop</Button> : null}
-        <Quiet>The line is 0.13 mm on a leader of 3.6 m, trailing as it sinks.</Quiet>
+        <Quiet>
+          The line is {LINE.diameterMm} mm on a leader of {depth(LINE.lengthMm)}, trailing as it sinks.
+        </Quiet>
       </Row>
       <FoundTable finding={finding} onMake={make} />
     </form>
