@@ -212,7 +212,7 @@ export function Select({
         onChange={(key) => {
           if (key !== null) onChange(String(key))
         }}
-        isDisabled={isDisabled}
+        isDisabled={isDisabled || choices.length === 0}
         isInvalid={Boolean(fault)}
         placeholder={placeholder}
         {...(hideLabel ? { 'aria-label': label } : {})}

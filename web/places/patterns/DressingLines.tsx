@@ -183,11 +183,10 @@ interface WorkedOutOfProps {
   readonly materialId: string
   readonly worked: WorkedOut | null
   readonly units: DisplayUnits
-  readonly mass: (mg: number) => string
 }
 
 /** What the line leaves out and is worked out on this hook, and what the component weighs. */
-function WorkedOutOf({ componentKey, materialId, worked, units, mass }: WorkedOutOfProps) {
+function WorkedOutOf({ componentKey, materialId, worked, units }: WorkedOutOfProps) {
   const component = worked?.fly.components.find(({ key }) => key === componentKey)
   const part = worked?.report.parts.find(({ key }) => key === componentKey)
   if (worked && !component) return <span className="worked">not on this variant</span>
@@ -198,14 +197,14 @@ function WorkedOutOf({ componentKey, materialId, worked, units, mass }: WorkedOu
     <span className="worked">
       {swapped ? `here: ${materialText(component.material)} · ` : ''}
       {amounts.length > 0 ? `worked out: ${amounts.join(', ')} · ` : ''}
-      {mass(part.massMg)}
+      {wording.partMass(part.massMg, units)}
     </span>
   )
 }
 
 /** The dressing as lines in tying order; the fields open behind each. */
 export function DressingLines({ draft, book, onChange, onLook, worked }: LinesProps) {
-  const { units, mass } = useWording()
+  const { units } = useWording()
   const [open, setOpen] = useState<string | null>(null)
   const { edit, remove, move, add } = useLineActions(book, onChange, setOpen)
   const { components } = draft
@@ -237,7 +236,6 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
                   materialId={component.materialId}
                   worked={worked}
                   units={units}
-                  mass={mass}
                 />
               </div>
               {isOpen ? (

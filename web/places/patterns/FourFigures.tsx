@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { wording } from '../../../core/index.ts'
+import { USUAL_TIPPET, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { ruleMarks } from '../../drawing/ruleMarks.ts'
@@ -175,7 +175,8 @@ export function FourFigures({
               <>
                 <br />
                 <small>
-                  {speed(trailing.value)} with half a metre of 0.13 mm line, likely {speedBand(trailing)}
+                  {speed(trailing.value)} with {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm
+                  line, likely {speedBand(trailing)}
                 </small>
               </>
             ) : null}

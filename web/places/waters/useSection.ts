@@ -37,7 +37,7 @@ function sectionOf(
         depthMm,
         speedShare: surfaceSpeedMmPerS > 0 ? speed / surfaceSpeedMmPerS : 0,
         // a river is as warm below as above
-        words: still ? wording.temperature(tempC, units) : wording.speed(speed, units),
+        words: still ? wording.temperature(tempC, units) : wording.current(speed, units),
       }
     }),
   }
