@@ -56,7 +56,14 @@ const shots: readonly Shot[] = [
   },
   { name: 'larder-day', path: '/larder?view=day' },
   { name: 'patterns', path: '/patterns' },
-  { name: 'pattern', path: '/patterns', before: (page) => open(page, 'Third Button') },
+  {
+    name: 'pattern',
+    path: '/patterns',
+    before: async (page) => {
+      await open(page, 'Third Button')
+      await page.getByText(/^worked out: 96 turns/).waitFor()
+    },
+  },
   {
     name: 'tank',
     path: '/patterns',

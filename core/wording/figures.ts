@@ -76,9 +76,11 @@ export function mass(mg: number, units: DisplayUnits): string {
 
 const PART_DECIMALS = { mg: 1, g: 4, gr: 3 } as const
 
-/** The mass of one component, always to a tenth of a milligram, so that a column of them can be added up: `23.4 mg`. */
-export const partMass = (mg: number, units: DisplayUnits): string =>
-  `${fixed(fromCore(mg, units.mass), PART_DECIMALS[units.mass])} ${units.mass}`
+/** The mass of one component, to a tenth of a milligram, so that a column of them adds up; a few fibres to a hundredth. */
+export function partMass(mg: number, units: DisplayUnits): string {
+  const finer = Math.abs(mg) < 0.095 ? 1 : 0
+  return `${fixed(fromCore(mg, units.mass), PART_DECIMALS[units.mass] + finer)} ${units.mass}`
+}
 
 /** A temperature: `12.7 °C`. */
 export function temperature(tempC: number, units: DisplayUnits): string {

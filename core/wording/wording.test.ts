@@ -49,6 +49,7 @@ describe('figures', () => {
 
   it('give the parts of a fly so that they add up', () => {
     expect(wording.partMass(23.44, metric)).toBe('23.4 mg')
+    expect(wording.partMass(0.04, metric)).toBe('0.04 mg')
     expect(wording.partMass(-3.4, metric)).toBe('−3.4 mg')
     expect(wording.partMass(64.8, inches)).toBe('1.000 gr')
   })

@@ -176,7 +176,7 @@ export function FourFigures({
                 <br />
                 <small>
                   {speed(trailing.value)} with {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm
-                  line, likely {speedBand(trailing)}
+                  line, <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
                 </small>
               </>
             ) : null}
