@@ -710,6 +710,11 @@ describe('waters, outings and the moment', () => {
     await server
       .command('batchPlan', { batchId, variantId, plannedCount: 6, compartmentId: placeA, onVise: true })
       .expect(200)
+    const pace = async () => {
+      const [planned] = (await body<PlanView>('/api/plan')).patterns
+      return [planned?.minutesEach, planned?.timedFlies]
+    }
+    expect(await pace()).toEqual([8, 0])
     const start = Date.UTC(2026, 4, 1, 19)
     const at = [
       ['step', 0], ['done', 6], ['step', 6], ['done', 12], ['pause', 13], ['resume', 60], ['done', 68], ['done', 700],
@@ -719,9 +724,19 @@ describe('waters, outings and the moment', () => {
         id: v7(), batchId, atMs: start + minute * 60_000, kind, stepKey: null, count: kind === 'done' ? 1 : 0, spoiledCause: null,
       }) // prettier-ignore
     }
+    await server
+      .command('batchCount', {
+        batchId,
+        eventId: v7() as never,
+        kind: 'pause',
+        stepKey: null,
+        count: 0,
+        spoiledCause: null,
+      })
+      .expect(200)
+    expect(await pace(), 'while the batch is on the vise').toEqual([6, 3])
     await server.command('batchFinish', { batchId, abandon: false }).expect(200)
-    const [planned] = (await body<PlanView>('/api/plan')).patterns
-    expect(planned).toMatchObject({ minutesEach: 6, timedFlies: 3 })
+    expect(await pace()).toEqual([6, 3])
   })
 
   it('put foods and flies at their depths', async () => {

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest'
+import { KINDS } from '../../core/index.ts'
+import type { Component } from '../../core/index.ts'
+import { shippedMaterial } from '../../core/testing/shippedMaterial.ts'
+import { emptyDraft, newLine, toCommand } from './draft.ts'
+
+const hare = shippedMaterial('dubbing-hare', '', 'natural')
+const cape = shippedMaterial('hackle-cape-stiff', '16', 'dun')
+const line = (key: string): Component => ({ ...newLine({ kind: 'body' }, hare, []), key })
+
+describe('newLine', () => {
+  it('writes what is usual of its kind into the line, so that a later default does not move it', () => {
+    expect(newLine({ kind: 'hackle' }, cape, [])).toMatchObject({
+      key: 'hackle',
+      turns: 4,
+      place: KINDS.hackle.place,
+    })
+    expect(newLine({ kind: 'body' }, hare, [])).toMatchObject({ bulk: 0.25 })
+  })
+
+  it('keeps what was said over what is usual', () => {
+    expect(newLine({ kind: 'hackle', turns: 7 }, cape, []).turns).toBe(7)
+    expect(newLine({ kind: 'body', place: { from: 0.5 } }, hare, []).place).toEqual({
+      ...KINDS.body.place,
+      from: 0.5,
+    })
+  })
+
+  it('takes a key that no other line has', () => {
+    expect(newLine({ kind: 'body' }, hare, [line('body')]).key).toBe('body2')
+    expect(newLine({ kind: 'body' }, hare, [line('body'), line('body2')]).key).toBe('body3')
+    expect(newLine({ kind: 'body' }, hare, [line('body2')]).key).toBe('body')
+  })
+})
+
+describe('toCommand', () => {
+  const drawer = (id: string) => ({ id, familyId: 'f', sizeKey: '16', colourName: '' })
+  const [first] = emptyDraft().variants
+  if (!first) throw new Error('an empty draft has a variant')
+
+  it('mints the drawers that the draft still uses, and no others', () => {
+    const draft = {
+      ...emptyDraft(),
+      components: [{ ...line('body'), materialId: 'used-by-line' }],
+      variants: [
+        {
+          ...first,
+          hookMaterialId: 'used-as-hook',
+          swaps: [{ componentKey: 'body', materialId: 'used-by-swap' }],
+        },
+        { ...first, swaps: [{ componentKey: 'body', omit: true }] },
+      ],
+      newDrawers: ['used-by-line', 'used-as-hook', 'used-by-swap', 'thought better of'].map(drawer),
+    }
+    expect(toCommand(draft).newMaterials?.map(({ id }) => id)).toEqual([
+      'used-by-line',
+      'used-as-hook',
+      'used-by-swap',
+    ])
+  })
+
+  it('sends the foods without their names', () => {
+    const serves = [{ foodStageId: 's', weight: 0.5, name: 'Dark olive, nymph' }]
+    expect(toCommand({ ...emptyDraft(), serves }).serves).toEqual([{ foodStageId: 's', weight: 0.5 }])
+  })
+})

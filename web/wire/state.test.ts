@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest'
+import { chooseMoment, find, light, pin, setTrouble, setWaiting, setWork, toggleKeys, view } from './state.ts'
+
+const at = (...actions: readonly Parameters<typeof view.reducer>[1][]) =>
+  actions.reduce(view.reducer, view.getInitialState())
+
+describe('what places share', () => {
+  it('pins one subject at a time, and lets go of it when it is pinned again', () => {
+    expect(at(pin('a')).pinned).toBe('a')
+    expect(at(pin('a'), pin('b')).pinned).toBe('b')
+    expect(at(pin('a'), pin('a')).pinned).toBeNull()
+  })
+
+  it('follows the next outing until a moment is chosen, and again after', () => {
+    const moment = { reachId: 'r', on: '2026-06-06', localMin: 780 }
+    expect(at(chooseMoment(moment)).moment).toEqual(moment)
+    expect(at(chooseMoment(moment), chooseMoment(null)).moment).toBeNull()
+  })
+
+  it('shows the keys and hides them', () => {
+    expect(at(toggleKeys()).showKeys).toBe(true)
+    expect(at(toggleKeys(), toggleKeys()).showKeys).toBe(false)
+  })
+
+  it('keeps what is lit, at work, wrong, waiting and sought apart', () => {
+    const work = { label: 'Sampling the band', done: 0.5 }
+    expect(at(light('x'), setWork(work), setTrouble('no line'), setWaiting(2), find('actions'))).toMatchObject({
+      lit: 'x', work, trouble: 'no line', waiting: 2, finding: 'actions', pinned: null, moment: null,
+    }) // prettier-ignore
+  })
+})
