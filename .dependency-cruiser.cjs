@@ -79,7 +79,7 @@ module.exports = {
     {
       name: 'shipped-data-stays-out-of-pages',
       severity: 'error',
-      from: { path: '^(web|contract)/' },
+      from: { path: '^(web|contract)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^core/.*/shipped/' },
     },
     {

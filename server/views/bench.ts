@@ -148,7 +148,7 @@ async function earlierNotes(db: Reader, { patternId, batch: own }: Loaded) {
 }
 
 /** The last picture of a batch of a pattern. */
-async function earlierPhoto(db: Reader, { patternId, batch: own }: Loaded): Promise<string | null> {
+async function earlierPhoto(db: Reader, { patternId, batch: own }: Loaded): Promise<PhotoId | null> {
   const [row] = await db
     .select({ photoId: batch.photoId })
     .from(batch)
@@ -214,7 +214,7 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
     note: row.note,
     batchNote: row.batch.note,
     photoId: row.batch.photoId,
-    earlierPhotoId: (await earlierPhoto(db, row)) as PhotoId | null,
+    earlierPhotoId: await earlierPhoto(db, row),
     way: row.batch.way,
     throughStep: Object.fromEntries(
       [...grouped(mine, ({ stepKey }) => stepKey ?? '')].map(([key, events]) => [

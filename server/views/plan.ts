@@ -164,7 +164,7 @@ async function planVariants(
 }
 
 /** The one compartment of the bench tray. */
-async function trayId(db: Reader): Promise<string> {
+async function trayId(db: Reader): Promise<PlanView['trayId']> {
   const [tray] = await db
     .select({ id: compartment.id })
     .from(compartment)
@@ -199,7 +199,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
   const fished = await losses(db)
   return {
-    trayId: (await trayId(db)) as PlanView['trayId'],
+    trayId: await trayId(db),
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],

@@ -77,7 +77,7 @@ async function openPurchases(db: Reader, timeZone: string): Promise<readonly Pur
         supplier: first.purchase.supplier,
         orderedOn: localTime(first.purchase.orderedAtMs, timeZone).on,
         lines: lines.map(({ line }) => ({
-          lineId: line.id as PurchaseView['lines'][number]['lineId'],
+          lineId: line.id,
           materialId: line.materialId,
           name: drawers.get(line.materialId)?.name ?? '',
           packAmount: line.packAmount,

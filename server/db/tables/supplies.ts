@@ -10,6 +10,7 @@ import type {
   MaterialId,
   OutingId,
   PurchaseId,
+  PurchaseLineId,
   VariantRevisionId,
 } from '../../../contract/index.ts'
 
@@ -53,7 +54,7 @@ export const purchase = sqliteTable('purchase', {
 export const purchaseLine = sqliteTable(
   'purchase_line',
   {
-    id: id(),
+    id: id<PurchaseLineId>(),
     purchaseId: text('purchase_id')
       .$type<PurchaseId>()
       .notNull()
