@@ -33,11 +33,21 @@ async function toldOn(page: Page): Promise<string> {
 
 test('units follow the user everywhere', async ({ page }) => {
   await page.goto('/settings')
-  await choose(page, /Hooks and beads/, 'in')
-  await choose(page, /Depth/, 'ft')
-  await choose(page, /Fall/, 'in/s')
-  await choose(page, /Water/, '°F')
-  await choose(page, /Weight/, 'gr')
+  const units = [
+    [/Hooks and beads/, 'in'],
+    [/Depth/, 'ft'],
+    [/Fall/, 'in/s'],
+    [/Water/, '°F'],
+    [/Weight/, 'gr'],
+  ] as const
+  for (const [label, unit] of units) {
+    // each is saved at once: the next one starts from what came back
+    const saved = page.waitForResponse(/\/api\/frame/)
+    await choose(page, label, unit)
+    await saved
+    await page.reload()
+    await expect(page.getByRole('button', { name: label }).first()).toContainText(unit)
+  }
   await page.goto('/patterns')
   await expect(page.getByRole('table', { name: 'Patterns and their variants' })).toContainText('in/s')
   const left: string[] = []
