@@ -1,3 +1,4 @@
+import { yearBetween } from '../core/index.ts'
 import type { OutingBody, ReachBody, WaterBody } from '../contract/index.ts'
 import { noRules } from '../contract/index.ts'
 
@@ -15,16 +16,9 @@ export interface DemoWater {
   readonly reaches: readonly Reach[]
 }
 
-const WARMEST_DAY = 209
-
 /** Mean of each month, °C, from a year's mean and amplitude; never below 0.5. */
-export function monthlyTemps(meanC: number, amplitudeC: number): number[] {
-  return Array.from({ length: 12 }, (_, month) => {
-    const middle = month * 30.4 + 15
-    const tempC = meanC + amplitudeC * Math.cos((2 * Math.PI * (middle - WARMEST_DAY)) / 365)
-    return Math.round(Math.max(tempC, 0.5) * 10) / 10
-  })
-}
+export const monthlyTemps = (meanC: number, amplitudeC: number): number[] =>
+  yearBetween(meanC - amplitudeC, meanC + amplitudeC, false).map((tempC) => Math.max(tempC, 0.5))
 
 const valley = { latitudeDeg: 54.3, longitudeDeg: -2.2, timeZone: 'Europe/London' }
 

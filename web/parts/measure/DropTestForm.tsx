@@ -1,13 +1,14 @@
 import { useCallback, useState } from 'react'
-import { fromCore, mean, parseDecimal, TIMINGS, toCore, wording } from '../../../core/index.ts'
+import { fromCore, TIMINGS, wording } from '../../../core/index.ts'
 import type { Timing } from '../../../core/index.ts'
-import type { CommandInput } from '../../../contract/index.ts'
 import { newId } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { readDropTest } from './dropTest.ts'
+import type { Wet, Written } from './dropTest.ts'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
 import { useStopwatch } from './useStopwatch.ts'
@@ -17,7 +18,7 @@ const TIMING_NAMES: Readonly<Record<Timing, string>> = {
   film: 'frames of a film',
   gates: 'two light gates',
 }
-const STATES = [
+const STATES: readonly (Choice & { readonly id: Wet })[] = [
   { id: 'soaked', name: 'soaked and squeezed' },
   { id: 'fresh', name: 'dipped and cast' },
   { id: 'dry', name: 'dry, from the vise' },
@@ -26,7 +27,6 @@ const LINES = [
   { id: 'none', name: 'none' },
   ...['0.10', '0.13', '0.15', '0.18'].map((id) => ({ id, name: `half a metre of ${id} mm` })),
 ]
-const COPOLYMER = 1.13
 const USUAL_DEPTH_MM = 1200
 
 interface DropTestFormProps {
@@ -39,133 +39,135 @@ interface DropTestFormProps {
   readonly withStandIns: boolean
 }
 
-/** Times as written, one after another; what is no time is named. */
-function readTimes(text: string): { readonly times: readonly number[]; readonly unclear: string | null } {
-  const words = text.split(/[\s;]+/).filter(Boolean)
-  const times = words.map((word) => {
-    const parsed = parseDecimal(word.replace(/s$/, ''))
-    return parsed.kind === 'number' ? parsed.value : NaN
+/** What is written of a drop test, the stopwatch and the gates that write times into it, and how it is kept. */
+function useDropTest({ firstId, waterTempC, speedOf }: Omit<DropTestFormProps, 'choices' | 'withStandIns'>) {
+  const { units } = useWording()
+  const [written, setWritten] = useState<Written>(() => ({
+    variantId: null,
+    depth: fromCore(USUAL_DEPTH_MM, units.depth).toFixed(1),
+    vessel: '',
+    timing: 'thumb',
+    wet: 'soaked',
+    line: 'none',
+    times: '',
+  }))
+  const [armed, setArmed] = useState(false)
+  const [simulated, setSimulated] = useState(false)
+  const change = useCallback((part: Partial<Written>) => setWritten((before) => ({ ...before, ...part })), [])
+  const addTime = useCallback(
+    (timeS: number) =>
+      setWritten((before) => ({ ...before, times: `${before.times} ${timeS.toFixed(2)}`.trim() })),
+    [],
+  )
+  const { keep, fault } = useKeeping(() => {
+    change({ times: '' })
+    setSimulated(false)
   })
-  const wrong = words.find((_, i) => !Number.isFinite(times[i]))
-  return { times: times.filter(Number.isFinite), unclear: wrong ?? null }
-}
-
-/** A figure of a field, or what is wrong with it. */
-function readFigure(text: string, least: number, most: number): number | string {
-  const parsed = parseDecimal(text)
-  if (parsed.kind !== 'number') return 'Write a figure.'
-  if (parsed.value < least) return `At least ${least}.`
-  return parsed.value > most ? `At most ${most}.` : parsed.value
+  const watch = useStopwatch(armed, addTime)
+  const gates = useInstrument('timer', (timeS) => {
+    change({ timing: 'gates' })
+    setSimulated(true)
+    addTime(timeS)
+  })
+  const variantId = written.variantId ?? firstId
+  const vesselUnit = units.smallLength === 'in' ? 'in' : 'cm'
+  const read = readDropTest({ ...written, variantId }, { depth: units.depth, vessel: vesselUnit })
+  const { depthMm, test } = read
+  return {
+    written: { ...written, variantId },
+    change,
+    read,
+    vesselUnit,
+    armed,
+    arm: () => setArmed(!armed),
+    watch,
+    gates,
+    dropThroughGates:
+      depthMm === null || variantId === null
+        ? null
+        : () => void gates.read(depthMm / Math.max(speedOf(variantId), 1)),
+    save: () =>
+      test &&
+      void keep('dropTestSave', {
+        testId: newId(),
+        version: null,
+        test: { ...test, waterTempC, note: simulated ? 'Simulated gates.' : '' },
+      }),
+    fault,
+  }
 }
 
 /** Enters a drop test: a fly that is really dropped, timed with the space bar or written down. */
-export function DropTestForm({ choices, firstId, waterTempC, speedOf, withStandIns }: DropTestFormProps) {
+export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormProps) {
   const { units, depth, speed, temperature } = useWording()
-  const [chosenId, setChosenId] = useState<string | null>(null)
-  const variantId = chosenId ?? firstId
-  const [depthText, setDepthText] = useState(() => String(fromCore(USUAL_DEPTH_MM, units.depth).toFixed(1)))
-  const [vesselText, setVesselText] = useState('')
-  const [timing, setTiming] = useState<Timing>('thumb')
-  const [wet, setWet] = useState('soaked')
-  const [line, setLine] = useState('none')
-  const [text, setText] = useState('')
-  const [armed, setArmed] = useState(false)
-  const [simulated, setSimulated] = useState(false)
-  const { keep, fault } = useKeeping(() => {
-    setText('')
-    setSimulated(false)
-  })
-  const add = useCallback((timeS: number) => setText((before) => `${before} ${timeS.toFixed(2)}`.trim()), [])
-  const watch = useStopwatch(armed, add)
-  const gates = useInstrument('timer', (timeS) => {
-    setTiming('gates')
-    setSimulated(true)
-    add(timeS)
-  })
-  const deep = readFigure(depthText, 0.05, 30)
-  const vessel = vesselText.trim() === '' ? null : readFigure(vesselText, 1, 500)
-  const { times, unclear } = readTimes(text)
-  const depthMm = typeof deep === 'number' ? toCore(deep, units.depth) : null
-  const meanS = mean(times)
-  const vesselMm = typeof vessel === 'number' ? vessel * (units.smallLength === 'in' ? 25.4 : 10) : null
-  const ready = variantId && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
-  const save = async () => {
-    if (!ready) return
-    await keep('dropTestSave', {
-      testId: newId(),
-      version: null,
-      test: {
-        variantId: variantId as CommandInput<'dropTestSave'>['test']['variantId'],
-        depthMm,
-        timing,
-        waterTempC,
-        vesselMm,
-        tippet:
-          line === 'none' ? null : { diameterMm: Number(line), densityMgPerMm3: COPOLYMER, lengthMm: 500 },
-        wet: wet as 'soaked',
-        times: times.map((timeS) => ({ timeS, setAside: false })),
-        note: simulated ? 'Simulated gates.' : '',
-      },
-    })
-  }
+  const { written, change, read, vesselUnit, armed, arm, watch, gates, dropThroughGates, save, fault } =
+    useDropTest(asked)
+  const { depthMm, times, meanS, faults, test } = read
   return (
     <form
       aria-label="A drop test"
       onSubmit={(event) => {
         event.preventDefault()
-        void save()
+        save()
       }}
     >
       <Row $align="start">
         <Select
           label="Fly that is dropped"
-          value={variantId}
+          value={written.variantId}
           choices={choices}
-          onChange={setChosenId}
+          onChange={(variantId) => change({ variantId })}
           width="220px"
         />
         <TextField
           label={`Depth, ${units.depth}`}
-          value={depthText}
-          onChange={setDepthText}
+          value={written.depth}
+          onChange={(text) => change({ depth: text })}
           width="84px"
-          fault={typeof deep === 'string' ? deep : undefined}
+          fault={faults.depth}
         />
         <TextField
-          label={`Width of the tube, ${units.smallLength === 'in' ? 'in' : 'cm'}`}
-          value={vesselText}
-          onChange={setVesselText}
+          label={`Width of the tube, ${vesselUnit}`}
+          value={written.vessel}
+          onChange={(vessel) => change({ vessel })}
           placeholder="open water"
           width="150px"
-          fault={typeof vessel === 'string' ? vessel : undefined}
+          fault={faults.vessel}
         />
         <Select
           label="Timed by"
-          value={timing}
+          value={written.timing}
           choices={TIMINGS.map((id) => ({ id, name: TIMING_NAMES[id] }))}
-          onChange={(id) => setTiming(id as Timing)}
+          onChange={(id) => change({ timing: id as Timing })}
           width="180px"
         />
-        <Select label="It was" value={wet} choices={STATES} onChange={setWet} width="170px" />
-        <Select label="With line" value={line} choices={LINES} onChange={setLine} width="180px" />
+        <Select
+          label="It was"
+          value={written.wet}
+          choices={STATES}
+          onChange={(id) => change({ wet: id as Wet })}
+          width="170px"
+        />
+        <Select
+          label="With line"
+          value={written.line}
+          choices={LINES}
+          onChange={(line) => change({ line })}
+          width="180px"
+        />
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <TextField
           label="Times, s"
-          value={text}
-          onChange={setText}
+          value={written.times}
+          onChange={(text) => change({ times: text })}
           width="260px"
           placeholder="3.1 3.2 3.1"
-          fault={unclear ? `“${unclear}” is no time.` : undefined}
+          fault={faults.times}
         />
-        <Button onPress={() => setArmed(!armed)}>
-          {armed ? 'Put the stopwatch away' : 'Time it with the space bar'}
-        </Button>
+        <Button onPress={arm}>{armed ? 'Put the stopwatch away' : 'Time it with the space bar'}</Button>
         {withStandIns ? (
-          <Button
-            onPress={() => depthMm !== null && void gates.read(depthMm / Math.max(speedOf(variantId ?? ''), 1))}
-            isDisabled={depthMm === null || !variantId || gates.busy}
-          >
+          <Button onPress={() => dropThroughGates?.()} isDisabled={!dropThroughGates || gates.busy}>
             Drop it through simulated gates
           </Button>
         ) : null}
@@ -174,12 +176,12 @@ export function DropTestForm({ choices, firstId, waterTempC, speedOf, withStandI
             {watch.running ? 'Stop' : 'Start'}
           </Button>
         ) : null}
-        <Button type="submit" look={armed ? 'plain' : 'main'} isDisabled={!ready}>
+        <Button type="submit" look={armed ? 'plain' : 'main'} isDisabled={!test}>
           Keep the test
         </Button>
       </Row>
       <p role="status">
-        <Quiet>In water of {temperature(waterTempC)}, as the tank above. </Quiet>
+        <Quiet>In water of {temperature(asked.waterTempC)}, as the tank above. </Quiet>
         {armed ? (
           <Quiet>
             {watch.running

@@ -7,7 +7,8 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { TableIn } from '../../files/TableIn.tsx'
 import { makeBareFlies } from './bareFlies.ts'
-import { patternNamesOf, useNamedFlies } from './PasteFlies.tsx'
+import { patternNamesOf } from './flyLines.ts'
+import { useNamedFlies } from './useNamedFlies.ts'
 
 /** Offers what lies in the boxes as a table that can be taken in again. */
 export function saveBoxes(boxes: readonly BoxLine[]): void {

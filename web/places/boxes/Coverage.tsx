@@ -1,13 +1,12 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { anchorsOf, COVER_PARTS, seasonFoods } from '../../../core/index.ts'
+import { anchorsOf, COVER_PARTS } from '../../../core/index.ts'
 import type { CoverCell, CoverPart, CoverRow, CoverRules } from '../../../core/index.ts'
-import type { FoodAtMoment } from '../../../contract/index.ts'
-import { useFrameQuery, useLarderQuery, useMomentQuery } from '../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { toServing, usePlanned } from '../../wire/planned.ts'
 import type { PlannedVariant } from '../../wire/planned.ts'
-import { light, setWork } from '../../wire/state.ts'
+import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -15,11 +14,7 @@ import { clockTime, dayName } from '../../words/words.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { runJob } from '../../workers/gateway.ts'
-
-const MOST_FOODS = 30
-/** What is hardly ever worth a fly is not asked for. */
-const LEAST_WORTH = 0.12
+import { useCoverage } from './useCoverage.ts'
 
 const PARTS: Readonly<Record<CoverPart, string>> = {
   all: 'of it',
@@ -28,6 +23,8 @@ const PARTS: Readonly<Record<CoverPart, string>> = {
   light: 'light',
   heavy: 'heavy',
 }
+type Anchors = ReturnType<typeof anchorsOf>
+
 const STATES: Readonly<Record<CoverCell['state'], { readonly word: string; readonly colour: string }>> = {
   covered: { word: 'covered', colour: 'var(--moss)' },
   thin: { word: 'thin', colour: 'var(--brass)' },
@@ -68,65 +65,6 @@ const Grid = styled(Dense)`
   }
 `
 
-/** The foods of the moment, or of the whole season, against the boxes; null while that is worked out. */
-function useCoverage(season: boolean): readonly CoverRow[] | null {
-  const moment = useMoment()
-  const plan = usePlanned()
-  const { data: larder } = useLarderQuery()
-  const { data: frame } = useFrameQuery()
-  const { data: at } = useMomentQuery(
-    { reachId: moment?.reachId ?? '', on: moment?.on ?? '', localMin: moment?.localMin ?? 0 },
-    { skip: !moment },
-  )
-  const [rows, setRows] = useState<readonly CoverRow[] | null>(null)
-  const dispatch = useAppDispatch()
-  useEffect(() => {
-    if (!moment || !plan || !larder || !frame || !at) return
-    const controller = new AbortController()
-    const { waterKind, typicalDepthMm, surfaceSpeedMmPerS } = moment.reach
-    const work = async () => {
-      const found = await runJob(
-        'coverageOf',
-        {
-          foods: season
-            ? seasonFoods(larder.stages, waterKind, LEAST_WORTH)
-            : at.foods.slice(0, MOST_FOODS).map((food: FoodAtMoment) => ({
-                stageKey: food.foodStageId,
-                worth: food.worth,
-                lengthMmLow: food.lengthMmLow,
-                lengthMmHigh: food.lengthMmHigh,
-              })),
-          stages: larder.stages,
-          variants: plan.variants.map(toServing),
-          waterKind,
-          bedMm: typicalDepthMm,
-          surfaceSpeedMmPerS,
-          school: frame.settings.school,
-          keep: frame.settings.parCount,
-          rules: frame.settings.cover,
-        },
-        {
-          key: 'coverageOf',
-          signal: controller.signal,
-          onProgress: ({ done }) =>
-            controller.signal.aborted
-              ? undefined
-              : dispatch(setWork({ label: 'Holding the boxes against the larder', done })),
-        },
-      )
-      if (controller.signal.aborted) return
-      dispatch(setWork(null))
-      if (!('kind' in found)) setRows(found)
-    }
-    void work()
-    return () => {
-      controller.abort()
-      dispatch(setWork(null))
-    }
-  }, [moment, plan, larder, frame, at, season, dispatch])
-  return rows
-}
-
 function State({ cell }: { readonly cell: CoverCell }) {
   const { word, colour } = STATES[cell.state]
   if (cell.state === 'notAsked') return <Quiet>–</Quiet>
@@ -162,6 +100,118 @@ function Serving({
   )
 }
 
+/** What the user asks of the boxes, and how many of their flies would take the others down. */
+function WhatIsAsked({
+  season,
+  onSeason,
+  rules,
+  onAsk,
+  anchors,
+}: {
+  readonly season: boolean
+  readonly onSeason: (season: boolean) => void
+  readonly rules: CoverRules
+  readonly onAsk: (change: Partial<CoverRules>) => void
+  readonly anchors: Anchors
+}) {
+  return (
+    <Row $align="end" role="group" aria-label="What is asked of the boxes" style={{ paddingBottom: 8 }}>
+      <Checkbox isSelected={season} onChange={onSeason}>
+        the whole season
+      </Checkbox>
+      <Checkbox isSelected={rules.sizes} onChange={(sizes) => onAsk({ sizes })}>
+        small and large
+      </Checkbox>
+      <Checkbox isSelected={rules.lightAndHeavy} onChange={(lightAndHeavy) => onAsk({ lightAndHeavy })}>
+        light and heavy
+      </Checkbox>
+      <NumberField
+        label="Patterns in the film"
+        value={rules.alternatives}
+        min={0}
+        max={9}
+        whole
+        whenLeft
+        width="130px"
+        onChange={(alternatives) => (alternatives === null ? undefined : onAsk({ alternatives }))}
+      />
+      <NumberField
+        label="Anchors"
+        value={rules.anchors}
+        min={0}
+        max={99}
+        whole
+        whenLeft
+        onChange={(wanted) => (wanted === null ? undefined : onAsk({ anchors: wanted }))}
+      />
+      {anchors.state === 'notAsked' ? null : (
+        <span>
+          <span className="figures">{anchors.onHand}</span> anchors on hand{' '}
+          <span style={{ color: STATES[anchors.state].colour }}>{STATES[anchors.state].word}</span>
+        </span>
+      )}
+    </Row>
+  )
+}
+
+/** A food against the boxes; opened, the flies that serve it. */
+function FoodRow({
+  row,
+  name,
+  isOpen,
+  onOpen,
+  variants,
+}: {
+  readonly row: CoverRow
+  readonly name: string
+  readonly isOpen: boolean
+  readonly onOpen: () => void
+  readonly variants: ReadonlyMap<string, PlannedVariant>
+}) {
+  const dispatch = useAppDispatch()
+  const { cells, alternatives, colours } = row
+  const isEnough = alternatives.state === 'notAsked' || alternatives.state === 'covered'
+  return (
+    <>
+      <tr onMouseEnter={() => dispatch(light(row.stageKey))} onMouseLeave={() => dispatch(light(null))}>
+        <td>
+          <button type="button" className="food" aria-expanded={isOpen} onClick={onOpen}>
+            {name}
+          </button>
+        </td>
+        {COVER_PARTS.map((part) => (
+          <td key={part} className="state">
+            <State cell={cells[part]} />
+          </td>
+        ))}
+        <td className="number">
+          {alternatives.patterns}{' '}
+          <span style={{ color: STATES[alternatives.state].colour }}>
+            {isEnough ? '' : `of ${alternatives.wanted}`}
+          </span>
+        </td>
+        <td>
+          {colours.map(({ name: colour, hexWet, onHand }) => (
+            <span key={colour} className="colour">
+              <span className="swatch" style={{ background: hexWet }} />
+              <span>
+                {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>none</Quiet>}
+              </span>
+            </span>
+          ))}
+        </td>
+      </tr>
+      {isOpen ? (
+        <tr>
+          <td colSpan={COVER_PARTS.length + 3}>
+            <Serving cell={cells.all} variants={variants} />
+          </td>
+        </tr>
+      ) : null}
+    </>
+  )
+}
+
 /** Rows of food against what the boxes hold for it: enough of it, small and large, light and heavy, its colours. */
 export default function Coverage() {
   const moment = useMoment()
@@ -171,7 +221,6 @@ export default function Coverage() {
   const command = useCommand()
   const { data: larder } = useLarderQuery()
   const plan = usePlanned()
-  const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   if (!moment) return <p>Add a water first: what the boxes cover depends on where and when.</p>
   if (!rows || !larder || !plan || !frame) return <p aria-busy="true">Holding the boxes against the larder …</p>
@@ -196,40 +245,7 @@ export default function Coverage() {
           {holes === 1 ? 'hole' : 'holes'}
         </Quiet>
       </h2>
-      <Row $align="end" role="group" aria-label="What is asked of the boxes" style={{ paddingBottom: 8 }}>
-        <Checkbox isSelected={season} onChange={setSeason}>
-          the whole season
-        </Checkbox>
-        <Checkbox isSelected={rules.sizes} onChange={(sizes) => ask({ sizes })}>
-          small and large
-        </Checkbox>
-        <Checkbox isSelected={rules.lightAndHeavy} onChange={(lightAndHeavy) => ask({ lightAndHeavy })}>
-          light and heavy
-        </Checkbox>
-        <NumberField
-          label="Patterns in the film"
-          value={rules.alternatives}
-          min={0}
-          max={9}
-          whenLeft
-          width="130px"
-          onChange={(value) => (value === null ? undefined : ask({ alternatives: Math.round(value) }))}
-        />
-        <NumberField
-          label="Anchors"
-          value={rules.anchors}
-          min={0}
-          max={99}
-          whenLeft
-          onChange={(value) => (value === null ? undefined : ask({ anchors: Math.round(value) }))}
-        />
-        {anchors.state === 'notAsked' ? null : (
-          <span>
-            <span className="figures">{anchors.onHand}</span> anchors on hand{' '}
-            <span style={{ color: STATES[anchors.state].colour }}>{STATES[anchors.state].word}</span>
-          </span>
-        )}
-      </Row>
+      <WhatIsAsked season={season} onSeason={setSeason} rules={rules} onAsk={ask} anchors={anchors} />
       <Grid aria-label="Cover">
         <thead>
           <tr>
@@ -245,55 +261,16 @@ export default function Coverage() {
           {rows.map((row) => {
             const stage = stages.get(row.stageKey)
             if (!stage) return null
-            const name = `${stage.foodName}, ${stage.stageName}`
-            return [
-              <tr
+            return (
+              <FoodRow
                 key={row.stageKey}
-                onMouseEnter={() => dispatch(light(row.stageKey))}
-                onMouseLeave={() => dispatch(light(null))}
-              >
-                <td>
-                  <button
-                    type="button"
-                    className="food"
-                    aria-expanded={open === row.stageKey}
-                    onClick={() => setOpen(open === row.stageKey ? null : row.stageKey)}
-                  >
-                    {name}
-                  </button>
-                </td>
-                {COVER_PARTS.map((part) => (
-                  <td key={part} className="state">
-                    <State cell={row.cells[part]} />
-                  </td>
-                ))}
-                <td className="number">
-                  {row.alternatives.patterns}{' '}
-                  <span style={{ color: STATES[row.alternatives.state].colour }}>
-                    {row.alternatives.state === 'notAsked' || row.alternatives.state === 'covered'
-                      ? ''
-                      : `of ${row.alternatives.wanted}`}
-                  </span>
-                </td>
-                <td>
-                  {row.colours.map(({ name: colour, hexWet, onHand }) => (
-                    <span key={colour} className="colour">
-                      <span className="swatch" style={{ background: hexWet }} />
-                      <span>
-                        {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>none</Quiet>}
-                      </span>
-                    </span>
-                  ))}
-                </td>
-              </tr>,
-              open === row.stageKey ? (
-                <tr key={`${row.stageKey} by`}>
-                  <td colSpan={COVER_PARTS.length + 3}>
-                    <Serving cell={row.cells.all} variants={variants} />
-                  </td>
-                </tr>
-              ) : null,
-            ]
+                row={row}
+                name={`${stage.foodName}, ${stage.stageName}`}
+                isOpen={open === row.stageKey}
+                onOpen={() => setOpen(open === row.stageKey ? null : row.stageKey)}
+                variants={variants}
+              />
+            )
           })}
         </tbody>
       </Grid>

@@ -7,13 +7,9 @@ import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select } from '../../ui/fields.tsx'
 import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { goneOf, marked } from './gone.ts'
+import type { Gone } from './gone.ts'
 import { PocketOf } from './PocketOf.tsx'
-
-interface Gone {
-  readonly compartmentId: string
-  readonly variantId: string
-  readonly count: number
-}
 
 /** The box as it was: tap what is missing, say once where it went. */
 export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
@@ -23,19 +19,6 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
   const [cause, setCause] = useState<wording.LossCause>('bottom')
   const [fault, setFault] = useState<string | null>(null)
   const lost = gone.reduce((sum, { count }) => sum + count, 0)
-  const countOf = (compartmentId: string, variantId: string) =>
-    gone.find((entry) => entry.compartmentId === compartmentId && entry.variantId === variantId)?.count ?? 0
-  const tap = (compartmentId: string, variantId: string, by: 1 | -1) =>
-    setGone((before) => {
-      const count =
-        (before.find((entry) => entry.compartmentId === compartmentId && entry.variantId === variantId)
-          ?.count ?? 0) + by
-      const others = before.filter(
-        (entry) => entry.compartmentId !== compartmentId || entry.variantId !== variantId,
-      )
-      return count > 0 ? [...others, { compartmentId, variantId, count }] : others
-    })
-
   const save = async () => {
     const delivery = await command(
       'fliesLose',
@@ -132,8 +115,8 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
               key={place.id}
               place={place}
               boxName={box.name}
-              countOf={(variantId) => countOf(place.id, variantId)}
-              onTap={(variantId, by) => tap(place.id, variantId, by)}
+              countOf={(variantId) => goneOf(gone, place.id, variantId)}
+              onTap={(variantId, by) => setGone((before) => marked(before, place.id, variantId, by))}
             />
           )),
       )}

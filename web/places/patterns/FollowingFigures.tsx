@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { HowItCame } from './HowItCame.tsx'
 import { SaveCard } from './card/SaveCard.tsx'
@@ -10,12 +11,13 @@ interface FollowingFiguresProps {
   readonly worked: WorkedOut
   readonly draft: Draft
   readonly variant: DraftVariant
-  readonly meantFor: readonly string[]
   readonly waterTempC: number
 }
 
 /** What follows from the fly and may come a moment after the edit: what it serves and takes, its card, how its figures came. */
-export function FollowingFigures({ worked, draft, variant, meantFor, waterTempC }: FollowingFiguresProps) {
+export function FollowingFigures({ worked, draft, variant, waterTempC }: FollowingFiguresProps) {
+  const { serves } = draft
+  const meantFor = useMemo(() => serves.map(({ foodStageId }) => foodStageId), [serves])
   return (
     <>
       <ServesWhat worked={worked} meantFor={meantFor} />

@@ -1,6 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import { wording } from '../../../core/index.ts'
+import type { Problem } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
@@ -32,6 +33,12 @@ const NO_RECIPE =
 /** What the recipe lacks, in words; nothing while it is worked out. */
 const missingOf = (worked: ReturnType<typeof useFlyReport>): string =>
   worked && 'missing' in worked ? worked.missing.map((piece) => wording.missingSentence(piece)).join(' ') : ''
+
+/** What is wrong with the name: there is none, or what the server said of it. */
+const nameFaultOf = ({ name }: Draft, dirty: boolean, problem: Problem | null): string | undefined =>
+  name.trim() === '' && dirty
+    ? 'Give it a name.'
+    : problem?.fields.find(({ path }) => path.endsWith('name'))?.message
 
 /** A new pattern that was begun from a stage of the larder is meant for that. */
 function useMeantFor(stageId: string | null, draft: Draft | null, change: ChangeDraft): void {
@@ -84,15 +91,8 @@ export default function PatternSheet() {
   // what is far from the edit may follow a moment later: the figures above never wait for it
   const calm = useDeferredValue(draft)
   const saved = useMemo(() => pattern?.variants ?? [], [pattern])
-  const serves = draft?.serves
-  const meantFor = useMemo(() => (serves ?? []).map(({ foodStageId }) => foodStageId), [serves])
   if (currentData === null) return <Fault>There is no such pattern. It may have been undone.</Fault>
   if (!draft || !chosen || !book) return <p aria-busy="true">Opening the pattern …</p>
-
-  const nameFault =
-    draft.name.trim() === '' && dirty
-      ? 'Give it a name.'
-      : saving.problem?.fields.find(({ path }) => path.endsWith('name'))?.message
   const isWorked = worked && 'report' in worked && !isBare
   return (
     <>
@@ -121,7 +121,7 @@ export default function PatternSheet() {
         chosen={chosen}
         book={book}
         onChange={change}
-        fault={nameFault}
+        fault={nameFaultOf(draft, dirty, saving.problem)}
         isNew={isNew}
       />
       <Section>
@@ -162,13 +162,7 @@ export default function PatternSheet() {
         <Imitates draft={calm ?? draft} onChange={change} />
       </Section>
       {calmWorked && calm ? (
-        <FollowingFigures
-          worked={calmWorked}
-          draft={calm}
-          variant={chosen}
-          meantFor={meantFor}
-          waterTempC={waterTempC}
-        />
+        <FollowingFigures worked={calmWorked} draft={calm} variant={chosen} waterTempC={waterTempC} />
       ) : null}
       <NoteAndPutAway draft={draft} dirty={dirty} pattern={pattern} onChange={change} />
     </>

@@ -1,13 +1,14 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { clamp, depthAtTime, driftedMm, wording } from '../../../core/index.ts'
-import type { Current } from '../../../core/index.ts'
+import { depthAtTime, wording } from '../../../core/index.ts'
+import type { Current, Descent } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import { LANE_COLOURS } from './tankFlies.ts'
+import { LANE_COLOURS, placeOf, secondsApart } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
+import { useTankClock } from './useTankClock.ts'
 
 const Glass = styled.div`
   svg {
@@ -41,6 +42,7 @@ const STEP_S = 0.1
 /** Flies are drawn larger than the tank's scale, or they would not be seen. */
 const FLY_PX_PER_MM = 4
 const HEADROOM = 26
+const MARK_MM = 500
 
 interface TankLanesProps {
   readonly flies: readonly InTank[]
@@ -50,53 +52,75 @@ interface TankLanesProps {
   readonly svgRef: React.RefObject<SVGSVGElement | null>
 }
 
-/** Where a fly is at a time: its depth, and how far it has drifted. */
-function placeOf(fly: InTank, timeS: number, current: Current | null) {
-  const { descent } = fly
-  const last = descent?.points.at(-1)
-  if (!descent || !last) return { depthMm: 0, driftMm: 0, at: 0 }
-  const at = Math.min(timeS, last.timeS)
-  return { depthMm: depthAtTime(descent, at), driftMm: current ? driftedMm(descent, current, at) : 0, at }
+function DepthMarks({ depthMm, pxPerMm }: { readonly depthMm: number; readonly pxPerMm: number }) {
+  const { depth } = useWording()
+  return Array.from({ length: Math.floor(depthMm / MARK_MM) + 1 }, (_, i) => i * MARK_MM).map((deep) => (
+    <g key={deep}>
+      <line
+        x1={LEFT - 6}
+        x2={WIDTH}
+        y1={deep * pxPerMm}
+        y2={deep * pxPerMm}
+        stroke="var(--rule)"
+        strokeWidth={1}
+      />
+      <text x={LEFT - 10} y={deep * pxPerMm + 11} textAnchor="end">
+        {depth(deep)}
+      </text>
+    </g>
+  ))
 }
 
-/** Runs a clock by animation frames and tells it to a painter, without drawing the page again. */
-function useTankClock(lastS: number, rate: number, paint: (timeS: number) => void) {
-  const time = useRef(0)
-  const [running, setRunning] = useState(false)
-  const show = useCallback(
-    (timeS: number) => {
-      time.current = clamp(timeS, 0, lastS)
-      paint(time.current)
-    },
-    [lastS, paint],
+/** A fly as it holds itself while it falls, about the dot that its depth is read at. */
+function FlyInLane({ fly: { report, drawing }, colour }: { readonly fly: InTank; readonly colour?: string }) {
+  const turnedDeg = report.kind === 'sinks' ? -report.attitude.noseDownDeg : 0
+  const [middleX, middleY] = [drawing.minXMm + drawing.widthMm / 2, drawing.minYMm + drawing.heightMm / 2]
+  return (
+    <>
+      <g transform={`rotate(${turnedDeg}) scale(${FLY_PX_PER_MM}) translate(${-middleX} ${-middleY})`}>
+        {drawing.shapes.map(({ path, fill, stroke, strokeMm }, i) => (
+          <path
+            key={i}
+            d={path}
+            fill={fill ?? 'none'}
+            stroke={stroke ?? 'none'}
+            strokeWidth={Math.max(strokeMm, 0.12)}
+            strokeLinecap="round"
+          />
+        ))}
+      </g>
+      <circle r={3} cx={0} cy={0} fill={colour} />
+    </>
   )
-  useEffect(() => {
-    show(time.current)
-  }, [show])
-  useEffect(() => {
-    if (!running) return
-    let before: number | null = null
-    let frame = requestAnimationFrame(function tick(now) {
-      if (before !== null) show(time.current + ((now - before) / 1000) * rate)
-      before = now
-      if (time.current >= lastS) {
-        setRunning(false)
-        return
-      }
-      frame = requestAnimationFrame(tick)
-    })
-    return () => cancelAnimationFrame(frame)
-  }, [running, rate, lastS, show])
-  const toggle = () => {
-    if (!running && time.current >= lastS) show(0)
-    setRunning(!running)
-  }
-  return { time, running, toggle, show, stop: () => setRunning(false) }
+}
+
+/** Ticks down a lane, one a second of its fly's fall, or as many as have room. */
+function SecondMarks({
+  descent,
+  x,
+  pxPerMm,
+}: {
+  readonly descent: Descent
+  readonly x: number
+  readonly pxPerMm: number
+}) {
+  const every = secondsApart(descent, pxPerMm)
+  const last = Math.floor(descent.points.at(-1)?.timeS ?? 0)
+  return Array.from({ length: Math.floor(last / every) }, (_, i) => {
+    const y = depthAtTime(descent, (i + 1) * every) * pxPerMm
+    return (
+      <g key={i}>
+        <line x1={x} x2={x + 8} y1={y} y2={y} stroke="var(--quiet)" />
+        <text x={x + 11} y={y + 4}>
+          {(i + 1) * every}
+        </text>
+      </g>
+    )
+  })
 }
 
 /** Up to six flies falling side by side in true or slowed time, each as it holds itself, with depth and second marks. */
 export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
-  const { depth } = useWording()
   const [rate, setRate] = useState('1')
   const moving = useRef(new Map<string, SVGGElement>())
   const clock = useRef<HTMLOutputElement>(null)
@@ -124,7 +148,6 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
     stop()
     show(time.current + by)
   }
-  const marks = Array.from({ length: Math.floor(depthMm / 500) + 1 }, (_, i) => i * 500)
   return (
     <Glass>
       <svg
@@ -135,24 +158,10 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
       >
         <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
         <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
-        {marks.map((deep) => (
-          <g key={deep}>
-            <line
-              x1={LEFT - 6}
-              x2={WIDTH}
-              y1={deep * pxPerMm}
-              y2={deep * pxPerMm}
-              stroke="var(--rule)"
-              strokeWidth={1}
-            />
-            <text x={LEFT - 10} y={deep * pxPerMm + 11} textAnchor="end">
-              {depth(deep)}
-            </text>
-          </g>
-        ))}
+        <DepthMarks depthMm={depthMm} pxPerMm={pxPerMm} />
         {flies.map((fly, n) =>
           current || !fly.descent ? null : (
-            <SecondMarks key={fly.id} fly={fly} x={LEFT + laneWidth * n + 8} pxPerMm={pxPerMm} />
+            <SecondMarks key={fly.id} descent={fly.descent} x={LEFT + laneWidth * n + 8} pxPerMm={pxPerMm} />
           ),
         )}
         {current ? (
@@ -171,21 +180,7 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
               else moving.current.delete(fly.id)
             }}
           >
-            <g
-              transform={`rotate(${fly.report.kind === 'sinks' ? -fly.report.attitude.noseDownDeg : 0}) scale(${FLY_PX_PER_MM}) translate(${-fly.drawing.minXMm - fly.drawing.widthMm / 2} ${-fly.drawing.minYMm - fly.drawing.heightMm / 2})`}
-            >
-              {fly.drawing.shapes.map(({ path, fill, stroke, strokeMm }, i) => (
-                <path
-                  key={i}
-                  d={path}
-                  fill={fill ?? 'none'}
-                  stroke={stroke ?? 'none'}
-                  strokeWidth={Math.max(strokeMm, 0.12)}
-                  strokeLinecap="round"
-                />
-              ))}
-            </g>
-            <circle r={3} cx={0} cy={0} fill={LANE_COLOURS[n]} />
+            <FlyInLane fly={fly} colour={LANE_COLOURS[n]} />
           </g>
         ))}
       </svg>
@@ -218,39 +213,5 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
         <Select label="Pace" hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
       </Row>
     </Glass>
-  )
-}
-
-const EVERY_S = [1, 2, 5, 10, 20, 30]
-
-/** Ticks down a lane, one a second of its fly's fall, or as many as have room. */
-function SecondMarks({
-  fly,
-  x,
-  pxPerMm,
-}: {
-  readonly fly: InTank
-  readonly x: number
-  readonly pxPerMm: number
-}) {
-  const { descent } = fly
-  if (!descent) return null
-  const last = Math.floor(descent.points.at(-1)?.timeS ?? 0)
-  const every =
-    EVERY_S.find((s) => ((descent.points.at(-1)?.depthMm ?? 0) * pxPerMm * s) / Math.max(last, 1) > 13) ?? 60
-  return (
-    <>
-      {Array.from({ length: Math.floor(last / every) }, (_, i) => {
-        const y = depthAtTime(descent, (i + 1) * every) * pxPerMm
-        return (
-          <g key={i}>
-            <line x1={x} x2={x + 8} y1={y} y2={y} stroke="var(--quiet)" />
-            <text x={x + 11} y={y + 4}>
-              {(i + 1) * every}
-            </text>
-          </g>
-        )
-      })}
-    </>
   )
 }

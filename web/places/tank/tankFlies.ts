@@ -1,12 +1,14 @@
 import {
   calibrationFor,
+  depthAtTime,
   descend,
   drawFly,
+  driftedMm,
   evaluateFly,
   NOTHING_MEASURED,
   resolveDressing,
 } from '../../../core/index.ts'
-import type { Conditions, Descent, FlyDrawing, FlyReport } from '../../../core/index.ts'
+import type { Conditions, Current, Descent, FlyDrawing, FlyReport } from '../../../core/index.ts'
 import type { MeasurementsView, PatternView } from '../../../contract/index.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
@@ -66,4 +68,24 @@ export function putInTank(
     descent: descend(report.model, depthMm, leaderMm),
     spread: { low: low / value, high: high / value },
   }
+}
+
+/** Where a fly is at a time, s: its depth, and how far it has drifted, mm; at its last where it has landed. */
+export function placeOf(fly: InTank, timeS: number, current: Current | null) {
+  const { descent } = fly
+  const last = descent?.points.at(-1)
+  if (!descent || !last) return { depthMm: 0, driftMm: 0 }
+  const at = Math.min(timeS, last.timeS)
+  return { depthMm: depthAtTime(descent, at), driftMm: current ? driftedMm(descent, current, at) : 0 }
+}
+
+const EVERY_S = [1, 2, 5, 10, 20, 30]
+const LEAST_APART_PX = 13
+
+/** Seconds between the marks down a lane: as few as keep the marks apart, up to a minute. */
+export function secondsApart({ points }: Descent, pxPerMm: number): number {
+  const last = points.at(-1)
+  if (!last) return 60
+  const pxPerS = (last.depthMm * pxPerMm) / Math.max(Math.floor(last.timeS), 1)
+  return EVERY_S.find((s) => pxPerS * s > LEAST_APART_PX) ?? 60
 }

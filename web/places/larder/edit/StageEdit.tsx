@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { Location } from 'react-router'
+import type { Blocker, Location } from 'react-router'
 import type { FoodId, FoodStageId, Problem, StageLine } from '../../../../contract/index.ts'
 import { newId, useCommand } from '../../../wire/useCommand.ts'
 import { useLeaveWarning } from '../../../ui/useLeaveWarning.ts'
@@ -7,7 +7,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { NoteField, Select, TextField } from '../../../ui/fields.tsx'
 import { Fault, Heading, Row, Section } from '../../../ui/layout.tsx'
 import { draftOf } from './draft.ts'
-import type { StageDraft } from './draft.ts'
+import type { ChangeStage, StageDraft } from './draft.ts'
 import { HourFields } from './HourFields.tsx'
 import { HomeFields, LookFields } from './LookFields.tsx'
 import { MonthFields } from './MonthFields.tsx'
@@ -28,8 +28,60 @@ const wholePlace = ({ pathname, search }: Location) => pathname + search
 /** Where a refusal points, in words: `months.5` is said as it stands in the form. */
 const placeOf = (path: string) => path.replace(/^(stage|food)\./, '').replaceAll('.', ' ')
 
-/** All that is known of a life stage, to be changed and saved at once; what shipped can be had back. */
-export default function StageEdit({ line, isNew, groups, onDone }: StageEditProps) {
+function Unsaved({ blocker }: { readonly blocker: Blocker }) {
+  return blocker.state === 'blocked' ? (
+    <Row role="alert">
+      <Fault>This is not saved.</Fault>
+      <Button onPress={() => blocker.reset()}>Stay</Button>
+      <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
+    </Row>
+  ) : null
+}
+
+function RefusedStage({ problem }: { readonly problem: Problem }) {
+  return (
+    <div role="alert">
+      <Fault>{problem.detail}</Fault>
+      <ul>
+        {problem.fields.map(({ path, message }) => (
+          <li key={path}>
+            {placeOf(path)}: {message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+/** What the stage waits for: one trigger, or one for each brood of the year. */
+function Starts({ draft, onChange }: { readonly draft: StageDraft; readonly onChange: ChangeStage }) {
+  return (
+    <Section aria-label="What starts it">
+      <h2>What starts it</h2>
+      {draft.broods.length === 0 ? (
+        <TriggerFields
+          label="It waits for"
+          trigger={draft.trigger}
+          onChange={(trigger) => onChange({ trigger })}
+        />
+      ) : (
+        draft.broods.map((brood, i) => (
+          <TriggerFields
+            key={brood.name}
+            label={`The ${brood.name} brood waits for`}
+            trigger={brood.trigger}
+            onChange={(trigger) =>
+              onChange({ broods: draft.broods.map((old, at) => (at === i ? { ...old, trigger } : old)) })
+            }
+          />
+        ))
+      )}
+    </Section>
+  )
+}
+
+/** A stage as it is edited until it is saved or left: its food, its draft, what was refused. */
+function useStageEdit({ line, isNew, onDone }: Omit<StageEditProps, 'groups'>) {
   const command = useCommand()
   const [ids] = useState(() =>
     isNew ? { stage: newId<FoodStageId>(), food: newId<FoodId>() } : { stage: line.id, food: line.foodId },
@@ -74,6 +126,14 @@ export default function StageEdit({ line, isNew, groups, onDone }: StageEditProp
     if (delivery.kind === 'refused') setRefused(delivery.problem)
     else setDone({ to: kind === 'foodStageArchive' ? null : line.id })
   }
+  const leave = () => setDone({ to: isNew ? null : line.id })
+  return { food, changeFood, draft, change, dirty, save, act, leave, refused, blocker }
+}
+
+/** All that is known of a life stage, to be changed and saved at once; what shipped can be had back. */
+export default function StageEdit({ groups, ...edited }: StageEditProps) {
+  const { line, isNew } = edited
+  const { food, changeFood, draft, change, dirty, save, act, leave, refused, blocker } = useStageEdit(edited)
   return (
     <>
       <Heading>
@@ -82,31 +142,25 @@ export default function StageEdit({ line, isNew, groups, onDone }: StageEditProp
           <Button look="main" onPress={() => void save()} isDisabled={!dirty}>
             Save
           </Button>
-          <Button onPress={() => setDone({ to: isNew ? null : line.id })}>Leave it</Button>
+          <Button onPress={leave}>Leave it</Button>
         </Row>
       </Heading>
-      {blocker.state === 'blocked' ? (
-        <Row role="alert">
-          <Fault>This is not saved.</Fault>
-          <Button onPress={() => blocker.reset()}>Stay</Button>
-          <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
-        </Row>
-      ) : null}
-      {refused ? (
-        <div role="alert">
-          <Fault>{refused.detail}</Fault>
-          <ul>
-            {refused.fields.map(({ path, message }) => (
-              <li key={path}>
-                {placeOf(path)}: {message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
+      <Unsaved blocker={blocker} />
+      {refused ? <RefusedStage problem={refused} /> : null}
       <Row $align="start">
-        <TextField label="Food" value={food.name} onChange={(name) => changeFood({ name })} width="220px" autoFocus />
-        <TextField label="Stage" value={draft.stageName} onChange={(stageName) => change({ stageName })} width="170px" />
+        <TextField
+          label="Food"
+          value={food.name}
+          onChange={(name) => changeFood({ name })}
+          width="220px"
+          autoFocus
+        />
+        <TextField
+          label="Stage"
+          value={draft.stageName}
+          onChange={(stageName) => change({ stageName })}
+          width="170px"
+        />
         <Select
           label="Group"
           value={food.groupKey}
@@ -119,23 +173,7 @@ export default function StageEdit({ line, isNew, groups, onDone }: StageEditProp
         <h2>Where it lives, how common it is there, of 10</h2>
         <HomeFields draft={draft} onChange={change} />
       </Section>
-      <Section aria-label="What starts it">
-        <h2>What starts it</h2>
-        {draft.broods.length === 0 ? (
-          <TriggerFields label="It waits for" trigger={draft.trigger} onChange={(trigger) => change({ trigger })} />
-        ) : (
-          draft.broods.map((brood, i) => (
-            <TriggerFields
-              key={brood.name}
-              label={`The ${brood.name} brood waits for`}
-              trigger={brood.trigger}
-              onChange={(trigger) =>
-                change({ broods: draft.broods.map((old, at) => (at === i ? { ...old, trigger } : old)) })
-              }
-            />
-          ))
-        )}
-      </Section>
+      <Starts draft={draft} onChange={change} />
       <Section aria-label="Months">
         <h2>Months</h2>
         <MonthFields draft={draft} onChange={change} />
@@ -150,8 +188,18 @@ export default function StageEdit({ line, isNew, groups, onDone }: StageEditProp
       </Section>
       <Section aria-label="Notes">
         <h2>Notes</h2>
-        <NoteField label="For the tier" value={draft.noteForTier} onChange={(noteForTier) => change({ noteForTier })} width="560px" />
-        <NoteField label="How it is fished" value={draft.howFished} onChange={(howFished) => change({ howFished })} width="560px" />
+        <NoteField
+          label="For the tier"
+          value={draft.noteForTier}
+          onChange={(noteForTier) => change({ noteForTier })}
+          width="560px"
+        />
+        <NoteField
+          label="How it is fished"
+          value={draft.howFished}
+          onChange={(howFished) => change({ howFished })}
+          width="560px"
+        />
       </Section>
       {isNew ? null : (
         <Row>
@@ -163,4 +211,4 @@ export default function StageEdit({ line, isNew, groups, onDone }: StageEditProp
       )}
     </>
   )
-} // prettier-ignore
+}

@@ -1,0 +1,103 @@
+import { mean, parseDecimal, toCore } from '../../../core/index.ts'
+import type { Timing, Unit } from '../../../core/index.ts'
+import type { CommandInput } from '../../../contract/index.ts'
+
+export type DropTest = CommandInput<'dropTestSave'>['test']
+export type Wet = DropTest['wet']
+
+/** Density of a copolymer tippet, mg/mm³. */
+const COPOLYMER = 1.13
+const TIPPET_MM = 500
+const MM_PER_CM = 10
+
+/** What was written down of a drop test. */
+export interface Written {
+  readonly variantId: string | null
+  readonly depth: string
+  /** width of the tube; empty for open water */
+  readonly vessel: string
+  readonly timing: Timing
+  readonly wet: Wet
+  /** diameter of the line it hung on, mm, or `none` */
+  readonly line: string
+  /** times, one after another */
+  readonly times: string
+}
+
+/** The units that depth and tube are written in. */
+export interface DropUnits {
+  readonly depth: Unit
+  readonly vessel: 'in' | 'cm'
+}
+
+/** What a drop test says so far: its figures, and what is wrong with them. */
+export interface ReadDropTest {
+  readonly depthMm: number | null
+  readonly times: readonly number[]
+  readonly meanS: number
+  readonly faults: { readonly depth?: string; readonly vessel?: string; readonly times?: string }
+  /** ready to be kept; null while something is missing or wrong */
+  readonly test: Pick<
+    DropTest,
+    'variantId' | 'depthMm' | 'vesselMm' | 'tippet' | 'times' | 'timing' | 'wet'
+  > | null
+}
+
+/** Times as written, s, one after another; the first that is no time is named. */
+export function readTimes(text: string): {
+  readonly times: readonly number[]
+  readonly unclear: string | null
+} {
+  const words = text.split(/[\s;]+/).filter(Boolean)
+  const times = words.map((word) => {
+    const parsed = parseDecimal(word.replace(/s$/, ''))
+    return parsed.kind === 'number' && parsed.value > 0 ? parsed.value : NaN
+  })
+  const wrong = words.find((_, i) => !Number.isFinite(times[i]))
+  return { times: times.filter(Number.isFinite), unclear: wrong ?? null }
+}
+
+/** A figure of a field, or what is wrong with it. */
+function readFigure(text: string, least: number, most: number): number | string {
+  const parsed = parseDecimal(text)
+  if (parsed.kind !== 'number') return 'Write a figure.'
+  if (parsed.value < least) return `At least ${least}.`
+  return parsed.value > most ? `At most ${most}.` : parsed.value
+}
+
+const said = (read: number | string | null) => (typeof read === 'string' ? read : undefined)
+
+/** Reads what was written of a drop test: a depth of 0.05 to 30 and a tube of 1 to 500, each in the user's unit. */
+export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
+  const deep = readFigure(written.depth, 0.05, 30)
+  const vessel = written.vessel.trim() === '' ? null : readFigure(written.vessel, 1, 500)
+  const { times, unclear } = readTimes(written.times)
+  const depthMm = typeof deep === 'number' ? toCore(deep, units.depth) : null
+  const { variantId, timing, wet, line } = written
+  const isReady =
+    variantId !== null && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
+  return {
+    depthMm,
+    times,
+    meanS: mean(times),
+    faults: {
+      depth: said(deep),
+      vessel: said(vessel),
+      times: unclear ? `“${unclear}” is no time.` : undefined,
+    },
+    test: isReady
+      ? {
+          variantId: variantId as DropTest['variantId'],
+          depthMm,
+          timing,
+          wet,
+          vesselMm: vessel === null ? null : units.vessel === 'in' ? toCore(vessel, 'in') : vessel * MM_PER_CM,
+          tippet:
+            line === 'none'
+              ? null
+              : { diameterMm: Number(line), densityMgPerMm3: COPOLYMER, lengthMm: TIPPET_MM },
+          times: times.map((timeS) => ({ timeS, setAside: false })),
+        }
+      : null,
+  }
+}

@@ -1,0 +1,91 @@
+import { isStillwater, parseQuantity, wording, yearBetween } from '../../../core/index.ts'
+import type { DisplayUnits, ParsedQuantity, WaterKind } from '../../../core/index.ts'
+import type { CommandInput, ReachId, WaterId } from '../../../contract/index.ts'
+
+/** What is written of a new water, each in the user's units. */
+export interface WrittenWater {
+  readonly name: string
+  readonly kind: WaterKind
+  readonly depth: string
+  readonly speed: string
+  readonly coldest: string
+  readonly warmest: string
+  readonly latitude: string
+  readonly longitude: string
+}
+
+type Field = 'depth' | 'speed' | 'coldest' | 'warmest' | 'latitude'
+type Ids = { readonly waterId: WaterId; readonly reachId: ReachId }
+
+/** What a new water says so far: what is wrong with it, and how it is added once nothing is. */
+export interface ReadWater {
+  readonly isStill: boolean
+  readonly faults: Readonly<Partial<Record<Field, string>>>
+  readonly create: ((ids: Ids, timeZone: string) => CommandInput<'waterCreate'>) | null
+}
+
+/** Sight through clear water, mm, until somebody looks. */
+const USUAL_CLARITY_MM = 2000
+const NO_RULES = {
+  dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null,
+  minHookSize: null, maxHookSize: null, noIndicator: null,
+} // prettier-ignore
+/** Beyond the polar circles the sun does not set or rise for days. */
+const MOST_LATITUDE_DEG = 66
+
+/** Empty is not wrong yet. */
+const faultOf = (parsed: ParsedQuantity): string | undefined =>
+  parsed.kind === 'unclear' && parsed.code !== 'empty'
+    ? wording.unclearSentence(parsed.code, parsed.suggestions)
+    : undefined
+
+/** Reads what is written of a new water. The two temperatures may stand either way round. */
+export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater {
+  const { name, kind } = written
+  const isStill = isStillwater(kind)
+  const temp = (text: string) => parseQuantity(text, 'temperature', units.temperature, { min: 0, max: 30 })
+  const depth = parseQuantity(written.depth, 'length', units.depth, { min: 50, max: 60_000 })
+  const speed = parseQuantity(isStill ? '0' : written.speed, 'speed', `${units.depth}/s`, { min: 0, max: 4000 })
+  const [coldest, warmest] = [temp(written.coldest), temp(written.warmest)]
+  const latitudeDeg = Number(written.latitude.replace(',', '.'))
+  const longitudeDeg = Number(written.longitude.replace(',', '.'))
+  const isPlaced = Math.abs(latitudeDeg) <= MOST_LATITUDE_DEG && Math.abs(longitudeDeg) <= 180
+  const faults = {
+    depth: faultOf(depth),
+    speed: faultOf(speed),
+    coldest: faultOf(coldest),
+    warmest: faultOf(warmest),
+    latitude: isPlaced ? undefined : `From −${MOST_LATITUDE_DEG} to ${MOST_LATITUDE_DEG}.`,
+  }
+  if (
+    depth.kind !== 'quantity' ||
+    speed.kind !== 'quantity' ||
+    coldest.kind !== 'quantity' ||
+    warmest.kind !== 'quantity' ||
+    !isPlaced
+  )
+    return { isStill, faults, create: null }
+  return {
+    isStill,
+    faults,
+    create: ({ waterId, reachId }, timeZone) => ({
+      waterId,
+      water: {
+        name, kind, latitudeDeg, longitudeDeg, timeZone, clarityMm: USUAL_CLARITY_MM, snagginess: 1,
+        openFromMonthDay: null, openToMonthDay: null, iceOffMonthDay: null, rulesNote: '', rules: NO_RULES,
+      },
+      reaches: [
+        {
+          id: reachId,
+          kind: isStill ? 'shoal' : 'reach',
+          name,
+          elevationM: 0,
+          typicalDepthMm: Math.round(depth.value),
+          surfaceSpeedMmPerS: Math.round(speed.value),
+          thermoclineMm: null,
+          defaultTempC: [...yearBetween(coldest.value, warmest.value, latitudeDeg < 0)],
+        },
+      ],
+    }), // prettier-ignore
+  }
+}
