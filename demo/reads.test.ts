@@ -2,12 +2,11 @@ import { readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { getTableName, is, Table } from 'drizzle-orm'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { fillDemo } from './load.ts'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import type { Reader } from '../server/db/database.ts'
-import { makeTemplate } from '../server/testing/testServer.ts'
+import { openTestServer } from '../server/testing/testServer.ts'
 import type { TestServer } from '../server/testing/testServer.ts'
-import { seedShipped } from '../server/upkeep/seed.ts'
+import { copyOfDemo } from './testing/filledDemo.ts'
 
 /** What a loader is asked beside the database, where it needs more. */
 const ASKED: Readonly<Record<string, (reachId: string) => readonly unknown[]>> = {
@@ -67,12 +66,9 @@ describe('loaders', () => {
   let server: TestServer
   let remove: () => Promise<void>
   beforeAll(async () => {
-    const template = await makeTemplate(async (database) => {
-      await seedShipped(database, 'Europe/London')
-      await fillDemo(database)
-    })
-    remove = template.remove
-    server = await template.open()
+    const copy = await copyOfDemo(inject('demoData'))
+    remove = copy.remove
+    server = await openTestServer(join(copy.path, 'heavy-thistle.db'))
   })
   afterAll(async () => {
     await server.close()

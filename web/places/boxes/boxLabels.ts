@@ -1,6 +1,9 @@
-import { PDFDocument, StandardFonts } from 'pdf-lib'
+import { PDFDocument } from 'pdf-lib'
 import type { BoxLine } from '../../../contract/index.ts'
+import { pdfPen } from '../../files/pdfPen.ts'
+import type { FontFiles } from '../../files/pdfPen.ts'
 import { saveFile } from '../../files/saveFile.ts'
+import { shippedFont } from '../../files/shippedFont.ts'
 
 const PT_PER_MM = 72 / 25.4
 /** A4, mm, with labels in three columns. */
@@ -9,23 +12,17 @@ const TITLE_PT = 11
 const LINE_PT = 8
 const MOST_LINES = 6
 
-/** The standard fonts know the letters of Western Europe. */
-const printable = (text: string) => text.replace(/[^\u0020-\u007e\u00a0-\u00ff–×]/g, '?')
-
 /** Labels of a box's compartments, to cut out: the compartment, and the flies that have their place there. */
-export async function boxLabels(box: BoxLine): Promise<Uint8Array> {
+export async function boxLabels(box: BoxLine, files: FontFiles): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
   pdf.setTitle(`Labels: ${box.name}`)
-  const [plain, bold] = await Promise.all([
-    pdf.embedFont(StandardFonts.Helvetica),
-    pdf.embedFont(StandardFonts.HelveticaBold),
-  ])
+  const pen = await pdfPen(pdf, files)
   const perColumn = Math.floor((PAGE.height - 2 * PAGE.margin) / PAGE.labelHeight)
   const perPage = perColumn * PAGE.columns
   const labelWidth = (PAGE.width - 2 * PAGE.margin) / PAGE.columns
-  const fit = (text: string, font: typeof plain, size: number) => {
-    let shown = printable(text)
-    while (shown.length > 1 && font.widthOfTextAtSize(shown, size) > (labelWidth - 6) * PT_PER_MM)
+  const fit = (text: string, size: number, heavy: boolean) => {
+    let shown = text
+    while (shown.length > 1 && pen.widthOf(shown, size, heavy) > (labelWidth - 6) * PT_PER_MM)
       shown = `${shown.slice(0, -2)}.`
     return shown
   }
@@ -45,13 +42,13 @@ export async function boxLabels(box: BoxLine): Promise<Uint8Array> {
       height,
       borderWidth: 0.5,
     })
-    const write = (text: string, font: typeof plain, size: number, down: number) =>
-      page.drawText(fit(text, font, size), { x: left + 5, y: top - down, font, size })
-    write(place.label, bold, TITLE_PT, 14)
-    write(box.name, plain, LINE_PT - 1, 23)
+    const write = (text: string, size: number, down: number, heavy = false) =>
+      pen.write(page, fit(text, size, heavy), { x: left + 5, y: top - down, size, heavy })
+    write(place.label, TITLE_PT, 14, true)
+    write(box.name, LINE_PT - 1, 23)
     place.flies.slice(0, MOST_LINES).forEach((fly, line) => {
       const keep = fly.par === null ? '' : `, keep ${fly.par}`
-      write(`${fly.patternName} ${fly.label}${keep}`, plain, LINE_PT, 34 + line * (LINE_PT + 2))
+      write(`${fly.patternName} ${fly.label}${keep}`, LINE_PT, 34 + line * (LINE_PT + 2))
     })
   })
   return pdf.save()
@@ -59,7 +56,7 @@ export async function boxLabels(box: BoxLine): Promise<Uint8Array> {
 
 /** Offers the labels for printing. */
 export async function saveBoxLabels(box: BoxLine): Promise<void> {
-  const bytes = await boxLabels(box)
+  const bytes = await boxLabels(box, await shippedFont())
   const name = box.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')
   saveFile(`labels-${name}.pdf`, new Blob([bytes as BlobPart], { type: 'application/pdf' }))
 }

@@ -34,8 +34,11 @@ export function SaveCard({ draft, variant, worked, serves }: SaveCardProps) {
     })
   const fileName = `${draft.name} ${variant.label}`.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()
   const savePdf = async (size: CardSize) => {
-    const { cardPdf } = await import('./cardPdf.ts')
-    const bytes = await cardPdf(card(), drawing, size)
+    const [{ cardPdf }, { shippedFont }] = await Promise.all([
+      import('./cardPdf.ts'),
+      import('../../../files/shippedFont.ts'),
+    ])
+    const bytes = await cardPdf(card(), drawing, size, await shippedFont())
     saveFile(`${fileName}.pdf`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' }))
   }
   const saveText = (text: string, kind: string, type: string) =>

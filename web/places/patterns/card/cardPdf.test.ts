@@ -1,9 +1,9 @@
-import { inflateSync } from 'node:zlib'
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
 import { drawFly, evaluateFly, LIST_CONDITIONS, resolveDressing, wording } from '../../../../core/index.ts'
 import type { DisplayUnits } from '../../../../core/index.ts'
 import { jigNymph } from '../../../../core/testing/shippedMaterial.ts'
+import { fontFiles, textOfPdf } from '../../../testing/pdf.ts'
 import { CARD_SIZES, cardPdf } from './cardPdf.ts'
 import type { CardSize } from './cardPdf.ts'
 
@@ -18,24 +18,6 @@ function made() {
     times: [{ depthMm: 1000, timeS: 2.9 }, { depthMm: 2000, timeS: null }], serves: ['Dark olive, nymph'], note: 'Two turns less.', units,
   }) // prettier-ignore
   return { card, drawing: drawFly(fly) }
-}
-
-/** All text of a PDF, from its content streams. */
-function textOf(bytes: Uint8Array): string {
-  const raw = Buffer.from(bytes)
-  let text = ''
-  for (let at = raw.indexOf('stream\n'); at !== -1; at = raw.indexOf('stream\n', at + 7)) {
-    const end = raw.indexOf('\nendstream', at)
-    try {
-      const content = inflateSync(raw.subarray(at + 7, end)).toString('latin1')
-      for (const [, hex = ''] of content.matchAll(/<([0-9A-F]+)> Tj/g)) {
-        text += `${Buffer.from(hex, 'hex').toString('latin1')}\n`
-      }
-    } catch {
-      // not every stream is compressed text
-    }
-  }
-  return text
 }
 
 describe('cardOf', () => {
@@ -61,12 +43,12 @@ describe('cardOf', () => {
 describe('cardPdf', () => {
   it.each(Object.keys(CARD_SIZES) as CardSize[])('prints all of it on %s', async (size) => {
     const { card, drawing } = made()
-    const bytes = await cardPdf(card, drawing, size)
+    const bytes = await cardPdf(card, drawing, size, fontFiles())
     const pages = (await PDFDocument.load(bytes)).getPages()
     const [wideMm, highMm] = CARD_SIZES[size]
     expect(pages[0]?.getWidth()).toBeCloseTo((wideMm * 72) / 25.4, 3)
     expect(pages[0]?.getHeight()).toBeCloseTo((highMm * 72) / 25.4, 3)
-    const text = textOf(bytes)
+    const text = (await textOfPdf(bytes)).replaceAll('\n', ' ')
     expect(text).toContain('Cellar Door #16 2/3')
     for (const { title } of card.steps) expect(text).toContain(title)
     expect(text).toContain('Two turns less.')

@@ -1,7 +1,9 @@
-import { PDFDocument, rgb, StandardFonts } from 'pdf-lib'
-import type { PDFFont, PDFPage } from 'pdf-lib'
+import { PDFDocument, rgb } from 'pdf-lib'
+import type { PDFPage } from 'pdf-lib'
 import type { wording } from '../../../../core/index.ts'
 import type { Drawing } from '../../../drawing/FlyDrawing.tsx'
+import { pdfPen } from '../../../files/pdfPen.ts'
+import type { FontFiles } from '../../../files/pdfPen.ts'
 
 const PT_PER_MM = 72 / 25.4
 /** Width and height of a card, mm: A6, and a quarter of a letter. */
@@ -14,14 +16,6 @@ const LEADING = 9.6
 const INK = rgb(0.11, 0.14, 0.145)
 const QUIET = rgb(0.34, 0.38, 0.4)
 
-/** Characters that the standard fonts of PDF have; others are said otherwise or left out. */
-const plain = (text: string) =>
-  text
-    .replaceAll('−', '-')
-    .replaceAll('⅔', '2/3')
-    .replaceAll('⅓', '1/3')
-    .replace(/[^\u0000-\u00ff–—‘’“”•…€™]/gu, '?')
-
 function colourOf(hex: string | null) {
   const match = /^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/i.exec(hex ?? '')
   if (!match) return undefined
@@ -29,12 +23,12 @@ function colourOf(hex: string | null) {
   return rgb(r, g, b)
 }
 
-function wrapped(text: string, font: PDFFont, size: number, wide: number): readonly string[] {
+function wrapped(text: string, widthOf: (text: string) => number, wide: number): readonly string[] {
   const lines: string[] = []
   let line = ''
-  for (const word of plain(text).split(/\s+/)) {
+  for (const word of text.split(/\s+/)) {
     const longer = line ? `${line} ${word}` : word
-    if (line && font.widthOfTextAtSize(longer, size) > wide) {
+    if (line && widthOf(longer) > wide) {
       lines.push(line)
       line = word
     } else line = longer
@@ -73,31 +67,27 @@ function drawFly(page: PDFPage, drawing: Drawing, top: number, wide: number, mos
 }
 
 /** A card as PDF, to print and lay beside the vise: the drawing to scale, the steps with their numbers, what it does. */
-export async function cardPdf(card: wording.Card, drawing: Drawing, size: CardSize): Promise<Uint8Array> {
+export async function cardPdf(
+  card: wording.Card,
+  drawing: Drawing,
+  size: CardSize,
+  files: FontFiles,
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
   pdf.setTitle(card.title)
-  const [font, bold] = [
-    await pdf.embedFont(StandardFonts.Helvetica),
-    await pdf.embedFont(StandardFonts.HelveticaBold),
-  ]
+  const pen = await pdfPen(pdf, files)
   const [wideMm, highMm] = CARD_SIZES[size]
   const dimensions: [number, number] = [wideMm * PT_PER_MM, highMm * PT_PER_MM]
   const wide = dimensions[0] - 2 * MARGIN
   let page = pdf.addPage(dimensions)
   let y = dimensions[1] - MARGIN
   const line = (text: string, { heavy = false, size: at = TEXT, quiet = false, indent = 0 } = {}) => {
-    for (const part of wrapped(text, heavy ? bold : font, at, wide - indent)) {
+    for (const part of wrapped(text, (part) => pen.widthOf(part, at, heavy), wide - indent)) {
       if (y - at < MARGIN) {
         page = pdf.addPage(dimensions)
         y = dimensions[1] - MARGIN
       }
-      page.drawText(part, {
-        x: MARGIN + indent,
-        y: y - at,
-        size: at,
-        font: heavy ? bold : font,
-        color: quiet ? QUIET : INK,
-      })
+      pen.write(page, part, { x: MARGIN + indent, y: y - at, size: at, heavy, colour: quiet ? QUIET : INK })
       y -= at + (LEADING - TEXT)
     }
   }

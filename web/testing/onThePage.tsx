@@ -1,0 +1,98 @@
+import { act, cleanup, render, renderHook, waitFor } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { Provider } from 'react-redux'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import { afterAll, afterEach, beforeAll, inject } from 'vitest'
+import { store } from '../wire/store.ts'
+import { WorkerHere } from './workerHere.ts'
+
+/** Requests of the page go to the server of the test, as if it had served the page. */
+function speakTo(address: string): void {
+  const from = (asked: RequestInfo | URL) =>
+    typeof asked === 'string' && asked.startsWith('/') ? address + asked : asked
+  const { fetch, Request } = globalThis
+  globalThis.fetch = (asked, options) => fetch(from(asked), options)
+  globalThis.Request = class extends Request {
+    constructor(asked: RequestInfo | URL, options?: RequestInit) {
+      super(from(asked), options)
+    }
+  }
+}
+
+/** Each file of tests has the demo on a server of its own, workers, and what a browser has beyond jsdom. */
+export function onTheDemo(): void {
+  beforeAll(async () => {
+    const address = await fetch(inject('demoCopies')).then((answer) => answer.text())
+    speakTo(address)
+    Object.assign(globalThis, { Worker: WorkerHere })
+    window.matchMedia ??= (media: string) =>
+      ({
+        media,
+        matches: false,
+        addEventListener: () => undefined,
+        removeEventListener: () => undefined,
+      }) as never
+  })
+  afterEach(() => {
+    cleanup()
+    localStorage.clear()
+  })
+  afterAll(() => WorkerHere.running.forEach((worker) => worker.terminate()))
+}
+
+/** A piece of the page at an address of it. */
+export function show(piece: ReactNode, { at = '/', path = '/' } = {}) {
+  const router = createMemoryRouter(
+    [
+      { path, element: piece },
+      { path: '*', element: null },
+    ],
+    { initialEntries: [at] },
+  )
+  const shown = render(
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>,
+  )
+  return { ...shown, router }
+}
+
+/** A hook as a piece of the page would call it; wait for what it gives with `until`. */
+export function use<Given, Result>(hook: (given: Given) => Result, given: Given, at = '/') {
+  const wrapper = ({ children }: { children: ReactNode }) => {
+    const router = createMemoryRouter([{ path: '*', element: children }], { initialEntries: [at] })
+    return (
+      <Provider store={store}>
+        <RouterProvider router={router} />
+      </Provider>
+    )
+  }
+  return renderHook(hook, { initialProps: given, wrapper })
+}
+
+/** Waits until something is there and gives it. */
+export async function until<Value>(
+  look: () => Value | null | undefined | false,
+  timeout = 15_000,
+): Promise<Value> {
+  let found: Value | null | undefined | false
+  await waitFor(
+    () => {
+      found = look()
+      if (found === null || found === undefined || found === false) throw new Error('not there yet')
+    },
+    { timeout },
+  )
+  return found as Value
+}
+
+/** Presses a key where nothing has focus. */
+export function press(key: string, held: { shift?: boolean; ctrl?: boolean; alt?: boolean } = {}): void {
+  act(() => {
+    document.body.dispatchEvent(
+      new KeyboardEvent('keydown', {
+        key, bubbles: true, cancelable: true, shiftKey: held.shift, ctrlKey: held.ctrl, altKey: held.alt,
+      }),
+    )
+  }) // prettier-ignore
+}

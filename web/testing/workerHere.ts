@@ -1,0 +1,34 @@
+import { expose } from 'comlink'
+import type { Endpoint } from 'comlink'
+import { workerApi } from '../workers/workerApi.ts'
+
+/** A worker of the platform, within this process: the gateway talks to the real worker over real message ports. */
+export class WorkerHere {
+  static running: WorkerHere[] = []
+  readonly #near: MessagePort
+  readonly #far: MessagePort
+  constructor() {
+    const { port1, port2 } = new MessageChannel()
+    ;[this.#near, this.#far] = [port1, port2]
+    expose(workerApi, this.#far as unknown as Endpoint)
+    this.#near.start()
+    WorkerHere.running.push(this)
+  }
+  postMessage(message: unknown, transfer: Transferable[] = []): void {
+    this.#near.postMessage(message, transfer)
+  }
+  addEventListener(kind: string, listener: EventListener): void {
+    this.#near.addEventListener(kind, listener)
+  }
+  removeEventListener(kind: string, listener: EventListener): void {
+    this.#near.removeEventListener(kind, listener)
+  }
+  start(): void {
+    this.#near.start()
+  }
+  terminate(): void {
+    this.#near.close()
+    this.#far.close()
+    WorkerHere.running = WorkerHere.running.filter((one) => one !== this)
+  }
+}
