@@ -1,8 +1,19 @@
+import type { Plugin } from 'vite'
 import { defineConfig } from 'vitest/config'
 
 const ON_THE_DEMO = ['web/**/*.test.tsx', 'demo/reads.test.ts']
 
+const URL_OF = '?url'
+
+/** What a page would fetch from the server lies on this machine's disk while it is tested. */
+const assetsOnDisk: Plugin = {
+  name: 'assets-on-disk',
+  enforce: 'pre',
+  load: (id) => (id.endsWith(URL_OF) ? `export default ${JSON.stringify(id.slice(0, -URL_OF.length))}` : null),
+}
+
 export default defineConfig({
+  plugins: [assetsOnDisk],
   test: {
     testTimeout: 20_000,
     hookTimeout: 60_000,

@@ -8,16 +8,19 @@ const OUTLINE_MM = 0.04
 /** Dots to a pixel of the page: as fine as fine screens are. */
 const DOTS = 2
 
-const pictures = new WeakMap<Drawing, Map<number, string>>()
+const pictures = new WeakMap<Drawing, Map<number, string | undefined>>()
 
-/** Draws a fly on a canvas, and gives the canvas as a picture. */
-function pictureAt({ minXMm, minYMm, widthMm, heightMm, shapes }: Drawing, pxPerMm: number): string {
+/** Draws a fly on a canvas, and gives the canvas as a picture; nothing where the browser draws none. */
+function pictureAt(
+  { minXMm, minYMm, widthMm, heightMm, shapes }: Drawing,
+  pxPerMm: number,
+): string | undefined {
   const canvas = document.createElement('canvas')
   const dotsPerMm = pxPerMm * DOTS
   canvas.width = Math.max(Math.ceil(widthMm * dotsPerMm), 1)
   canvas.height = Math.max(Math.ceil(heightMm * dotsPerMm), 1)
   const context = canvas.getContext('2d')
-  if (!context) return ''
+  if (!context) return undefined
   context.setTransform(dotsPerMm, 0, 0, dotsPerMm, -minXMm * dotsPerMm, -minYMm * dotsPerMm)
   context.lineCap = 'round'
   context.lineJoin = 'round'
@@ -36,8 +39,8 @@ function pictureAt({ minXMm, minYMm, widthMm, heightMm, shapes }: Drawing, pxPer
 }
 
 /** The drawing as dots, made once a size: an SVG would be painted shape by shape wherever it is shown. */
-function pictureOf(drawing: Drawing, pxPerMm: number): string {
-  const known = pictures.get(drawing) ?? new Map<number, string>()
+function pictureOf(drawing: Drawing, pxPerMm: number): string | undefined {
+  const known = pictures.get(drawing) ?? new Map<number, string | undefined>()
   pictures.set(drawing, known)
   const picture = known.get(pxPerMm) ?? pictureAt(drawing, pxPerMm)
   known.set(pxPerMm, picture)

@@ -1,5 +1,6 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import { api } from '../wire/api.ts'
+import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 import type { Drawing } from './FlyDrawing.tsx'
 
@@ -15,8 +16,8 @@ async function fetchWanted(): Promise<void> {
   const keys = [...wanted]
   wanted = new Set()
   for (let at = 0; at < keys.length; at += PORTION) {
-    const asked = api.endpoints.drawings.initiate(keys.slice(at, at + PORTION), { subscribe: false })
-    const { data } = await store.dispatch(asked)
+    const asked = api.endpoints.drawings.initiate(keys.slice(at, at + PORTION))
+    const { data } = await askOnce(store.dispatch(asked))
     for (const [key, drawing] of Object.entries(data?.drawings ?? {})) known.set(key, drawing)
     listeners.forEach((listener) => listener())
   }

@@ -1,7 +1,7 @@
 import { act, cleanup, render, renderHook, waitFor } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
-import { createMemoryRouter, RouterProvider } from 'react-router'
+import { createMemoryRouter, MemoryRouter, RouterProvider } from 'react-router'
 import { afterAll, afterEach, beforeAll, inject } from 'vitest'
 import { store } from '../wire/store.ts'
 import { WorkerHere } from './workerHere.ts'
@@ -25,6 +25,8 @@ export function onTheDemo(): void {
     const address = await fetch(inject('demoCopies')).then((answer) => answer.text())
     speakTo(address)
     Object.assign(globalThis, { Worker: WorkerHere })
+    // jsdom draws nothing
+    HTMLCanvasElement.prototype.getContext = () => null
     window.matchMedia ??= (media: string) =>
       ({
         media,
@@ -58,27 +60,28 @@ export function show(piece: ReactNode, { at = '/', path = '/' } = {}) {
 }
 
 /** A hook as a piece of the page would call it; wait for what it gives with `until`. */
-export function use<Given, Result>(hook: (given: Given) => Result, given: Given, at = '/') {
-  const wrapper = ({ children }: { children: ReactNode }) => {
-    const router = createMemoryRouter([{ path: '*', element: children }], { initialEntries: [at] })
-    return (
-      <Provider store={store}>
-        <RouterProvider router={router} />
-      </Provider>
-    )
-  }
+export function use<Given, Result>(
+  hook: (given: Given) => Result,
+  given: Given,
+  { at = '/', around = (piece: ReactNode) => piece } = {},
+) {
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <Provider store={store}>
+      <MemoryRouter initialEntries={[at]}>{around(children)}</MemoryRouter>
+    </Provider>
+  )
   return renderHook(hook, { initialProps: given, wrapper })
 }
 
 /** Waits until something is there and gives it. */
 export async function until<Value>(
-  look: () => Value | null | undefined | false,
+  look: () => Value | null | undefined | false | Promise<Value | null | undefined | false>,
   timeout = 15_000,
 ): Promise<Value> {
   let found: Value | null | undefined | false
   await waitFor(
-    () => {
-      found = look()
+    async () => {
+      found = await look()
       if (found === null || found === undefined || found === false) throw new Error('not there yet')
     },
     { timeout },

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { act } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import type { BoxesView } from '../../contract/index.ts'
+import { asked } from '../testing/asked.ts'
 import { onTheDemo, until, use } from '../testing/onThePage.tsx'
 import { api, toFailure } from './api.ts'
+import { askOnce } from './askOnce.ts'
 import { keepInOutbox, readOutbox } from './outbox.ts'
 import { setTrouble, setWaiting } from './state.ts'
 import { store } from './store.ts'
@@ -15,13 +16,6 @@ afterEach(() => {
   store.dispatch(setWaiting(0))
 })
 
-const boxes = async (): Promise<BoxesView> => {
-  const { data } = await store.dispatch(
-    api.endpoints.boxes.initiate(undefined, { forceRefetch: true, subscribe: false }),
-  )
-  if (!data) throw new Error('no boxes')
-  return data
-}
 const view = () => store.getState().view
 const box = (name: string) => ({ boxId: newId<never>(), name, note: '', compartments: [{ id: newId<never>(), row: 1, column: 1, label: `${name} A`, capacity: 6 }] }) // prettier-ignore
 
@@ -66,16 +60,16 @@ describe('useCommand', () => {
     expect(delivery).toEqual({ kind: 'waiting' })
     expect(view().trouble).toMatch(/does not answer/)
     expect(view().waiting).toBe(1)
-    const there = (await boxes()).boxes.length
+    const there = (await asked.boxes()).boxes.length
     await act(flushOutbox)
     await act(flushOutbox)
-    expect((await boxes()).boxes.map(({ name }) => name)).toContain('Late')
-    expect((await boxes()).boxes).toHaveLength(there + 1)
+    expect((await asked.boxes()).boxes.map(({ name }) => name)).toContain('Late')
+    expect((await asked.boxes()).boxes).toHaveLength(there + 1)
     expect(view().waiting).toBe(0)
   })
 
   it('stops at the first that nobody takes, and lets go of what is refused with its reason', async () => {
-    const known = (await boxes()).boxes[0]
+    const known = (await asked.boxes()).boxes[0]
     keepInOutbox({ id: newId(), kind: 'boxCreate', body: { ...box('Again'), boxId: known!.id } })
     keepInOutbox({ id: newId(), kind: 'boxCreate', body: box('After') })
     await act(() => away(flushOutbox))
@@ -84,7 +78,7 @@ describe('useCommand', () => {
     await act(flushOutbox)
     expect(readOutbox()).toEqual([])
     expect(view().trouble).not.toBeNull()
-    expect((await boxes()).boxes.map(({ name }) => name)).toContain('After')
+    expect((await asked.boxes()).boxes.map(({ name }) => name)).toContain('After')
   })
 })
 
@@ -99,11 +93,10 @@ describe('toFailure', () => {
 
 describe('patternsOf', () => {
   it('has all that were asked for, leaves out what is not there, and fails as a whole', async () => {
-    const ask = (ids: readonly string[]) => store.dispatch(api.endpoints.patternsOf.initiate(ids, { subscribe: false, forceRefetch: true })) // prettier-ignore
-    const { data } = await store.dispatch(api.endpoints.patterns.initiate(undefined, { subscribe: false }))
-    const [one, two] = data?.patterns ?? []
-    const found = await ask([one!.id, newId(), two!.id])
-    expect(found.data?.map(({ name }) => name)).toEqual([one!.name, two!.name])
-    expect((await away(() => ask([two!.id, one!.id]))).isError).toBe(true)
+    const ask = (ids: readonly string[]) => askOnce(store.dispatch(api.endpoints.patternsOf.initiate(ids)))
+    const [one, two] = [await asked.pattern('Third Button'), await asked.pattern('Kettle Lid')]
+    const found = await ask([one.id, newId(), two.id])
+    expect(found.data?.map(({ name }) => name)).toEqual([one.name, two.name])
+    expect((await away(() => ask([two.id, one.id]))).isError).toBe(true)
   })
 })

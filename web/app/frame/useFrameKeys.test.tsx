@@ -3,9 +3,9 @@ import { fireEvent, screen } from '@testing-library/react'
 import { useMemo, useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import type { FrameView } from '../../../contract/index.ts'
+import { asked } from '../../testing/asked.ts'
 import { onTheDemo, press, show, until } from '../../testing/onThePage.tsx'
 import { PlaceKeysContext, usePlaceKeys } from '../../ui/shortcuts.ts'
-import { api } from '../../wire/api.ts'
 import { find, toggleKeys } from '../../wire/state.ts'
 import { store } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
@@ -145,18 +145,11 @@ describe('useFrameKeys', () => {
     const made = await send?.('boxCreate', { boxId, name: 'Undone', note: '', compartments: [{ id: newId<never>(), row: 1, column: 1, label: 'U', capacity: 1 }] }) // prettier-ignore
     if (made?.kind !== 'done') throw new Error('not made')
     const { type } = open({ lastActionId: made.result.actionId ?? '' })
-    const names = async () => {
-      const { data } = await store.dispatch(api.endpoints.boxes.initiate(undefined, { forceRefetch: true, subscribe: false })) // prettier-ignore
-      return data?.boxes.map(({ name }) => name) ?? []
-    }
+    const names = async () => (await asked.boxes()).boxes.map(({ name }) => name)
     type('z', { ctrlKey: true })
     press('z', { ctrl: true, shift: true })
     expect(await names()).toContain('Undone')
     press('z', { ctrl: true })
-    let gone = false
-    await until(() => {
-      void names().then((all) => (gone = !all.includes('Undone')))
-      return gone
-    })
+    await until(async () => !(await names()).includes('Undone'))
   })
 })

@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { HowMany } from './HowMany.tsx'
-import { placeMark } from './useCensus.ts'
+import { placeMark } from './census.ts'
 import { droppedOf, nameOf, usePlaceDrop } from './usePlaceDrop.ts'
 import type { Dropped, Fly } from './usePlaceDrop.ts'
 

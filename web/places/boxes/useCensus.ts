@@ -5,65 +5,13 @@ import type { PlaceKeys } from '../../ui/shortcuts.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { shortDepth } from '../../words/words.ts'
 import { useColumn } from '../../column/marks.ts'
-import type { ColumnContent, Mark } from '../../column/marks.ts'
-import { LENS_BOTTOM_MM, LENS_TOP_MM } from '../../column/scale.ts'
+import type { ColumnContent } from '../../column/marks.ts'
+import { LENS_TOP_MM } from '../../column/scale.ts'
+import { markOf, nextBand } from './census.ts'
+import type { Depths } from './census.ts'
 
 const MOST_MARKS = 14
-/** Bands that the keys step through: the film, then the water below it in as many as this. */
-const BANDS_BELOW = 4
-
 type Fly = CompartmentLine['flies'][number]
-
-/** A stretch of depth, mm below the film. */
-export interface Depths {
-  readonly fromMm: number
-  readonly toMm: number
-}
-
-/** What a compartment's mark in the Column is called by. */
-export const placeMark = (compartmentId: string): string => `place:${compartmentId}`
-
-function bandsOf(bedMm: number): readonly Depths[] {
-  const step = (bedMm - LENS_BOTTOM_MM) / BANDS_BELOW
-  return [
-    { fromMm: LENS_TOP_MM, toMm: LENS_BOTTOM_MM },
-    ...Array.from({ length: BANDS_BELOW }, (_, k) => ({
-      fromMm: LENS_BOTTOM_MM + k * step,
-      toMm: LENS_BOTTOM_MM + (k + 1) * step,
-    })),
-  ]
-}
-
-/** The band below or above the one that is looked at; past either end the whole depth again. */
-function nextBand(now: Depths | null, by: 1 | -1, bedMm: number): Depths | null {
-  const bands = bandsOf(bedMm)
-  if (!now) return (by === 1 ? bands[0] : bands.at(-1)) ?? null
-  const middle = (now.fromMm + now.toMm) / 2
-  const at = bands.findIndex(({ toMm }) => middle <= toMm)
-  return bands[at + by] ?? null
-}
-
-const missingOf = ({ par, count }: Fly) => Math.max((par ?? 0) - count, 0)
-
-function markOf(place: CompartmentLine, flies: readonly Fly[], depthOf: (fly: Fly) => number | null): Mark[] {
-  const depths = flies.flatMap((fly) => depthOf(fly) ?? [])
-  if (depths.length === 0) return []
-  const held = flies.reduce((sum, { count }) => sum + count, 0)
-  const missing = flies.reduce((sum, fly) => sum + missingOf(fly), 0)
-  return [
-    {
-      id: placeMark(place.id),
-      label: place.label,
-      fromMm: Math.min(...depths),
-      toMm: Math.max(...depths),
-      weight: held / Math.max(held + missing, 1),
-      softWeight: 1,
-      words: missing > 0 ? `${held}, ${missing} short` : `${held} ${held === 1 ? 'fly' : 'flies'}`,
-      look: missing > 0 ? 'hole' : 'fly',
-      to: `/boxes?place=${place.id}`,
-    },
-  ]
-}
 
 /** The census of the boxes in the Column: each compartment at the depth where its flies fish, and two handles that choose. */
 export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean) {

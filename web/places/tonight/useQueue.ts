@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { api } from '../../wire/api.ts'
+import { askOnce } from '../../wire/askOnce.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { draftOf, toCommand } from '../../recipe/draft.ts'
@@ -20,8 +21,8 @@ export function useQueue(trayId: string | undefined) {
     hookMaterialId,
     swaps,
   }: Newcomer): Promise<string | null> => {
-    const { data: pattern } = await dispatch(
-      api.endpoints.pattern.initiate(patternId, { forceRefetch: true, subscribe: false }),
+    const { data: pattern } = await askOnce(
+      dispatch(api.endpoints.pattern.initiate(patternId, { forceRefetch: true })),
     )
     if (!pattern) return 'The pattern is not there any more.'
     const draft = draftOf(pattern)

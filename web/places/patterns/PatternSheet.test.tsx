@@ -1,0 +1,194 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen } from '@testing-library/react'
+import { createElement, useState } from 'react'
+import { describe, expect, it } from 'vitest'
+import { ColumnContext } from '../../column/marks.ts'
+import type { ColumnContent } from '../../column/marks.ts'
+import { keptDraft } from '../../recipe/keptDraft.ts'
+import { asked } from '../../testing/asked.ts'
+import { onTheDemo, show, until, use } from '../../testing/onThePage.tsx'
+import { PlaceKeysContext } from '../../ui/shortcuts.ts'
+import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import PatternSheet from './PatternSheet.tsx'
+import { useDraft } from './useDraft.ts'
+import { versionOf } from './useSavePattern.ts'
+
+onTheDemo()
+
+/** The sheet of a pattern, with what hangs in the Column and which keys it has. */
+async function sheet(name: string, label?: string) {
+  const pattern = await asked.pattern(name)
+  const variant = pattern.variants.find((one) => one.label === label) ?? pattern.variants[0]!
+  let content: ColumnContent | null = null
+  const keys: { current: PlaceKeys } = { current: {} }
+  function Around() {
+    const [hang] = useState(() => (next: ColumnContent) => void (content = next))
+    return createElement(
+      PlaceKeysContext,
+      { value: keys },
+      createElement(ColumnContext, { value: hang }, createElement(PatternSheet)),
+    )
+  }
+  const { router } = show(<Around />, { path: '/patterns/:patternId', at: `/patterns/${pattern.id}?variant=${variant.id}` }) // prettier-ignore
+  await until(() => (content?.fall ? content : null))
+  const press = (key: string) => act(() => keys.current[key]?.())
+  const chosen = () => new URLSearchParams(router.state.location.search).get('variant')
+  return { pattern, variant, column: () => content!, keys, press, chosen }
+}
+
+describe('a pattern’s fall in the Column', () => {
+  it('marks seconds down to the bed, each deeper, within its band, none crowding another', async () => {
+    const { column } = await sheet('Third Button')
+    const seconds = column().fall!.seconds
+    const bedMm = 900
+    expect(seconds.length).toBeGreaterThan(1)
+    expect(seconds[0]!.timeS).toBe(1)
+    seconds.forEach(({ depthMm, lowMm, highMm, timeS }, i) => {
+      expect(lowMm).toBeLessThan(depthMm)
+      expect(highMm).toBeGreaterThan(depthMm)
+      expect(highMm).toBeLessThanOrEqual(bedMm)
+      expect(depthMm - (seconds[i - 1]?.depthMm ?? 0)).toBeGreaterThan(0.06 * bedMm)
+      expect(timeS).toBeLessThanOrEqual(12)
+    })
+  })
+
+  it('hangs its sisters where two seconds take them, and leads to them', async () => {
+    const { column, pattern, variant } = await sheet('Third Button')
+    const sisters = column().flies!
+    expect(sisters.map(({ label }) => label)).toEqual(['#18 W 2.4', '#14 W 3.3', '#16 B 2.8', '#16 none'])
+    expect(sisters.some(({ id }) => id === variant.id)).toBe(false)
+    for (const mark of sisters) {
+      const { figure } = pattern.variants.find(({ id }) => id === mark.id)!
+      const two = Math.min(2 * figure.trailingSpeedMmPerS!, 900)
+      expect(mark.toMm).toBeCloseTo(two, 6)
+      expect(mark.fromMm).toBeCloseTo(Math.max(two - 30, 0), 6)
+      expect(mark.to).toBe(`/patterns/${pattern.id}?variant=${mark.id}`)
+    }
+    expect(column().foods).toEqual(pattern.serves.map(({ foodStageId }) => foodStageId))
+  })
+
+  it('says of a fly that floats that it does', async () => {
+    const { column } = await sheet('Kettle Lid')
+    expect(column().fall!.seconds).toEqual([])
+    expect(column().flies!.map(({ words, fromMm, toMm }) => ({ words, fromMm, toMm }))[0]).toEqual({ words: 'floats', fromMm: 0, toMm: 0 }) // prettier-ignore
+  })
+})
+
+describe('climbing the beads', () => {
+  it('thinks of the next heavier, shows it as a ghost with what changes, and lets go of it', async () => {
+    const { column, press, keys } = await sheet('Third Button')
+    expect(keys.current.Enter).toBeUndefined()
+    press('Alt+ArrowDown')
+    const ghost = await until(() => (column().fall!.ghost.length > 0 ? column().fall!.ghost : null))
+    expect(ghost[0]!.depthMm).toBeGreaterThan(column().fall!.seconds[0]!.depthMm)
+    expect(screen.getAllByText(/2\.8 tungsten →/).length).toBeGreaterThan(0)
+    press('Escape')
+    expect(column().fall!.ghost).toEqual([])
+    press('Alt+ArrowUp')
+    const lighter = await until(() => (column().fall!.ghost.length > 0 ? column().fall!.ghost : null))
+    expect(lighter[0]!.depthMm).toBeLessThan(column().fall!.seconds[0]!.depthMm)
+  })
+
+  it('goes to the bead whose fall passes where a second mark is dragged to', async () => {
+    const { column } = await sheet('Third Button')
+    const one = column().fall!.seconds[0]!
+    act(() => column().fall!.onDrag?.(1, 1.25 * one.depthMm))
+    const ghost = await until(() => (column().fall!.ghost.length > 0 ? column().fall!.ghost : null))
+    expect(ghost[0]!.depthMm).toBeGreaterThan(1.1 * one.depthMm)
+    act(() => column().fall!.onDrag?.(1, one.depthMm))
+    await until(() => column().fall!.ghost.length === 0)
+  })
+
+  it('makes what is thought of, or goes to the sister that is tied so already', async () => {
+    const { pattern, press, chosen } = await sheet('Third Button')
+    press('Alt+ArrowUp')
+    press('Enter')
+    const id = await until(() => (chosen() !== pattern.variants[0]!.id ? chosen() : null))
+    const isKnown = pattern.variants.some((one) => one.id === id)
+    const draft = isKnown ? pattern : await until(() => keptDraft(pattern.id))
+    expect(draft.variants.map((one) => one.id)).toContain(id)
+    expect(draft.variants).toHaveLength(pattern.variants.length + (isKnown ? 0 : 1))
+  })
+
+  it('does not climb where there is no bead', async () => {
+    const { column, press } = await sheet('Kettle Lid')
+    expect(column().fall!.onDrag).toBeNull()
+    press('Alt+ArrowDown')
+    expect(column().fall!.ghost).toEqual([])
+  })
+})
+
+describe('saving a pattern', () => {
+  it('saves what was changed and is clean again', async () => {
+    const { pattern } = await sheet('Barley Sugar')
+    const name = await until(() => screen.queryByLabelText<HTMLInputElement>('Name'))
+    fireEvent.change(name, { target: { value: 'Barley Sugar Two' } })
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }).disabled).toBe(false)
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }))
+    await until(
+      async () => (await asked.pattern('Barley Sugar Two').catch(() => null))?.version === pattern.version + 1,
+    )
+    await until(() => keptDraft(pattern.id) === null)
+  })
+
+  it('refuses a name that is taken, at the name', async () => {
+    await sheet('Paper Lantern')
+    const name = await until(() => screen.queryByLabelText<HTMLInputElement>('Name'))
+    fireEvent.change(name, { target: { value: 'Third Button' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }))
+    const fault = await until(() => name.getAttribute('aria-invalid') === 'true' && name)
+    expect(fault.value).toBe('Third Button')
+    fireEvent.change(name, { target: { value: '  ' } })
+    expect(screen.getByText('Give it a name.')).toBeDefined()
+  })
+
+  it('knows the version of the row that stands against it', () => {
+    const problem = { code: 'stale', detail: '', fields: [] } as never
+    expect(versionOf({ ...(problem as object), current: { version: 7 } } as never)).toBe(7)
+    for (const current of [undefined, null, 7, {}, { version: '7' }])
+      expect(versionOf({ ...(problem as object), current } as never)).toBeNull()
+  })
+})
+
+describe('useDraft', () => {
+  it('keeps what was typed a moment after it was, and at once when the page is left', async () => {
+    const pattern = await asked.pattern('Damp Straw')
+    const { result } = use(() => useDraft(pattern, false), undefined)
+    expect(result.current.dirty).toBe(false)
+    act(() => result.current.change({ note: 'Two turns less.' }))
+    expect(result.current.dirty).toBe(true)
+    expect(keptDraft(pattern.id)).toBeNull()
+    await until(() => keptDraft(pattern.id)?.note === 'Two turns less.')
+    act(() => result.current.change((before) => ({ note: `${before.note} Or three.` })))
+    window.dispatchEvent(new Event('pagehide'))
+    expect(keptDraft(pattern.id)?.note).toBe('Two turns less. Or three.')
+  })
+
+  it('takes up what was kept, unsaved as it was, and lets go of it when it is given up', async () => {
+    const pattern = await asked.pattern('Damp Straw')
+    const first = use(() => useDraft(pattern, false), undefined)
+    act(() => first.result.current.change({ note: 'Kept.' }))
+    first.unmount()
+    const { result } = use(() => useDraft(pattern, false), undefined)
+    expect(result.current).toMatchObject({ dirty: true, draft: { note: 'Kept.' } })
+    act(() => result.current.reset(result.current.draft!))
+    expect(result.current.dirty).toBe(false)
+    expect(keptDraft(pattern.id)).toBeNull()
+  })
+
+  it('is empty for a new pattern, which it keeps apart from all others, and waits for one that has not come', () => {
+    const { result } = use(() => useDraft(undefined, true), undefined)
+    expect(result.current.draft?.version).toBeNull()
+    act(() => result.current.change({ name: 'New' }))
+    window.dispatchEvent(new Event('pagehide'))
+    expect(keptDraft('new')?.name).toBe('New')
+    expect(use(() => useDraft(undefined, false), undefined).result.current.draft).toBeNull()
+  })
+
+  it('leaves nothing behind that was not changed', async () => {
+    const pattern = await asked.pattern('Damp Straw')
+    const { unmount } = use(() => useDraft(pattern, false), undefined)
+    unmount()
+    expect(keptDraft(pattern.id)).toBeNull()
+  })
+})

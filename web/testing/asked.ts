@@ -1,0 +1,27 @@
+import type { BenchView, BoxesView, PatternView, PlanView } from '../../contract/index.ts'
+import { api } from '../wire/api.ts'
+import { askOnce } from '../wire/askOnce.ts'
+import { store } from '../wire/store.ts'
+
+const anew = { forceRefetch: true } as const
+const { bench, boxes, pattern, patterns, plan } = api.endpoints
+
+async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
+  const { data } = await asking
+  if (!data) throw new Error('the server did not answer')
+  return data
+}
+
+/** Views as the server has them now, past what the page remembers. */
+export const asked = {
+  bench: (): Promise<BenchView> => there(askOnce(store.dispatch(bench.initiate(undefined, anew)))),
+  boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
+  plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
+  /** a pattern by its name */
+  pattern: async (name: string): Promise<PatternView> => {
+    const all = await there(askOnce(store.dispatch(patterns.initiate(undefined, anew))))
+    const id = all.patterns.find((one) => one.name === name)?.id
+    if (!id) throw new Error(`there is no pattern ${name}`)
+    return there(askOnce(store.dispatch(pattern.initiate(id, anew))))
+  },
+}
