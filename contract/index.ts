@@ -1,3 +1,4 @@
+export * from './changedSettings.ts'
 export * from './common.ts'
 export * from './commands/index.ts'
 export * from './paths.ts'

@@ -37,7 +37,7 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await minutes.pressSequentially('30')
   await minutes.press('Enter')
   await expect(page.getByText('of 60 minutes at the bench')).toBeVisible()
-  expect(sent).toMatchObject([{ kind: 'settingsSave', body: { settings: { evenings: { minutes: 30 } } } }])
+  expect(sent).toMatchObject([{ kind: 'settingsSave', body: { change: { evenings: { minutes: 30 } } } }])
   const waiting = page.getByRole('link', { name: /Bench/ })
   const before = await waiting.textContent()
   await page

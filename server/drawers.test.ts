@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import type { CommandInput, FrameView, PatternsView, StoresView } from '../contract/index.ts'
+import type { CommandInput, PatternsView, SettingsChange, StoresView } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
@@ -79,12 +79,7 @@ const drawer = async (materialId: unknown) =>
   ((await server.get('/api/stores').expect(200)).body as StoresView).materials.find(
     (line) => line.id === materialId,
   )
-async function saveSettings(change: Partial<FrameView['settings']>) {
-  const { settings, settingsVersion } = (await server.get('/api/frame').expect(200)).body as FrameView
-  return server
-    .command('settingsSave', { version: settingsVersion, settings: { ...settings, ...change } })
-    .expect(200)
-}
+const saveSettings = (change: SettingsChange) => server.command('settingsSave', { change }).expect(200)
 
 describe('a measured hook', () => {
   const measure = (version: number, wireMm: number | null) =>

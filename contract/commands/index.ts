@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { actionId, version } from '../common.ts'
-import { settingsBody } from '../records/settings.ts'
+import { actionId } from '../common.ts'
+import { settingsChange } from '../records/settings.ts'
 import { benchCommands } from './bench.ts'
 import { boxCommands } from './boxes.ts'
 import { measurementCommands } from './measurements.ts'
@@ -20,7 +20,7 @@ export const commandBodies = {
   ...waterCommands,
   ...planCommands,
   ...measurementCommands,
-  settingsSave: z.object({ version, settings: settingsBody }).strict(),
+  settingsSave: z.object({ change: settingsChange }).strict(),
   undo: z.object({ actionId }).strict(),
 } as const
 

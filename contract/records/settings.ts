@@ -51,6 +51,21 @@ export const settingsBody = z
       .nullable(),
   })
   .strict()
+/**
+ * A change of settings: the fields that change and no others, so that two changes from two places, or one after the
+ * other in a moment, are both kept.
+ */
+export const settingsChange = settingsBody
+  .extend({
+    units: settingsBody.shape.units.partial().strict(),
+    evenings: settingsBody.shape.evenings.partial().strict(),
+    cover: settingsBody.shape.cover.partial().strict(),
+  })
+  .partial()
+  .strict()
+/** What changes of the settings. */
+export type SettingsChange = z.input<typeof settingsChange>
+
 /** The user’s units, habits and schools. */
 export type SettingsBody = z.infer<typeof settingsBody>
 

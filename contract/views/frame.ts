@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { actionId, version } from '../common.ts'
+import { actionId } from '../common.ts'
 import { settingsBody } from '../records/settings.ts'
 import { batchMention, moment, reachChoice } from './parts.ts'
 
@@ -13,7 +13,6 @@ export const frameView = z
     clockStands: z.boolean(),
     isDemo: z.boolean(),
     settings: settingsBody,
-    settingsVersion: version,
     reaches: z.array(reachChoice),
     moment: moment.nullable(),
     roll: z.object({

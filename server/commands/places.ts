@@ -1,4 +1,4 @@
-import { foldedKey } from '../../contract/index.ts'
+import { changedSettings, foldedKey } from '../../contract/index.ts'
 import type { CommandBody, CompartmentId, VariantId, WaterBody } from '../../contract/index.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
@@ -108,7 +108,10 @@ export const spellArchive: Handler<CommandBody<'spellArchive'>> = async ({ recor
 }
 
 /** Changes the user’s units and habits, a few at a time. */
-export const settingsSave: Handler<CommandBody<'settingsSave'>> = async ({ recorder }, body) => {
-  await recorder.update('setting', 'settings', body.version, { body: body.settings })
+export const settingsSave: Handler<CommandBody<'settingsSave'>> = async (
+  { recorder, settings },
+  { change },
+) => {
+  await recorder.update('setting', 'settings', null, { body: changedSettings(settings, change) })
   return { label: { code: 'settingsSaved', subject: '' } }
 }

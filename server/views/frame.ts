@@ -44,7 +44,6 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
     clockStands: clock.stands,
     isDemo: settings.isDemo,
     settings: settings.body,
-    settingsVersion: settings.version,
     reaches: [...(await loadWarmth(db)).values()].map(toReachChoice),
     moment: await startingMoment(db, reaches, now),
     roll: {

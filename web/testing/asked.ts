@@ -1,10 +1,18 @@
-import type { BenchView, BoxesView, PatternView, PlanView } from '../../contract/index.ts'
+import type {
+  BenchView,
+  BoxesView,
+  FrameView,
+  PatternView,
+  PlanView,
+  SeasonStateView,
+  WatersView,
+} from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
 import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { bench, boxes, pattern, patterns, plan } = api.endpoints
+const { bench, boxes, frame, pattern, patterns, plan, season, waters } = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -16,6 +24,9 @@ async function there<View>(asking: Promise<{ readonly data?: View | undefined }>
 export const asked = {
   bench: (): Promise<BenchView> => there(askOnce(store.dispatch(bench.initiate(undefined, anew)))),
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
+  frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
+  season: (): Promise<SeasonStateView> => there(askOnce(store.dispatch(season.initiate(undefined, anew)))),
+  waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
   plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
   /** a pattern by its name */
   pattern: async (name: string): Promise<PatternView> => {

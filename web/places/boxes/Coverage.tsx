@@ -3,12 +3,12 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { anchorsOf, COVER_PARTS } from '../../../core/index.ts'
 import type { CoverCell, CoverPart, CoverRow, CoverRules } from '../../../core/index.ts'
-import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
+import { useLarderQuery } from '../../wire/api.ts'
 import { toServing, usePlanned } from '../../wire/planned.ts'
 import type { PlannedVariant } from '../../wire/planned.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import { useSettings } from '../../wire/useSettings.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { clockTime, dayName } from '../../words/words.ts'
 import { Checkbox } from '../../ui/fields.tsx'
@@ -217,21 +217,16 @@ export default function Coverage() {
   const moment = useMoment()
   const [season, setSeason] = useState(false)
   const rows = useCoverage(season)
-  const { data: frame } = useFrameQuery()
-  const command = useCommand()
+  const { settings, change } = useSettings()
   const { data: larder } = useLarderQuery()
   const plan = usePlanned()
   const [open, setOpen] = useState<string | null>(null)
   if (!moment) return <p>Add a water first: what the boxes cover depends on where and when.</p>
-  if (!rows || !larder || !plan || !frame) return <p aria-busy="true">Holding the boxes against the larder …</p>
+  if (!rows || !larder || !plan || !settings)
+    return <p aria-busy="true">Holding the boxes against the larder …</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   const variants = new Map(plan.variants.map((variant) => [variant.variantId as string, variant]))
-  const rules = frame.settings.cover
-  const ask = (change: Partial<CoverRules>) =>
-    void command('settingsSave', {
-      version: frame.settingsVersion,
-      settings: { ...frame.settings, cover: { ...rules, ...change } },
-    })
+  const rules = settings.cover
   const anchors = anchorsOf(plan.variants.map(toServing), rules)
   const holes = rows.filter(({ cells }) => cells.all.state === 'missing').length
   const thin = rows.filter(({ cells }) => cells.all.state === 'thin').length
@@ -245,7 +240,13 @@ export default function Coverage() {
           {holes === 1 ? 'hole' : 'holes'}
         </Quiet>
       </h2>
-      <WhatIsAsked season={season} onSeason={setSeason} rules={rules} onAsk={ask} anchors={anchors} />
+      <WhatIsAsked
+        season={season}
+        onSeason={setSeason}
+        rules={rules}
+        onAsk={(cover) => change({ cover })}
+        anchors={anchors}
+      />
       <Grid aria-label="Cover">
         <thead>
           <tr>

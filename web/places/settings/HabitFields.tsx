@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { SettingsBody } from '../../../contract/index.ts'
+import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Row, Section } from '../../ui/layout.tsx'
@@ -9,11 +9,11 @@ import { useAppDispatch } from '../../wire/store.ts'
 
 interface HabitFieldsProps {
   readonly settings: SettingsBody
-  readonly save: (change: Partial<SettingsBody>) => void
+  readonly onChange: (change: SettingsChange) => void
 }
 
 /** How the user keeps, sees and judges flies. */
-export function HabitFields({ settings, save }: HabitFieldsProps) {
+export function HabitFields({ settings, onChange }: HabitFieldsProps) {
   const dispatch = useAppDispatch()
   const [currency, setCurrency] = useState(settings.currency)
   return (
@@ -26,7 +26,7 @@ export function HabitFields({ settings, save }: HabitFieldsProps) {
           min={1}
           max={99}
           whole
-          onChange={(parCount) => (parCount ? save({ parCount }) : undefined)}
+          onChange={(parCount) => (parCount ? onChange({ parCount }) : undefined)}
           width="130px"
         />
         <Select
@@ -37,7 +37,7 @@ export function HabitFields({ settings, save }: HabitFieldsProps) {
             { id: 'day', name: 'day bench' },
             { id: 'night', name: 'night bench' },
           ]}
-          onChange={(id) => save({ theme: id as 'day' })}
+          onChange={(id) => onChange({ theme: id as 'day' })}
           width="150px"
         />
         <Select
@@ -48,7 +48,7 @@ export function HabitFields({ settings, save }: HabitFieldsProps) {
             { id: 'exact', name: 'the natural in every part' },
             { id: 'bright', name: 'something bright that is seen' },
           ]}
-          onChange={(id) => save({ school: id as 'exact' })}
+          onChange={(id) => onChange({ school: id as 'exact' })}
           width="280px"
         />
         <Select
@@ -58,19 +58,19 @@ export function HabitFields({ settings, save }: HabitFieldsProps) {
             { id: 'wholeSizes', name: 'two sizes larger' },
             { id: 'evenSizes', name: 'two even sizes larger' },
           ]}
-          onChange={(id) => save({ hookSteps: id as 'wholeSizes' })}
+          onChange={(id) => onChange({ hookSteps: id as 'wholeSizes' })}
           width="220px"
         />
         <TextField
           label="Money"
           value={currency}
           onChange={setCurrency}
-          onBlur={() => (/^[A-Z]{3}$/.test(currency) ? save({ currency }) : setCurrency(settings.currency))}
+          onBlur={() => (/^[A-Z]{3}$/.test(currency) ? onChange({ currency }) : setCurrency(settings.currency))}
           width="90px"
           maxLength={3}
           fault={/^[A-Z]{3}$/.test(currency) ? undefined : 'Three letters, as EUR.'}
         />
-        <Checkbox isSelected={settings.singleKeys} onChange={(singleKeys) => save({ singleKeys })}>
+        <Checkbox isSelected={settings.singleKeys} onChange={(singleKeys) => onChange({ singleKeys })}>
           single keys
         </Checkbox>
         <Button onPress={() => dispatch(toggleKeys())}>Show the keys</Button>

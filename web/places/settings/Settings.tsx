@@ -1,5 +1,5 @@
-import { useCommand } from '../../wire/useCommand.ts'
 import { useFrameQuery } from '../../wire/api.ts'
+import { useSettings } from '../../wire/useSettings.ts'
 import { Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { CardOnScreen } from './CardOnScreen.tsx'
 import { HabitFields } from './HabitFields.tsx'
@@ -9,23 +9,20 @@ import { WeightCodeFields } from './WeightCodeFields.tsx'
 /** Units, habits, this screen. Each is saved as it is changed. */
 export default function Settings() {
   const { data: frame } = useFrameQuery()
-  const command = useCommand()
-  if (!frame) return null
-  const { settings, settingsVersion } = frame
-  const save = (change: Partial<typeof settings>) =>
-    void command('settingsSave', { version: settingsVersion, settings: { ...settings, ...change } })
+  const { settings, change } = useSettings()
+  if (!frame || !settings) return null
   return (
     <>
       <Heading>
         <h1>Settings</h1>
       </Heading>
-      <UnitFields units={settings.units} onChange={(units) => save({ units })} />
-      <HabitFields settings={settings} save={save} />
+      <UnitFields units={settings.units} onChange={(units) => change({ units })} />
+      <HabitFields settings={settings} onChange={change} />
       <Section>
         <h2>Weight code</h2>
         <WeightCodeFields
           code={settings.weightCode}
-          onSave={(code) => save({ weightCode: code && { marks: code.marks, on: [...code.on] } })}
+          onSave={(code) => change({ weightCode: code && { marks: code.marks, on: [...code.on] } })}
         />
       </Section>
       <CardOnScreen />

@@ -170,7 +170,7 @@ export default function Ahead() {
           <Button onPress={() => void navigate('/')}>Tonight</Button>
         </Row>
       </Heading>
-      <Habits settings={frame.settings} version={frame.settingsVersion} />
+      <Habits />
       {refused ? <Fault>{refused}</Fault> : null}
       {ahead ? (
         <>

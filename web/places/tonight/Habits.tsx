@@ -1,5 +1,4 @@
-import type { SettingsBody } from '../../../contract/index.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import { useSettings } from '../../wire/useSettings.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -7,10 +6,9 @@ import { NumberField } from '../../ui/NumberField.tsx'
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 
 /** The time there is and how sure one wants to be: the only things that a plan asks for. */
-export function Habits({ settings, version }: { readonly settings: SettingsBody; readonly version: number }) {
-  const command = useCommand()
-  const save = (change: Partial<SettingsBody>) =>
-    void command('settingsSave', { version, settings: { ...settings, ...change } })
+export function Habits() {
+  const { settings, change } = useSettings()
+  if (!settings) return null
   const { minutes, weekdays } = settings.evenings
   return (
     <Row $align="end" role="group" aria-label="Time at the bench">
@@ -20,12 +18,9 @@ export function Habits({ settings, version }: { readonly settings: SettingsBody;
         min={5}
         max={600}
         width="130px"
+        whole
         whenLeft
-        onChange={(value) =>
-          value !== null && Number.isInteger(value)
-            ? save({ evenings: { ...settings.evenings, minutes: value } })
-            : undefined
-        }
+        onChange={(value) => (value === null ? undefined : change({ evenings: { minutes: value } }))}
       />
       {DAYS.map((day, i) => (
         <Checkbox
@@ -33,7 +28,7 @@ export function Habits({ settings, version }: { readonly settings: SettingsBody;
           isSelected={weekdays.includes(i + 1)}
           onChange={(on) => {
             const next = DAYS.flatMap((_, at) => ((at === i ? on : weekdays.includes(at + 1)) ? [at + 1] : []))
-            if (next.length > 0) save({ evenings: { ...settings.evenings, weekdays: next } })
+            if (next.length > 0) change({ evenings: { weekdays: next } })
           }}
         >
           {day}
@@ -46,7 +41,7 @@ export function Habits({ settings, version }: { readonly settings: SettingsBody;
         max={99}
         width="220px"
         whenLeft
-        onChange={(value) => (value === null ? undefined : save({ serviceLevel: value / 100 }))}
+        onChange={(value) => (value === null ? undefined : change({ serviceLevel: value / 100 }))}
       />
     </Row>
   )
