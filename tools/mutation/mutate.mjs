@@ -4,6 +4,7 @@
 import { fork, spawn } from 'node:child_process'
 import {
   cpSync,
+  existsSync,
   mkdirSync,
   mkdtempSync,
   readdirSync,
@@ -102,6 +103,11 @@ afterAll(() => {
       status === 'passed' ? [relative(here, name)] : [],
     ),
   )
+  const filled = join(here, '.cache', 'demo')
+  if (existsSync(filled)) {
+    process.env.HEAVY_THISTLE_FILLED = mkdtempSync(join(tmpdir(), 'thistle-filled-'))
+    cpSync(join(filled, readdirSync(filled)[0]), process.env.HEAVY_THISTLE_FILLED, { recursive: true })
+  }
   const found = readdirSync(notes).map((name) => JSON.parse(readFileSync(join(notes, name), 'utf8')))
   rmSync(here, { recursive: true, force: true })
   const reaching = found.map((note) => ({
