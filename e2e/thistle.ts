@@ -1,9 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base } from '@playwright/test'
 import type { Locator, Page } from '@playwright/test'
-import { cp, mkdtemp, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { copyOfDemo } from '../demo/testing/filledDemo.ts'
 import { FILLED } from './fill.ts'
 import { startProcess } from './serving.ts'
 import type { Serving } from './serving.ts'
@@ -19,12 +17,11 @@ interface Fixtures {
 
 /** Serves a copy of the demo's data while it is used. */
 async function serveCopy(use: (serving: Serving) => Promise<void>): Promise<void> {
-  const folder = await mkdtemp(join(tmpdir(), 'thistle-e2e-'))
-  await cp(process.env[FILLED] ?? '', folder, { recursive: true, filter: (path) => !path.endsWith('compiled') })
-  const serving = await startProcess('demo', folder)
+  const copy = await copyOfDemo(process.env[FILLED] ?? '')
+  const serving = await startProcess('demo', copy.path)
   await use(serving)
   await serving.stop()
-  await rm(folder, { recursive: true, force: true })
+  await copy.remove()
 }
 
 /** Tests over the demo's data: a server of its own where it writes, and a page whose console stays clean. */

@@ -7,6 +7,7 @@ import {
   leaveOneOut, onsetDay, peakDayOf, shareBefore, towardsStart,
 } from './index.ts' // prettier-ignore
 import type { DatedTrigger, EmergenceWindow, Note, SimulatedReach, Year } from './index.ts'
+import { stepsOf } from '../../testing/steps.ts'
 
 const months = (meanC: number, amplitude: number) =>
   Array.from(
@@ -186,7 +187,7 @@ describe('emergenceWindows', () => {
       step = work.next()
     }
     expect(steps.at(-1)).toBe(1)
-    expect(steps).toEqual([...steps].sort((a, b) => a - b))
+    expect(Math.min(...stepsOf(steps))).toBeGreaterThan(0)
     expect(step.value[0]?.windows[0]).toEqual(windowsOf(olives, {}, 100))
   })
 })
@@ -224,7 +225,7 @@ describe('an emergence window', () => {
     expect(shifts.map(({ shiftDays }) => shiftDays)).toEqual([...shifts].sort((a, b) => a.shiftDays - b.shiftDays).map(({ shiftDays }) => shiftDays)) // prettier-ignore
     expect(shifts[2]?.shiftDays).toBeLessThan(16)
     const sds = shifts.map(({ sdDays }) => sdDays)
-    expect(sds).toEqual([...sds].sort((a, b) => b - a))
+    expect(Math.max(...stepsOf(sds))).toBeLessThan(0)
     const after = learnedWindow(window, shifts[2] ?? { shiftDays: 0, sdDays: 1, notes: 0 })
     expect(firstDayOf(after)).toBeGreaterThan(firstDayOf(window) + 8)
     expect((after.onset[9] ?? 0) - (after.onset[1] ?? 0)).toBeLessThan(

@@ -1,8 +1,8 @@
 import { waterAt } from '../water/index.ts'
-import { ringOfAxes } from './dragElement.ts'
-import type { Direction, DragElement, FlySpot } from './dragElement.ts'
-import { faceFlow, flowAt } from './facing.ts'
-import type { FallModel } from './fallModel.ts'
+import { ringOfAxes } from '../sink/dragElement.ts'
+import type { Direction, DragElement, FlySpot } from '../sink/dragElement.ts'
+import { faceFlow, flowAt } from '../sink/facing.ts'
+import type { FallModel } from '../sink/fallModel.ts'
 
 /**
  * A size 16 jig nymph written out part by part, against which the model is checked: 0.41 mm jig hook of 19.8 mg,
