@@ -79,7 +79,7 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
   const settings = async () => (await loadSettings(db)).body
   const today = async () => localTime(clock.nowMs(), (await settings()).timeZone).on
 
-  router.use((_request, response, next) => {
+  router.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
     response.setHeader('X-Build', buildId)
     next()

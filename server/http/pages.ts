@@ -41,7 +41,7 @@ export function pagesRouter(webFolder: string): Router {
     express.static(join(webFolder, 'assets'), { index: false, immutable: true, maxAge: '1y' }),
   )
   router.use(express.static(webFolder, { index: false, maxAge: '1h' }))
-  router.get(/^\/(?!api\/).*/, (_request, response) => {
+  router.get(/^\/(?!(?:api|assets)\/).*/, (_request, response) => {
     response
       .type('html')
       .setHeader('Cache-Control', 'no-store')
