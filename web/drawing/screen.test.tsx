@@ -2,7 +2,7 @@
 import { act } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../testing/asked.ts'
-import { onTheDemo, until, use } from '../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { calibrateScreen, useTrueSize } from './trueSize.ts'
 import { useDrawing } from './useDrawing.ts'
 
@@ -10,7 +10,7 @@ onTheDemo()
 
 describe('useTrueSize', () => {
   it('is what style sheets assume until it was calibrated, then what was measured, at once', () => {
-    const { result } = use(() => useTrueSize(), undefined)
+    const { result } = callHook(() => useTrueSize(), undefined)
     expect(result.current).toBeCloseTo(96 / 25.4, 9)
     act(() => calibrateScreen(6.2))
     expect(result.current).toBe(6.2)
@@ -18,7 +18,7 @@ describe('useTrueSize', () => {
 
   it.each(['1', '20', 'wide', '-4'])('does not believe %s pixels to the millimetre', (kept) => {
     localStorage.setItem('heavy-thistle:px-per-mm', kept)
-    expect(use(() => useTrueSize(), undefined).result.current).toBeCloseTo(96 / 25.4, 9)
+    expect(callHook(() => useTrueSize(), undefined).result.current).toBeCloseTo(96 / 25.4, 9)
   })
 })
 
@@ -29,17 +29,17 @@ describe('useDrawing', () => {
     let asks = 0
     const { fetch } = globalThis
     globalThis.fetch = (...of) => ((asks += 1), fetch(...of))
-    const drawn = keys.map((key) => use(() => useDrawing(key), undefined))
+    const drawn = keys.map((key) => callHook(() => useDrawing(key), undefined))
     for (const { result } of drawn) await until(() => result.current)
     expect(asks).toBe(Math.ceil(keys.length / 50))
     expect(drawn[0]!.result.current!.shapes.length).toBeGreaterThan(1)
-    expect(use(() => useDrawing(keys[0]!), undefined).result.current).toBe(drawn[0]!.result.current)
+    expect(callHook(() => useDrawing(keys[0]!), undefined).result.current).toBe(drawn[0]!.result.current)
     await new Promise((resolve) => setTimeout(resolve, 20))
     expect(asks).toBe(Math.ceil(keys.length / 50))
     globalThis.fetch = fetch
   })
 
   it('is none where there is none', () => {
-    expect(use(() => useDrawing(null), undefined).result.current).toBeNull()
+    expect(callHook(() => useDrawing(null), undefined).result.current).toBeNull()
   })
 })

@@ -8,6 +8,6 @@ const bytesAt = async (url: string) => new Uint8Array(await (await fetch(url)).a
 
 /** The page's own font as files that a PDF can carry. */
 export async function shippedFont(): Promise<FontFiles> {
-  const [one, two, three, four] = await Promise.all([regular, regularMore, bold, boldMore].map(bytesAt))
-  return { regular: [one!, two!], bold: [three!, four!] }
+  const all = (urls: readonly string[]) => Promise.all(urls.map(bytesAt))
+  return { regular: await all([regular, regularMore]), bold: await all([bold, boldMore]) }
 }

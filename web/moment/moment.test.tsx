@@ -3,7 +3,7 @@ import { act } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { curveC, epochDayOf } from '../../core/index.ts'
 import { asked } from '../testing/asked.ts'
-import { onTheDemo, until, use } from '../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { chooseMoment } from '../wire/state.ts'
 import { store } from '../wire/store.ts'
 import { newId, useCommand } from '../wire/useCommand.ts'
@@ -18,7 +18,7 @@ afterEach(() => {
 
 describe('useMoment', () => {
   it('is that of the next outing, until another is chosen', async () => {
-    const { result } = use(() => useMoment(), undefined)
+    const { result } = callHook(() => useMoment(), undefined)
     const next = await until(() => result.current)
     expect(next).toMatchObject({ on: '2026-06-06', reach: { reachName: 'Bridge Reach' } })
     const { reaches } = await asked.frame()
@@ -35,7 +35,7 @@ describe('useMoment', () => {
   })
 
   it('is none for a reach that is not there', async () => {
-    const { result } = use(() => useMoment(), undefined)
+    const { result } = callHook(() => useMoment(), undefined)
     await until(() => result.current)
     act(() => void store.dispatch(chooseMoment({ reachId: newId(), on: '2026-06-06', localMin: 600 })))
     expect(result.current).toBeNull()
@@ -44,7 +44,7 @@ describe('useMoment', () => {
 
 describe('useReachState', () => {
   it('has the reach’s season with its windows and what was seen', async () => {
-    const { result } = use(() => ({ reach: useReachState(), moment: useMoment() }), undefined)
+    const { result } = callHook(() => ({ reach: useReachState(), moment: useMoment() }), undefined)
     const season = await until(() => result.current.reach.season)
     expect(season.windows.size).toBeGreaterThan(10)
     for (const [key, windows] of season.windows) for (const { stageKey } of windows) expect(stageKey).toBe(key)
@@ -55,7 +55,7 @@ describe('useReachState', () => {
 
   it('has a common river’s season where there is no water', async () => {
     store.dispatch(chooseMoment({ reachId: newId(), on: '2026-06-06', localMin: 600 }))
-    const { result } = use(() => useReachState(), undefined)
+    const { result } = callHook(() => useReachState(), undefined)
     expect(result.current).toMatchObject({ waterKind: 'freestone', latitudeDeg: 54 })
     expect(result.current.season ?? null).toBeNull()
   })
@@ -65,14 +65,14 @@ describe('useSeasonKeeper', () => {
   it('works windows out anew where what they hang on has changed, and gives them to the server to keep', async () => {
     const { waters } = await asked.waters()
     const { id, version, reach } = waters.flatMap(({ reaches }) => reaches).find((one) => one.reach.name === 'Alder Reach')! // prettier-ignore
-    const { result } = use(() => useCommand(), undefined)
+    const { result } = callHook(() => useCommand(), undefined)
     const kept = (await asked.season()).reaches.find(({ reachId }) => reachId === id)!
     const higher = { ...reach, elevationM: reach.elevationM + 150 }
     await act(() => result.current('reachSave', { reachId: id, version, reach: higher }))
     const stale = (await asked.season()).reaches.find(({ reachId }) => reachId === id)!
     expect(stale.inputHash).not.toBe(kept.inputHash)
     expect(stale.inputHash).not.toBe(stale.keptHash)
-    use(() => useSeasonKeeper(), undefined)
+    callHook(() => useSeasonKeeper(), undefined)
     await until(async () => {
       const { reaches } = await asked.season()
       return reaches.every(({ inputHash, keptHash }) => inputHash === keptHash)

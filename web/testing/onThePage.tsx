@@ -60,7 +60,7 @@ export function show(piece: ReactNode, { at = '/', path = '/' } = {}) {
 }
 
 /** A hook as a piece of the page would call it; wait for what it gives with `until`. */
-export function use<Given, Result>(
+export function callHook<Given, Result>(
   hook: (given: Given) => Result,
   given: Given,
   { at = '/', around = (piece: ReactNode) => piece } = {},

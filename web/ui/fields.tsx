@@ -62,6 +62,8 @@ interface FieldProps {
   readonly autoFocus?: boolean
   readonly type?: 'text' | 'date' | 'time' | 'search'
   readonly maxLength?: number
+  /** path of the command that the field fills, for what the server says of it */
+  readonly name?: string | undefined
   /** what holds where nothing is written */
   readonly placeholder?: string | undefined
 }
@@ -78,6 +80,7 @@ export function TextField({
   onBlur,
   onEnter,
   placeholder,
+  name,
   ...props
 }: FieldProps) {
   return (
@@ -86,7 +89,8 @@ export function TextField({
         {...props}
         type={type}
         maxLength={maxLength}
-        isInvalid={Boolean(fault)}
+        {...(name ? { name } : {})}
+        {...(fault ? { isInvalid: true } : {})}
         {...(onBlur ? { onBlur } : {})}
         {...(onEnter
           ? { onKeyDown: ({ key }: { key: string }) => (key === 'Enter' ? onEnter() : undefined) }
@@ -122,7 +126,7 @@ export function NoteField({
         value={value}
         onChange={onChange}
         maxLength={2000}
-        isInvalid={Boolean(fault)}
+        {...(fault ? { isInvalid: true } : {})}
         {...(onBlur ? { onBlur } : {})}
       >
         <Label className="label">{label}</Label>
@@ -213,7 +217,7 @@ export function Select({
           if (key !== null) onChange(String(key))
         }}
         isDisabled={isDisabled || choices.length === 0}
-        isInvalid={Boolean(fault)}
+        {...(fault ? { isInvalid: true } : {})}
         placeholder={placeholder}
         {...(hideLabel ? { 'aria-label': label } : {})}
       >

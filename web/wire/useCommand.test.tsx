@@ -2,7 +2,7 @@
 import { act } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { asked } from '../testing/asked.ts'
-import { onTheDemo, until, use } from '../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { api, toFailure } from './api.ts'
 import { askOnce } from './askOnce.ts'
 import { keepInOutbox, readOutbox } from './outbox.ts'
@@ -32,9 +32,9 @@ async function away<Result>(act: () => Promise<Result>): Promise<Result> {
 
 describe('useCommand', () => {
   it('writes, and makes every view of the page come anew', async () => {
-    const list = use(() => api.endpoints.boxes.useQuery(), undefined)
+    const list = callHook(() => api.endpoints.boxes.useQuery(), undefined)
     const before = await until(() => list.result.current.data?.boxes.length)
-    const { result } = use(() => useCommand(), undefined)
+    const { result } = callHook(() => useCommand(), undefined)
     const delivery = await act(() => result.current('boxCreate', box('Tin')))
     expect(delivery.kind).toBe('done')
     await until(() => list.result.current.data?.boxes.length === before + 1)
@@ -42,7 +42,7 @@ describe('useCommand', () => {
   })
 
   it('says in the tray why a write was refused, unless the caller shows it', async () => {
-    const { result } = use(() => useCommand(), undefined)
+    const { result } = callHook(() => useCommand(), undefined)
     const twice = box('Twice')
     await act(() => result.current('boxCreate', twice))
     const refused = await act(() => result.current('boxCreate', twice))
@@ -54,7 +54,7 @@ describe('useCommand', () => {
   })
 
   it('keeps a write while nobody answers, says so, and sends it later, once', async () => {
-    const { result } = use(() => useCommand(), undefined)
+    const { result } = callHook(() => useCommand(), undefined)
     const late = box('Late')
     const delivery = await act(() => away(() => result.current('boxCreate', late)))
     expect(delivery).toEqual({ kind: 'waiting' })

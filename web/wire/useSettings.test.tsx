@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { changedSettings } from '../../contract/changedSettings.ts'
 import { defaultSettings, settingsChange } from '../../contract/index.ts'
 import { asked } from '../testing/asked.ts'
-import { onTheDemo, until, use } from '../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { readOutbox } from './outbox.ts'
 import { store } from './store.ts'
 import { useSettings } from './useSettings.ts'
@@ -43,7 +43,7 @@ describe('changedSettings', () => {
 
 describe('useSettings', () => {
   it('keeps every one of several quick changes, shows each at once, and leaves the rest', async () => {
-    const { result } = use(() => useSettings(), undefined)
+    const { result } = callHook(() => useSettings(), undefined)
     const before = await until(() => result.current.settings)
     act(() => {
       result.current.change({ units: { depth: 'ft' } })
@@ -64,7 +64,7 @@ describe('useSettings', () => {
   })
 
   it('goes back to what the server has where it refuses', async () => {
-    const { result } = use(() => useSettings(), undefined)
+    const { result } = callHook(() => useSettings(), undefined)
     const before = await until(() => result.current.settings)
     act(() => result.current.change({ parCount: 1000 }))
     await until(() => result.current.settings?.parCount === before.parCount)

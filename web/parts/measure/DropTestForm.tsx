@@ -6,6 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { readDropTest } from './dropTest.ts'
 import type { Wet, Written } from './dropTest.ts'
@@ -59,7 +60,7 @@ function useDropTest({ firstId, waterTempC, speedOf }: Omit<DropTestFormProps, '
       setWritten((before) => ({ ...before, times: `${before.times} ${timeS.toFixed(2)}`.trim() })),
     [],
   )
-  const { keep, fault } = useKeeping(() => {
+  const { keep, problem } = useKeeping(() => {
     change({ times: '' })
     setSimulated(false)
   })
@@ -93,23 +94,23 @@ function useDropTest({ firstId, waterTempC, speedOf }: Omit<DropTestFormProps, '
         version: null,
         test: { ...test, waterTempC, note: simulated ? 'Simulated gates.' : '' },
       }),
-    fault,
+    problem,
   }
 }
 
 /** Enters a drop test: a fly that is really dropped, timed with the space bar or written down. */
 export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormProps) {
   const { units, depth, speed, temperature } = useWording()
-  const { written, change, read, vesselUnit, armed, arm, watch, gates, dropThroughGates, save, fault } =
+  const { written, change, read, vesselUnit, armed, arm, watch, gates, dropThroughGates, save, problem } =
     useDropTest(asked)
   const { depthMm, times, meanS, faults, test } = read
   return (
-    <form
-      aria-label="A drop test"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="A drop test"
+      onSubmit={() => {
         save()
       }}
+      problem={problem}
     >
       <Row $align="start">
         <Select
@@ -120,6 +121,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           width="220px"
         />
         <TextField
+          name="test.depthMm"
           label={`Depth, ${units.depth}`}
           value={written.depth}
           onChange={(text) => change({ depth: text })}
@@ -127,6 +129,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           fault={faults.depth}
         />
         <TextField
+          name="test.vesselMm"
           label={`Width of the tube, ${vesselUnit}`}
           value={written.vessel}
           onChange={(vessel) => change({ vessel })}
@@ -158,6 +161,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <TextField
+          name="test.times"
           label="Times, s"
           value={written.times}
           onChange={(text) => change({ times: text })}
@@ -196,7 +200,6 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
         ) : null}
       </p>
       {gates.fault ? <Fault>{gates.fault}</Fault> : null}
-      {fault ? <Fault>{fault}</Fault> : null}
-    </form>
+    </Form>
   )
 }

@@ -7,6 +7,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
@@ -39,7 +40,7 @@ export function WeighingForm({
   const [count, setCount] = useState(first?.count ?? '10')
   const [readability, setReadability] = useState('1')
   const [text, setText] = useState('')
-  const { keep, fault } = useKeeping(() => setText(''))
+  const { keep, problem } = useKeeping(() => setText(''))
   const [source, setSource] = useState<'entered' | 'simulated'>('entered')
   const scale = useInstrument('scale', (mg) => {
     setText(`${mg.toFixed(1)} mg`)
@@ -71,17 +72,18 @@ export function WeighingForm({
     })
   }
   return (
-    <form
-      aria-label="A weighing"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="A weighing"
+      onSubmit={() => {
         void save()
       }}
+      problem={problem}
     >
       <Row $align="end">
         <Select label="On the scale" value={subject} choices={choices} onChange={setSubject} width="300px" />
         <Select label="How many at once" value={count} choices={COUNTS} onChange={setCount} width="130px" />
         <TextField
+          name="weighing.totalMg"
           label={`All together, ${units.mass}`}
           value={text}
           onChange={(typed) => {
@@ -119,7 +121,6 @@ export function WeighingForm({
       ) : null}
       {scale.fault ? <Fault>{scale.fault}</Fault> : null}
       {total.kind === 'quantity' ? <Quiet>{mass(total.value / Number(count))} each.</Quiet> : null}
-      {fault ? <Fault>{fault}</Fault> : null}
-    </form>
+    </Form>
   )
 }

@@ -2,7 +2,7 @@
 import { act, fireEvent } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, press, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, press, until, callHook } from '../../testing/onThePage.tsx'
 import { newId } from '../../wire/useCommand.ts'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
@@ -14,7 +14,7 @@ describe('useStopwatch', () => {
   const watch = (armed: boolean) => {
     const times: number[] = []
     const onTime = (timeS: number) => void times.push(timeS)
-    return { ...use((on: boolean) => useStopwatch(on, onTime), armed), times }
+    return { ...callHook((on: boolean) => useStopwatch(on, onTime), armed), times }
   }
 
   it('starts and stops with the space bar, and hands hundredths of a second over', async () => {
@@ -60,7 +60,7 @@ describe('useStopwatch', () => {
 describe('useInstrument', () => {
   it('hands a reading over that is about what lies on the scale', async () => {
     const readings: number[] = []
-    const { result } = use(() => useInstrument('scale', (value) => readings.push(value)), undefined)
+    const { result } = callHook(() => useInstrument('scale', (value) => readings.push(value)), undefined)
     for (let n = 0; n < 12 && readings.length === 0; n += 1) {
       await act(() => result.current.read(150))
       expect((result.current.fault === null) === readings.length > 0).toBe(true)
@@ -72,7 +72,7 @@ describe('useInstrument', () => {
 
   it('says that no instrument answers, and takes nothing away', async () => {
     const readings: number[] = []
-    const { result } = use(() => useInstrument('timer', (value) => readings.push(value)), undefined)
+    const { result } = callHook(() => useInstrument('timer', (value) => readings.push(value)), undefined)
     const { fetch } = globalThis
     globalThis.fetch = () => Promise.reject(new TypeError('fetch failed'))
     await act(() => result.current.read(3))
@@ -90,9 +90,9 @@ describe('useKeeping', () => {
 
   it('says at the form why something was refused, and empties it only when it was kept', async () => {
     let kept = 0
-    const { result } = use(() => useKeeping(() => (kept += 1)), undefined)
+    const { result } = callHook(() => useKeeping(() => (kept += 1)), undefined)
     await act(() => result.current.keep('weighingSave', weighing(-1, newId())))
-    expect(result.current.fault).not.toBeNull()
+    expect(result.current.problem).not.toBeNull()
     expect(kept).toBe(0)
     const [variant] = (await asked.pattern('Third Button')).variants
     await act(() =>
@@ -105,7 +105,7 @@ describe('useKeeping', () => {
         },
       }),
     ) // prettier-ignore
-    expect(result.current.fault).toBeNull()
+    expect(result.current.problem).toBeNull()
     await until(() => kept === 1)
   })
 })

@@ -12,5 +12,5 @@ export function useKeeping(onKept: () => void) {
     if (delivery.kind === 'refused') setProblem(delivery.problem)
     else onKept()
   }
-  return { keep, fault: problem ? (problem.fields[0]?.message ?? problem.detail) : null }
+  return { keep, problem }
 }

@@ -3,7 +3,7 @@ import { act } from '@testing-library/react'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { BenchView } from '../../../contract/index.ts'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useBenchQuery } from '../../wire/api.ts'
 import { flushOutbox, newId, useCommand } from '../../wire/useCommand.ts'
 import { useViseActions } from './useViseActions.ts'
@@ -20,7 +20,7 @@ const read = async () => {
 
 /** A fresh batch of a fly on the vise. */
 async function begin(plannedCount: number): Promise<OnVise> {
-  const { result } = use(() => useCommand(), undefined)
+  const { result } = callHook(() => useCommand(), undefined)
   const { boxes } = await asked.boxes()
   const isThirdButton = ({ patternName }: { patternName: string }) => patternName === 'Third Button'
   const place = boxes.flatMap(({ compartments }) => compartments).find(({ flies }) => flies.some(isThirdButton))
@@ -33,7 +33,7 @@ async function begin(plannedCount: number): Promise<OnVise> {
 
 /** The vise as the page has it: what was counted comes back with the bench. */
 function atTheVise(onVise: OnVise) {
-  return use(() => {
+  return callHook(() => {
     const { data } = useBenchQuery()
     return useViseActions(data?.onVise ?? onVise)
   }, undefined)
@@ -90,7 +90,10 @@ describe('useViseActions, fly by fly', () => {
     act(() => result.current.done())
     act(() => result.current.spoiled())
     await until(() => result.current.doneCount === before + 1 && result.current.spoiledCount === spoiled + 1)
-    const other = use(() => useViseActions({ ...vise, batch: { ...vise.batch, batchId: newId() } }), undefined)
+    const other = callHook(
+      () => useViseActions({ ...vise, batch: { ...vise.batch, batchId: newId() } }),
+      undefined,
+    )
     expect(other.result.current.doneCount).toBe(vise.batch.done)
     globalThis.fetch = fetch
     await act(flushOutbox)

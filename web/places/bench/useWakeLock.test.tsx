@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useWakeLock } from './useWakeLock.ts'
 
 onTheDemo()
@@ -27,7 +27,7 @@ describe('useWakeLock', () => {
 
   it('holds the screen awake, takes it again when the page is shown again, and lets go when it is left', async () => {
     const locks = granting()
-    const { result, unmount } = use(() => useWakeLock(), undefined)
+    const { result, unmount } = callHook(() => useWakeLock(), undefined)
     await until(() => result.current)
     act(() => locks[0]!.drop())
     expect(result.current).toBe(false)
@@ -40,10 +40,10 @@ describe('useWakeLock', () => {
 
   it('says that it does not where the browser refuses, or knows no such thing', async () => {
     Object.defineProperty(navigator, 'wakeLock', { configurable: true, value: { request: () => Promise.reject(new Error('battery')) } }) // prettier-ignore
-    const { result } = use(() => useWakeLock(), undefined)
+    const { result } = callHook(() => useWakeLock(), undefined)
     await new Promise((resolve) => setTimeout(resolve, 10))
     expect(result.current).toBe(false)
     delete (navigator as { wakeLock?: unknown }).wakeLock
-    expect(use(() => useWakeLock(), undefined).result.current).toBe(false)
+    expect(callHook(() => useWakeLock(), undefined).result.current).toBe(false)
   })
 })

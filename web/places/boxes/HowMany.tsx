@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
@@ -16,10 +17,9 @@ export function HowMany({
 }) {
   const [count, setCount] = useState<number | null>(dropped.count)
   return (
-    <form
-      aria-label={`Move ${dropped.name}`}
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label={`Move ${dropped.name}`}
+      onSubmit={() => {
         if (count) onMove(count)
       }}
       onKeyDown={({ key }) => (key === 'Escape' ? onLeave() : undefined)}
@@ -40,6 +40,6 @@ export function HowMany({
           Leave them
         </Button>
       </Row>
-    </form>
+    </Form>
   )
 }

@@ -2,13 +2,13 @@
 import { describe, expect, it } from 'vitest'
 import type { Layout } from '../../../core/index.ts'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useArranged } from './useArranged.ts'
 
 onTheDemo()
 
 async function arranged(layout: Layout) {
-  const { result } = use(() => useArranged(layout), undefined)
+  const { result } = callHook(() => useArranged(layout), undefined)
   const found = await until(() => result.current)
   const places = found.places.map(({ code, flyKeys }) => ({
     code,
@@ -58,6 +58,6 @@ describe('useArranged on the demo', () => {
   })
 
   it('waits for a layout', () => {
-    expect(use(() => useArranged(null), undefined).result.current).toBeNull()
+    expect(callHook(() => useArranged(null), undefined).result.current).toBeNull()
   })
 })

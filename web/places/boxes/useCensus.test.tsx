@@ -5,7 +5,7 @@ import { useState } from 'react'
 import type { BoxLine } from '../../../contract/index.ts'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useBoxesQuery } from '../../wire/api.ts'
 import { bandsOf, markOf, nextBand } from './census.ts'
 import { useCensus } from './useCensus.ts'
@@ -71,7 +71,7 @@ describe('useCensus on the demo', () => {
 
   function census(hangs = true) {
     let content: ColumnContent | null = null
-    const { result } = use(() => {
+    const { result } = callHook(() => {
       const { data } = useBoxesQuery()
       return { ...useCensus(data?.boxes, hangs), boxes: data?.boxes }
     }, undefined, { around: (piece) => <Hung on={(next) => (content = next)}>{piece}</Hung> }) // prettier-ignore

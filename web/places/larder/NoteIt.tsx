@@ -1,9 +1,10 @@
 import { useState } from 'react'
-import type { CommandInput } from '../../../contract/index.ts'
+import type { CommandInput, Problem } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
-import { Caution, Fault, Row } from '../../ui/layout.tsx'
+import { Form } from '../../ui/Form.tsx'
+import { Caution, Row } from '../../ui/layout.tsx'
 
 type Noted = CommandInput<'observationSave'>['observation']
 
@@ -36,7 +37,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
   const [minutes, setMinutes] = useState('')
   const [count, setCount] = useState('')
   const [note, setNote] = useState('')
-  const [refused, setRefused] = useState<string | null>(null)
+  const [problem, setProblem] = useState<Problem | null>(null)
   const whole = (text: string, most: number) =>
     text.trim() === '' ? null : /^\d+$/.test(text.trim()) && Number(text) <= most ? Number(text) : undefined
   const [looked, counted] = [whole(minutes, 1440), whole(count, 100_000)]
@@ -60,16 +61,16 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
       { observationId: newId(), version: null, observation: observation as Noted },
       { quietly: true },
     )
-    setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
+    setProblem(delivery.kind === 'refused' ? delivery.problem : null)
     if (delivery.kind === 'done') setNote('')
   }
   return (
-    <form
-      aria-label="Note it"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="Note it"
+      onSubmit={() => {
         void save()
       }}
+      problem={problem}
     >
       <Row $align="start">
         <Select
@@ -79,7 +80,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
           onChange={(id) => setKind(id as typeof kind)}
           width="150px"
         />
-        <TextField label="on" value={date} onChange={setDate} width="120px" />
+        <TextField name="observation.on" label="on" value={date} onChange={setDate} width="120px" />
         <Select
           label="how"
           value={method}
@@ -88,6 +89,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
           width="130px"
         />
         <TextField
+          name="observation.minutesLooked"
           label="minutes looked"
           value={minutes}
           onChange={setMinutes}
@@ -103,7 +105,14 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
             fault={counted === undefined ? 'A whole number.' : undefined}
           />
         ) : null}
-        <TextField label="note" value={note} onChange={setNote} width="180px" maxLength={200} />
+        <TextField
+          name="observation.note"
+          label="note"
+          value={note}
+          onChange={setNote}
+          width="180px"
+          maxLength={200}
+        />
         <div style={{ paddingTop: 20 }}>
           <Button type="submit" look="main" isDisabled={!ready}>
             Note it
@@ -115,7 +124,6 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
           Sampling a fish’s throat can injure it, and is restricted in places. Local rules decide.
         </Caution>
       ) : null}
-      {refused ? <Fault>{refused}</Fault> : null}
-    </form>
+    </Form>
   )
 }

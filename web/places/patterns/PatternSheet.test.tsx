@@ -6,7 +6,7 @@ import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
 import { keptDraft } from '../../recipe/keptDraft.ts'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, show, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
 import { PlaceKeysContext } from '../../ui/shortcuts.ts'
 import type { PlaceKeys } from '../../ui/shortcuts.ts'
 import PatternSheet from './PatternSheet.tsx'
@@ -153,7 +153,7 @@ describe('saving a pattern', () => {
 describe('useDraft', () => {
   it('keeps what was typed a moment after it was, and at once when the page is left', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const { result } = use(() => useDraft(pattern, false), undefined)
+    const { result } = callHook(() => useDraft(pattern, false), undefined)
     expect(result.current.dirty).toBe(false)
     act(() => result.current.change({ note: 'Two turns less.' }))
     expect(result.current.dirty).toBe(true)
@@ -166,10 +166,10 @@ describe('useDraft', () => {
 
   it('takes up what was kept, unsaved as it was, and lets go of it when it is given up', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const first = use(() => useDraft(pattern, false), undefined)
+    const first = callHook(() => useDraft(pattern, false), undefined)
     act(() => first.result.current.change({ note: 'Kept.' }))
     first.unmount()
-    const { result } = use(() => useDraft(pattern, false), undefined)
+    const { result } = callHook(() => useDraft(pattern, false), undefined)
     expect(result.current).toMatchObject({ dirty: true, draft: { note: 'Kept.' } })
     act(() => result.current.reset(result.current.draft!))
     expect(result.current.dirty).toBe(false)
@@ -177,17 +177,17 @@ describe('useDraft', () => {
   })
 
   it('is empty for a new pattern, which it keeps apart from all others, and waits for one that has not come', () => {
-    const { result } = use(() => useDraft(undefined, true), undefined)
+    const { result } = callHook(() => useDraft(undefined, true), undefined)
     expect(result.current.draft?.version).toBeNull()
     act(() => result.current.change({ name: 'New' }))
     window.dispatchEvent(new Event('pagehide'))
     expect(keptDraft('new')?.name).toBe('New')
-    expect(use(() => useDraft(undefined, false), undefined).result.current.draft).toBeNull()
+    expect(callHook(() => useDraft(undefined, false), undefined).result.current.draft).toBeNull()
   })
 
   it('leaves nothing behind that was not changed', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const { unmount } = use(() => useDraft(pattern, false), undefined)
+    const { unmount } = callHook(() => useDraft(pattern, false), undefined)
     unmount()
     expect(keptDraft(pattern.id)).toBeNull()
   })

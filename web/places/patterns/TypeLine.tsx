@@ -4,6 +4,7 @@ import type { DisplayUnits, TypedLine } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { newLine } from '../../recipe/draft.ts'
 import type { ChangeDraft } from '../../recipe/draft.ts'
@@ -65,10 +66,9 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
     setTried(false)
   }
   return (
-    <form
-      aria-label="Type a line"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="Type a line"
+      onSubmit={() => {
         void take()
       }}
     >
@@ -91,6 +91,6 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
       <p role="status" style={{ minHeight: '1.4em', fontSize: '0.875rem', color: 'var(--quiet)' }}>
         {line?.kind === 'understood' ? `understood: ${echo(line, book, units)}` : ''}
       </p>
-    </form>
+    </Form>
   )
 }

@@ -6,7 +6,7 @@ import { depthAtTime, USUAL_LEADER_MM, USUAL_TIPPET } from '../../../core/index.
 import type { Conditions } from '../../../core/index.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, show, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
 import { tankCsv } from './exportTank.ts'
 import { TankLanes } from './TankLanes.tsx'
 import { placeOf, putInTank, secondsApart } from './tankFlies.ts'
@@ -22,7 +22,7 @@ const water = { conditions, depthMm: 2000 }
 
 async function inTank(name: string, label: string, inWater = water): Promise<InTank> {
   const pattern = await asked.pattern(name)
-  const { result } = use(() => useMaterialBook(NONE), undefined)
+  const { result } = callHook(() => useMaterialBook(NONE), undefined)
   const book = await until(() => result.current)
   const id = pattern.variants.find((one) => one.label === label)!.id
   const fly = putInTank(id, [pattern], book, undefined, inWater)

@@ -2,7 +2,7 @@
 import { act } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { usePlanned } from '../../wire/planned.ts'
 import { store } from '../../wire/store.ts'
 import { planIcs } from './exportPlan.ts'
@@ -14,7 +14,7 @@ onTheDemo()
 
 describe('usePlanned', () => {
   it('puts each variant together with its pattern, its place and its drawers', async () => {
-    const { result } = use(() => usePlanned(), undefined)
+    const { result } = callHook(() => usePlanned(), undefined)
     const { variants } = await until(() => result.current)
     const sent = await asked.plan()
     expect(variants).toHaveLength(sent.variants.length)
@@ -31,7 +31,7 @@ describe('usePlanned', () => {
 
 describe('a plan for the demo', () => {
   it('is there at once, then improved, and tied before its outings on evenings that there are', async () => {
-    const { result } = use(() => usePlan(), undefined)
+    const { result } = callHook(() => usePlan(), undefined)
     const first = await until(() => result.current.ahead)
     expect(first.isDone).toBe(false)
     const plan = await until(() => (result.current.ahead?.isDone ? result.current.ahead : null), 60_000)
@@ -61,7 +61,7 @@ describe('a plan for the demo', () => {
   }, 90_000)
 
   it('stops where the user has seen enough, and stands as it is', async () => {
-    const { result } = use(() => usePlan(), undefined)
+    const { result } = callHook(() => usePlan(), undefined)
     await until(() => result.current.ahead)
     act(() => result.current.stop())
     await until(() => result.current.ahead?.isDone)
@@ -71,7 +71,7 @@ describe('a plan for the demo', () => {
 
 describe('variants that are not made yet', () => {
   it('are told apart from all that are, named like them, and the same however often they are thought of', async () => {
-    const think = () => use(() => useNewcomers(usePlanned(), 0), undefined)
+    const think = () => callHook(() => useNewcomers(usePlanned(), 0), undefined)
     const { result, unmount } = think()
     const newcomers = await until(() => (result.current?.length ? result.current : null), 60_000)
     const { variants } = await asked.plan()
@@ -100,9 +100,9 @@ describe('variants that are not made yet', () => {
 
 describe('useQueue', () => {
   it('puts batches in the bench’s queue, those without a place into the tray', async () => {
-    const { result } = use(() => ({ planned: usePlanned(), queue: useQueue('none') }), undefined)
+    const { result } = callHook(() => ({ planned: usePlanned(), queue: useQueue('none') }), undefined)
     const planned = await until(() => result.current.planned)
-    const tray = use(() => useQueue(planned.trayId), undefined)
+    const tray = callHook(() => useQueue(planned.trayId), undefined)
     const [here] = planned.variants.filter(({ compartmentId }) => compartmentId !== null)
     const [loose] = planned.variants.filter(({ compartmentId }) => compartmentId === null)
     const before = (await asked.bench()).queue.length
@@ -115,9 +115,12 @@ describe('useQueue', () => {
   })
 
   it('makes a variant that is not made yet first, once', async () => {
-    const think = use(() => ({ planned: usePlanned(), newcomers: useNewcomers(usePlanned(), 0) }), undefined)
+    const think = callHook(
+      () => ({ planned: usePlanned(), newcomers: useNewcomers(usePlanned(), 0) }),
+      undefined,
+    )
     const newcomers = await until(() => think.result.current.newcomers?.slice(0, 3), 60_000)
-    const { result } = use(() => useQueue(think.result.current.planned!.trayId), undefined)
+    const { result } = callHook(() => useQueue(think.result.current.planned!.trayId), undefined)
     const batches = newcomers.map((newcomer) => ({ variant: newcomer, newcomer, count: 2 })) as never
     await act(() => result.current.queue(batches))
     await act(() => result.current.queue(batches))
@@ -129,7 +132,7 @@ describe('useQueue', () => {
   }, 90_000)
 
   it('says what was refused, and goes no further', async () => {
-    const { result } = use(() => ({ planned: usePlanned(), queue: useQueue('not-a-place') }), undefined)
+    const { result } = callHook(() => ({ planned: usePlanned(), queue: useQueue('not-a-place') }), undefined)
     const planned = await until(() => result.current.planned)
     const variant = { ...planned.variants[0]!, compartmentId: null }
     const before = (await asked.bench()).queue.length

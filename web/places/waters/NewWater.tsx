@@ -1,11 +1,13 @@
 import { useState } from 'react'
 import { fromCore, WATER_KINDS, wording } from '../../../core/index.ts'
+import type { Problem } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
-import { Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { Form } from '../../ui/Form.tsx'
+import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { readWater } from './newWater.ts'
 import type { WrittenWater } from './newWater.ts'
 
@@ -20,7 +22,8 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
   const command = useCommand()
   const usual = (tempC: number) => String(Math.round(fromCore(tempC, units.temperature)))
   const [changed, setChanged] = useState<Partial<WrittenWater>>({})
-  const [refused, setRefused] = useState<string | null>(null)
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const [asked, setAsked] = useState(false)
   const written: WrittenWater = {
     name: '',
     kind: 'freestone',
@@ -36,18 +39,25 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
   const { isStill, faults, create } = readWater(written, units)
   const save = async () => {
     if (!create) {
-      setRefused('Fill in name, depth, speed and both temperatures.')
+      setAsked(true)
       return
     }
     const body = create({ waterId: newId(), reachId: newId() }, frame?.settings.timeZone ?? 'UTC')
     const delivery = await command('waterCreate', body, { quietly: true })
-    if (delivery.kind === 'refused') setRefused(delivery.problem.detail)
+    if (delivery.kind === 'refused') setProblem(delivery.problem)
     else onDone()
   }
   return (
-    <Section aria-label="New water">
+    <Form label="New water" onSubmit={() => void save()} problem={problem}>
       <Row $align="start">
-        <TextField label="Name" value={written.name} onChange={set('name')} width="200px" autoFocus />
+        <TextField
+          name="water.name"
+          label="Name"
+          value={written.name}
+          onChange={set('name')}
+          width="200px"
+          autoFocus
+        />
         <Select
           label="Kind"
           value={written.kind}
@@ -95,13 +105,13 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
         <TextField label="Longitude, °" value={written.longitude} onChange={set('longitude')} width="100px" />
       </Row>
       <Quiet>The sun’s hours follow from latitude and longitude; a degree is near enough.</Quiet>
-      {refused ? <Fault>{refused}</Fault> : null}
+      {asked && !create ? <Fault>Fill in name, depth, speed and both temperatures.</Fault> : null}
       <Row>
-        <Button look="main" onPress={() => void save()}>
+        <Button type="submit" look="main">
           Add the water
         </Button>
         <Button onPress={onDone}>Leave it</Button>
       </Row>
-    </Section>
+    </Form>
   )
 }

@@ -3,6 +3,7 @@ import { epochDayOf, parseQuantity, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Row } from '../../ui/layout.tsx'
 import type { Rows } from './gauge.ts'
 
@@ -29,10 +30,9 @@ export function OneReading({
     if (await onTake([row])) setText('')
   }
   return (
-    <form
-      aria-label="One reading"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="One reading"
+      onSubmit={() => {
         if (ready) void take()
       }}
     >
@@ -55,6 +55,6 @@ export function OneReading({
           </Button>
         </div>
       </Row>
-    </form>
+    </Form>
   )
 }

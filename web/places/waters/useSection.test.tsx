@@ -4,7 +4,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent, WaterSection } from '../../column/marks.ts'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, until, use } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useWatersQuery } from '../../wire/api.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { store } from '../../wire/store.ts'
@@ -21,7 +21,7 @@ async function sectionOf(name: string, on = '2026-07-20') {
   store.dispatch(chooseMoment({ reachId: reach.reachId, on, localMin: 720 }))
   let content: ColumnContent | null = null
   const hang = (next: ColumnContent) => void (content = next)
-  use(() => useSection(useWatersQuery().data), undefined, {
+  callHook(() => useSection(useWatersQuery().data), undefined, {
     around: (piece) => <ColumnContext value={hang}>{piece}</ColumnContext>,
   })
   const now = (): WaterSection | null => content?.section ?? null

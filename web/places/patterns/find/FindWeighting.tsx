@@ -4,6 +4,7 @@ import type { Calibration, Finalist, SplashWord } from '../../../../core/index.t
 import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Checkbox, Select } from '../../../ui/fields.tsx'
+import { Form } from '../../../ui/Form.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import type { ChangeDraft, Draft, DraftVariant } from '../../../recipe/draft.ts'
 import type { MaterialBook } from '../../../recipe/useMaterialBook.ts'
@@ -96,10 +97,9 @@ export default function FindWeighting({
     [searchable, draft, chosen, book, onChange, onChoose],
   )
   return (
-    <form
-      aria-label="Find a weighting"
-      onSubmit={(event) => {
-        event.preventDefault()
+    <Form
+      label="Find a weighting"
+      onSubmit={() => {
         search()
       }}
     >
@@ -118,6 +118,6 @@ export default function FindWeighting({
         </Quiet>
       </Row>
       <FoundTable finding={finding} onMake={make} />
-    </form>
+    </Form>
   )
 }

@@ -8,7 +8,7 @@ import type { Draft } from '../../../recipe/draft.ts'
 import { useMaterialBook } from '../../../recipe/useMaterialBook.ts'
 import type { MaterialBook } from '../../../recipe/useMaterialBook.ts'
 import { asked } from '../../../testing/asked.ts'
-import { onTheDemo, until, use } from '../../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook } from '../../../testing/onThePage.tsx'
 import { useFinder } from './useFinder.ts'
 import { useOffers } from './useOffers.ts'
 import type { OfferChoice } from './useOffers.ts'
@@ -23,13 +23,13 @@ const choice = (change: Partial<OfferChoice> = {}): OfferChoice => ({
 
 async function begin(name: string) {
   const draft: Draft = draftOf(await asked.pattern(name))
-  const { result } = use(() => useMaterialBook(NONE), undefined)
+  const { result } = callHook(() => useMaterialBook(NONE), undefined)
   const book = await until(() => result.current)
   const chosen = draft.variants[0]!
   return { draft, book, chosen, hook: book.materials.get(chosen.hookMaterialId)! }
 }
 async function offersFor(book: MaterialBook, hook: Material, chosen: OfferChoice) {
-  const { result } = use(() => useOffers(book, hook, chosen), undefined)
+  const { result } = callHook(() => useOffers(book, hook, chosen), undefined)
   return until(() => result.current)
 }
 const names = (goods: readonly (Material | null)[]) => [
@@ -98,7 +98,7 @@ describe('a search', () => {
   it('finds weightings that do what was asked, and makes one of them a variant', async () => {
     const { draft, book, chosen, hook } = await begin('Third Button')
     const searchable = await offersFor(book, hook, choice({ noLead: true }))
-    const { result } = use(() => useFinder(), undefined)
+    const { result } = callHook(() => useFinder(), undefined)
     await act(() =>
       result.current.start({
         dressing: { components: draft.components, steps: draft.steps },
