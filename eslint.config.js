@@ -38,6 +38,9 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'e2e/**/*.ts'], rules: { '@typescript-eslint/no-non-null-assertion': 'off' } },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'e2e/**/*.ts'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
   { files: ['tools/**/*.mjs', 'server/upkeep.ts', 'bench/**'], rules: { 'no-console': 'off' } },
 )
