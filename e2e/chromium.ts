@@ -1,3 +1,5 @@
+import { installedChromium } from '../tools/chromium.mjs'
+
 /** How Chromium is started here: without what reaches out to the network. */
 export const CHROMIUM_ARGS = [
   '--headless',
@@ -10,4 +12,5 @@ export const CHROMIUM_ARGS = [
   '--disable-sync',
 ]
 
-export const chromiumPath = (): string => process.env.CHROMIUM_PATH ?? '/usr/bin/chromium'
+/** The browser of the tests and pictures. */
+export const chromiumPath = (): string => installedChromium() ?? 'chromium'

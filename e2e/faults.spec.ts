@@ -1,6 +1,8 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { copyOfDemo } from '../demo/testing/filledDemo.ts'
+import { FILLED } from './fill.ts'
 import { startProcess } from './serving.ts'
 import { choose, expect, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
@@ -67,11 +69,12 @@ test('more losses than flies, and a full compartment, are refused in words with 
 
 test('a server that is killed in the middle of a save and started again has the save once', async ({
   page,
-  serving,
   pageErrors,
 }) => {
   test.setTimeout(90_000)
-  await page.goto('/stores')
+  const copy = await copyOfDemo(process.env[FILLED] ?? '')
+  const serving = await startProcess('demo', copy.path)
+  await page.goto(`${serving.address}/stores`)
   await page.getByLabel('Find a material').fill('Hare-like')
   await page.getByRole('button', { name: /Hare-like fur with guard hair, natural/ }).click()
   await page.getByLabel('How much, g').fill('5')
@@ -85,6 +88,7 @@ test('a server that is killed in the middle of a save and started again has the 
   await page.reload()
   await expect(page.getByText('13.4 g on hand')).toBeVisible()
   await again.stop()
+  await copy.remove()
   pageErrors.length = 0
 })
 

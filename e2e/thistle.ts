@@ -1,31 +1,42 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base } from '@playwright/test'
 import type { Locator, Page } from '@playwright/test'
+import { join } from 'node:path'
 import { copyOfDemo } from '../demo/testing/filledDemo.ts'
+import { start } from '../server/start.ts'
 import { FILLED } from './fill.ts'
-import { startProcess } from './serving.ts'
-import type { Serving } from './serving.ts'
+
+/** A server over a copy of the demo's data. */
+interface Served {
+  readonly address: string
+  readonly dataPath: string
+}
 
 interface Fixtures {
   /** the test writes nothing, and may share a server with others of its kind */
   readonly onlyReads: boolean
   /** a server over a copy of the demo's data: the test's own, or shared where it only reads */
-  readonly serving: Serving
+  readonly serving: Served
   /** errors of the page's console; a test fails where there are any at its end */
   readonly pageErrors: string[]
 }
 
-/** Serves a copy of the demo's data while it is used. */
-async function serveCopy(use: (serving: Serving) => Promise<void>): Promise<void> {
+/** Serves a copy of the demo's data while it is used, within this process: a process of its own takes a second to start. */
+async function serveCopy(use: (serving: Served) => Promise<void>): Promise<void> {
   const copy = await copyOfDemo(process.env[FILLED] ?? '')
-  const serving = await startProcess('demo', copy.path)
-  await use(serving)
-  await serving.stop()
+  const { address, stop } = await start({
+    dataPath: copy.path,
+    port: 0,
+    rootPath: process.cwd(),
+    webFolder: join('dist', 'web'),
+  })
+  await use({ address, dataPath: copy.path })
+  await stop()
   await copy.remove()
 }
 
 /** Tests over the demo's data: a server of its own where it writes, and a page whose console stays clean. */
-export const test = base.extend<Fixtures, { readonly shared: Serving }>({
+export const test = base.extend<Fixtures, { readonly shared: Served }>({
   onlyReads: [false, { option: true }],
   shared: [async ({}, use) => serveCopy(use), { scope: 'worker' }],
   serving: async ({ shared, onlyReads }, use) => (onlyReads ? use(shared) : serveCopy(use)),
