@@ -17,6 +17,8 @@ export default defineConfig({
   // faults are tried in copies whose packages are linked from here
   server: { fs: { strict: false } },
   test: {
+    // two cores, two at once: the usual is one fewer than there are
+    maxWorkers: 2,
     testTimeout: 20_000,
     hookTimeout: 60_000,
     projects: [
@@ -26,6 +28,8 @@ export default defineConfig({
           name: 'alone',
           include: ['{core,contract,server,web,demo}/**/*.test.ts'],
           exclude: ['node_modules/**', ...ON_THE_DEMO],
+          // they leave nothing behind: what they import is read once, not once a file
+          isolate: false,
         },
       },
       {

@@ -33,6 +33,8 @@ const COPIED = [
   'core', 'contract', 'server', 'web', 'demo', 'package.json', 'vitest.config.ts',
   'tsconfig.json', 'tsconfig.base.json', 'tsconfig.core.json', 'tsconfig.node.json', 'tsconfig.web.json',
 ] // prettier-ignore
+/** Each test begins anew: what it imports may have a fault that it did not have before. */
+const SETTINGS = readFileSync(join(root, 'vitest.config.ts'), 'utf8').replace('isolate: false', 'isolate: true')
 /** A fault that keeps its tests busy for longer is noticed. */
 const LONGEST_MS = 90_000
 
@@ -59,6 +61,7 @@ function workplace() {
   const here = mkdtempSync(join(tmpdir(), 'thistle-mutate-'))
   for (const name of COPIED) cpSync(join(root, name), join(here, name), { recursive: true })
   symlinkSync(join(root, 'node_modules'), join(here, 'node_modules'))
+  writeFileSync(join(here, 'vitest.config.ts'), SETTINGS)
   return here
 }
 
@@ -90,7 +93,7 @@ afterAll(() => {
   )
   writeFileSync(
     join(here, 'vitest.config.ts'),
-    read('vitest.config.ts').replace('test: {', `test: { setupFiles: [${JSON.stringify(noting)}],`),
+    SETTINGS.replace('test: {', `test: { setupFiles: [${JSON.stringify(noting)}],`),
   )
   const told = join(here, 'told.json')
   await new Promise((resolve) => {
