@@ -1,4 +1,4 @@
-import { chooseByKeys, expect, tabTo, test } from './thistle.ts'
+import { axeFaults, chooseByKeys, expect, tabTo, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
 
 const lines = (page: Page) => page.getByRole('list', { name: 'Dressing in tying order' })
@@ -52,7 +52,15 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
   await typeLine(page, 'thread: nylon 70 denier olive')
   await typeLine(page, 'tail: 6 speckled cock, ⅔ shank')
   await typeLine(page, 'body: hare, slim, from 0.3 to 1')
+  await expect(lines(page)).toContainText('6 fibres, ⅔ shank')
   await expect(figures(page)).toContainText('sinks')
+  const form = page.getByRole('form', { name: 'Type a line' })
+  await tabTo(page, form.getByLabel('Type a line'))
+  await page.keyboard.type('rib: copper wire, some turns')
+  await page.keyboard.press('Enter')
+  await expect(form).toContainText('“some turns” is not understood')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.press('Delete')
   await page.keyboard.press('Escape')
   // a bead up and down the rungs, and back to the one that was typed
   const rung = page.getByRole('status', { name: 'Another rung' })
@@ -73,5 +81,6 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
   await begin(page, 'Peat Beetle')
   await fromForm(page, 'foam beetle')
   await expect(figures(page)).toContainText('This floats.')
+  expect(await axeFaults(page)).toEqual([])
   await save(page, 'Peat Beetle')
 })

@@ -9,6 +9,8 @@ import type { Page } from '@playwright/test'
 
 const open = async (page: Page, name: string) => {
   await page.goto('/patterns')
+  // rows grow as their drawings come
+  await page.waitForLoadState('networkidle')
   await page.getByRole('link', { name, exact: true }).click()
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
 }

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
 import { randomFrom } from '../core/index.ts'
 import { surviveKills } from './kills.ts'
+import { expect, test } from './thistle.ts'
 
 const KILLS = 5
 

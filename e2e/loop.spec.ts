@@ -103,26 +103,3 @@ test('by stations: each step over the whole batch, what was spoiled and why, and
   expect(pageErrors.filter((text) => !text.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([])
   pageErrors.length = 0
 })
-
-test('two tabs end the same batch: one of them is told, and the flies are there once', async ({
-  page,
-  context,
-  pageErrors,
-}) => {
-  await page.goto('/boxes')
-  await page.getByRole('button', { name: /^Tie 3 Coal Scuttle/ }).click()
-  await page.getByRole('button', { name: 'Count one done' }).click()
-  await expect(page.getByTestId('count')).toContainText('1 of 3 done')
-  const other = await context.newPage()
-  await other.goto(page.url())
-  await expect(other.getByTestId('count')).toContainText('1 of 3 done')
-  // the other tab does not hear of it
-  await other.route('**/api/bench', (route) => route.abort())
-  await page.getByRole('button', { name: /^Finish: 1 into/ }).click()
-  await expect(lastAction(page)).toContainText('Tied 1 Coal Scuttle')
-  await other.getByRole('button', { name: /^Finish: 1 into/ }).click()
-  await expect(other.getByText('That batch has ended already, perhaps in another tab.')).toBeVisible()
-  await page.goto('/boxes')
-  await expect(page.getByRole('img', { name: 'Coal Scuttle #12 W 3.3: 1 of 3' }).first()).toBeVisible()
-  pageErrors.length = 0
-})

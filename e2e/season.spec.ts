@@ -1,4 +1,4 @@
-import { axeFaults, choose, chooseByKeys, expect, tabTo, test } from './thistle.ts'
+import { axeFaults, chooseByKeys, expect, tabTo, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
 
 const ahead = (page: Page) => page.getByRole('table', { name: 'Water in the weeks to come' })
@@ -107,28 +107,6 @@ test('by keyboard alone: a reading is kept, a day and an hour are opened, and th
   await expect(column).toContainText('20:00')
   await expect(column).not.toHaveText(noon ?? '')
   expect(await axeFaults(page)).toEqual([])
-})
-
-test('windows that hang on other inputs are worked out anew by the page', async ({ page }) => {
-  await openReach(page, 'Mill Reach')
-  await choose(page, /Temperatures are in/, '°F')
-  const group = page.getByRole('group', { name: 'A table of readings' })
-  await group.getByRole('textbox').fill('2026-06-05;59\n')
-  await group.getByRole('button', { name: 'See what it says' }).click()
-  await expect(group).toContainText('1 reading from 2026-06-05 to 2026-06-05, from 15.0 °C to 15.0 °C.')
-  await page.getByRole('form', { name: 'One reading' }).getByLabel('Water, °C').fill('19')
-  await page.getByRole('button', { name: 'Keep the reading' }).click()
-  const state = async () =>
-    (
-      (await (await page.request.get('/api/season')).json()) as {
-        reaches: { inputHash: string; keptHash: string }[]
-      }
-    ).reaches
-  await expect
-    .poll(async () => (await state()).every(({ inputHash, keptHash }) => inputHash === keptHash), {
-      timeout: 30_000,
-    })
-    .toBe(true)
 })
 
 test('a food is changed in a form, moves what is likely, refuses a slip at its field, and goes back to what shipped', async ({

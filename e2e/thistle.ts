@@ -54,6 +54,14 @@ export const test = base.extend<Fixtures, { readonly shared: Served }>({
 })
 export const { expect } = test
 
+/** Goes to another place of a page that is open, as a link of it does: nothing is loaded anew. */
+export async function goWithin(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, path)
+}
+
 /** Chooses from a list by its label, with the mouse. */
 export async function choose(
   page: Page,

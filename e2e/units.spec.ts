@@ -1,4 +1,4 @@
-import { choose, expect, test } from './thistle.ts'
+import { choose, expect, goWithin, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
 
 const PLACES = [
@@ -40,14 +40,12 @@ test('units follow the user everywhere', async ({ page }) => {
     [/Water/, '°F'],
     [/Weight/, 'gr'],
   ] as const
-  for (const [label, unit] of units) {
-    // each is saved at once: the next one starts from what came back
-    const saved = page.waitForResponse(/\/api\/frame/)
-    await choose(page, label, unit)
-    await saved
-    await page.reload()
+  // one after the other in a moment: all of them are kept
+  for (const [label, unit] of units) await choose(page, label, unit)
+  await page.waitForLoadState('networkidle')
+  await page.reload()
+  for (const [label, unit] of units)
     await expect(page.getByRole('button', { name: label }).first()).toContainText(unit)
-  }
   await page.goto('/patterns')
   await expect(page.getByRole('table', { name: 'Patterns and their variants' })).toContainText('in/s')
   const left: string[] = []
@@ -61,7 +59,7 @@ test('units follow the user everywhere', async ({ page }) => {
       )
   }
   for (const place of PLACES) {
-    await page.goto(place)
+    await goWithin(page, place)
     await look(place)
   }
   await page.goto('/patterns')
