@@ -1,4 +1,4 @@
-import { Suspense, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Outlet, useLocation } from 'react-router'
 import styled from 'styled-components'
 import { Column } from '../column/Column.tsx'
@@ -7,7 +7,6 @@ import type { ColumnContent } from '../column/marks.ts'
 import { Fault } from '../ui/layout.tsx'
 import { toFailure, useFrameQuery } from '../wire/api.ts'
 import { FindPanel } from './frame/FindPanel.tsx'
-import { KeysPanel } from './frame/KeysPanel.tsx'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
@@ -16,6 +15,9 @@ import type { PlaceKeys } from '../ui/shortcuts.ts'
 import { useAppSelector } from '../wire/store.ts'
 import { flushOutbox } from '../wire/useCommand.ts'
 import { useSeasonKeeper } from '../moment/useSeasonKeeper.ts'
+import { labels } from '../words/frame.ts'
+
+const KeysPanel = lazy(() => import('./frame/KeysPanel.tsx'))
 
 const Layout = styled.div`
   display: grid;
@@ -98,12 +100,16 @@ export function AppFrame() {
           <main id="sheet" tabIndex={-1}>
             {newBuild ? (
               <p>
-                Heavy Thistle was updated. <a href={pathname}>Reload these pages</a>
+                Heavy Thistle was updated. <a href={pathname}>{labels.reloadThesePages}</a>
               </p>
             ) : null}
             {finding ? <FindPanel only={finding} /> : null}
-            {showKeys ? <KeysPanel /> : null}
-            <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+            {showKeys ? (
+              <Suspense fallback={null}>
+                <KeysPanel />
+              </Suspense>
+            ) : null}
+            <Suspense fallback={<p aria-busy="true">{labels.opening}</p>}>
               <Outlet />
             </Suspense>
           </main>
@@ -124,12 +130,8 @@ function FrameKeys() {
 function FirstPaint({ trouble }: { readonly trouble: 'problem' | 'unreachable' | null }) {
   return (
     <main style={{ padding: 24 }}>
-      <h1>Heavy Thistle</h1>
-      {trouble ? (
-        <Fault>The server does not answer. Start it again, then reload this page.</Fault>
-      ) : (
-        <p aria-busy="true">Unrolling …</p>
-      )}
+      <h1>{labels.heavyThistle}</h1>
+      {trouble ? <Fault>{labels.theServerDoesNot}</Fault> : <p aria-busy="true">{labels.unrolling}</p>}
     </main>
   )
 }

@@ -2,6 +2,7 @@ import { lazy } from 'react'
 import { createBrowserRouter, isRouteErrorResponse, Link, useRouteError } from 'react-router'
 import { Tonight } from '../places/tonight/Tonight.tsx'
 import { AppFrame } from './AppFrame.tsx'
+import { labels } from '../words/frame.ts'
 
 const Ahead = lazy(() => import('../places/tonight/Ahead.tsx'))
 const Waters = lazy(() => import('../places/waters/Waters.tsx'))
@@ -22,7 +23,7 @@ function Stumble() {
     <main style={{ padding: 24 }}>
       <h1>{missing ? 'There is no such place' : 'This page stumbled'}</h1>
       <p>{missing ? 'The address leads nowhere.' : 'Nothing is lost: what you saved is saved.'}</p>
-      <Link to="/">Back to Tonight</Link>
+      <Link to="/">{labels.backToTonight}</Link>
     </main>
   )
 }

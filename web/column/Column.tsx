@@ -12,6 +12,7 @@ import { Lane, Profile } from './Lane.tsx'
 import { heightShare } from './scale.ts'
 import { SectionMarks } from './SectionMarks.tsx'
 import { SpanHandles } from './SpanHandles.tsx'
+import { labels } from '../words/frame.ts'
 
 const Strip = styled.aside`
   grid-area: column;
@@ -311,7 +312,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
   const bedMm = data?.bedMm ?? 1000
   const y = (depthMm: number) => heightShare(depthMm, bedMm) * heightPx
   return (
-    <Strip aria-label="Water column" data-wide={wide} onKeyDown={moveAmongMarks}>
+    <Strip aria-label={labels.waterColumn} data-wide={wide} onKeyDown={moveAmongMarks}>
       <button
         type="button"
         className="ruler"
@@ -323,12 +324,12 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
       </button>
       <MomentHead frame={frame} />
       <div className="lanes" aria-hidden="true">
-        <span>food</span>
+        <span>{labels.food}</span>
         <span>{content.section?.title ?? 'flies'}</span>
       </div>
       <div className="water" ref={water}>
         <div className="line film" style={{ top: y(0) }}>
-          <span>film</span>
+          <span>{labels.film}</span>
         </div>
         <div className="line crease" style={{ top: y(150) }}>
           <span>{shortDepth(150, frame.settings.units)}</span>

@@ -7,6 +7,7 @@ import { useMoment } from '../moment/useMoment.ts'
 import { clockTime, dayName, parseClock, shortTemp } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
 import { Select, TextField } from '../ui/fields.tsx'
+import { labels } from '../words/frame.ts'
 
 const Head = styled.div`
   padding: 8px;
@@ -42,7 +43,7 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
   if (!moment) {
     return (
       <Head className="head">
-        <p>No water yet. Foods and depths follow from the first one.</p>
+        <p>{labels.noWaterYetFoods}</p>
       </Head>
     )
   }
@@ -67,7 +68,7 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
       {open ? (
         <div className="form">
           <Select
-            label="Reach"
+            label={labels.reach}
             value={moment.reachId}
             choices={frame.reaches.map(({ reachId, waterName, reachName }) => ({
               id: reachId,
@@ -76,13 +77,13 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
             onChange={(reachId) => choose({ reachId })}
           />
           <TextField
-            label="Day"
+            label={labels.day}
             type="date"
             value={moment.on}
             onChange={(on) => (on.length === 10 ? choose({ on }) : undefined)}
           />
           <TextField
-            label="Hour"
+            label={labels.hour}
             value={hour}
             onChange={(text) => {
               setHour(text)
@@ -91,12 +92,12 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
             }}
             fault={parsed === null ? 'Write it as 13:00.' : undefined}
           />
-          <p style={{ color: 'var(--quiet)' }}>Water by this reach’s usual months.</p>
+          <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
           <div style={{ display: 'flex', gap: 6 }}>
-            <Button onPress={() => setOpen(false)}>Done</Button>
+            <Button onPress={() => setOpen(false)}>{labels.done}</Button>
             {chosen ? (
               <Button look="quiet" onPress={() => dispatch(chooseMoment(null))}>
-                Next outing
+                {labels.nextOuting}
               </Button>
             ) : null}
           </div>

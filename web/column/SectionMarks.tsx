@@ -1,6 +1,7 @@
 import type { KeyboardEvent, PointerEvent } from 'react'
 import type { WaterSection } from './marks.ts'
 import { depthAtShare, heightShare } from './scale.ts'
+import { labels } from '../words/frame.ts'
 
 interface SectionMarksProps {
   readonly section: WaterSection
@@ -37,7 +38,7 @@ export function SectionMarks({ section, bedMm, heightPx }: SectionMarksProps) {
       />
       {ice ? (
         <div className="line ice" style={{ top: 0, height: y(0) }}>
-          <span>ice</span>
+          <span>{labels.ice}</span>
         </div>
       ) : null}
       {layers.map(({ depthMm, words }) => (
@@ -50,7 +51,7 @@ export function SectionMarks({ section, bedMm, heightPx }: SectionMarksProps) {
           className="line crease grab"
           role="slider"
           tabIndex={0}
-          aria-label="Depth of the thermocline"
+          aria-label={labels.depthOfTheThermocline}
           aria-orientation="vertical"
           aria-valuemin={500}
           aria-valuemax={Math.round(bedMm)}

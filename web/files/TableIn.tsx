@@ -7,6 +7,7 @@ import type { CsvFile } from './readCsv.ts'
 import type { Delivery } from '../wire/useCommand.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Row, Section } from '../ui/layout.tsx'
+import { labels } from '../words/parts.ts'
 
 type Cells = Extract<CsvFile, { kind: 'cells' }>
 
@@ -67,10 +68,10 @@ export function TableIn({ label, hint, read, children, onDone }: TableInProps) {
         }}
       />
       <Row style={{ padding: '8px 0' }}>
-        <Button onPress={() => picker.current?.click()}>Choose a file</Button>
+        <Button onPress={() => picker.current?.click()}>{labels.chooseAFile}</Button>
         {children}
         <Button look="quiet" onPress={onDone}>
-          Leave it
+          {labels.leaveIt}
         </Button>
       </Row>
       {refused ? <Fault>{refused}</Fault> : null}
@@ -80,7 +81,7 @@ export function TableIn({ label, hint, read, children, onDone }: TableInProps) {
             <Fault key={`${fault.row} ${fault.code}`}>{wording.rowFaultSentence(fault)}</Fault>
           ))}
           {table.faults.length > FIRST_FAULTS ? <p>And {table.faults.length - FIRST_FAULTS} more.</p> : null}
-          <p>Nothing was taken in. Mend the file and choose it again.</p>
+          <p>{labels.nothingWasTakenIn}</p>
         </div>
       ) : null}
       {table && table.faults.length === 0 ? (

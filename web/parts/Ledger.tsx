@@ -6,6 +6,7 @@ import type { Loose } from '../wire/api.ts'
 import { clockTime, dayName } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../ui/layout.tsx'
+import { labels } from '../words/parts.ts'
 
 interface LedgerProps {
   /** the compartment or the drawer whose ledger it is */
@@ -16,19 +17,19 @@ interface LedgerProps {
 
 function Lines({ of, words }: LedgerProps) {
   const { data } = useLedgerQuery(of)
-  if (!data) return <p aria-busy="true">Reading the ledger …</p>
-  if (data.lines.length === 0) return <p>Nothing came or went yet.</p>
+  if (!data) return <p aria-busy="true">{labels.readingTheLedger}</p>
+  if (data.lines.length === 0) return <p>{labels.nothingCameOrWent}</p>
   const named = data.lines.some(({ name }) => name !== '')
   return (
     <>
-      <Dense aria-label="What came and went" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.whatCameAndWent} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>when</th>
-            {named ? <th>fly</th> : null}
-            <th>why</th>
-            <th className="number">came or went</th>
-            <th className="number">then there</th>
+            <th>{labels.when}</th>
+            {named ? <th>{labels.fly}</th> : null}
+            <th>{labels.why}</th>
+            <th className="number">{labels.cameOrWent}</th>
+            <th className="number">{labels.thenThere}</th>
           </tr>
         </thead>
         <tbody>
@@ -63,7 +64,7 @@ export function Ledger(props: LedgerProps) {
   return (
     <Section>
       <Button look="quiet" aria-expanded={open} onPress={() => setOpen(!open)}>
-        What came and went
+        {labels.whatCameAndWent}
       </Button>
       {open ? <Lines {...props} /> : null}
     </Section>

@@ -4,6 +4,7 @@ import { toFailure, useTakePhotoMutation } from '../wire/api.ts'
 import { useCommand } from '../wire/useCommand.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Row } from '../ui/layout.tsx'
+import { labels } from '../words/parts.ts'
 
 const LARGEST_BYTES = 8_000_000
 
@@ -63,7 +64,7 @@ export function Photo({ subject, subjectId, photoId, title, large = false }: Pho
         </Button>
         {photoId ? (
           <Button large={large} look="quiet" onPress={() => void attach(null)}>
-            Take it off
+            {labels.takeItOff}
           </Button>
         ) : null}
       </Row>

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import type { Delivery } from '../wire/useCommand.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Row } from '../ui/layout.tsx'
+import { labels } from '../words/parts.ts'
 
 type Write = (anyway: boolean) => Promise<Delivery>
 
@@ -27,7 +28,7 @@ export function useMayOverfill(): {
     refusal: refused ? (
       <Row>
         <Fault>{refused.detail}</Fault>
-        {again ? <Button onPress={() => void deliver(again, true)}>Put in anyway</Button> : null}
+        {again ? <Button onPress={() => void deliver(again, true)}>{labels.putInAnyway}</Button> : null}
       </Row>
     ) : null,
   }

@@ -6,6 +6,7 @@ import { useSearchQuery } from '../../wire/api.ts'
 import { PLACES } from '../places.ts'
 import { find, toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { labels } from '../../words/frame.ts'
 
 const Panel = styled.div`
   position: sticky;
@@ -159,7 +160,7 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
         aria-label={only === 'actions' ? 'Find an action' : 'Find anything'}
         placeholder={only === 'actions' ? 'An action …' : 'A pattern, food, water, box or material …'}
       />
-      <ul id="found" role="listbox" aria-label="Found">
+      <ul id="found" role="listbox" aria-label={labels.found}>
         {hits.map((hit, i) => (
           <li key={hit.key} id={`found-${i}`} role="option" aria-selected={i === at} onClick={hit.go}>
             <span>{hit.title}</span>
@@ -167,7 +168,7 @@ export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
           </li>
         ))}
       </ul>
-      {trimmed !== '' && hits.length === 0 ? <p>Nothing begins so.</p> : null}
+      {trimmed !== '' && hits.length === 0 ? <p>{labels.nothingBeginsSo}</p> : null}
     </Panel>
   )
 }

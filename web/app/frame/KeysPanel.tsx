@@ -2,6 +2,7 @@ import styled from 'styled-components'
 import { Button } from '../../ui/Button.tsx'
 import { toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { labels } from '../../words/frame.ts'
 
 const Panel = styled.section`
   margin-bottom: 14px;
@@ -51,11 +52,11 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
 ]
 
 /** All keys, in a line of their own rather than a dialog. */
-export function KeysPanel() {
+export default function KeysPanel() {
   const dispatch = useAppDispatch()
   return (
-    <Panel aria-label="Keys">
-      <h2>Keys</h2>
+    <Panel aria-label={labels.keys}>
+      <h2>{labels.keys}</h2>
       <dl>
         {KEYS.map(([key, what]) => (
           <div key={key}>
@@ -64,7 +65,7 @@ export function KeysPanel() {
           </div>
         ))}
       </dl>
-      <Button onPress={() => dispatch(toggleKeys())}>Close</Button>
+      <Button onPress={() => dispatch(toggleKeys())}>{labels.close}</Button>
     </Panel>
   )
 }

@@ -17,6 +17,7 @@ import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
 import { dayName } from '../../words/words.ts'
+import { labels } from '../../words/frame.ts'
 
 const ICONS: Readonly<Record<PlaceName, LucideIcon>> = {
   Tonight: Moon,
@@ -146,8 +147,8 @@ const Tool = styled.nav`
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
 export function Roll({ frame }: { readonly frame: FrameView }) {
   return (
-    <Tool aria-label="Places">
-      <span className="title">Heavy Thistle</span>
+    <Tool aria-label={labels.places}>
+      <span className="title">{labels.heavyThistle}</span>
       {PLACES.map(({ digit, path, name }) => {
         const Icon = ICONS[name]
         return (
@@ -165,8 +166,8 @@ export function Roll({ frame }: { readonly frame: FrameView }) {
         <kbd aria-hidden="true" />
         <Settings aria-hidden="true" strokeWidth={1.6} />
         <span>
-          <span className="name">Settings</span>
-          <span className="words">units, screen, keys</span>
+          <span className="name">{labels.settings}</span>
+          <span className="words">{labels.unitsScreenKeys}</span>
         </span>
       </NavLink>
     </Tool>

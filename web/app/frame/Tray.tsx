@@ -8,6 +8,7 @@ import { useActionsQuery } from '../../wire/api.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useCommand } from '../../wire/useCommand.ts'
+import { labels } from '../../words/frame.ts'
 
 const Foot = styled.footer`
   grid-area: tray;
@@ -94,7 +95,7 @@ function ActionList() {
           </Button>
         </li>
       ))}
-      {own.length === 0 ? <li>Nothing yet.</li> : null}
+      {own.length === 0 ? <li>{labels.nothingYet}</li> : null}
     </ul>
   )
 }
@@ -124,7 +125,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
     if (delivery.kind !== 'done') setUndoing(null)
   }
   return (
-    <Foot aria-label="Tray">
+    <Foot aria-label={labels.tray}>
       <div className="spot">
         {onVise ? (
           <Link to="/bench" className="text">
@@ -132,7 +133,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
           </Link>
         ) : (
           <span className="text" style={{ color: 'var(--quiet)' }}>
-            Nothing on the vise
+            {labels.nothingOnTheVise}
           </span>
         )}
       </div>
@@ -140,7 +141,11 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
         {trouble ? (
           <>
             <span className="text trouble">{trouble}</span>
-            <Button look="quiet" onPress={() => dispatch(setTrouble(null))} aria-label="Put the message away">
+            <Button
+              look="quiet"
+              onPress={() => dispatch(setTrouble(null))}
+              aria-label={labels.putTheMessageAway}
+            >
               ×
             </Button>
           </>
@@ -169,23 +174,23 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
         {lastAction ? (
           <>
             <DialogTrigger>
-              <Button look="quiet" aria-label="Tonight's actions">
+              <Button look="quiet" aria-label={labels.tonightsActions}>
                 <span className="text" style={{ maxWidth: 260 }}>
                   {lastAction.label}
                 </span>
               </Button>
               <List placement="top end">
-                <Dialog aria-label="Tonight's actions">
+                <Dialog aria-label={labels.tonightsActions}>
                   <ActionList />
                 </Dialog>
               </List>
             </DialogTrigger>
             <Button onPress={() => void undo(lastAction.actionId)} isDisabled={undoing === lastAction.actionId}>
-              Undo
+              {labels.undo}
             </Button>
           </>
         ) : (
-          <span style={{ color: 'var(--quiet)' }}>Nothing to undo</span>
+          <span style={{ color: 'var(--quiet)' }}>{labels.nothingToUndo}</span>
         )}
       </div>
     </Foot>

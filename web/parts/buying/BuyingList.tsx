@@ -8,6 +8,7 @@ import { useWording } from '../../words/useWording.ts'
 import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/parts.ts'
 
 /** A line of what to buy, with what it is. */
 export interface NamedBuyLine extends BuyLine {
@@ -66,7 +67,7 @@ export function BuyingList({
         </h2>
         <Row $gap={6}>
           <Button onPress={() => void import('./saveList.ts').then(({ saveBuyingCsv }) => saveBuyingCsv(rows))}>
-            Save the list
+            {labels.saveTheList}
           </Button>
           <Button
             look="quiet"
@@ -74,13 +75,13 @@ export function BuyingList({
               void import('./saveList.ts').then(({ saveBuyingMarkdown }) => saveBuyingMarkdown(title, rows))
             }
           >
-            Markdown
+            {labels.markdown}
           </Button>
           <Button
             look="quiet"
             onPress={() => void import('./saveList.ts').then(({ printBuying }) => printBuying(title, rows))}
           >
-            Print
+            {labels.print}
           </Button>
           <Button onPress={() => void order()} isDisabled={inPacks.length === 0 || ordered}>
             {ordered ? 'Written down as ordered' : 'Write down as ordered'}
@@ -88,14 +89,14 @@ export function BuyingList({
         </Row>
       </Heading>
       {refused ? <Fault>{refused}</Fault> : null}
-      <Dense aria-label="Buying list" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.buyingList} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>material</th>
-            <th className="number">amount</th>
-            <th className="number">packs</th>
-            <th className="number">about</th>
-            <th>order by</th>
+            <th>{labels.material}</th>
+            <th className="number">{labels.amount}</th>
+            <th className="number">{labels.packs}</th>
+            <th className="number">{labels.about}</th>
+            <th>{labels.orderBy}</th>
           </tr>
         </thead>
         <tbody>
@@ -107,7 +108,7 @@ export function BuyingList({
               <td className="number">{stock(line.amount, line.stockUnit)}</td>
               <td className="number">{line.packs ?? '–'}</td>
               <td className="number">{line.priceMinor === null ? '–' : money(line.priceMinor)}</td>
-              <td>{line.orderBy === null ? <Quiet>when it suits</Quiet> : dayName(line.orderBy)}</td>
+              <td>{line.orderBy === null ? <Quiet>{labels.whenItSuits}</Quiet> : dayName(line.orderBy)}</td>
             </tr>
           ))}
         </tbody>

@@ -13,6 +13,7 @@ import type { Wet, Written } from './dropTest.ts'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
 import { useStopwatch } from './useStopwatch.ts'
+import { labels } from '../../words/parts.ts'
 
 const TIMING_NAMES: Readonly<Record<Timing, string>> = {
   thumb: 'thumb on a stopwatch',
@@ -106,7 +107,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
   const { depthMm, times, meanS, faults, test } = read
   return (
     <Form
-      label="A drop test"
+      label={labels.aDropTest}
       onSubmit={() => {
         save()
       }}
@@ -114,7 +115,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
     >
       <Row $align="start">
         <Select
-          label="Fly that is dropped"
+          label={labels.flyThatIsDropped}
           value={written.variantId}
           choices={choices}
           onChange={(variantId) => change({ variantId })}
@@ -133,26 +134,26 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           label={`Width of the tube, ${vesselUnit}`}
           value={written.vessel}
           onChange={(vessel) => change({ vessel })}
-          placeholder="open water"
+          placeholder={labels.openWater}
           width="150px"
           fault={faults.vessel}
         />
         <Select
-          label="Timed by"
+          label={labels.timedBy}
           value={written.timing}
           choices={TIMINGS.map((id) => ({ id, name: TIMING_NAMES[id] }))}
           onChange={(id) => change({ timing: id as Timing })}
           width="180px"
         />
         <Select
-          label="It was"
+          label={labels.itWas}
           value={written.wet}
           choices={STATES}
           onChange={(id) => change({ wet: id as Wet })}
           width="170px"
         />
         <Select
-          label="With line"
+          label={labels.withLine}
           value={written.line}
           choices={LINES}
           onChange={(line) => change({ line })}
@@ -162,7 +163,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
       <Row $align="end" style={{ paddingTop: 6 }}>
         <TextField
           name="test.times"
-          label="Times, s"
+          label={labels.timesS}
           value={written.times}
           onChange={(text) => change({ times: text })}
           width="260px"
@@ -172,7 +173,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
         <Button onPress={arm}>{armed ? 'Put the stopwatch away' : 'Time it with the space bar'}</Button>
         {withStandIns ? (
           <Button onPress={() => dropThroughGates?.()} isDisabled={!dropThroughGates || gates.busy}>
-            Drop it through simulated gates
+            {labels.dropItThroughSimulated}
           </Button>
         ) : null}
         {armed ? (
@@ -181,7 +182,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           </Button>
         ) : null}
         <Button type="submit" look={armed ? 'plain' : 'main'} isDisabled={!test}>
-          Keep the test
+          {labels.keepTheTest}
         </Button>
       </Row>
       <p role="status">

@@ -11,6 +11,7 @@ import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
+import { labels } from '../../words/parts.ts'
 
 const COUNTS = [1, 2, 5, 10, 20, 25].map((count) => ({ id: String(count), name: String(count) }))
 const SCALES = [
@@ -73,15 +74,21 @@ export function WeighingForm({
   }
   return (
     <Form
-      label="A weighing"
+      label={labels.aWeighing}
       onSubmit={() => {
         void save()
       }}
       problem={problem}
     >
       <Row $align="end">
-        <Select label="On the scale" value={subject} choices={choices} onChange={setSubject} width="300px" />
-        <Select label="How many at once" value={count} choices={COUNTS} onChange={setCount} width="130px" />
+        <Select
+          label={labels.onTheScale}
+          value={subject}
+          choices={choices}
+          onChange={setSubject}
+          width="300px"
+        />
+        <Select label={labels.howManyAtOnce} value={count} choices={COUNTS} onChange={setCount} width="130px" />
         <TextField
           name="weighing.totalMg"
           label={`All together, ${units.mass}`}
@@ -98,14 +105,14 @@ export function WeighingForm({
           }
         />
         <Select
-          label="It shows steps of"
+          label={labels.itShowsStepsOf}
           value={readability}
           choices={SCALES}
           onChange={setReadability}
           width="130px"
         />
         <Button type="submit" look="main" isDisabled={!subject || total.kind !== 'quantity'}>
-          Keep the weighing
+          {labels.keepTheWeighing}
         </Button>
       </Row>
       {withStandIns ? (
@@ -114,9 +121,9 @@ export function WeighingForm({
             onPress={() => void scale.read(Number(count) * expectedMg)}
             isDisabled={!subject || scale.busy}
           >
-            Weigh it on the simulated scale
+            {labels.weighItOnThe}
           </Button>
-          {source === 'simulated' ? <Quiet>simulated: no scale is connected</Quiet> : null}
+          {source === 'simulated' ? <Quiet>{labels.simulatedNoScaleIs}</Quiet> : null}
         </Row>
       ) : null}
       {scale.fault ? <Fault>{scale.fault}</Fault> : null}

@@ -14,6 +14,7 @@ import { useViseActions } from './useViseActions.ts'
 import { useWakeLock } from './useWakeLock.ts'
 import { ViseCounts } from './ViseCounts.tsx'
 import { viseKeys } from './viseKeys.ts'
+import { labels } from '../../words/bench.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
 
@@ -73,7 +74,7 @@ export function AtTheVise({ data, vise }: { readonly data: BenchView; readonly v
   const [check, setCheck] = useState<Check | null>(null)
   const left = batch.planned - actions.doneCount - actions.spoiledCount
 
-  if (!step) return <Fault>This recipe has no steps.</Fault>
+  if (!step) return <Fault>{labels.thisRecipeHasNo}</Fault>
   return (
     <>
       <Vise

@@ -4,6 +4,7 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { NoteField } from '../../ui/fields.tsx'
 import { Quiet } from '../../ui/layout.tsx'
+import { labels } from '../../words/bench.ts'
 
 /** What was done differently in earlier batches of the pattern, and a place to say what is in this one. */
 export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onVise']> }) {
@@ -24,7 +25,7 @@ export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onV
         </p>
       ))}
       <NoteField
-        label="Done differently this time"
+        label={labels.doneDifferentlyThisTime}
         value={text}
         onChange={setText}
         onBlur={save}

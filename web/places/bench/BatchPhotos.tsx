@@ -1,6 +1,7 @@
 import type { BenchView } from '../../../contract/index.ts'
 import { Photo } from '../../parts/Photo.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
+import { labels } from '../../words/bench.ts'
 
 /** A picture of this batch, beside that of an earlier one. */
 export function BatchPhotos({ vise }: { readonly vise: NonNullable<BenchView['onVise']> }) {
@@ -22,7 +23,7 @@ export function BatchPhotos({ vise }: { readonly vise: NonNullable<BenchView['on
             style={{ maxWidth: 260, maxHeight: 200, borderRadius: 6 }}
           />
           <figcaption>
-            <Quiet>an earlier batch</Quiet>
+            <Quiet>{labels.anEarlierBatch}</Quiet>
           </figcaption>
         </figure>
       ) : null}

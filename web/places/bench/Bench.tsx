@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { AtTheVise } from './AtTheVise.tsx'
 import { CutList } from './CutList.tsx'
+import { labels } from '../../words/bench.ts'
 
 function BatchList({
   title,
@@ -76,11 +77,11 @@ export default function Bench() {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the formatters depend on units alone
   }, [figure, data?.onVise?.batch.batchId])
   useColumn(content)
-  if (!data) return <p aria-busy="true">Clearing the bench …</p>
+  if (!data) return <p aria-busy="true">{labels.clearingTheBench}</p>
   return (
     <>
       <Heading>
-        <h1>Bench</h1>
+        <h1>{labels.bench}</h1>
       </Heading>
       {data.onVise ? (
         <AtTheVise data={data} vise={data.onVise} />
@@ -89,21 +90,21 @@ export default function Bench() {
           The vise is empty. {data.queue.length > 0 ? 'Put the next one on it.' : 'Start a batch from '}
           {data.queue.length > 0 ? null : (
             <>
-              <Link to="/">Tonight</Link>, <Link to="/boxes">Boxes</Link> or{' '}
-              <Link to="/patterns">a pattern</Link>.
+              <Link to="/">{labels.tonight}</Link>, <Link to="/boxes">{labels.boxes}</Link> or{' '}
+              <Link to="/patterns">{labels.aPattern}</Link>.
             </>
           )}
         </p>
       )}
       {data.onVise ? null : <CutList data={data} />}
-      <BatchList title="Waiting" batches={data.queue}>
+      <BatchList title={labels.waiting} batches={data.queue}>
         {(batch) => (
           <Button onPress={() => void command('batchOnVise', { batchId: batch.batchId })}>
-            Put on the vise
+            {labels.putOnTheVise}
           </Button>
         )}
       </BatchList>
-      <BatchList title="Tied lately" batches={data.done.slice(0, 6)} />
+      <BatchList title={labels.tiedLately} batches={data.done.slice(0, 6)} />
     </>
   )
 }

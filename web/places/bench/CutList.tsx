@@ -3,6 +3,7 @@ import type { BenchView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Dense, Heading, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/bench.ts'
 
 type Lines = BenchView['eveningCutList']
 
@@ -22,7 +23,7 @@ export function CutList({ data }: { readonly data: BenchView }) {
   return (
     <Section>
       <Heading>
-        <h2>To lay out</h2>
+        <h2>{labels.toLayOut}</h2>
         {several ? (
           <Checkbox isSelected={evening} onChange={setEvening}>
             for all {queue.length + 1} batches that wait
@@ -32,10 +33,10 @@ export function CutList({ data }: { readonly data: BenchView }) {
       <Dense aria-label={whole ? 'To lay out for the evening' : 'To lay out for the batch'}>
         <thead>
           <tr>
-            <th>material</th>
-            {whole ? null : <th className="number">a fly</th>}
+            <th>{labels.material}</th>
+            {whole ? null : <th className="number">{labels.aFly}</th>}
             <th className="number">{whole ? 'the evening' : `the batch of ${onVise?.batch.planned ?? 0}`}</th>
-            <th className="number">on hand</th>
+            <th className="number">{labels.onHand}</th>
           </tr>
         </thead>
         <tbody>

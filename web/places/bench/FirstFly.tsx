@@ -6,6 +6,7 @@ import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/bench.ts'
 
 const DropTestForm = lazy(async () => ({
   default: (await import('../../parts/measure/DropTestForm.tsx')).DropTestForm,
@@ -36,15 +37,15 @@ export function FirstFly({ vise, open, onOpen }: FirstFlyProps) {
   const toggle = (check: Check) => onOpen(open === check ? null : check)
   const { sinkSpeedMmPerS: value, low, high } = figure
   return (
-    <Section aria-label="First fly">
-      <h2>First fly</h2>
+    <Section aria-label={labels.firstFly}>
+      <h2>{labels.firstFly}</h2>
       <Row>
         <Button large onPress={() => toggle('weigh')} aria-expanded={open === 'weigh'}>
-          Weigh it
+          {labels.weighIt}
         </Button>
         {figure.kind === 'sinks' ? (
           <Button large onPress={() => toggle('time')} aria-expanded={open === 'time'}>
-            Time it
+            {labels.timeIt}
           </Button>
         ) : null}
         <span>

@@ -4,6 +4,7 @@ import { Quiet, Row } from '../../ui/layout.tsx'
 import { Cautions } from './Cautions.tsx'
 import { StepFigures } from './StepFigures.tsx'
 import type { useViseActions } from './useViseActions.ts'
+import { labels } from '../../words/bench.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
 
@@ -54,10 +55,10 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       ) : null}
       <Row style={{ paddingTop: 8 }}>
         <Button large look="main" onPress={actions.next}>
-          Next step
+          {labels.nextStep}
         </Button>
         <Button large onPress={actions.back} isDisabled={actions.now === 0}>
-          Back
+          {labels.back}
         </Button>
       </Row>
     </div>

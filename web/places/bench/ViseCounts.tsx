@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { SpoiledWhy } from './SpoiledWhy.tsx'
 import type { useViseActions } from './useViseActions.ts'
+import { labels } from '../../words/bench.ts'
 
 interface ViseCountsProps {
   readonly vise: NonNullable<BenchView['onVise']>
@@ -31,7 +32,7 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
           {actions.station ? 'One through' : 'Count one done'}
         </Button>
         <Button large onPress={actions.spoiled}>
-          One spoiled
+          {labels.oneSpoiled}
         </Button>
         <Button large onPress={actions.pause}>
           {vise.paused ? 'Go on' : 'Pause'}
@@ -49,17 +50,17 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
         </Button>
         {leaving ? (
           <>
-            <span>Leave this batch? What is counted is kept.</span>
+            <span>{labels.leaveThisBatchWhat}</span>
             <Button large onPress={() => void finish(true)}>
-              Leave it
+              {labels.leaveIt}
             </Button>
             <Button large onPress={() => setLeaving(false)}>
-              Go on tying
+              {labels.goOnTying}
             </Button>
           </>
         ) : (
           <Button large look="quiet" onPress={() => setLeaving(true)}>
-            Leave the batch
+            {labels.leaveTheBatch}
           </Button>
         )}
         <Button

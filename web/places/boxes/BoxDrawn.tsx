@@ -5,6 +5,7 @@ import { Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NearView } from '../../ui/NearView.tsx'
 import { Place } from './Place.tsx'
 import type { PlaceProps } from './Place.tsx'
+import { labels } from '../../words/boxes.ts'
 
 const Foam = styled.div<{ $columns: number }>`
   display: grid;
@@ -126,7 +127,7 @@ export function BoxDrawn({
           aria-label={`Labels of ${box.name} to print`}
           onPress={() => void import('./boxLabels.ts').then(({ saveBoxLabels }) => saveBoxLabels(box))}
         >
-          Labels to print
+          {labels.labelsToPrint}
         </Button>
       </Heading>
       <Foam $columns={Math.max(columns, box.compartments.length > 4 ? 2 : 1)}>

@@ -9,6 +9,7 @@ import { TableIn } from '../../files/TableIn.tsx'
 import { makeBareFlies } from './bareFlies.ts'
 import { patternNamesOf } from './flyLines.ts'
 import { useNamedFlies } from './useNamedFlies.ts'
+import { labels } from '../../words/boxes.ts'
 
 /** Offers what lies in the boxes as a table that can be taken in again. */
 export function saveBoxes(boxes: readonly BoxLine[]): void {
@@ -50,7 +51,7 @@ export default function BoxTableIn({
   )
   return (
     <TableIn
-      label="Take a table of boxes in"
+      label={labels.takeATableOf}
       hint={`Columns ${BOX_COLUMNS.join(', ')}, as “Save as a table” writes them. Each row is a count: what lies there becomes that.`}
       onDone={onDone}
       read={({ rows, unclosedQuoteRow }) => {
@@ -86,7 +87,7 @@ export default function BoxTableIn({
       }}
     >
       <Checkbox isSelected={takeUnknown} onChange={setTakeUnknown}>
-        names that no fly has are flies without a recipe
+        {labels.namesThatNoFly}
       </Checkbox>
     </TableIn>
   )

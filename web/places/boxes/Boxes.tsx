@@ -10,6 +10,7 @@ import type { Dropped } from './usePlaceDrop.ts'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
 import { Holes } from './Holes.tsx'
 import { useCensus } from './useCensus.ts'
+import { labels } from '../../words/boxes.ts'
 
 const Coverage = lazy(() => import('./Coverage.tsx'))
 const History = lazy(() => import('./History.tsx'))
@@ -38,7 +39,7 @@ function Adding({
 }) {
   if (what === null) return null
   return (
-    <Suspense fallback={<p aria-busy="true">Opening the boxes …</p>}>
+    <Suspense fallback={<p aria-busy="true">{labels.openingTheBoxes}</p>}>
       {what === 'box' ? <NewBox onDone={onDone} /> : null}
       {what === 'flies' ? <PasteFlies boxes={boxes} onDone={onDone} /> : null}
       {what === 'table' ? <BoxTableIn boxes={boxes} onDone={onDone} /> : null}
@@ -59,7 +60,7 @@ export default function Boxes() {
   const { keys: depthKeys } = census
   const keys = useMemo(() => ({ n: () => setAdding('box'), ...depthKeys }), [depthKeys])
   usePlaceKeys(keys)
-  if (!data) return <p aria-busy="true">Opening the boxes …</p>
+  if (!data) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   const openId = params.get('place')
   const open = data.boxes.flatMap(({ compartments }) => compartments).find(({ id }) => id === openId)
   if (open) return <CompartmentSheet place={open} boxes={data.boxes} onClose={() => setParams({})} />
@@ -69,8 +70,8 @@ export default function Boxes() {
   return (
     <>
       <Heading>
-        <h1>Boxes</h1>
-        <Row $gap={6} role="group" aria-label="What to look at">
+        <h1>{labels.boxes}</h1>
+        <Row $gap={6} role="group" aria-label={labels.whatToLookAt}>
           {VIEWS.map(({ id, name }) => (
             <Button
               key={id}
@@ -83,25 +84,25 @@ export default function Boxes() {
           ))}
         </Row>
       </Heading>
-      <Suspense fallback={<p aria-busy="true">Holding the boxes against the larder …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.holdingTheBoxesAgainst}</p>}>
         {view === 'cover' ? <Coverage /> : null}
         {view === 'history' ? <History /> : null}
       </Suspense>
       {view === 'boxes' ? (
         <>
           <Row $gap={6} style={{ paddingBottom: 6 }}>
-            <Button onPress={() => setAdding('flies')}>Put flies in</Button>
-            <Button onPress={() => setAdding('box')}>New box</Button>
+            <Button onPress={() => setAdding('flies')}>{labels.putFliesIn}</Button>
+            <Button onPress={() => setAdding('box')}>{labels.newBox}</Button>
             <Button look="quiet" onPress={() => setAdding('table')}>
-              Take a table in
+              {labels.takeATableIn}
             </Button>
             <Button
               look="quiet"
               onPress={() => void import('./BoxTableIn.tsx').then(({ saveBoxes }) => saveBoxes(drawn))}
             >
-              Save as a table
+              {labels.saveAsATable}
             </Button>
-            <Quiet>Drag a fly by its grip, or choose some and put them elsewhere.</Quiet>
+            <Quiet>{labels.dragAFlyBy}</Quiet>
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />
@@ -109,7 +110,7 @@ export default function Boxes() {
             <Row>
               <span role="status">{census.words}</span>
               <Button look="quiet" onPress={census.letGo}>
-                At any depth
+                {labels.atAnyDepth}
               </Button>
             </Row>
           ) : null}

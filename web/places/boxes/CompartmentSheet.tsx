@@ -10,6 +10,7 @@ import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Ledger } from '../../parts/Ledger.tsx'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
+import { labels } from '../../words/boxes.ts'
 
 type Fly = CompartmentLine['flies'][number]
 
@@ -39,11 +40,11 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           label={`${fly.patternName} ${fly.label}`}
         />
         <span className="figures">{fly.count} on hand</span>
-        {fly.isHome ? null : <Quiet>not its home</Quiet>}
+        {fly.isHome ? null : <Quiet>{labels.notItsHome}</Quiet>}
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <NumberField
-          label="How many"
+          label={labels.howMany}
           value={count}
           min={0}
           max={999}
@@ -60,8 +61,8 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           I count {count ?? 0}
         </Button>
         <Select
-          label="Lost to"
-          placeholder="lost to …"
+          label={labels.lostTo}
+          placeholder={labels.lostTo2}
           value={null}
           choices={wording.LOSS_CAUSES.map((id) => ({ id, name: id }))}
           onChange={(cause) =>
@@ -76,8 +77,8 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           width="120px"
         />
         <Select
-          label="Move to"
-          placeholder="move to …"
+          label={labels.moveTo}
+          placeholder={labels.moveTo2}
           value={null}
           choices={places}
           onChange={(to) =>
@@ -98,7 +99,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           width="220px"
         />
         <NumberField
-          label="Keep"
+          label={labels.keep}
           placeholder={fly.par === null ? '' : String(fly.par)}
           value={fly.parCount}
           min={0}
@@ -155,14 +156,14 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
     <Section>
       <Row $align="end">
         <Select
-          label="Another fly lies here"
+          label={labels.anotherFlyLiesHere}
           value={variantId}
           choices={choices}
           onChange={setVariantId}
           width="260px"
         />
         <NumberField
-          label="How many"
+          label={labels.howMany}
           value={count}
           min={1}
           max={999}
@@ -206,12 +207,12 @@ export function CompartmentSheet({
             {place.capacity === null ? ' flies' : ` of ${place.capacity}`}
           </Quiet>
         </h1>
-        <Button onPress={onClose}>All boxes</Button>
+        <Button onPress={onClose}>{labels.allBoxes}</Button>
       </Heading>
       {place.flies.map((fly) => (
         <FlyRow key={fly.variantId} fly={fly} place={place} places={places} />
       ))}
-      {place.flies.length === 0 ? <p>Empty.</p> : null}
+      {place.flies.length === 0 ? <p>{labels.empty}</p> : null}
       <PutIn place={place} />
       <Ledger of={{ compartmentId: place.id }} words={String} />
     </>

@@ -15,6 +15,7 @@ import { Checkbox } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useCoverage } from './useCoverage.ts'
+import { labels } from '../../words/boxes.ts'
 
 const PARTS: Readonly<Record<CoverPart, string>> = {
   all: 'of it',
@@ -82,7 +83,7 @@ function Serving({
   readonly cell: CoverCell
   readonly variants: ReadonlyMap<string, PlannedVariant>
 }) {
-  if (cell.by.length === 0) return <Quiet>No fly of yours serves it.</Quiet>
+  if (cell.by.length === 0) return <Quiet>{labels.noFlyOfYours}</Quiet>
   return (
     <ul>
       {cell.by.map(({ key, onHand }) => {
@@ -115,18 +116,18 @@ function WhatIsAsked({
   readonly anchors: Anchors
 }) {
   return (
-    <Row $align="end" role="group" aria-label="What is asked of the boxes" style={{ paddingBottom: 8 }}>
+    <Row $align="end" role="group" aria-label={labels.whatIsAskedOf} style={{ paddingBottom: 8 }}>
       <Checkbox isSelected={season} onChange={onSeason}>
-        the whole season
+        {labels.theWholeSeason}
       </Checkbox>
       <Checkbox isSelected={rules.sizes} onChange={(sizes) => onAsk({ sizes })}>
-        small and large
+        {labels.smallAndLarge}
       </Checkbox>
       <Checkbox isSelected={rules.lightAndHeavy} onChange={(lightAndHeavy) => onAsk({ lightAndHeavy })}>
-        light and heavy
+        {labels.lightAndHeavy}
       </Checkbox>
       <NumberField
-        label="Patterns in the film"
+        label={labels.patternsInTheFilm}
         value={rules.alternatives}
         min={0}
         max={9}
@@ -136,7 +137,7 @@ function WhatIsAsked({
         onChange={(alternatives) => (alternatives === null ? undefined : onAsk({ alternatives }))}
       />
       <NumberField
-        label="Anchors"
+        label={labels.anchors}
         value={rules.anchors}
         min={0}
         max={99}
@@ -195,7 +196,7 @@ function FoodRow({
             <span key={colour} className="colour">
               <span className="swatch" style={{ background: hexWet }} />
               <span>
-                {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>none</Quiet>}
+                {colour} {onHand > 0 ? <span className="figures">{onHand}</span> : <Quiet>{labels.none}</Quiet>}
               </span>
             </span>
           ))}
@@ -221,9 +222,8 @@ export default function Coverage() {
   const { data: larder } = useLarderQuery()
   const plan = usePlanned()
   const [open, setOpen] = useState<string | null>(null)
-  if (!moment) return <p>Add a water first: what the boxes cover depends on where and when.</p>
-  if (!rows || !larder || !plan || !settings)
-    return <p aria-busy="true">Holding the boxes against the larder …</p>
+  if (!moment) return <p>{labels.addAWaterFirst}</p>
+  if (!rows || !larder || !plan || !settings) return <p aria-busy="true">{labels.holdingTheBoxesAgainst}</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   const variants = new Map(plan.variants.map((variant) => [variant.variantId as string, variant]))
   const rules = settings.cover
@@ -231,7 +231,7 @@ export default function Coverage() {
   const holes = rows.filter(({ cells }) => cells.all.state === 'missing').length
   const thin = rows.filter(({ cells }) => cells.all.state === 'thin').length
   return (
-    <Section aria-label="What the boxes cover">
+    <Section aria-label={labels.whatTheBoxesCover}>
       <h2>
         What they cover at {moment.reach.reachName},{' '}
         {season ? 'the whole season' : `${dayName(moment.on)} ${clockTime(moment.localMin)}`}{' '}
@@ -247,15 +247,15 @@ export default function Coverage() {
         onAsk={(cover) => change({ cover })}
         anchors={anchors}
       />
-      <Grid aria-label="Cover">
+      <Grid aria-label={labels.cover}>
         <thead>
           <tr>
-            <th>food</th>
+            <th>{labels.food}</th>
             {COVER_PARTS.map((part) => (
               <th key={part}>{PARTS[part]}</th>
             ))}
-            <th className="number">patterns</th>
-            <th>its colours</th>
+            <th className="number">{labels.patterns}</th>
+            <th>{labels.itsColours}</th>
           </tr>
         </thead>
         <tbody>

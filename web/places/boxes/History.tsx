@@ -5,6 +5,7 @@ import { useFrameQuery, useHistoryQuery } from '../../wire/api.ts'
 import { monthOf } from '../../words/words.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/boxes.ts'
 
 const MOST_LOST = 10
 const SPANS = [
@@ -30,7 +31,7 @@ export default function History() {
   const { data } = useHistoryQuery()
   const { data: frame } = useFrameQuery()
   const [months, setMonths] = useState('24')
-  if (!data || !frame) return <p aria-busy="true">Going through the ledger …</p>
+  if (!data || !frame) return <p aria-busy="true">{labels.goingThroughTheLedger}</p>
   const before = monthsBefore(frame.today, Number(months))
   const dead = data.variants
     .filter(
@@ -45,7 +46,7 @@ export default function History() {
   const flies = dead.reduce((sum, { onHand }) => sum + onHand, 0)
   return (
     <>
-      <Section aria-label="Not fished since">
+      <Section aria-label={labels.notFishedSince}>
         <Heading>
           <h2>
             Not fished for {SPANS.find(({ id }) => id === months)?.name}{' '}
@@ -54,7 +55,7 @@ export default function History() {
             </Quiet>
           </h2>
           <Select
-            label="How long"
+            label={labels.howLong}
             hideLabel
             value={months}
             choices={SPANS}
@@ -63,15 +64,15 @@ export default function History() {
           />
         </Heading>
         {dead.length === 0 ? (
-          <p>Every fly in your boxes is younger than that, or was fished since.</p>
+          <p>{labels.everyFlyInYour}</p>
         ) : (
-          <Dense aria-label="Flies not fished since" style={{ width: 'auto' }}>
+          <Dense aria-label={labels.fliesNotFishedSince} style={{ width: 'auto' }}>
             <thead>
               <tr>
-                <th>fly</th>
-                <th className="number">on hand</th>
-                <th>last fished</th>
-                <th>in the boxes since</th>
+                <th>{labels.fly}</th>
+                <th className="number">{labels.onHand}</th>
+                <th>{labels.lastFished}</th>
+                <th>{labels.inTheBoxesSince}</th>
               </tr>
             </thead>
             <tbody>
@@ -89,18 +90,18 @@ export default function History() {
           </Dense>
         )}
       </Section>
-      <Section aria-label="Most lost">
-        <h2>Most lost</h2>
+      <Section aria-label={labels.mostLost}>
+        <h2>{labels.mostLost}</h2>
         {lost.length === 0 ? (
-          <p>Nothing is written down as lost yet.</p>
+          <p>{labels.nothingIsWrittenDown}</p>
         ) : (
-          <Dense aria-label="Flies lost most" style={{ width: 'auto' }}>
+          <Dense aria-label={labels.fliesLostMost} style={{ width: 'auto' }}>
             <thead>
               <tr>
-                <th>fly</th>
-                <th className="number">lost</th>
-                <th className="number">tied</th>
-                <th>mostly to</th>
+                <th>{labels.fly}</th>
+                <th className="number">{labels.lost}</th>
+                <th className="number">{labels.tied}</th>
+                <th>{labels.mostlyTo}</th>
               </tr>
             </thead>
             <tbody>

@@ -7,6 +7,7 @@ import { useWording } from '../../words/useWording.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/boxes.ts'
 
 const List = styled.ol`
   li {
@@ -38,7 +39,7 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
   if (lines.length === 0) {
     return (
       <Section>
-        <p>No hole: every fly with a place of its own is at what you keep.</p>
+        <p>{labels.noHoleEveryFly}</p>
       </Section>
     )
   }
@@ -53,9 +54,9 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
     if (delivery.kind === 'done' && onVise) void navigate('/bench')
   }
   return (
-    <Section aria-label="Holes">
+    <Section aria-label={labels.holes}>
       <h2>
-        {lines.length} {lines.length === 1 ? 'hole' : 'holes'} <Quiet>· emptiest first</Quiet>
+        {lines.length} {lines.length === 1 ? 'hole' : 'holes'} <Quiet>{labels.emptiestFirst}</Quiet>
       </h2>
       <List>
         {lines.slice(0, all ? undefined : SHOWN).map((line) => (
@@ -81,7 +82,7 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
                 onPress={() => void start(line, false)}
                 aria-label={`Queue ${line.patternName} ${line.label}`}
               >
-                Queue
+                {labels.queue}
               </Button>
             </Row>
             {line.shortOf.length > 0 ? (

@@ -4,6 +4,7 @@ import { Form } from '../../ui/Form.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
+import { labels } from '../../words/boxes.ts'
 
 /** How many of the flies that were dropped are moved: all of them unless told otherwise. */
 export function HowMany({
@@ -34,10 +35,10 @@ export function HowMany({
           autoFocus
         />
         <Button type="submit" look="main" isDisabled={!count}>
-          Move
+          {labels.move}
         </Button>
         <Button look="quiet" onPress={onLeave}>
-          Leave them
+          {labels.leaveThem}
         </Button>
       </Row>
     </Form>

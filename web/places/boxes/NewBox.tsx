@@ -8,6 +8,7 @@ import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useArranged } from './useArranged.ts'
+import { labels } from '../../words/boxes.ts'
 
 type BoxBody = CommandInput<'boxCreate'>
 const EMPTY = 'empty'
@@ -68,11 +69,11 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
   }
   const ready = name.trim() !== '' && (layout ? places.length > 0 : Boolean(rows && columns))
   return (
-    <Section aria-label="New box">
+    <Section aria-label={labels.newBox}>
       <Row $align="start">
-        <TextField label="Name" value={name} onChange={setName} width="200px" autoFocus maxLength={40} />
+        <TextField label={labels.name} value={name} onChange={setName} width="200px" autoFocus maxLength={40} />
         <Select
-          label="Arranged"
+          label={labels.arranged}
           value={layout ?? EMPTY}
           choices={[
             { id: EMPTY, name: 'as you fill it' },
@@ -86,21 +87,35 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
         />
         {layout ? null : (
           <>
-            <NumberField label="Rows" value={rows} min={1} max={20} width="80px" onChange={setRows} />
-            <NumberField label="Columns" value={columns} min={1} max={10} width="80px" onChange={setColumns} />
+            <NumberField label={labels.rows} value={rows} min={1} max={20} width="80px" onChange={setRows} />
+            <NumberField
+              label={labels.columns}
+              value={columns}
+              min={1}
+              max={10}
+              width="80px"
+              onChange={setColumns}
+            />
           </>
         )}
-        <NumberField label="Slits in each" value={slits} min={1} max={500} width="100px" onChange={setSlits} />
+        <NumberField
+          label={labels.slitsInEach}
+          value={slits}
+          min={1}
+          max={500}
+          width="100px"
+          onChange={setSlits}
+        />
       </Row>
-      {layout && !arranged ? <p aria-busy="true">Sorting the flies …</p> : null}
+      {layout && !arranged ? <p aria-busy="true">{labels.sortingTheFlies}</p> : null}
       {arranged ? (
         <>
-          <Dense aria-label="Proposed compartments" style={{ margin: '10px 0' }}>
+          <Dense aria-label={labels.proposedCompartments} style={{ margin: '10px 0' }}>
             <thead>
               <tr>
-                <th>compartment</th>
-                <th>flies that would have their place there</th>
-                <th className="number">on hand</th>
+                <th>{labels.compartment}</th>
+                <th>{labels.fliesThatWouldHave}</th>
+                <th className="number">{labels.onHand}</th>
               </tr>
             </thead>
             <tbody>
@@ -130,16 +145,16 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
             </tbody>
           </Dense>
           <Checkbox isSelected={moveFlies} onChange={setMoveFlies}>
-            move what is on hand of them there too
+            {labels.moveWhatIsOn}
           </Checkbox>
         </>
       ) : null}
       {fault ? <Fault>{fault}</Fault> : null}
       <Row style={{ paddingTop: 8 }}>
         <Button look="main" onPress={() => void save()} isDisabled={!ready}>
-          Make the box
+          {labels.makeTheBox}
         </Button>
-        <Button onPress={onDone}>Leave it</Button>
+        <Button onPress={onDone}>{labels.leaveIt}</Button>
       </Row>
     </Section>
   )

@@ -19,6 +19,7 @@ import {
 import type { Chosen, PastedLine } from './flyLines.ts'
 import { useNamedFlies } from './useNamedFlies.ts'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
+import { labels } from '../../words/boxes.ts'
 
 const MOST_LINES = 200
 
@@ -77,11 +78,11 @@ function Understood({
   readonly onChoose: (line: string, key: string) => void
 }) {
   return (
-    <Dense aria-label="What was understood" style={{ width: 'auto', margin: '8px 0' }}>
+    <Dense aria-label={labels.whatWasUnderstood} style={{ width: 'auto', margin: '8px 0' }}>
       <thead>
         <tr>
-          <th className="number">flies</th>
-          <th>understood as</th>
+          <th className="number">{labels.flies}</th>
+          <th>{labels.understoodAs}</th>
         </tr>
       </thead>
       <tbody>
@@ -138,13 +139,11 @@ export default function PasteFlies({
     if (delivery.kind === 'done') onDone()
   }
   return (
-    <Section aria-label="Put flies in">
-      <h2>Put flies in</h2>
-      <p>
-        A line each: name, hook size, how many. What has no recipe is kept by its name: bought, given, found.
-      </p>
+    <Section aria-label={labels.putFliesIn}>
+      <h2>{labels.putFliesIn}</h2>
+      <p>{labels.aLineEachName}</p>
       <NoteField
-        label="Flies, such as: olive jig 14 x6"
+        label={labels.fliesSuchAsOlive}
         value={text}
         onChange={setText}
         width="420px"
@@ -159,9 +158,9 @@ export default function PasteFlies({
         />
       ) : null}
       <Row $align="end">
-        <Select label="Into" value={placeId} choices={places} onChange={setPlaceId} width="260px" />
+        <Select label={labels.into} value={placeId} choices={places} onChange={setPlaceId} width="260px" />
         <Select
-          label="Hooks of what is new"
+          label={labels.hooksOfWhatIs}
           value={family?.id ?? null}
           choices={hooks.map(({ id, name }) => ({ id: id as string, name }))}
           onChange={setHooksId}
@@ -174,7 +173,7 @@ export default function PasteFlies({
         >
           Put {total === 1 ? 'one fly' : `${total} flies`} in
         </Button>
-        <Button onPress={onDone}>Leave it</Button>
+        <Button onPress={onDone}>{labels.leaveIt}</Button>
       </Row>
       {refusal}
     </Section>

@@ -8,6 +8,7 @@ import { HowMany } from './HowMany.tsx'
 import { placeMark } from './census.ts'
 import { droppedOf, nameOf, usePlaceDrop } from './usePlaceDrop.ts'
 import type { Dropped, Fly } from './usePlaceDrop.ts'
+import { labels } from '../../words/boxes.ts'
 
 /** What a compartment is told. */
 export interface PlaceProps {
@@ -91,7 +92,7 @@ export function Place({ place, isIn, chosen, onChoose, onOpen }: PlaceProps) {
       </GridList>
       {chosen.length > 0 && chosen[0]?.fromCompartmentId !== place.id && !dropped ? (
         <Button look="quiet" onPress={() => take(chosen)} aria-label={`Put what is chosen into ${place.label}`}>
-          put them here
+          {labels.putThemHere}
         </Button>
       ) : null}
       {dropped ? <HowMany dropped={dropped} onMove={(count) => move(dropped, count)} onLeave={leave} /> : null}

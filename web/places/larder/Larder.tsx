@@ -18,6 +18,7 @@ import { StageSheet } from './StageSheet.tsx'
 import { SaveYear } from './SaveYear.tsx'
 import { SOME_DAY } from './someDay.ts'
 import { rowsAt, StagesNow } from './StagesNow.tsx'
+import { labels } from '../../words/larder.ts'
 
 const StageEdit = lazy(() => import('./edit/StageEdit.tsx'))
 
@@ -68,7 +69,7 @@ export default function Larder() {
     [setParams],
   )
   useLarderKeys(moment, begin)
-  if (!data) return <p aria-busy="true">Turning stones …</p>
+  if (!data) return <p aria-busy="true">{labels.turningStones}</p>
   const view = viewOf(params.get('view'))
   const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })
   const chosen = rows.find(({ stage }) => stage.id === params.get('stage'))
@@ -76,7 +77,7 @@ export default function Larder() {
   const edited = editing === 'new' ? data.stages[0] : chosen?.stage
   if (editing && edited) {
     return (
-      <Suspense fallback={<p aria-busy="true">Opening the form …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.openingTheForm}</p>}>
         <StageEdit
           key={`${editing} ${edited.id}`}
           line={edited}
@@ -140,10 +141,10 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
   return (
     <>
       <Heading>
-        <h1>Larder</h1>
+        <h1>{labels.larder}</h1>
         <Row>
           <TextField
-            label="Find a food"
+            label={labels.findAFood}
             hideLabel
             type="search"
             value={words}
@@ -151,13 +152,13 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
             width="200px"
             hint=""
           />
-          <Button onPress={onNew}>New food</Button>
+          <Button onPress={onNew}>{labels.newFood}</Button>
           <Checkbox isSelected={all} onChange={setAll}>
-            also what is unlikely now
+            {labels.alsoWhatIsUnlikely}
           </Checkbox>
         </Row>
       </Heading>
-      <Row $gap={8} role="group" aria-label="Show">
+      <Row $gap={8} role="group" aria-label={labels.show}>
         {VIEWS.map(({ id, name }) => (
           <Button
             key={id}
@@ -171,7 +172,7 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
         {view === 'year' ? <SaveYear rows={years} stages={stages} season={season} moment={moment} /> : null}
         {view === 'day' ? (
           <Select
-            label="Weather"
+            label={labels.weather}
             hideLabel
             value={weather}
             choices={WEATHERS}
@@ -180,7 +181,7 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
           />
         ) : null}
       </Row>
-      {view === 'year' && !years ? <p aria-busy="true">Going through the year …</p> : null}
+      {view === 'year' && !years ? <p aria-busy="true">{labels.goingThroughTheYear}</p> : null}
       {view === 'year' && years ? (
         <LarderYear rows={years} season={season} on={on} sought={sought} onOpen={onOpen} />
       ) : null}

@@ -3,6 +3,7 @@ import { epochDayOf, stageLikelihood } from '../../../core/index.ts'
 import type { ReachState, Weather } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
+import { labels } from '../../words/larder.ts'
 
 const FROM_MIN = 4 * 60
 const TO_MIN = 23 * 60
@@ -47,11 +48,11 @@ export function LarderDay({ stages, reach, on, localMin, weather, sought, onOpen
       .slice(0, MOST_ROWS)
   }, [stages, reach, on, weather, sought])
   return (
-    <Dense aria-label="Foods by the hour">
+    <Dense aria-label={labels.foodsByTheHour}>
       <thead>
         <tr>
-          <th>food, stage</th>
-          <th className="number">at its best</th>
+          <th>{labels.foodStage}</th>
+          <th className="number">{labels.atItsBest}</th>
           <th>
             {clock(FROM_MIN)} to {clock(TO_MIN)}, by half hours
           </th>

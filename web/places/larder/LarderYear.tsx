@@ -16,6 +16,7 @@ import { useWording } from '../../words/useWording.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
+import { labels } from '../../words/larder.ts'
 
 const ROW_PX = 40
 const HIGH_PX = 30
@@ -144,7 +145,7 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
   const now = today - newYearOf(year)
   return (
     <>
-      <Scroll ref={scroll} tabIndex={0} role="region" aria-label="Foods through the year">
+      <Scroll ref={scroll} tabIndex={0} role="region" aria-label={labels.foodsThroughTheYear}>
         <div className="months" aria-hidden="true">
           <span />
           <span className="year">

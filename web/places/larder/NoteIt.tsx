@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
+import { labels } from '../../words/larder.ts'
 
 type Noted = CommandInput<'observationSave'>['observation']
 
@@ -66,7 +67,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
   }
   return (
     <Form
-      label="Note it"
+      label={labels.noteIt}
       onSubmit={() => {
         void save()
       }}
@@ -80,9 +81,9 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
           onChange={(id) => setKind(id as typeof kind)}
           width="150px"
         />
-        <TextField name="observation.on" label="on" value={date} onChange={setDate} width="120px" />
+        <TextField name="observation.on" label={labels.on} value={date} onChange={setDate} width="120px" />
         <Select
-          label="how"
+          label={labels.how}
           value={method}
           choices={METHODS}
           onChange={(id) => setMethod(id as typeof method)}
@@ -90,7 +91,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
         />
         <TextField
           name="observation.minutesLooked"
-          label="minutes looked"
+          label={labels.minutesLooked}
           value={minutes}
           onChange={setMinutes}
           width="100px"
@@ -98,7 +99,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
         />
         {kind === 'counted' ? (
           <TextField
-            label="how many"
+            label={labels.howMany}
             value={count}
             onChange={setCount}
             width="90px"
@@ -107,7 +108,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
         ) : null}
         <TextField
           name="observation.note"
-          label="note"
+          label={labels.note}
           value={note}
           onChange={setNote}
           width="180px"
@@ -115,15 +116,11 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
         />
         <div style={{ paddingTop: 20 }}>
           <Button type="submit" look="main" isDisabled={!ready}>
-            Note it
+            {labels.noteIt}
           </Button>
         </div>
       </Row>
-      {method === 'fishSample' ? (
-        <Caution>
-          Sampling a fish’s throat can injure it, and is restricted in places. Local rules decide.
-        </Caution>
-      ) : null}
+      {method === 'fishSample' ? <Caution>{labels.samplingAFishsThroat}</Caution> : null}
     </Form>
   )
 }

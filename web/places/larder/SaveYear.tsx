@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { useWording } from '../../words/useWording.ts'
 import { dayOf } from './LarderYear.tsx'
 import type { YearRow } from './LarderYear.tsx'
+import { labels } from '../../words/larder.ts'
 
 interface SaveYearProps {
   readonly rows: readonly YearRow[] | null
@@ -40,9 +41,11 @@ export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
   const draw = () => import('./drawYear.ts')
   return (
     <>
-      <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>Save the table</Button>
+      <Button onPress={() => void load().then(({ saveYearCsv }) => saveYearCsv(year))}>
+        {labels.saveTheTable}
+      </Button>
       <Button onPress={() => void load().then(({ saveYearIcs }) => saveYearIcs(year))}>
-        Save for a calendar
+        {labels.saveForACalendar}
       </Button>
       <Button
         isDisabled={!rows}
@@ -50,10 +53,10 @@ export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
           void draw().then(({ saveYearPng }) => saveYearPng(drawn, `${reach.reachName}-${on.slice(0, 4)}.png`))
         }
       >
-        Save the picture
+        {labels.saveThePicture}
       </Button>
       <Button isDisabled={!rows} onPress={() => void draw().then(({ printYear }) => printYear(drawn))}>
-        Print it
+        {labels.printIt}
       </Button>
     </>
   )

@@ -20,6 +20,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { dayMonth } from '../../words/days.ts'
 import { NoteIt } from './NoteIt.tsx'
+import { labels } from '../../words/larder.ts'
 
 const KINDS: Readonly<Record<ReachSeasonView['observations'][number]['observation']['kind'], string>> = {
   firstSeen: 'the first seen',
@@ -43,7 +44,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
   const notes = data.observations.filter(({ observation }) => observation.foodStageId === stage.id)
   const south = moment.reach.latitudeDeg < 0
   return (
-    <Section aria-label="When it is about">
+    <Section aria-label={labels.whenItIsAbout}>
       <h2>
         When it is about at {moment.reach.reachName}{' '}
         <Quiet>
@@ -55,9 +56,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
               : 'your kind of water only; no reading yet'}
         </Quiet>
       </h2>
-      {windows.length === 0 ? (
-        <p>Its months say when; no start in warmth, light or daylight is known.</p>
-      ) : null}
+      {windows.length === 0 ? <p>{labels.itsMonthsSayWhen}</p> : null}
       {windows.map((learned) => (
         <div key={learned.after.brood} style={{ paddingBottom: 8 }}>
           <p>
@@ -88,7 +87,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
       ))}
       <NoteIt stageId={stage.id} reachId={moment.reach.reachId} on={moment.on} />
       {notes.length > 0 ? (
-        <Dense aria-label="Notes of it" style={{ width: 'auto', marginTop: 8 }}>
+        <Dense aria-label={labels.notesOfIt} style={{ width: 'auto', marginTop: 8 }}>
           <tbody>
             {notes.map(({ id, version, observation }) => (
               <tr key={id}>
@@ -106,7 +105,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
                     aria-label={`Put the note of ${observation.on} away`}
                     onPress={() => void command('observationArchive', { observationId: id, version })}
                   >
-                    put away
+                    {labels.putAway}
                   </Button>
                 </td>
               </tr>
@@ -160,7 +159,7 @@ function Towards({ stage, brood, season, on }: TowardsProps) {
       <progress
         value={Math.min(share, 1)}
         max={1}
-        aria-label="Towards its start"
+        aria-label={labels.towardsItsStart}
         style={{ accentColor: 'var(--thistle)' }}
       />{' '}
       <Quiet>

@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { StageSeason } from './StageSeason.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
+import { labels } from '../../words/larder.ts'
 
 const MONTHS = [
   'January',
@@ -46,9 +47,9 @@ export function StageSheet({
           {stage.foodName}, {stage.stageName}
         </h1>
         <Row>
-          {stage.isShipped && stage.isEdited ? <Quiet>changed by you</Quiet> : null}
-          <Button onPress={onEdit}>Change</Button>
-          <Button onPress={onClose}>All foods</Button>
+          {stage.isShipped && stage.isEdited ? <Quiet>{labels.changedByYou}</Quiet> : null}
+          <Button onPress={onEdit}>{labels.change}</Button>
+          <Button onPress={onClose}>{labels.allFoods}</Button>
         </Row>
       </Heading>
       <p>
@@ -60,7 +61,7 @@ export function StageSheet({
       </p>
       <StageSeason stage={stage} />
       <Section>
-        <h2>For the tier</h2>
+        <h2>{labels.forTheTier}</h2>
         <p>{stage.noteForTier}</p>
         <p>{stage.howFished}</p>
         <p>
@@ -87,15 +88,15 @@ export function StageSheet({
                   marginRight: 5,
                 }}
               />
-              {name} <Quiet>dry, wet</Quiet>
+              {name} <Quiet>{labels.dryWet}</Quiet>
             </span>
           ))}
         </p>
       </Section>
       <Section>
-        <h2>Through the year</h2>
+        <h2>{labels.throughTheYear}</h2>
         <MonthStrip months={stage.months} month={moment ? Number(moment.on.slice(5, 7)) - 1 : -1} />
-        <Dense style={{ maxWidth: 420 }} aria-label="By month">
+        <Dense style={{ maxWidth: 420 }} aria-label={labels.byMonth}>
           <tbody>
             {stage.months.map((entry, i) =>
               entry ? (
@@ -110,7 +111,7 @@ export function StageSheet({
         </Dense>
       </Section>
       <Section>
-        <h2>Your flies for it</h2>
+        <h2>{labels.yourFliesForIt}</h2>
         {stage.servedBy.length > 0 ? (
           <p>
             {stage.servedBy.map(({ patternId, name }, i) => (
@@ -124,7 +125,7 @@ export function StageSheet({
         ) : (
           <p>
             No pattern of yours serves it.{' '}
-            <Link to={`/patterns/new?serves=${stage.id}`}>Design one for it</Link>
+            <Link to={`/patterns/new?serves=${stage.id}`}>{labels.designOneForIt}</Link>
           </p>
         )}
       </Section>

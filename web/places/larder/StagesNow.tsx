@@ -9,6 +9,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import { SOME_DAY } from './someDay.ts'
+import { labels } from '../../words/larder.ts'
 
 const Rows = styled(Dense)`
   tbody tr {
@@ -128,16 +129,16 @@ export function StagesNow({ shown, of, moment, reach, onOpen }: StagesNowProps) 
           {shown.length} of {of} stages.
         </Quiet>
       </p>
-      <Rows aria-label="Foods at this moment">
+      <Rows aria-label={labels.foodsAtThisMoment}>
         <thead>
           <tr>
-            <th>food, stage</th>
-            <th className="number">likely</th>
-            <th>January to December</th>
-            <th>where</th>
-            <th className="number">length</th>
-            <th>wet</th>
-            <th className="number">flies</th>
+            <th>{labels.foodStage}</th>
+            <th className="number">{labels.likely}</th>
+            <th>{labels.januaryToDecember}</th>
+            <th>{labels.where}</th>
+            <th className="number">{labels.length}</th>
+            <th>{labels.wet}</th>
+            <th className="number">{labels.flies}</th>
           </tr>
         </thead>
         <tbody>
@@ -147,7 +148,7 @@ export function StagesNow({ shown, of, moment, reach, onOpen }: StagesNowProps) 
         </tbody>
       </Rows>
       {shown.length > MOST_ROWS ? <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet> : null}
-      {shown.length === 0 ? <p>Nothing here answers to that.</p> : null}
+      {shown.length === 0 ? <p>{labels.nothingHereAnswersTo}</p> : null}
     </>
   )
 }

@@ -10,6 +10,7 @@ import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { goneOf, marked } from './gone.ts'
 import type { Gone } from './gone.ts'
 import { PocketOf } from './PocketOf.tsx'
+import { labels } from '../../words/outings.ts'
 
 /** The box as it was: tap what is missing, say once where it went. */
 export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
@@ -57,7 +58,7 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
   }
   const packedInto = new Set<string>(outing.packed.map(({ compartmentId }) => compartmentId))
   const [all, setAll] = useState(false)
-  if (!data) return <p aria-busy="true">Opening the boxes …</p>
+  if (!data) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   return (
     <>
       <Heading>
@@ -68,17 +69,14 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
           </Quiet>
         </h1>
         <Button large onPress={() => void finish()} isDisabled={gone.length > 0}>
-          Done
+          {labels.done}
         </Button>
       </Heading>
-      <p>
-        Tap what is missing from each compartment, then say once where it went. Dry the flies before you close
-        the box.
-      </p>
+      <p>{labels.tapWhatIsMissing}</p>
       <Row style={{ position: 'sticky', top: -14, padding: '8px 0', background: 'var(--ground)', zIndex: 2 }}>
         <strong>{lost === 0 ? 'Nothing marked' : `${wording.countInWords(lost)} gone`}</strong>
         <Select
-          label="Where they went"
+          label={labels.whereTheyWent}
           hideLabel
           value={cause}
           choices={wording.LOSS_CAUSES.map((id) => ({ id, name: id }))}
@@ -86,13 +84,13 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
           width="130px"
         />
         <Button look="main" large onPress={() => void save()} isDisabled={lost === 0}>
-          Write down as lost
+          {labels.writeDownAsLost}
         </Button>
         {fault ? <Fault>{fault}</Fault> : null}
       </Row>
       {packedInto.size > 0 ? (
         <Checkbox isSelected={all} onChange={setAll}>
-          show what was not packed, too
+          {labels.showWhatWasNot}
         </Checkbox>
       ) : null}
       {outing.losses.length > 0 ? (

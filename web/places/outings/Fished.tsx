@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { labels } from '../../words/outings.ts'
 
 const MOST_TRUSTED = 8
 const rate = (value: number) => value.toFixed(1)
@@ -40,17 +41,17 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
     else onDone()
   }
   return (
-    <div role="group" aria-label="A fly that was fished">
+    <div role="group" aria-label={labels.aFlyThatWas}>
       <Row $align="end">
-        <Select label="Fly" value={fly} choices={flyChoices(data)} onChange={setFly} width="230px" />
-        <NumberField label="Minutes" value={minutes} min={1} max={1440} onChange={setMinutes} />
-        <NumberField label="Takes" value={takes} min={0} max={500} onChange={setTakes} />
-        <NumberField label="Refusals" value={refusals} min={0} max={500} onChange={setRefusals} />
+        <Select label={labels.fly} value={fly} choices={flyChoices(data)} onChange={setFly} width="230px" />
+        <NumberField label={labels.minutes} value={minutes} min={1} max={1440} onChange={setMinutes} />
+        <NumberField label={labels.takes} value={takes} min={0} max={500} onChange={setTakes} />
+        <NumberField label={labels.refusals} value={refusals} min={0} max={500} onChange={setRefusals} />
         <Button large look="main" onPress={() => void save()}>
-          Note it
+          {labels.noteIt}
         </Button>
         <Button large onPress={onDone}>
-          Leave it
+          {labels.leaveIt}
         </Button>
       </Row>
       {refused ? <Fault>{refused}</Fault> : null}
@@ -73,7 +74,7 @@ export function Fished({ outing }: { readonly outing: OutingLine }) {
             aria-label={`Put the note of ${patternName} ${label} away`}
             onPress={() => void command('spellArchive', { spellId, version })}
           >
-            put away
+            {labels.putAway}
           </Button>
         </p>
       ))}
@@ -81,7 +82,7 @@ export function Fished({ outing }: { readonly outing: OutingLine }) {
         <NoteSpell outing={outing} onDone={() => setAdding(false)} />
       ) : (
         <Button look="quiet" onPress={() => setAdding(true)}>
-          Note a fly that was fished
+          {labels.noteAFlyThat}
         </Button>
       )}
     </>
@@ -109,17 +110,17 @@ export function MostTrusted({ outings }: { readonly outings: readonly OutingLine
   const flies = trustedFlies(outings)
   if (flies.length === 0) return null
   return (
-    <Section aria-label="Most trusted">
+    <Section aria-label={labels.mostTrusted}>
       <h2>
-        Most trusted <Quiet>· by the takes an hour that they have at least, 9 to 1</Quiet>
+        Most trusted <Quiet>{labels.byTheTakesAn}</Quiet>
       </h2>
-      <Dense aria-label="Takes an hour" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.takesAnHour} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>fly</th>
-            <th className="number">hours</th>
-            <th className="number">takes</th>
-            <th className="number">takes an hour</th>
+            <th>{labels.fly2}</th>
+            <th className="number">{labels.hours}</th>
+            <th className="number">{labels.takes2}</th>
+            <th className="number">{labels.takesAnHour2}</th>
           </tr>
         </thead>
         <tbody>

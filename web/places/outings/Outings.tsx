@@ -11,9 +11,10 @@ import { EmptyPockets } from './EmptyPockets.tsx'
 import { Fished, MostTrusted } from './Fished.tsx'
 import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
+import { labels } from '../../words/outings.ts'
 
 function Losses({ outing }: { readonly outing: OutingLine }) {
-  if (outing.losses.length === 0) return <Quiet>nothing written down as lost</Quiet>
+  if (outing.losses.length === 0) return <Quiet>{labels.nothingWrittenDownAs}</Quiet>
   return (
     <span>
       Lost:{' '}
@@ -103,26 +104,26 @@ function OutingRow({
         <Row $gap={6}>
           {outing.status === 'cancelled' ? (
             <Button large onPress={() => setStatus('planned')}>
-              Plan it again
+              {labels.planItAgain}
             </Button>
           ) : (
             <Button large look={outing.status === 'planned' && isDue ? 'main' : 'plain'} onPress={onEmpty}>
-              Empty the pockets
+              {labels.emptyThePockets}
             </Button>
           )}
           {outing.status === 'planned' ? (
             <Button large onPress={onPack}>
-              Pack
+              {labels.pack}
             </Button>
           ) : null}
           {outing.packed.length > 0 ? (
             <Button large onPress={() => void command('outingUnpack', { outingId: outing.id })}>
-              Unpack
+              {labels.unpack}
             </Button>
           ) : null}
           {outing.status === 'planned' ? (
             <Button large look="quiet" onPress={() => setStatus('cancelled')}>
-              Call it off
+              {labels.callItOff}
             </Button>
           ) : null}
         </Row>
@@ -139,7 +140,7 @@ export default function Outings() {
   const [planning, setPlanning] = useState(params.has('new'))
   const keys = useMemo(() => ({ n: () => setPlanning(true) }), [])
   usePlaceKeys(keys)
-  if (!data || !frame) return <p aria-busy="true">Turning the pages …</p>
+  if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
   const packing = data.outings.find(({ id }) => id === params.get('pack'))
   if (packing) return <Pack outing={packing} onDone={() => setParams({})} />
@@ -151,9 +152,9 @@ export default function Outings() {
   return (
     <>
       <Heading>
-        <h1>Outings</h1>
+        <h1>{labels.outings}</h1>
         <Button look="main" large onPress={() => setPlanning(true)}>
-          Plan an outing
+          {labels.planAnOuting}
         </Button>
       </Heading>
       {planning ? (
@@ -185,7 +186,7 @@ export default function Outings() {
         />
       ))}
       <MostTrusted outings={data.outings} />
-      {data.outings.length === 0 ? <p>No outing yet. Plan one, and Tonight says what it asks for.</p> : null}
+      {data.outings.length === 0 ? <p>{labels.noOutingYetPlan}</p> : null}
     </>
   )
 }

@@ -11,6 +11,7 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 import { packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 import type { Packable, Taken } from './packables.ts'
+import { labels } from '../../words/outings.ts'
 
 /** What goes along: flies meant for what is likely that day are proposed first, as many of each as are kept. */
 export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
@@ -23,7 +24,7 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
   const [counts, setCounts] = useState<Taken>({})
   const keep = frame?.settings.parCount ?? 3
   const worth = useMemo(() => (plan ? worthOnDay(plan, outing.id) : new Map()), [plan, outing.id])
-  if (!boxes) return <p aria-busy="true">Opening the boxes …</p>
+  if (!boxes) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   const places = boxes.boxes.flatMap(({ name, compartments }) =>
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
@@ -57,16 +58,16 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
           </Quiet>
         </h1>
         <Button large onPress={onDone}>
-          Leave it
+          {labels.leaveIt}
         </Button>
       </Heading>
       <Row
         $align="end"
         style={{ position: 'sticky', top: -14, padding: '8px 0', background: 'var(--ground)', zIndex: 2 }}
       >
-        <Select label="Into" value={intoId} choices={places} onChange={setIntoId} width="240px" />
+        <Select label={labels.into} value={intoId} choices={places} onChange={setIntoId} width="240px" />
         <Button large onPress={() => setCounts(proposed(flies, keep))}>
-          What that day asks for
+          {labels.whatThatDayAsks}
         </Button>
         <Button large look="main" onPress={() => void pack()} isDisabled={total === 0 || !intoId}>
           Pack {total === 1 ? 'one fly' : `${total} flies`}
@@ -91,13 +92,13 @@ function CouldGoAlong({
   readonly onTake: (key: string, count: number) => void
 }) {
   return (
-    <Dense aria-label="Flies that could go along" style={{ width: 'auto' }}>
+    <Dense aria-label={labels.fliesThatCouldGo} style={{ width: 'auto' }}>
       <thead>
         <tr>
-          <th>fly</th>
-          <th>lies in</th>
-          <th className="number">on hand</th>
-          <th>take</th>
+          <th>{labels.fly2}</th>
+          <th>{labels.liesIn}</th>
+          <th className="number">{labels.onHand}</th>
+          <th>{labels.take}</th>
         </tr>
       </thead>
       <tbody>
@@ -113,7 +114,7 @@ function CouldGoAlong({
                 >
                   {name}
                 </Checkbox>
-                {asked > 0 ? <Quiet> likely that day</Quiet> : null}
+                {asked > 0 ? <Quiet>{labels.likelyThatDay}</Quiet> : null}
               </td>
               <td>{place.label}</td>
               <td className="number">{fly.count}</td>

@@ -8,6 +8,7 @@ import { parseClock, techniqueName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, Select, TextField } from '../../ui/fields.tsx'
 import { Fault, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/outings.ts'
 
 /** Date, water and hours: what an outing needs before. */
 export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
@@ -51,10 +52,10 @@ export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
     else onDone()
   }
   return (
-    <Section aria-label="Plan an outing">
+    <Section aria-label={labels.planAnOuting}>
       <Row $align="start">
         <Select
-          label="Water"
+          label={labels.water}
           value={reachId}
           choices={(frame?.reaches ?? []).map((choice) => ({
             id: choice.reachId,
@@ -66,40 +67,40 @@ export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
           onChange={setReachId}
           width="240px"
         />
-        <TextField label="Day" type="date" value={on} onChange={setOn} width="150px" />
+        <TextField label={labels.day} type="date" value={on} onChange={setOn} width="150px" />
         <TextField
-          label="From"
+          label={labels.from}
           value={from}
           onChange={setFrom}
           width="80px"
           fault={fromLocalMin === null ? 'As 10:00.' : undefined}
         />
         <TextField
-          label="to"
+          label={labels.to}
           value={to}
           onChange={setTo}
           width="80px"
           fault={toLocalMin === null ? 'As 16:00.' : backwards ? 'It ends before it begins.' : undefined}
         />
         <Select
-          label="How"
+          label={labels.how}
           value={technique}
           choices={TECHNIQUES.map((id) => ({ id, name: techniqueName[id] ?? id }))}
           onChange={(id) => setTechnique(id as Technique)}
           width="190px"
         />
       </Row>
-      <NoteField label="Note" value={note} onChange={setNote} width="520px" />
+      <NoteField label={labels.note} value={note} onChange={setNote} width="520px" />
       {fault ? <Fault>{fault}</Fault> : null}
       <Row style={{ paddingTop: 8 }}>
         <Button look="main" large onPress={() => void save()} isDisabled={!ready}>
-          Plan it
+          {labels.planIt}
         </Button>
         <Button large onPress={onDone}>
-          Leave it
+          {labels.leaveIt}
         </Button>
       </Row>
-      {frame?.reaches.length === 0 ? <p>Add a water first.</p> : null}
+      {frame?.reaches.length === 0 ? <p>{labels.addAWaterFirst}</p> : null}
     </Section>
   )
 }

@@ -4,6 +4,7 @@ import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/outings.ts'
 
 const Flies = styled.ul`
   li {
@@ -80,7 +81,7 @@ export function PocketOf({ place, boxName, countOf, onTap }: PocketProps) {
                     isDisabled={missing >= fly.count}
                     aria-label={`One ${name} missing`}
                   >
-                    Gone
+                    {labels.gone}
                   </Button>
                 </Row>
               </li>

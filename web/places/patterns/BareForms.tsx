@@ -6,6 +6,7 @@ import { Quiet, Row } from '../../ui/layout.tsx'
 import { newLine } from '../../recipe/draft.ts'
 import type { ChangeDraft, NewDrawer } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { labels } from '../../words/patterns.ts'
 
 /** The drawers and components of a form, its materials found in the catalogue by the words of its lines. */
 async function laidOut(form: BareForm, book: MaterialBook) {
@@ -56,8 +57,8 @@ export function BareForms({ book, onChange }: BareFormsProps) {
     }))
   }
   return (
-    <div role="group" aria-label="Start from a form" style={{ padding: '8px 0' }}>
-      <Quiet>Start from a form, or from nothing:</Quiet>
+    <div role="group" aria-label={labels.startFromAForm} style={{ padding: '8px 0' }}>
+      <Quiet>{labels.startFromAFormOr}</Quiet>
       <Row $gap={8} style={{ paddingTop: 6 }}>
         {BARE_FORMS.map((form) => (
           <Button key={form.key} onPress={() => void take(form)} isDisabled={busy}>

@@ -6,6 +6,7 @@ import { MeasureField } from '../../ui/MeasureField.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useWording } from '../../words/useWording.ts'
 import { factorText } from '../../recipe/lineText.ts'
+import { labels } from '../../words/patterns.ts'
 
 type Of = 'shank' | 'gape' | 'hookLength' | 'bead' | 'mm'
 
@@ -48,7 +49,7 @@ function LengthFields({ component: { length }, onChange }: FieldProps) {
     <>
       {of === 'mm' ? (
         <MeasureField
-          label="Length"
+          label={labels.length}
           unit={units.smallLength}
           value={value}
           {...FIELD_LIMITS.lengthMm}
@@ -58,7 +59,7 @@ function LengthFields({ component: { length }, onChange }: FieldProps) {
         />
       ) : (
         <NumberField
-          label="Length"
+          label={labels.length}
           value={value}
           {...FIELD_LIMITS.factor}
           mayBeEmpty
@@ -68,7 +69,7 @@ function LengthFields({ component: { length }, onChange }: FieldProps) {
         />
       )}
       <Select
-        label="in"
+        label={labels.inWord}
         value={of}
         choices={ofChoices(units.smallLength)}
         onChange={(unit) => make(value ?? 1, unit as Of)}
@@ -82,7 +83,7 @@ function PinField({ component: { length }, onChange }: FieldProps) {
   const { units } = useWording()
   return (
     <MeasureField
-      label="Pin before the eye"
+      label={labels.pinBeforeTheEye}
       unit={units.smallLength}
       value={length && 'mm' in length ? length.mm : null}
       {...FIELD_LIMITS.pin}
@@ -96,7 +97,7 @@ function PinField({ component: { length }, onChange }: FieldProps) {
 function SideField({ component: { place }, onChange }: FieldProps) {
   return (
     <Select
-      label="Side"
+      label={labels.side}
       value={place.side}
       choices={SIDE_CHOICES}
       onChange={(side) => onChange({ place: { ...place, side: side as Component['place']['side'] } })}
@@ -157,7 +158,7 @@ export function ComponentFields({ component, goods, onChange }: ComponentFieldsP
         return <FieldOf key={name} component={component} onChange={onChange} />
       })}
       <NumberField
-        label="From (eye 0)"
+        label={labels.fromEye0}
         value={place.from}
         min={0}
         max={place.to}
@@ -165,7 +166,7 @@ export function ComponentFields({ component, goods, onChange }: ComponentFieldsP
         width="92px"
       />
       <NumberField
-        label="to (bend 1)"
+        label={labels.toBend1}
         value={place.to}
         min={place.from}
         max={1}

@@ -6,6 +6,7 @@ import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { copyToSize, copyUnweighted, copyWithDrawer, materialIn } from '../../recipe/variantActions.ts'
 import type { Copied } from '../../recipe/variantActions.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface CopyRowProps {
   readonly draft: Draft
@@ -39,16 +40,16 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
     <Row style={{ paddingTop: 8 }} $gap={8}>
       <Quiet>Copy {chosen.label} to:</Quiet>
       <Button onPress={() => void copyToSize(draft, chosen, 2, book).then((copied) => onAdd(copied))}>
-        a size smaller
+        {labels.aSizeSmaller}
       </Button>
       <Button onPress={() => void copyToSize(draft, chosen, -2, book).then((copied) => onAdd(copied))}>
-        a size larger
+        {labels.aSizeLarger}
       </Button>
       {beadKey && bead ? (
         <Select
-          label="Copy with another bead"
+          label={labels.copyWithAnotherBead}
           hideLabel
-          placeholder="another bead"
+          placeholder={labels.anotherBead}
           value={null}
           choices={beadChoices}
           onChange={(choice) => {
@@ -67,9 +68,9 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
       ) : null}
       {body && bodyFamily && bodyMaterial ? (
         <Select
-          label="Copy in another colour"
+          label={labels.copyInAnotherColour}
           hideLabel
-          placeholder="another colour"
+          placeholder={labels.anotherColour}
           value={null}
           choices={bodyFamily.colours.map(({ name }) => ({ id: name, name }))}
           onChange={(colourName) =>
@@ -84,7 +85,7 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
         />
       ) : null}
       {draft.components.some(({ kind }) => is(kind, 'weighs')) ? (
-        <Button onPress={() => onAdd(copyUnweighted(draft, chosen))}>unweighted</Button>
+        <Button onPress={() => onAdd(copyUnweighted(draft, chosen))}>{labels.unweighted}</Button>
       ) : null}
       {draft.variants.length > 1 ? (
         <Button onPress={() => onRemove(chosen.id)}>Put {chosen.label} away</Button>

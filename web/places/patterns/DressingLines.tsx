@@ -14,6 +14,7 @@ import { MaterialPicker } from './MaterialPicker.tsx'
 import { TypeLine } from './TypeLine.tsx'
 import type { WorkedOut } from './useFlyReport.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { labels } from '../../words/patterns.ts'
 
 const Line = styled.li`
   border-bottom: 1px solid var(--rule);
@@ -98,9 +99,9 @@ const KIND_CHOICES = COMPONENT_KINDS.map((kind) => ({ id: kind, name: wording.co
 const AddComponent = memo(function AddComponent({ onAdd }: { readonly onAdd: (kind: ComponentKind) => void }) {
   return (
     <Select
-      label="Add to the dressing"
+      label={labels.addToTheDressing}
       hideLabel
-      placeholder="Add a component"
+      placeholder={labels.addAComponent}
       value={null}
       choices={KIND_CHOICES}
       onChange={(kind) => onAdd(kind as ComponentKind)}
@@ -189,7 +190,7 @@ interface WorkedOutOfProps {
 function WorkedOutOf({ componentKey, materialId, worked, units }: WorkedOutOfProps) {
   const component = worked?.fly.components.find(({ key }) => key === componentKey)
   const part = worked?.report.parts.find(({ key }) => key === componentKey)
-  if (worked && !component) return <span className="worked">not on this variant</span>
+  if (worked && !component) return <span className="worked">{labels.notOnThisVariant}</span>
   if (!component || !part) return null
   const amounts = wording.workedOutAmounts(component, units)
   const swapped = component.material.id !== materialId
@@ -211,7 +212,7 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
   const onAdd = useCallback((kind: ComponentKind) => void add(kind), [add])
   return (
     <>
-      <ol aria-label="Dressing in tying order" onMouseLeave={() => onLook(null)}>
+      <ol aria-label={labels.dressingInTyingOrder} onMouseLeave={() => onLook(null)}>
         {components.map((component, at) => {
           const material = book.materials.get(component.materialId)
           const isOpen = open === component.key
@@ -243,12 +244,12 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
                   <ComponentEditor component={component} book={book} onEdit={edit} />
                   <Row $gap={6}>
                     <Button onPress={() => move(at, -1)} isDisabled={at === 0}>
-                      Earlier
+                      {labels.earlier}
                     </Button>
                     <Button onPress={() => move(at, 1)} isDisabled={at === components.length - 1}>
-                      Later
+                      {labels.later}
                     </Button>
-                    <Button onPress={() => remove(component.key)}>Take off</Button>
+                    <Button onPress={() => remove(component.key)}>{labels.takeOff}</Button>
                   </Row>
                 </div>
               ) : null}

@@ -5,6 +5,7 @@ import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
 import { Trim } from './Trim.tsx'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))
 
@@ -28,16 +29,16 @@ export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, 
     <div style={{ paddingTop: 8 }}>
       <Row $gap={8}>
         <Button onPress={() => toggle('find')} aria-expanded={open === 'find'}>
-          Find a weighting
+          {labels.findAWeighting}
         </Button>
         {floats ? (
           <Button onPress={() => toggle('trim')} aria-expanded={open === 'trim'}>
-            Trim it
+            {labels.trimIt}
           </Button>
         ) : null}
       </Row>
       {open === 'find' ? (
-        <Suspense fallback={<p aria-busy="true">Opening the finder …</p>}>
+        <Suspense fallback={<p aria-busy="true">{labels.openingTheFinder}</p>}>
           <FindWeighting
             draft={draft}
             chosen={chosen}

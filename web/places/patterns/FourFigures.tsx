@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
 import type { useRungs } from './useRungs.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 const Pinned = styled.div`
   position: sticky;
@@ -115,7 +116,7 @@ function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
       )
     }
     case 'doesNotFit':
-      return <>does not fit</>
+      return <>{labels.doesNotFit}</>
   }
 }
 
@@ -144,15 +145,15 @@ export function FourFigures({
   return (
     <Pinned data-testid="figures">
       <div className="drawing">
-        <FlyDrawing drawing={drawing} pxPerMm={pxPerMm} highlight={highlight} title="The fly, to scale" />
+        <FlyDrawing drawing={drawing} pxPerMm={pxPerMm} highlight={highlight} title={labels.theFlyToScale} />
         <ScaleRule pxPerMm={pxPerMm} />
         <div style={{ position: 'absolute', right: 0, bottom: 0 }}>
-          <FlyDrawing drawing={drawing} pxPerMm={truePx} title="The fly at true size" />
+          <FlyDrawing drawing={drawing} pxPerMm={truePx} title={labels.theFlyAtTrue} />
         </div>
       </div>
       <dl>
         <div>
-          <dt>in water</dt>
+          <dt>{labels.inWater}</dt>
           <dd>
             <span className="figures">{sinks ? mass(sinks.submergedMg.value) : NOT_FOUND}</span>{' '}
             <small>
@@ -183,7 +184,7 @@ export function FourFigures({
           </dd>
         </div>
         <div>
-          <dt>down, its line trailing</dt>
+          <dt>{labels.downItsLineTrailing}</dt>
           <dd>
             {sinks
               ? times.map(({ depthMm, timeS }) => (
@@ -199,22 +200,22 @@ export function FourFigures({
           </dd>
         </div>
         <div>
-          <dt>posture</dt>
+          <dt>{labels.posture}</dt>
           <dd>
             <Posture worked={worked} />
           </dd>
         </div>
       </dl>
       {rungs.words ? (
-        <Row className="findings" role="status" aria-label="Another rung">
+        <Row className="findings" role="status" aria-label={labels.anotherRung}>
           <span>
             {rungs.words.beads}: falls {speed(rungs.words.toMmPerS)} with its line instead of{' '}
             {speed(rungs.words.fromMmPerS)}, {rungs.words.splash}
           </span>
           <Button look="main" onPress={rungs.make}>
-            Make it
+            {labels.makeIt}
           </Button>
-          <Button onPress={rungs.letGo}>Let go</Button>
+          <Button onPress={rungs.letGo}>{labels.letGo}</Button>
         </Row>
       ) : null}
       <div className="findings" role="status">
@@ -226,9 +227,7 @@ export function FourFigures({
           ),
         )}
         {caution ? <Caution>{caution}</Caution> : null}
-        {report.kind === 'floats' ? (
-          <Quiet>This floats. It will not reach the bottom without weight.</Quiet>
-        ) : null}
+        {report.kind === 'floats' ? <Quiet>{labels.thisFloatsItWill}</Quiet> : null}
       </div>
     </Pinned>
   )

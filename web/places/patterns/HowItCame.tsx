@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 const INPUTS: Readonly<Record<DoubtShare['input'], { name: string; narrow: string }>> = {
   drag: { name: 'drag of the dressing', narrow: 'Time three drops of a metre or more.' },
@@ -62,9 +63,9 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
     <>
       <Row>
         <Button onPress={() => void start()} isDisabled={busy}>
-          Check the band by sampling
+          {labels.checkTheBandBy}
         </Button>
-        {busy ? <Button onPress={() => stop.current?.abort()}>Stop</Button> : null}
+        {busy ? <Button onPress={() => stop.current?.abort()}>{labels.stop}</Button> : null}
       </Row>
       {result?.kind === 'sampled' ? (
         <p role="status">
@@ -110,15 +111,15 @@ export const HowItCame = memo(function HowItCame({
   const fall = report.kind === 'sinks' ? (report.trailing ?? report.free) : null
   const first = fall?.doubt[0]
   return (
-    <Section aria-label="How this came about">
-      <h2>How this came about</h2>
-      <Dense aria-label="Mass by component" style={{ maxWidth: 560 }}>
+    <Section aria-label={labels.howThisCameAbout}>
+      <h2>{labels.howThisCameAbout}</h2>
+      <Dense aria-label={labels.massByComponent} style={{ maxWidth: 560 }}>
         <thead>
           <tr>
-            <th>component</th>
-            <th className="number">mass</th>
-            <th className="number">in water</th>
-            <th className="number">volume</th>
+            <th>{labels.component}</th>
+            <th className="number">{labels.mass}</th>
+            <th className="number">{labels.inWater}</th>
+            <th className="number">{labels.volume}</th>
           </tr>
         </thead>
         <tbody>
@@ -132,7 +133,7 @@ export const HowItCame = memo(function HowItCame({
           ))}
           <tr>
             <td>
-              <strong>whole fly</strong>
+              <strong>{labels.wholeFly}</strong>
             </td>
             <td className="number">{mass(report.massMg.value)}</td>
             <td className="number">{report.kind === 'sinks' ? mass(report.submergedMg.value) : '–'}</td>

@@ -5,6 +5,7 @@ import { Select, TextField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import { labels } from '../../words/patterns.ts'
 
 const PURPOSES = [
   { id: 'imitation', name: 'imitation' },
@@ -51,14 +52,14 @@ export const Imitates = memo(function Imitates({
     <>
       <Row $align="start">
         <Select
-          label="Purpose"
+          label={labels.purpose}
           value={draft.purpose}
           choices={PURPOSES}
           onChange={(purpose) => onChange({ purpose: purpose as Draft['purpose'] })}
           width="130px"
         />
         <TextField
-          label="Imitates: find a food"
+          label={labels.imitatesFindAFood}
           type="search"
           value={words}
           onChange={setWords}
@@ -72,7 +73,7 @@ export const Imitates = memo(function Imitates({
             )}
             month={-1}
           />{' '}
-          <Quiet>its months</Quiet>
+          <Quiet>{labels.itsMonths}</Quiet>
         </div>
       </Row>
       <Row $gap={6} style={{ paddingTop: 6 }}>

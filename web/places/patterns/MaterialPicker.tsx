@@ -7,6 +7,7 @@ import { Row } from '../../ui/layout.tsx'
 import type { NewDrawer } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { nearestSize } from '../../recipe/variantActions.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface PickerProps {
   readonly kind: ComponentKind | 'hook'
@@ -46,7 +47,7 @@ function TypedSize({
         : undefined
   return (
     <TextField
-      label="or type it"
+      label={labels.orTypeIt}
       value={text}
       width="120px"
       fault={fault}
@@ -89,7 +90,7 @@ export const MaterialPicker = memo(function MaterialPicker({ kind, materialId, b
       />
       {family && family.sizes.length > 0 ? (
         <Select
-          label="Size"
+          label={labels.size}
           value={material?.sizeKey ?? null}
           choices={family.sizes.map((size) => ({ id: size, name: sizeName(family, size) }))}
           onChange={(size) => void pick(family, size, material?.colourName ?? '')}
@@ -105,7 +106,7 @@ export const MaterialPicker = memo(function MaterialPicker({ kind, materialId, b
       ) : null}
       {family ? (
         <Select
-          label="Colour"
+          label={labels.colour}
           value={material?.colourName ?? null}
           choices={family.colours.map(({ name }) => ({ id: name, name }))}
           onChange={(colour) => void pick(family, material?.sizeKey ?? '', colour)}

@@ -4,6 +4,7 @@ import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/patterns.ts'
 
 interface NameAndHookProps {
   readonly draft: Draft
@@ -20,7 +21,7 @@ export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: Nam
     <Section>
       <Row $align="start">
         <TextField
-          label="Name"
+          label={labels.name}
           value={draft.name}
           onChange={(name) => onChange({ name })}
           width="220px"

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { NoteField } from '../../ui/fields.tsx'
 import { Section } from '../../ui/layout.tsx'
 import { useCommand } from '../../wire/useCommand.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface NoteAndPutAwayProps {
   readonly draft: Draft
@@ -23,10 +24,10 @@ export function NoteAndPutAway({ draft, dirty, pattern, onChange }: NoteAndPutAw
   }
   return (
     <Section>
-      <NoteField label="Note" value={draft.note} onChange={(note) => onChange({ note })} width="520px" />
+      <NoteField label={labels.note} value={draft.note} onChange={(note) => onChange({ note })} width="520px" />
       {pattern && draft.version !== null ? (
         <Button onPress={() => void putAway(pattern)} isDisabled={dirty}>
-          Put the pattern away
+          {labels.putThePatternAway}
         </Button>
       ) : null}
     </Section>

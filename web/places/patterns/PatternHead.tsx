@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { versionOf } from './useSavePattern.ts'
 import type { useSavePattern } from './useSavePattern.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface PatternHeadProps {
   readonly draft: Draft
@@ -27,24 +28,24 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
       <Heading>
         <h1>{draft.name || 'New pattern'}</h1>
         <Row $gap={8}>
-          {dirty ? <Quiet>not saved</Quiet> : null}
+          {dirty ? <Quiet>{labels.notSaved}</Quiet> : null}
           {dirty && pattern ? (
-            <Button onPress={() => onReset(draftOf(pattern))}>Give up the changes</Button>
+            <Button onPress={() => onReset(draftOf(pattern))}>{labels.giveUpTheChanges}</Button>
           ) : null}
           <Button
             look="main"
             onPress={() => void save(draft.version)}
             isDisabled={!dirty || saving.saving || !canSave}
           >
-            Save
+            {labels.save}
           </Button>
         </Row>
       </Heading>
       {blocker.state === 'blocked' ? (
         <Row role="alert">
-          <Fault>This pattern is not saved. It is kept here as a draft.</Fault>
-          <Button onPress={() => blocker.proceed()}>Leave it as a draft</Button>
-          <Button onPress={() => blocker.reset()}>Stay</Button>
+          <Fault>{labels.thisPatternIsNot}</Fault>
+          <Button onPress={() => blocker.proceed()}>{labels.leaveItAsA}</Button>
+          <Button onPress={() => blocker.reset()}>{labels.stay}</Button>
         </Row>
       ) : null}
       {problem ? (
@@ -52,14 +53,14 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
           <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
           {stale && pattern ? (
             <>
-              <Button onPress={() => void save(versionOf(problem))}>Keep yours</Button>
+              <Button onPress={() => void save(versionOf(problem))}>{labels.keepYours}</Button>
               <Button
                 onPress={() => {
                   saving.forget()
                   onReset(draftOf(pattern))
                 }}
               >
-                Keep that
+                {labels.keepThat}
               </Button>
             </>
           ) : null}

@@ -2,18 +2,26 @@
 import { act, fireEvent, screen } from '@testing-library/react'
 import { createElement, useState } from 'react'
 import { describe, expect, it } from 'vitest'
+import { PRIOR_DRAG_SD_LOG } from '../../../core/index.ts'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
+import { draftOf } from '../../recipe/draft.ts'
 import { keptDraft } from '../../recipe/keptDraft.ts'
+import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
 import { PlaceKeysContext } from '../../ui/shortcuts.ts'
 import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import { api } from '../../wire/api.ts'
+import { store } from '../../wire/store.ts'
 import PatternSheet from './PatternSheet.tsx'
 import { useDraft } from './useDraft.ts'
+import { useFlyReport } from './useFlyReport.ts'
 import { versionOf } from './useSavePattern.ts'
 
 onTheDemo()
+
+const NONE: readonly never[] = []
 
 /** The sheet of a pattern, with what hangs in the Column and which keys it has. */
 async function sheet(name: string, label?: string) {
@@ -71,6 +79,31 @@ describe('a pattern’s fall in the Column', () => {
     const { column } = await sheet('Kettle Lid')
     expect(column().fall!.seconds).toEqual([])
     expect(column().flies!.map(({ words, fromMm, toMm }) => ({ words, fromMm, toMm }))[0]).toEqual({ words: 'floats', fromMm: 0, toMm: 0 }) // prettier-ignore
+  })
+})
+
+describe('a pattern’s figures', () => {
+  it('wait for what was measured, so that none is seen that is another one then', async () => {
+    store.dispatch(api.util.resetApiState())
+    let answer: () => void = () => undefined
+    const held = new Promise<void>((resolve) => (answer = resolve))
+    const { fetch } = globalThis
+    globalThis.fetch = async (asked, options) => {
+      if ((asked as Request).url.endsWith('/api/measurements')) await held
+      return fetch(asked, options)
+    }
+    const pattern = await asked.pattern('Third Button')
+    const draft = draftOf(pattern)
+    const { result } = callHook(() => {
+      const book = useMaterialBook(NONE)
+      return { book, worked: useFlyReport(draft, draft.variants[0], book, 10) }
+    }, undefined)
+    await until(() => result.current.book)
+    expect(result.current.worked).toBeNull()
+    answer()
+    const worked = await until(() => result.current.worked)
+    expect('report' in worked && worked.calibration.dragSdLog).toBeLessThan(PRIOR_DRAG_SD_LOG)
+    globalThis.fetch = fetch
   })
 })
 

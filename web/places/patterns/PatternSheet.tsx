@@ -26,6 +26,7 @@ import { useFlyReport } from './useFlyReport.ts'
 import { useRungs } from './useRungs.ts'
 import { useSavePattern } from './useSavePattern.ts'
 import { Variants } from './Variants.tsx'
+import { labels } from '../../words/patterns.ts'
 
 const NO_RECIPE =
   'A fly without a recipe: nobody knows what it weighs or how it falls. Write down how it is tied, and that is reckoned.'
@@ -91,8 +92,8 @@ export default function PatternSheet() {
   // what is far from the edit may follow a moment later: the figures above never wait for it
   const calm = useDeferredValue(draft)
   const saved = useMemo(() => pattern?.variants ?? [], [pattern])
-  if (currentData === null) return <Fault>There is no such pattern. It may have been undone.</Fault>
-  if (!draft || !chosen || !book) return <p aria-busy="true">Opening the pattern …</p>
+  if (currentData === null) return <Fault>{labels.thereIsNoSuch}</Fault>
+  if (!draft || !chosen || !book) return <p aria-busy="true">{labels.openingThePattern}</p>
   const isWorked = worked && 'report' in worked && !isBare
   return (
     <>
@@ -125,12 +126,12 @@ export default function PatternSheet() {
         isNew={isNew}
       />
       <Section>
-        <h2>Dressing</h2>
+        <h2>{labels.dressing}</h2>
         {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
         <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} worked={calmWorked} />
       </Section>
       <Section>
-        <h2>Variants</h2>
+        <h2>{labels.variants}</h2>
         <Variants
           draft={calm ?? draft}
           book={book}
@@ -158,7 +159,7 @@ export default function PatternSheet() {
         ) : null}
       </Section>
       <Section>
-        <h2>Imitates</h2>
+        <h2>{labels.imitates}</h2>
         <Imitates draft={calm ?? draft} onChange={change} />
       </Section>
       {calmWorked && calm ? (

@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { ToldApart } from './ToldApart.tsx'
+import { labels } from '../../words/patterns.ts'
 
 const List = styled(Dense)`
   width: 100%;
@@ -143,7 +144,7 @@ const Variants = memo(function Variants({
               label={`${pattern.name} ${variant.label}`}
             />
           ) : (
-            <Quiet>no place</Quiet>
+            <Quiet>{labels.noPlace}</Quiet>
           )}
           {variant.olderOnHand > 0 ? <Quiet> {variant.olderOnHand} of an older dressing</Quiet> : null}
         </td>
@@ -200,14 +201,14 @@ export default function Patterns() {
   const before = (items[0]?.start ?? rows.options.scrollMargin) - rows.options.scrollMargin
   const after =
     rows.getTotalSize() - ((items.at(-1)?.end ?? rows.options.scrollMargin) - rows.options.scrollMargin)
-  if (!data) return <p aria-busy="true">Laying out the flies …</p>
+  if (!data) return <p aria-busy="true">{labels.layingOutTheFlies}</p>
   return (
     <>
       <Heading>
-        <h1>Patterns</h1>
+        <h1>{labels.patterns}</h1>
         <Row>
           <TextField
-            label="Find a pattern"
+            label={labels.findAPattern}
             hideLabel
             type="search"
             value={words}
@@ -215,7 +216,7 @@ export default function Patterns() {
             width="170px"
           />
           <Select
-            label="Order"
+            label={labels.order}
             hideLabel
             value={order}
             onChange={(id) => setOrder(id as Order)}
@@ -227,7 +228,7 @@ export default function Patterns() {
             width="140px"
           />
           <Button look="main" onPress={() => void navigate('/patterns/new')}>
-            New pattern
+            {labels.newPattern}
           </Button>
         </Row>
       </Heading>
@@ -238,16 +239,16 @@ export default function Patterns() {
         </Quiet>
       </p>
       <ToldApart data={data} />
-      <List ref={list} aria-label="Patterns and their variants">
+      <List ref={list} aria-label={labels.patternsAndTheirVariants}>
         <thead>
           <tr>
-            <th>pattern</th>
-            <th>fly</th>
-            <th>variant</th>
-            <th className="number">weighs</th>
-            <th className="number">ride</th>
-            <th className="number">likely</th>
-            <th>on hand</th>
+            <th>{labels.pattern}</th>
+            <th>{labels.fly}</th>
+            <th>{labels.variant}</th>
+            <th className="number">{labels.weighs}</th>
+            <th className="number">{labels.ride}</th>
+            <th className="number">{labels.likely}</th>
+            <th>{labels.onHand}</th>
           </tr>
         </thead>
         <tbody aria-hidden="true">
@@ -267,8 +268,8 @@ export default function Patterns() {
       </List>
       {data.patterns.length === 0 ? (
         <p>
-          No pattern yet. <Link to="/patterns/new">Design the first</Link>: hook, bead and a body are enough for
-          a weight and a fall.
+          No pattern yet. <Link to="/patterns/new">{labels.designTheFirst}</Link>: hook, bead and a body are
+          enough for a weight and a fall.
         </p>
       ) : null}
     </>

@@ -19,6 +19,7 @@ import type { Moment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface Served {
   readonly stage: StageLine
@@ -114,18 +115,18 @@ export const ServesWhat = memo(function ServesWhat({
   )
   if (!moment) return null
   return (
-    <Section aria-label="What it serves">
+    <Section aria-label={labels.whatItServes}>
       <h2>
         What it serves at {moment.reach.reachName}{' '}
         <Quiet>· {SCHOOL_WORDS[school]}, at the moment in the Column</Quiet>
       </h2>
-      <Dense aria-label="Foods that it serves">
+      <Dense aria-label={labels.foodsThatItServes}>
         <thead>
           <tr>
-            <th>food</th>
-            <th className="number">likely</th>
-            <th>verdict</th>
-            <th>why</th>
+            <th>{labels.food}</th>
+            <th className="number">{labels.likely}</th>
+            <th>{labels.verdict}</th>
+            <th>{labels.why}</th>
           </tr>
         </thead>
         <tbody>
@@ -136,7 +137,7 @@ export const ServesWhat = memo(function ServesWhat({
               onMouseLeave={() => dispatch(light(null))}
             >
               <td>
-                {stage.foodName}, {stage.stageName} {meant ? <Quiet>meant for it</Quiet> : null}
+                {stage.foodName}, {stage.stageName} {meant ? <Quiet>{labels.meantForIt}</Quiet> : null}
               </td>
               <td className="number">{wording.inTen(likelihood)}</td>
               <td
@@ -158,7 +159,7 @@ export const ServesWhat = memo(function ServesWhat({
           ))}
         </tbody>
       </Dense>
-      {rows.length === 0 ? <p>Nothing of this season at this place comes near it.</p> : null}
+      {rows.length === 0 ? <p>{labels.nothingOfThisSeason}</p> : null}
     </Section>
   )
 })

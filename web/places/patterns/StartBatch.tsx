@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { labels } from '../../words/patterns.ts'
 
 interface StartBatchProps {
   readonly patternName: string
@@ -38,7 +39,7 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
   return (
     <Row style={{ paddingTop: 10 }} $align="end">
       <NumberField
-        label="Tie"
+        label={labels.tie}
         value={count}
         min={1}
         max={999}
@@ -55,10 +56,10 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
         width="240px"
       />
       <Button look="main" onPress={() => void start(true)} isDisabled={!count}>
-        Put on the vise
+        {labels.putOnTheVise}
       </Button>
       <Button onPress={() => void start(false)} isDisabled={!count}>
-        Queue
+        {labels.queue}
       </Button>
     </Row>
   )

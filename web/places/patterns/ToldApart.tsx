@@ -4,6 +4,7 @@ import { wording } from '../../../core/index.ts'
 import type { PatternsView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row } from '../../ui/layout.tsx'
+import { labels } from '../../words/patterns.ts'
 
 const few = (count: number, single: string, several: string) => `${count} ${count === 1 ? single : several}`
 
@@ -31,7 +32,7 @@ export function ToldApart({ data }: { readonly data: PatternsView }) {
     marks.length > 0 ? `${few(marks.length, 'fly breaks', 'flies break')} your weight code` : '',
   ].filter(Boolean)
   return (
-    <section aria-label="Told apart">
+    <section aria-label={labels.toldApart}>
       <Row $gap={10}>
         <Caution>{said.join('; ')}.</Caution>
         <Button onPress={() => setOpen(!open)} aria-expanded={open}>

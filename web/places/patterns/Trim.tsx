@@ -7,6 +7,7 @@ import { Select } from '../../ui/fields.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import type { ChangeDraft } from '../../recipe/draft.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 interface TrimProps {
   readonly worked: WorkedOut
@@ -35,7 +36,7 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
     () => (chosen ? trimSteps(fly, chosen.component.key, chosen.how, waterAt(waterTempC)) : []),
     [fly, chosen, waterTempC],
   )
-  if (!chosen) return <Quiet>It has no hackle, tuft, wing or post to trim.</Quiet>
+  if (!chosen) return <Quiet>{labels.itHasNoHackle}</Quiet>
   const cut = ({ cut: made }: Trimmed) =>
     onChange(({ components }) => ({
       components: components.map((component) =>
@@ -49,7 +50,7 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
     <>
       {choices.length > 1 ? (
         <Select
-          label="What to trim"
+          label={labels.whatToTrim}
           value={chosen.component.key}
           choices={choices.map(({ component, how }) => ({
             id: component.key,
@@ -59,15 +60,15 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
           width="240px"
         />
       ) : null}
-      <Dense aria-label="What each cut does" style={{ width: 'auto', marginTop: 6 }}>
+      <Dense aria-label={labels.whatEachCutDoes} style={{ width: 'auto', marginTop: 6 }}>
         <thead>
           <tr>
             <th className="number">left of the {wording.componentName[chosen.component.kind]}</th>
-            <th>it floats</th>
-            <th className="number">clear</th>
-            <th>bears</th>
-            <th className="number">carries</th>
-            <th>sinks after</th>
+            <th>{labels.itFloats}</th>
+            <th className="number">{labels.clear}</th>
+            <th>{labels.bears}</th>
+            <th className="number">{labels.carries}</th>
+            <th>{labels.sinksAfter}</th>
             <td />
           </tr>
         </thead>
@@ -84,14 +85,14 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
                   <td>{wording.drownings(step.ride.drowningsUntilSunk)}</td>
                 </>
               ) : (
-                <td colSpan={5}>it sinks</td>
+                <td colSpan={5}>{labels.itSinks}</td>
               )}
               <td>
                 {i === 0 ? (
-                  <Quiet>as it is</Quiet>
+                  <Quiet>{labels.asItIs}</Quiet>
                 ) : (
                   <Button onPress={() => cut(step)} aria-label={`Cut to ${Math.round(step.cut.left * 100)} %`}>
-                    Cut to this
+                    {labels.cutToThis}
                   </Button>
                 )}
               </td>

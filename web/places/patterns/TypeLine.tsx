@@ -11,6 +11,7 @@ import type { ChangeDraft } from '../../recipe/draft.ts'
 import { componentLine } from '../../recipe/lineText.ts'
 import { toMaterial } from '../../recipe/useMaterialBook.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { labels } from '../../words/patterns.ts'
 
 type Unclear = Extract<TypedLine, { kind: 'unclear' }>
 
@@ -67,25 +68,25 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
   }
   return (
     <Form
-      label="Type a line"
+      label={labels.typeALine}
       onSubmit={() => {
         void take()
       }}
     >
       <Row $align="end" $gap={8}>
         <TextField
-          label="Type a line"
+          label={labels.typeALine}
           value={text}
           onChange={(typed) => {
             setText(typed)
             setTried(false)
           }}
-          placeholder="tail: 6 speckled cock, ⅔ shank"
+          placeholder={labels.tail6SpeckledCock}
           width="420px"
           fault={tried && line?.kind === 'unclear' ? unclearLine(line) : undefined}
         />
         <Button type="submit" isDisabled={text.trim() === ''}>
-          Add the line
+          {labels.addTheLine}
         </Button>
       </Row>
       <p role="status" style={{ minHeight: '1.4em', fontSize: '0.875rem', color: 'var(--quiet)' }}>

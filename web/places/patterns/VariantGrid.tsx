@@ -10,6 +10,7 @@ import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { Copied } from '../../recipe/variantActions.ts'
 import type { WorkedVariant } from './useWorkedVariants.ts'
 import { makeForCell, variantSheets } from './variantSheets.ts'
+import { labels } from '../../words/patterns.ts'
 
 const Sheet = styled(Dense)`
   width: auto;
@@ -98,7 +99,7 @@ export function VariantGrid({ draft, book, worked, chosenId, onChoose, onAdd }: 
                         )
                       }
                     >
-                      make this
+                      {labels.makeThis}
                     </Button>
                   ) : null}
                 </td>
@@ -135,7 +136,7 @@ function Cell({ one: { variant, report, fly, onHand }, chosenId, onChoose }: Cel
       {keep > 0 || onHand > 0 ? (
         <Slits onHand={onHand} keep={keep} drawing={fly && drawFly(fly)} label={variant.label} />
       ) : (
-        <Quiet>no place yet</Quiet>
+        <Quiet>{labels.noPlaceYet}</Quiet>
       )}
     </button>
   )

@@ -8,6 +8,7 @@ import { Dense } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import type { ChangeDraft, DraftVariant } from '../../recipe/draft.ts'
 import type { WorkedVariant } from './useWorkedVariants.ts'
+import { labels } from '../../words/patterns.ts'
 
 const Table = styled(Dense)`
   tr[data-chosen='true'] td {
@@ -43,7 +44,7 @@ function LabelField({
   const shown = text ?? label
   return (
     <TextField
-      label="Name of the variant"
+      label={labels.nameOfTheVariant}
       hideLabel
       value={shown}
       onChange={(typed) => {
@@ -69,15 +70,15 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
   return (
-    <Table aria-label="Variants">
+    <Table aria-label={labels.variants}>
       <thead>
         <tr>
-          <th>variant</th>
-          <th className="number">weighs</th>
-          <th className="number">ride</th>
-          <th>lives in</th>
-          <th>keep</th>
-          <th className="number">on hand</th>
+          <th>{labels.variant}</th>
+          <th className="number">{labels.weighs}</th>
+          <th className="number">{labels.ride}</th>
+          <th>{labels.livesIn}</th>
+          <th>{labels.keep}</th>
+          <th className="number">{labels.onHand}</th>
         </tr>
       </thead>
       <tbody>

@@ -6,6 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { drawerTitle } from '../../recipe/drawerState.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 /** A batch by which costs are said. */
 const BATCH = 6
@@ -27,8 +28,8 @@ export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
   const limit = allowed ? drawers.get(allowed.limitedBy) : undefined
   const { minor, unpriced } = costOf(bill, (id) => drawers.get(id) ?? null)
   return (
-    <Section aria-label="What it takes">
-      <h2>What it takes</h2>
+    <Section aria-label={labels.whatItTakes}>
+      <h2>{labels.whatItTakes}</h2>
       <p>
         A fly costs about {money(minor)}, {BATCH} of them {money(minor * BATCH)}
         {unpriced.length > 0
@@ -39,13 +40,13 @@ export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
           ? `The stores allow ${allowed.count}${limit ? `; the limit is ${drawerTitle(limit)}` : ''}.`
           : 'Nothing of it was counted, so nothing limits it.'}
       </p>
-      <Dense aria-label="What a fly takes" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.whatAFlyTakes} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>material</th>
-            <th className="number">a fly, with waste</th>
-            <th className="number">on hand</th>
-            <th className="number">costs</th>
+            <th>{labels.material}</th>
+            <th className="number">{labels.aFlyWithWaste}</th>
+            <th className="number">{labels.onHand}</th>
+            <th className="number">{labels.costs}</th>
           </tr>
         </thead>
         <tbody>
@@ -57,7 +58,7 @@ export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
                 </td>
                 <td className="number">{stock(perFly, drawer.stockUnit)}</td>
                 <td className="number">
-                  {onHand === null ? <Quiet>not counted</Quiet> : stock(onHand, drawer.stockUnit)}
+                  {onHand === null ? <Quiet>{labels.notCounted}</Quiet> : stock(onHand, drawer.stockUnit)}
                 </td>
                 <td className="number">
                   {drawer.packAmount && drawer.priceMinor !== null

@@ -21,6 +21,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Quiet, Section } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { WorkedOut } from './useFlyReport.ts'
+import { labels } from '../../words/patterns.ts'
 
 const HIGH_PX = 26
 const MOST_FOODS = 3
@@ -159,10 +160,10 @@ export function YearOfUse({
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   const now = epochDayOf(moment.on) - epochDayOf(`${moment.on.slice(0, 4)}-01-01`)
   return (
-    <Section aria-label="Through the year">
-      <h2>Through the year on your waters</h2>
-      {asked ? null : <Button onPress={() => setAsked(true)}>Show when and where it is of use</Button>}
-      {asked && !years ? <p aria-busy="true">Going through the year …</p> : null}
+    <Section aria-label={labels.throughTheYear}>
+      <h2>{labels.throughTheYearOn}</h2>
+      {asked ? null : <Button onPress={() => setAsked(true)}>{labels.showWhenAndWhere}</Button>}
+      {asked && !years ? <p aria-busy="true">{labels.goingThroughTheYear}</p> : null}
       {years ? (
         <Rows>
           <span />
@@ -171,7 +172,7 @@ export function YearOfUse({
               <span key={month}>{month.charAt(0)}</span>
             ))}
           </span>
-          <Quiet>what it stands for, when that is at its best</Quiet>
+          <Quiet>{labels.whatItStandsFor}</Quiet>
           {years.map((year) => {
             const reach = frame.reaches.find(({ reachId }) => reachId === year.key)
             return reach ? (

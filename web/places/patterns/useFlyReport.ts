@@ -4,7 +4,6 @@ import {
   descend,
   drawFly,
   evaluateFly,
-  NOTHING_MEASURED,
   resolveDressing,
   timeToDepth,
   USUAL_LEADER_MM,
@@ -73,9 +72,10 @@ export function useFlyReport(
   waterTempC: number,
 ) {
   const { data } = useMeasurementsQuery()
-  const measured = data?.measured ?? NOTHING_MEASURED
+  // a figure that knows nothing of what was measured would be seen for a moment, and be another one then
+  const measured = data?.measured
   return useMemo(
-    () => (draft && variant && book ? workOut(draft, variant, book, waterTempC, measured) : null),
+    () => (draft && variant && book && measured ? workOut(draft, variant, book, waterTempC, measured) : null),
     [draft, variant, book, waterTempC, measured],
   )
 }

@@ -1,5 +1,6 @@
 import { calibrateScreen, useTrueSize } from '../../drawing/trueSize.ts'
 import { Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/settings.ts'
 
 /** Width of a bank card, mm (ISO/IEC 7810 ID-1). */
 const CARD_MM = 85.6
@@ -9,11 +10,8 @@ export function CardOnScreen() {
   const pxPerMm = useTrueSize()
   return (
     <Section>
-      <h2>This screen</h2>
-      <p>
-        Lay a bank card on the screen and move the end until the bar is as long as the card. Flies are then
-        shown at their true size.
-      </p>
+      <h2>{labels.thisScreen}</h2>
+      <p>{labels.layABankCard}</p>
       <div
         style={{
           height: 40,
@@ -31,7 +29,7 @@ export function CardOnScreen() {
         step={0.01}
         value={pxPerMm}
         onChange={(event) => calibrateScreen(Number(event.target.value))}
-        aria-label="Length of the card on this screen"
+        aria-label={labels.lengthOfTheCard}
         style={{ width: 320, accentColor: 'var(--thistle)' }}
       />{' '}
       <span className="figures">{pxPerMm.toFixed(2)} px a mm</span>

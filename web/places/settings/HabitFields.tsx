@@ -6,6 +6,7 @@ import { Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { labels } from '../../words/settings.ts'
 
 interface HabitFieldsProps {
   readonly settings: SettingsBody
@@ -18,10 +19,10 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
   const [currency, setCurrency] = useState(settings.currency)
   return (
     <Section>
-      <h2>Habits</h2>
+      <h2>{labels.habits}</h2>
       <Row $align="end">
         <NumberField
-          label="Keep of each fly"
+          label={labels.keepOfEachFly}
           value={settings.parCount}
           min={1}
           max={99}
@@ -30,7 +31,7 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           width="130px"
         />
         <Select
-          label="Light"
+          label={labels.light}
           value={settings.theme}
           choices={[
             { id: 'system', name: 'as the system' },
@@ -41,7 +42,7 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           width="150px"
         />
         <Select
-          label="What matters most in a fly"
+          label={labels.whatMattersMostIn}
           value={settings.school}
           choices={[
             { id: 'sizeAndStage', name: 'size and stage, then the pattern' },
@@ -52,7 +53,7 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           width="280px"
         />
         <Select
-          label="2X long is the shank of a hook"
+          label={labels.n2XLongIsThe}
           value={settings.hookSteps}
           choices={[
             { id: 'wholeSizes', name: 'two sizes larger' },
@@ -62,7 +63,7 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           width="220px"
         />
         <TextField
-          label="Money"
+          label={labels.money}
           value={currency}
           onChange={setCurrency}
           onBlur={() => (/^[A-Z]{3}$/.test(currency) ? onChange({ currency }) : setCurrency(settings.currency))}
@@ -71,9 +72,9 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           fault={/^[A-Z]{3}$/.test(currency) ? undefined : 'Three letters, as EUR.'}
         />
         <Checkbox isSelected={settings.singleKeys} onChange={(singleKeys) => onChange({ singleKeys })}>
-          single keys
+          {labels.singleKeys}
         </Checkbox>
-        <Button onPress={() => dispatch(toggleKeys())}>Show the keys</Button>
+        <Button onPress={() => dispatch(toggleKeys())}>{labels.showTheKeys}</Button>
       </Row>
     </Section>
   )

@@ -5,6 +5,7 @@ import { CardOnScreen } from './CardOnScreen.tsx'
 import { HabitFields } from './HabitFields.tsx'
 import { UnitFields } from './UnitFields.tsx'
 import { WeightCodeFields } from './WeightCodeFields.tsx'
+import { labels } from '../../words/settings.ts'
 
 /** Units, habits, this screen. Each is saved as it is changed. */
 export default function Settings() {
@@ -14,12 +15,12 @@ export default function Settings() {
   return (
     <>
       <Heading>
-        <h1>Settings</h1>
+        <h1>{labels.settings}</h1>
       </Heading>
       <UnitFields units={settings.units} onChange={(units) => change({ units })} />
       <HabitFields settings={settings} onChange={change} />
       <Section>
-        <h2>Weight code</h2>
+        <h2>{labels.weightCode}</h2>
         <WeightCodeFields
           code={settings.weightCode}
           onSave={(code) => change({ weightCode: code && { marks: code.marks, on: [...code.on] } })}
@@ -28,7 +29,7 @@ export default function Settings() {
       <CardOnScreen />
       <Section>
         <Quiet>
-          Build {frame.buildId}. <a href="/api/docs">The interface for programs</a>
+          Build {frame.buildId}. <a href="/api/docs">{labels.theInterfaceForPrograms}</a>
         </Quiet>
       </Section>
     </>

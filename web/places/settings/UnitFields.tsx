@@ -1,6 +1,7 @@
 import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
 import { Select } from '../../ui/fields.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/settings.ts'
 
 type Units = SettingsBody['units']
 
@@ -29,7 +30,7 @@ interface UnitFieldsProps {
 export function UnitFields({ units, onChange }: UnitFieldsProps) {
   return (
     <Section>
-      <h2>Units</h2>
+      <h2>{labels.units}</h2>
       <Row>
         {MEASURES.map(({ measure, label, units: offered, width }) => (
           <Select
@@ -42,7 +43,7 @@ export function UnitFields({ units, onChange }: UnitFieldsProps) {
           />
         ))}
       </Row>
-      <Quiet>Any notation may be typed anywhere; this is what is shown.</Quiet>
+      <Quiet>{labels.anyNotationMayBe}</Quiet>
     </Section>
   )
 }

@@ -3,6 +3,7 @@ import { CODED_METALS } from '../../../core/index.ts'
 import type { CodedMetal, WeightCode } from '../../../core/index.ts'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
+import { labels } from '../../words/settings.ts'
 
 const NOTHING: WeightCode = { marks: { tungsten: null, brass: null, none: null }, on: [] }
 const WORDS: Readonly<Record<CodedMetal, string>> = { tungsten: 'Tungsten', brass: 'Brass', none: 'No bead' }
@@ -29,7 +30,7 @@ export function WeightCodeFields({ code, onSave }: WeightCodeFieldsProps) {
           <TextField
             key={metal}
             label={WORDS[metal]}
-            placeholder="no turn"
+            placeholder={labels.noTurn}
             value={marks[metal] ?? ''}
             onChange={(text) =>
               setMarks((before) => ({ ...before, [metal]: text.trim() === '' ? null : text }))
@@ -51,7 +52,7 @@ export function WeightCodeFields({ code, onSave }: WeightCodeFieldsProps) {
           </Checkbox>
         ))}
       </Row>
-      <Quiet>The colour of the turn of thread behind the bead. Patterns shows the flies that break it.</Quiet>
+      <Quiet>{labels.theColourOfThe}</Quiet>
     </>
   )
 }

@@ -11,6 +11,7 @@ import { Photo } from '../../parts/Photo.tsx'
 import { MeasuredHook } from './MeasuredHook.tsx'
 import { Substitutes } from './Substitutes.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/stores.ts'
 
 const UNITS: Readonly<Record<MaterialLine['stockUnit'], { words: string; steps: number }>> = {
   count: { words: 'pieces', steps: 100 },
@@ -93,7 +94,7 @@ export function DrawerSheet({
           />
           {title}
         </h1>
-        <Button onPress={onClose}>All drawers</Button>
+        <Button onPress={onClose}>{labels.allDrawers}</Button>
       </Heading>
       <p>
         {line.onHand === null
@@ -120,10 +121,10 @@ export function DrawerSheet({
             I count {amount || '…'}
           </Button>
           <Button onPress={() => void book('bought')} isDisabled={!read}>
-            Bought
+            {labels.bought}
           </Button>
           <Button onPress={() => void book('given')} isDisabled={!read}>
-            Gave away
+            {labels.gaveAway}
           </Button>
         </Row>
         {refused ? <Fault>{refused}</Fault> : null}
@@ -132,7 +133,7 @@ export function DrawerSheet({
       <Section>
         <HowBought line={line} onSave={save} />
         <NoteField
-          label="Note"
+          label={labels.note}
           value={note}
           onChange={setNote}
           onBlur={() => (note !== line.note ? save({ note }) : undefined)}
@@ -206,7 +207,7 @@ function HowBought({
       {field('days', 'Comes within, days', '130px')}
       {field('supplier', 'From', '150px')}
       <Button onPress={save} isDisabled={numbers.some(faultOf)}>
-        Keep this
+        {labels.keepThis}
       </Button>
     </Row>
   )

@@ -10,6 +10,7 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/stores.ts'
 
 const MEASURES = [
   { name: 'shankMm', label: 'Shank', min: 1, max: 80, stepMm: 0.1 },
@@ -61,18 +62,18 @@ export function MeasuredHook({ line }: { readonly line: MaterialLine }) {
     return touched && found?.kind === 'quantity' ? found.value : null
   }
   return (
-    <Section aria-label="Measured hook">
-      <h2>This hook, measured</h2>
+    <Section aria-label={labels.measuredHook}>
+      <h2>{labels.thisHookMeasured}</h2>
       <p>
         Lay a hook on the drawing, point down, and step each measure until they agree; or measure it with a
-        calliper. <Quiet>Needs the screen set with a bank card, in Settings.</Quiet>
+        calliper. <Quiet>{labels.needsTheScreenSet}</Quiet>
       </p>
       {hook ? (
         <div style={{ padding: '10px 0' }}>
           <FlyDrawing
             drawing={drawFly({ hook, hookMaterial: drawn, components: [] })}
             pxPerMm={pxPerMm}
-            title="The hook at true size"
+            title={labels.theHookAtTrue}
           />
         </div>
       ) : null}
@@ -110,10 +111,10 @@ export function MeasuredHook({ line }: { readonly line: MaterialLine }) {
             void keep({ shankMm: valueOf('shankMm'), gapeMm: valueOf('gapeMm'), wireMm: valueOf('wireMm') })
           }
         >
-          Keep these measures
+          {labels.keepTheseMeasures}
         </Button>
         <Button isDisabled={!measured} onPress={() => void keep({ shankMm: null, gapeMm: null, wireMm: null })}>
-          Take them back
+          {labels.takeThemBack}
         </Button>
         <Quiet>
           {hook ? `It should weigh ${mass(hook.massMg)}; ` : ''}a usual one of this size {mass(usual.massMg)}.{' '}

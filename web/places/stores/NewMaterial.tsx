@@ -7,6 +7,7 @@ import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { labels } from '../../words/stores.ts'
 
 const UNKNOWN = 'unknown'
 
@@ -44,11 +45,11 @@ export default function NewMaterial({ onDone }: { readonly onDone: (materialId: 
     else onDone(materialId)
   }
   return (
-    <Section aria-label="New material">
-      <h2>New material</h2>
+    <Section aria-label={labels.newMaterial}>
+      <h2>{labels.newMaterial}</h2>
       <Row $align="end">
         <Select
-          label="Kind"
+          label={labels.kind}
           value={kind}
           choices={kinds.map((id) => ({ id: id as string, name: id }))}
           onChange={(id) => {
@@ -57,9 +58,9 @@ export default function NewMaterial({ onDone }: { readonly onDone: (materialId: 
           }}
           width="130px"
         />
-        <TextField label="Name" value={name} onChange={setName} width="200px" maxLength={80} autoFocus />
+        <TextField label={labels.name} value={name} onChange={setName} width="200px" maxLength={80} autoFocus />
         <Select
-          label="Most like"
+          label={labels.mostLike}
           value={like}
           choices={[
             { id: UNKNOWN, name: 'nobody knows' },
@@ -70,19 +71,19 @@ export default function NewMaterial({ onDone }: { readonly onDone: (materialId: 
         />
         {sizes.length > 0 ? (
           <Select
-            label="Size"
+            label={labels.size}
             value={sizeKey}
             choices={sizes.map((id) => ({ id, name: wording.goodsSize(kind, id) }))}
             onChange={setSize}
             width="110px"
           />
         ) : null}
-        <TextField label="Colour" value={colour} onChange={setColour} width="130px" maxLength={40} />
+        <TextField label={labels.colour} value={colour} onChange={setColour} width="130px" maxLength={40} />
         <input
           type="color"
           value={hex}
           onChange={({ target }) => setHex(target.value)}
-          aria-label="Colour as it looks dry"
+          aria-label={labels.colourAsItLooks}
           style={{ width: 48, height: 34, padding: 2 }}
         />
       </Row>
@@ -96,9 +97,9 @@ export default function NewMaterial({ onDone }: { readonly onDone: (materialId: 
       {fault ? <Fault>{fault}</Fault> : null}
       <Row style={{ paddingTop: 8 }}>
         <Button look="main" onPress={() => void save()} isDisabled={name.trim() === '' || colour.trim() === ''}>
-          Put it among your materials
+          {labels.putItAmongYour}
         </Button>
-        <Button onPress={() => onDone(null)}>Leave it</Button>
+        <Button onPress={() => onDone(null)}>{labels.leaveIt}</Button>
       </Row>
     </Section>
   )

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { drawerTitle } from '../../recipe/drawerState.ts'
+import { labels } from '../../words/stores.ts'
 
 type Line = PurchaseView['lines'][number]
 
@@ -38,11 +39,11 @@ function WaitedFor({ line, onArrive }: { readonly line: Line; readonly onArrive:
               aria-label={`Packs of ${line.name} came`}
               isDisabled={!packs}
             >
-              came
+              {labels.came}
             </Button>
           </span>
         ) : (
-          <Quiet>all there</Quiet>
+          <Quiet>{labels.allThere}</Quiet>
         )}
       </td>
     </tr>
@@ -73,18 +74,18 @@ function Purchase({ purchase }: { readonly purchase: PurchaseView }) {
               )
             }
           >
-            All of it came
+            {labels.allOfItCame}
           </Button>
           <Button look="quiet" onPress={() => void command('purchaseClose', { purchaseId, version })}>
-            Nothing more comes
+            {labels.nothingMoreComes}
           </Button>
         </span>
       </Heading>
       <Dense aria-label={`What was ordered ${dayName(orderedOn)}`} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>material</th>
-            <th className="number">packs here</th>
+            <th>{labels.material}</th>
+            <th className="number">{labels.packsHere}</th>
             <td />
           </tr>
         </thead>

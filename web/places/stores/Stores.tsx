@@ -15,6 +15,7 @@ import { BuyingList } from '../../parts/buying/BuyingList.tsx'
 import type { NamedBuyLine } from '../../parts/buying/BuyingList.tsx'
 import { Purchases } from './Purchases.tsx'
 import { DrawerSheet } from './DrawerSheet.tsx'
+import { labels } from '../../words/stores.ts'
 
 const NewMaterial = lazy(() => import('./NewMaterial.tsx'))
 const StoresTableIn = lazy(() => import('./StoresTableIn.tsx'))
@@ -133,26 +134,26 @@ export default function Stores() {
     estimateSize: () => (matchMedia(NARROW).matches ? NARROW_ROW_PX : ROW_PX),
     overscan: 12,
   })
-  if (!data) return <p aria-busy="true">Opening the drawers …</p>
+  if (!data) return <p aria-busy="true">{labels.openingTheDrawers}</p>
   const open = data.materials.find(({ id }) => id === params.get('material'))
   if (open) return <DrawerSheet line={open} title={drawerTitle(open)} onClose={() => setParams({})} />
   const low = data.materials.filter((line) => ['low', 'out'].includes(stateOf(line)))
   return (
     <>
       <Heading>
-        <h1>Stores</h1>
+        <h1>{labels.stores}</h1>
         <Row>
           <TextField
-            label="Find a material"
+            label={labels.findAMaterial}
             hideLabel
             type="search"
             value={words}
             onChange={setWords}
             width="150px"
           />
-          <Button onPress={() => setMaking(true)}>New material</Button>
+          <Button onPress={() => setMaking(true)}>{labels.newMaterial}</Button>
           <Button look="quiet" onPress={() => setTaking(true)}>
-            Take a table in
+            {labels.takeATableIn}
           </Button>
           <Button
             look="quiet"
@@ -160,10 +161,10 @@ export default function Stores() {
               void import('./StoresTableIn.tsx').then(({ saveStores }) => saveStores(data.materials))
             }
           >
-            Save as a table
+            {labels.saveAsATable}
           </Button>
           <Checkbox isSelected={onlyLow} onChange={setOnlyLow}>
-            only what is low
+            {labels.onlyWhatIsLow}
           </Checkbox>
         </Row>
       </Heading>
@@ -174,7 +175,7 @@ export default function Stores() {
         <Quiet>{data.materials.length} drawers; not counted is not none.</Quiet>
       </p>
       {making ? (
-        <Suspense fallback={<p aria-busy="true">Opening the drawers …</p>}>
+        <Suspense fallback={<p aria-busy="true">{labels.openingTheDrawers}</p>}>
           <NewMaterial
             onDone={(material) => {
               setMaking(false)
@@ -184,12 +185,12 @@ export default function Stores() {
         </Suspense>
       ) : null}
       {taking ? (
-        <Suspense fallback={<p aria-busy="true">Opening the drawers …</p>}>
+        <Suspense fallback={<p aria-busy="true">{labels.openingTheDrawers}</p>}>
           <StoresTableIn materials={data.materials} onDone={() => setTaking(false)} />
         </Suspense>
       ) : null}
       <Purchases purchases={data.purchases} materials={data.materials} />
-      <Scroll ref={scroll} tabIndex={0} role="region" aria-label="Drawers">
+      <Scroll ref={scroll} tabIndex={0} role="region" aria-label={labels.drawers}>
         <div className="inner" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => {
             const line = shown[index]
@@ -222,8 +223,8 @@ export default function Stores() {
           })}
         </div>
       </Scroll>
-      <BuyingList title="To fill up what is low" lines={toFillUp(data.materials)} />
-      {shown.length === 0 ? <p>No drawer answers to that.</p> : null}
+      <BuyingList title={labels.toFillUpWhat} lines={toFillUp(data.materials)} />
+      {shown.length === 0 ? <p>{labels.noDrawerAnswersTo}</p> : null}
     </>
   )
 }

@@ -4,6 +4,7 @@ import { useCatalogueQuery } from '../../wire/api.ts'
 import { saveCsv } from '../../files/saveCsv.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { TableIn } from '../../files/TableIn.tsx'
+import { labels } from '../../words/stores.ts'
 
 type PutIn = CommandInput<'storesPutIn'>
 const COIN = 100
@@ -56,7 +57,7 @@ export default function StoresTableIn({
   }))
   return (
     <TableIn
-      label="Take a table of stores in"
+      label={labels.takeATableOf}
       hint={`Columns ${STORES_COLUMNS.join(', ')}, as “Save as a table” writes them. “On hand” is a count; an empty cell leaves things as they are.`}
       onDone={onDone}
       read={({ rows, unclosedQuoteRow }) => {

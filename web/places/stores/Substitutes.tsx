@@ -20,6 +20,7 @@ import { Select } from '../../ui/fields.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { drawerTitle } from '../../recipe/drawerState.ts'
+import { labels } from '../../words/stores.ts'
 
 const MOST = 6
 /** Distances of colour that are not seen, and that are seen but pass. */
@@ -63,8 +64,8 @@ function Effects({ wanted, use }: EffectProps) {
     })
     return substitutesFor(material, there).slice(0, MOST)
   }, [book, stores, wanted.id])
-  if (!book || !pattern || !stores) return <p aria-busy="true">Looking through the drawers …</p>
-  if (found.length === 0) return <p>Nothing of its kind is in the stores.</p>
+  if (!book || !pattern || !stores) return <p aria-busy="true">{labels.lookingThroughTheDrawers}</p>
+  if (found.length === 0) return <p>{labels.nothingOfItsKind}</p>
   const drawers = new Map(stores.materials.map((line) => [line.id as string, line]))
   const workedOut = (materialId: string) => {
     const variant = pattern.variants.find(({ id }) => id === use.variantId)
@@ -86,11 +87,11 @@ function Effects({ wanted, use }: EffectProps) {
     <Dense aria-label={`Instead of ${drawerTitle(wanted)}`}>
       <thead>
         <tr>
-          <th>with</th>
-          <th className="number">on hand</th>
-          <th>the fly</th>
-          <th className="number">weighs</th>
-          <th className="number">costs</th>
+          <th>{labels.withWord}</th>
+          <th className="number">{labels.onHand}</th>
+          <th>{labels.theFly}</th>
+          <th className="number">{labels.weighs}</th>
+          <th className="number">{labels.costs}</th>
         </tr>
       </thead>
       <tbody>
@@ -149,10 +150,10 @@ export function Substitutes({ line }: { readonly line: MaterialLine }) {
   const use = uses.find(({ variantId }) => variantId === chosen) ?? uses[0]
   if (!use) return null
   return (
-    <Section aria-label="Instead of it">
-      <h2>Instead of it</h2>
+    <Section aria-label={labels.insteadOfIt}>
+      <h2>{labels.insteadOfIt}</h2>
       <Select
-        label="In the fly"
+        label={labels.inTheFly}
         value={use.variantId}
         choices={uses.map(({ variantId, patternName, label }) => ({
           id: variantId as string,

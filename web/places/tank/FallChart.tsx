@@ -3,6 +3,7 @@ import { depthAtTime, fromCore } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import { LANE_COLOURS, LANE_DASHES } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
+import { labels } from '../../words/tank.ts'
 
 const POINTS = 40
 
@@ -40,7 +41,7 @@ export default function FallChart({ flies, units, depthMm }: FallChartProps) {
   if (!flies.some(({ descent }) => descent)) return null
   const tick = { fill: 'var(--quiet)', fontSize: 12 }
   return (
-    <figure aria-label="Depth against time" style={{ paddingTop: 8 }}>
+    <figure aria-label={labels.depthAgainstTime} style={{ paddingTop: 8 }}>
       <ResponsiveContainer width="100%" height={300}>
         <ComposedChart
           data={rowsOf(flies, units)}

@@ -2,6 +2,7 @@ import { depthAtTime, timeToDepth, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Row } from '../../ui/layout.tsx'
 import type { InTank } from './tankFlies.ts'
+import { labels } from '../../words/tank.ts'
 
 const DEPTHS_MM = [500, 1000, 1500, 2000, 3000, 4000, 5000, 6000]
 const SECONDS = [1, 2, 3, 4, 5, 6, 8, 10, 15, 20]
@@ -32,7 +33,7 @@ export function FallTables({ flies, depthMm }: FallTablesProps) {
   const latest = Math.max(0, ...flies.map(({ descent }) => descent?.points.at(-1)?.timeS ?? 0))
   return (
     <Row $align="start" $gap={32}>
-      <Dense style={{ width: 'auto' }} aria-label="Seconds to a depth">
+      <Dense style={{ width: 'auto' }} aria-label={labels.secondsToADepth}>
         <Names of="down to" flies={flies} />
         <tbody>
           {DEPTHS_MM.filter((deep) => deep <= depthMm).map((deep) => (
@@ -50,7 +51,7 @@ export function FallTables({ flies, depthMm }: FallTablesProps) {
           ))}
         </tbody>
       </Dense>
-      <Dense style={{ width: 'auto' }} aria-label="Countdown by second">
+      <Dense style={{ width: 'auto' }} aria-label={labels.countdownBySecond}>
         <Names of="count" flies={flies} />
         <tbody>
           {SECONDS.filter((timeS, i) => i < 3 || timeS <= latest + 1).map((timeS) => (

@@ -9,6 +9,7 @@ import { Caution, Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { DropTestForm } from '../../parts/measure/DropTestForm.tsx'
 import { WeighingForm } from '../../parts/measure/WeighingForm.tsx'
+import { labels } from '../../words/tank.ts'
 
 /** What a stand-in gets where there is no estimate. */
 const USUAL_FLY_MG = 50
@@ -39,7 +40,7 @@ function TestRow({ test }: { readonly test: DropTestLine }) {
     <tr>
       <td>
         {test.flyName}
-        {test.olderRecipe ? <Quiet> older recipe</Quiet> : null}
+        {test.olderRecipe ? <Quiet>{labels.olderRecipe}</Quiet> : null}
         <br />
         <Quiet>
           {test.wet === 'dry' ? 'dry' : test.wet === 'fresh' ? 'dipped' : 'soaked'}, {depth(test.depthMm)}
@@ -77,7 +78,7 @@ function TestRow({ test }: { readonly test: DropTestLine }) {
             void command('measurementArchive', { kind: 'dropTest', id: test.id, version: test.version })
           }
         >
-          put away
+          {labels.putAway}
         </Button>
       </td>
     </tr>
@@ -92,15 +93,13 @@ function WeighingRow({ weighing }: { readonly weighing: WeighingLine }) {
       <td>{weighing.name}</td>
       <td className="number">
         {weighing.count} in {mass(weighing.totalMg)}
-        {weighing.source === 'simulated' ? <Quiet> simulated</Quiet> : null}
+        {weighing.source === 'simulated' ? <Quiet>{labels.simulated}</Quiet> : null}
       </td>
       <td className="number">{mass(weighing.totalMg / weighing.count)}</td>
       <td className="number">{weighing.ratio === null ? '–' : weighing.ratio.toFixed(2)}</td>
       <td>
         {weighing.metal ? <Caution>This is {weighing.metal}, whatever the jar says.</Caution> : null}
-        {weighing.contradicts.length > 0 ? (
-          <Caution>It contradicts another weighing. Weigh again, and put the wrong one away.</Caution>
-        ) : null}
+        {weighing.contradicts.length > 0 ? <Caution>{labels.itContradictsAnotherWeighing}</Caution> : null}
       </td>
       <td>
         <Button
@@ -110,7 +109,7 @@ function WeighingRow({ weighing }: { readonly weighing: WeighingLine }) {
             void command('measurementArchive', { kind: 'weighing', id: weighing.id, version: weighing.version })
           }
         >
-          put away
+          {labels.putAway}
         </Button>
       </td>
     </tr>
@@ -142,8 +141,8 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
   const coverage = data?.coverage
   return (
     <>
-      <Section aria-label="Drop tests">
-        <h2>Drop tests</h2>
+      <Section aria-label={labels.dropTests}>
+        <h2>{labels.dropTests}</h2>
         <DropTestForm
           choices={choices}
           firstId={firstId}
@@ -159,15 +158,15 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
           </p>
         ) : null}
         {data && data.tests.length > 0 ? (
-          <Dense aria-label="Drop tests, predicted against measured">
+          <Dense aria-label={labels.dropTestsPredictedAgainst}>
             <thead>
               <tr>
-                <th>fly</th>
-                <th className="number">times, s</th>
-                <th className="number">foretold</th>
-                <th className="number">seen</th>
-                <th className="number">seen ÷ est.</th>
-                <th>band</th>
+                <th>{labels.fly}</th>
+                <th className="number">{labels.timesS}</th>
+                <th className="number">{labels.foretold}</th>
+                <th className="number">{labels.seen}</th>
+                <th className="number">{labels.seenEst}</th>
+                <th>{labels.band}</th>
                 <td />
               </tr>
             </thead>
@@ -178,21 +177,21 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
             </tbody>
           </Dense>
         ) : (
-          <Quiet>Nothing was timed yet. Three drops of a metre or more bring a fly to within a tenth.</Quiet>
+          <Quiet>{labels.nothingWasTimedYet}</Quiet>
         )}
       </Section>
-      <Section aria-label="Weighings">
-        <h2>Weighings</h2>
+      <Section aria-label={labels.weighings}>
+        <h2>{labels.weighings}</h2>
         <WeighingForm flies={choices} massOf={massOf} withStandIns={withStandIns} />
         {data && data.weighings.length > 0 ? (
-          <Dense aria-label="Weighings against the catalogue" style={{ marginTop: 8 }}>
+          <Dense aria-label={labels.weighingsAgainstTheCatalogue} style={{ marginTop: 8 }}>
             <thead>
               <tr>
-                <th>what</th>
-                <th className="number">weighed</th>
-                <th className="number">each</th>
-                <th className="number">÷ catalogue</th>
-                <th>what it says</th>
+                <th>{labels.what}</th>
+                <th className="number">{labels.weighed}</th>
+                <th className="number">{labels.each}</th>
+                <th className="number">{labels.catalogue}</th>
+                <th>{labels.whatItSays}</th>
                 <td />
               </tr>
             </thead>

@@ -6,6 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import type { InTank } from './tankFlies.ts'
+import { labels } from '../../words/tank.ts'
 
 /** Height of the stones of a usual bed, mm. */
 const STONES_MM = 60
@@ -41,8 +42,8 @@ export function Meeting({ flies, depthMm }: MeetingProps) {
   const bedMm = reach ? Math.min(reach.typicalDepthMm, depthMm) : 0
   const runs = reach !== undefined && reach.surfaceSpeedMmPerS > 0
   return (
-    <Section aria-label="Where it must fall in">
-      <h2>Where it must fall in</h2>
+    <Section aria-label={labels.whereItMustFall}>
+      <h2>{labels.whereItMustFall}</h2>
       <Row $align="start">
         <TextField
           label={`A fish cruises, ${units.depth} off`}
@@ -66,11 +67,11 @@ export function Meeting({ flies, depthMm }: MeetingProps) {
           fault={unclear(speed)}
         />
       </Row>
-      <Dense style={{ width: 'auto', marginTop: 8 }} aria-label="Where each fly must fall in">
+      <Dense style={{ width: 'auto', marginTop: 8 }} aria-label={labels.whereEachFlyMust}>
         <thead>
           <tr>
-            <th>fly</th>
-            <th>before the fish</th>
+            <th>{labels.fly}</th>
+            <th>{labels.beforeTheFish}</th>
             {runs ? <th>above a spot on the bed at {reach.reachName}</th> : null}
           </tr>
         </thead>

@@ -14,6 +14,7 @@ import { MOST_FLIES, putInTank } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { Meeting } from './Meeting.tsx'
 import { TankLanes } from './TankLanes.tsx'
+import { labels } from '../../words/tank.ts'
 
 const FallChart = lazy(() => import('./FallChart.tsx'))
 const Measured = lazy(() => import('./Measured.tsx'))
@@ -73,15 +74,15 @@ function useTankWater() {
         fault={parsed.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined}
       />
       <Select
-        label="Line that trails"
+        label={labels.lineThatTrails}
         value={line}
         choices={LINES.map(({ id, name }) => ({ id, name }))}
         onChange={setLine}
         width="140px"
       />
-      <Select label="The flies are" value={wet} choices={STATES} onChange={setWet} width="180px" />
+      <Select label={labels.theFliesAre} value={wet} choices={STATES} onChange={setWet} width="180px" />
       <Select
-        label="Depth"
+        label={labels.depth}
         value={String(deep)}
         choices={TANK_DEPTHS_MM.map((mm) => ({ id: String(mm), name: depth(mm) }))}
         onChange={(id) => setDeep(Number(id))}
@@ -137,7 +138,7 @@ function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut:
       </span>
       {onTakeOut ? (
         <Button look="quiet" onPress={onTakeOut} aria-label={`Take ${fly.name} out`}>
-          take out
+          {labels.takeOut}
         </Button>
       ) : null}
     </Row>
@@ -179,17 +180,17 @@ export default function Tank() {
         : [],
     [recipes, book, measurements, key, conditions, depthMm],
   )
-  if (!data || !book) return <p aria-busy="true">Filling the tank …</p>
+  if (!data || !book) return <p aria-busy="true">{labels.fillingTheTank}</p>
   return (
     <>
       <Heading>
-        <h1>Tank</h1>
+        <h1>{labels.tank}</h1>
         <Row $gap={8}>
           <Button
             onPress={() => void import('./exportTank.ts').then(({ saveCsv }) => saveCsv(flies))}
             isDisabled={flies.length === 0}
           >
-            Save the table
+            {labels.saveTheTable}
           </Button>
           <Button
             onPress={() =>
@@ -197,7 +198,7 @@ export default function Tank() {
             }
             isDisabled={flies.length === 0}
           >
-            Save the picture
+            {labels.saveThePicture}
           </Button>
         </Row>
       </Heading>
@@ -207,7 +208,7 @@ export default function Tank() {
       ))}
       <Row style={{ padding: '6px 0' }}>
         <Select
-          label="Put another fly in"
+          label={labels.putAnotherFlyIn}
           hideLabel
           placeholder={flies.length < MOST_FLIES ? 'Put another fly in' : 'The tank holds six'}
           value={null}
@@ -218,11 +219,11 @@ export default function Tank() {
         />
       </Row>
       <TankLanes flies={flies} depthMm={depthMm} current={current} svgRef={svgRef} />
-      <Suspense fallback={<p aria-busy="true">Drawing the curves …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.drawingTheCurves}</p>}>
         <FallChart flies={flies} units={units} depthMm={depthMm} />
       </Suspense>
       <Section>
-        <h2>The same as a table</h2>
+        <h2>{labels.theSameAsA}</h2>
         <FallTables flies={flies} depthMm={depthMm} />
         <Quiet>
           With line the trailing length is the depth reached, so the fall slows as it goes; at the end of a
@@ -230,7 +231,7 @@ export default function Tank() {
         </Quiet>
       </Section>
       <Meeting flies={flies} depthMm={depthMm} />
-      <Suspense fallback={<p aria-busy="true">Opening the measurements …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.openingTheMeasurements}</p>}>
         <Measured choices={choices} firstId={ids[0] ?? null} waterTempC={conditions.waterTempC} />
       </Suspense>
     </>

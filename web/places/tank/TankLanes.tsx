@@ -9,6 +9,7 @@ import { Row } from '../../ui/layout.tsx'
 import { LANE_COLOURS, placeOf, secondsApart } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { useTankClock } from './useTankClock.ts'
+import { labels } from '../../words/tank.ts'
 
 const Glass = styled.div`
   svg {
@@ -154,7 +155,7 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
         ref={svgRef}
         viewBox={`0 ${-HEADROOM} ${WIDTH} ${HEIGHT + HEADROOM}`}
         role="img"
-        aria-label="Flies falling in the tank"
+        aria-label={labels.fliesFallingInThe}
       >
         <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
         <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
@@ -184,20 +185,20 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
           </g>
         ))}
       </svg>
-      <Row style={{ paddingTop: 8 }} role="group" aria-label="Time in the tank">
+      <Row style={{ paddingTop: 8 }} role="group" aria-label={labels.timeInTheTank}>
         <Button look="main" onPress={toggle}>
           {running ? 'Pause' : 'Let them fall'}
         </Button>
-        <Button onPress={() => step(-STEP_S)} aria-label="A tenth of a second back">
+        <Button onPress={() => step(-STEP_S)} aria-label={labels.aTenthOfA}>
           −0.1 s
         </Button>
-        <Button onPress={() => step(STEP_S)} aria-label="A tenth of a second on">
+        <Button onPress={() => step(STEP_S)} aria-label={labels.aTenthOfASecond}>
           +0.1 s
         </Button>
         <input
           ref={slider}
           type="range"
-          aria-label="Second of the fall"
+          aria-label={labels.secondOfTheFall}
           min={0}
           max={lastS}
           step={0.02}
@@ -210,7 +211,7 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
         <output ref={clock} className="figures" style={{ minWidth: 56 }}>
           0 s
         </output>
-        <Select label="Pace" hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
+        <Select label={labels.pace} hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
       </Row>
     </Glass>
   )

@@ -13,6 +13,7 @@ import { Evenings } from './Evenings.tsx'
 import { Habits } from './Habits.tsx'
 import { usePlan } from './usePlan.ts'
 import { useQueue } from './useQueue.ts'
+import { labels } from '../../words/ahead.ts'
 
 const Table = styled(Dense)`
   td.covers {
@@ -78,11 +79,11 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
             <thead>
               <tr>
                 <td className="wide" />
-                <th>tie</th>
-                <th>fly</th>
-                <th className="number">takes</th>
-                <th className="wide">for</th>
-                <th className="number wide">left out, cover</th>
+                <th>{labels.tie}</th>
+                <th>{labels.fly}</th>
+                <th className="number">{labels.takes}</th>
+                <th className="wide">{labels.forWord}</th>
+                <th className="number wide">{labels.leftOutCover}</th>
                 <td />
               </tr>
             </thead>
@@ -101,7 +102,7 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
             </tbody>
           </Table>
           <Button look="main" onPress={() => onQueue(period.batches)}>
-            Queue all of it
+            {labels.queueAllOfIt}
           </Button>
         </>
       )}
@@ -124,7 +125,7 @@ function LeftOut({ plan }: { readonly plan: Plan }) {
   if (left.length + newcomers.length === 0) return null
   return (
     <Row>
-      <Quiet>Left out:</Quiet>
+      <Quiet>{labels.leftOut}</Quiet>
       {[...left, ...newcomers].map(({ variantId, patternId, label, name }) => (
         <Button
           key={variantId}
@@ -152,12 +153,12 @@ export default function Ahead() {
   const { ahead, stop } = usePlan()
   const navigate = useNavigate()
   const { queue, refused } = useQueue(ahead?.planned.trayId)
-  if (!frame || !larder) return <p aria-busy="true">Looking ahead …</p>
+  if (!frame || !larder) return <p aria-busy="true">{labels.lookingAhead}</p>
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   return (
     <>
       <Heading>
-        <h1>Ahead</h1>
+        <h1>{labels.ahead}</h1>
         <Row>
           <Button
             isDisabled={!ahead}
@@ -165,9 +166,9 @@ export default function Ahead() {
               void import('./exportPlan.ts').then(({ savePlanIcs }) => ahead && savePlanIcs(ahead))
             }
           >
-            Save for a calendar
+            {labels.saveForACalendar}
           </Button>
-          <Button onPress={() => void navigate('/')}>Tonight</Button>
+          <Button onPress={() => void navigate('/')}>{labels.tonight}</Button>
         </Row>
       </Heading>
       <Habits />
@@ -176,7 +177,7 @@ export default function Ahead() {
         <>
           <Row>
             <span role="status">{gapInWords(ahead.gap)}</span>
-            {ahead.isDone ? null : <Button onPress={stop}>Keep this one</Button>}
+            {ahead.isDone ? null : <Button onPress={stop}>{labels.keepThisOne}</Button>}
           </Row>
           <LeftOut plan={ahead} />
           {ahead.periods.map((period, k) => (
@@ -191,14 +192,14 @@ export default function Ahead() {
           ))}
           {ahead.planned.outings.length === 0 ? (
             <p>
-              No outing is planned. <Link to="/outings?new=1">Plan one</Link>, and this page says what to tie
-              for it.
+              No outing is planned. <Link to="/outings?new=1">{labels.planOne}</Link>, and this page says what
+              to tie for it.
             </p>
           ) : null}
-          <BuyingList title="What to buy" lines={ahead.buying} />
+          <BuyingList title={labels.whatToBuy} lines={ahead.buying} />
         </>
       ) : (
-        <p aria-busy="true">Planning …</p>
+        <p aria-busy="true">{labels.planning}</p>
       )}
     </>
   )

@@ -12,6 +12,7 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { Ahead, AheadBatch } from './ahead.ts'
 import type { Newcomer } from './useNewcomers.ts'
+import { labels } from '../../words/ahead.ts'
 
 const MOST_COVERED = 3
 const NO_DRAWERS: readonly never[] = []
@@ -101,15 +102,15 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
       <td>
         <Row $gap={4}>
           <Button onPress={onQueue} aria-label={`Queue ${count} ${variant.name}`}>
-            Queue
+            {labels.queue}
           </Button>
           {fixed === undefined ? (
             <Button look="quiet" onPress={() => onFix(0)} aria-label={`Leave ${variant.name} out`}>
-              leave out
+              {labels.leaveOut}
             </Button>
           ) : (
             <Button look="quiet" onPress={() => onFix(null)} aria-label={`Let the plan choose ${variant.name}`}>
-              let it choose
+              {labels.letItChoose}
             </Button>
           )}
         </Row>

@@ -6,6 +6,7 @@ import { TextField } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import type { AheadPeriod } from './ahead.ts'
+import { labels } from '../../words/ahead.ts'
 
 interface EveningsProps {
   readonly period: AheadPeriod
@@ -35,9 +36,9 @@ export function Evenings({ period, differing, from, until }: EveningsProps) {
         <Dense aria-label={`Evenings before ${dayName(until)}`} style={{ width: 'auto' }}>
           <thead>
             <tr>
-              <th>evening</th>
-              <th>minutes</th>
-              <th>tie</th>
+              <th>{labels.evening}</th>
+              <th>{labels.minutes}</th>
+              <th>{labels.tie}</th>
             </tr>
           </thead>
           <tbody>
@@ -62,7 +63,7 @@ export function Evenings({ period, differing, from, until }: EveningsProps) {
                     />
                     {differing.has(on) ? (
                       <Button look="quiet" onPress={() => set(on, null)} aria-label={`${dayName(on)} as usual`}>
-                        as usual
+                        {labels.asUsual}
                       </Button>
                     ) : null}
                   </Row>
@@ -84,7 +85,7 @@ export function Evenings({ period, differing, from, until }: EveningsProps) {
             {all ? 'only those with something to tie' : `all ${evenings.length} evenings`}
           </Button>
         ) : null}
-        <TextField label="Another evening" type="date" value={other} onChange={setOther} width="160px" />
+        <TextField label={labels.anotherEvening} type="date" value={other} onChange={setOther} width="160px" />
         <Button
           isDisabled={!canAdd}
           onPress={() => {
@@ -92,7 +93,7 @@ export function Evenings({ period, differing, from, until }: EveningsProps) {
             setOther('')
           }}
         >
-          Add it
+          {labels.addIt}
         </Button>
       </Row>
     </>

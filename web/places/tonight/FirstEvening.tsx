@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
+import { labels } from '../../words/tonight.ts'
 
 const Blanks = styled.ol`
   max-width: 640px;
@@ -23,12 +24,12 @@ const Blanks = styled.ol`
 export function FirstEvening({ frame }: { readonly frame: FrameView }) {
   return (
     <>
-      <h1>Tonight</h1>
+      <h1>{labels.tonight}</h1>
       <Blanks>
         <li>
           My next water is{' '}
           <Link className="blank" to="/waters?new=1">
-            name it
+            {labels.nameIt}
           </Link>
         </li>
         <li>
@@ -40,12 +41,12 @@ export function FirstEvening({ frame }: { readonly frame: FrameView }) {
         <li>
           On the vise is{' '}
           <Link className="blank" to="/patterns/new">
-            a first pattern
+            {labels.aFirstPattern}
           </Link>
         </li>
       </Blanks>
       <p style={{ color: 'var(--quiet)', marginTop: 16 }}>
-        Or look round the valley: <code>npm run demo</code> opens it, kept apart from what is yours.
+        Or look round the valley: <code>{labels.npmRunDemo}</code> opens it, kept apart from what is yours.
       </p>
     </>
   )

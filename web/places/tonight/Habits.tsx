@@ -2,6 +2,7 @@ import { useSettings } from '../../wire/useSettings.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { labels } from '../../words/ahead.ts'
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 
@@ -11,9 +12,9 @@ export function Habits() {
   if (!settings) return null
   const { minutes, weekdays } = settings.evenings
   return (
-    <Row $align="end" role="group" aria-label="Time at the bench">
+    <Row $align="end" role="group" aria-label={labels.timeAtTheBench}>
       <NumberField
-        label="Minutes an evening"
+        label={labels.minutesAnEvening}
         value={minutes}
         min={5}
         max={600}
@@ -35,7 +36,7 @@ export function Habits() {
         </Checkbox>
       ))}
       <NumberField
-        label="Enough in so many of 100 outings"
+        label={labels.enoughInSoMany}
         value={Math.round(settings.serviceLevel * 100)}
         min={50}
         max={99}

@@ -17,6 +17,7 @@ import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { FirstEvening } from './FirstEvening.tsx'
 import { clamp } from '../../../core/index.ts'
+import { labels } from '../../words/tonight.ts'
 
 const Lines = styled.ol`
   max-width: 820px;
@@ -126,7 +127,7 @@ function Sentence({ line, minutes, onTie }: LineProps) {
             {count > 0 ? `Put ${count} on the vise` : 'Too little time'}
           </Button>
           <Button onPress={() => onTie(line, false)} isDisabled={count === 0}>
-            Queue
+            {labels.queue}
           </Button>
         </Row>
       ) : (
@@ -134,8 +135,13 @@ function Sentence({ line, minutes, onTie }: LineProps) {
       )}
       {line.kind === 'tie' && line.drawingKey && line.par !== null ? (
         <span className="more">
-          <ListedFly drawingKey={line.drawingKey} pxPerMm={pxPerMm} title="at its true size" />
-          <ListedSlits onHand={line.onHand ?? 0} keep={line.par} drawingKey={line.drawingKey} label="on hand" />
+          <ListedFly drawingKey={line.drawingKey} pxPerMm={pxPerMm} title={labels.atItsTrueSize} />
+          <ListedSlits
+            onHand={line.onHand ?? 0}
+            keep={line.par}
+            drawingKey={line.drawingKey}
+            label={labels.onHand}
+          />
         </span>
       ) : null}
     </li>
@@ -147,7 +153,8 @@ function Outing({ view }: { readonly view: TonightView }) {
   if (!outing) {
     return (
       <p>
-        No outing is planned. <Link to="/outings?new=1">Plan one</Link>, and this page says what it asks for.
+        No outing is planned. <Link to="/outings?new=1">{labels.planOne}</Link>, and this page says what it asks
+        for.
       </p>
     )
   }
@@ -213,7 +220,7 @@ export function Tonight() {
   }, [data, moment, dispatch, minutes])
   usePlaceKeys(keys)
 
-  if (!data || !frame) return <p aria-busy="true">Looking at the water …</p>
+  if (!data || !frame) return <p aria-busy="true">{labels.lookingAtTheWater}</p>
   if (data.empty) return <FirstEvening frame={frame} />
   const warm = data.moment && data.moment.waterTempC >= 19
   return (
@@ -221,9 +228,9 @@ export function Tonight() {
       <Heading>
         <h1>Tonight, {dayName(frame.today)}</h1>
         <Row $gap={8}>
-          <span>I have</span>
+          <span>{labels.iHave}</span>
           <TextField
-            label="Minutes at the bench tonight"
+            label={labels.minutesAtTheBench}
             hideLabel
             value={time}
             onChange={setTime}
@@ -231,8 +238,8 @@ export function Tonight() {
             maxLength={3}
             fault={time !== '' && minutes === null ? 'Minutes.' : undefined}
           />
-          <span>minutes</span>
-          <Button onPress={() => void navigate('/ahead')}>Ahead</Button>
+          <span>{labels.minutes}</span>
+          <Button onPress={() => void navigate('/ahead')}>{labels.ahead}</Button>
         </Row>
       </Heading>
       <Outing view={data} />
@@ -242,12 +249,12 @@ export function Tonight() {
           the trout alone on such a day.
         </Caution>
       ) : null}
-      <Lines aria-label="What tonight asks for">
+      <Lines aria-label={labels.whatTonightAsksFor}>
         {data.lines.map((line, i) => (
           <Sentence key={`${line.kind}-${i}`} line={line} minutes={minutes} onTie={(l, v) => void tie(l, v)} />
         ))}
       </Lines>
-      {data.lines.length === 0 ? <p>No food is recorded for this moment.</p> : null}
+      {data.lines.length === 0 ? <p>{labels.noFoodIsRecorded}</p> : null}
     </>
   )
 }

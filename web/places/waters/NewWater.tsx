@@ -10,6 +10,7 @@ import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { readWater } from './newWater.ts'
 import type { WrittenWater } from './newWater.ts'
+import { labels } from '../../words/waters.ts'
 
 /** What the two temperatures start from. */
 const USUAL_COLDEST_C = 3
@@ -48,18 +49,18 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
     else onDone()
   }
   return (
-    <Form label="New water" onSubmit={() => void save()} problem={problem}>
+    <Form label={labels.newWater} onSubmit={() => void save()} problem={problem}>
       <Row $align="start">
         <TextField
           name="water.name"
-          label="Name"
+          label={labels.name}
           value={written.name}
           onChange={set('name')}
           width="200px"
           autoFocus
         />
         <Select
-          label="Kind"
+          label={labels.kind}
           value={written.kind}
           choices={WATER_KINDS.map((id) => ({ id, name: wording.waterKindName[id] }))}
           onChange={set('kind')}
@@ -96,21 +97,26 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
           width="140px"
         />
         <TextField
-          label="Latitude, °"
+          label={labels.latitude}
           value={written.latitude}
           onChange={set('latitude')}
           width="100px"
           fault={faults.latitude}
         />
-        <TextField label="Longitude, °" value={written.longitude} onChange={set('longitude')} width="100px" />
+        <TextField
+          label={labels.longitude}
+          value={written.longitude}
+          onChange={set('longitude')}
+          width="100px"
+        />
       </Row>
-      <Quiet>The sun’s hours follow from latitude and longitude; a degree is near enough.</Quiet>
-      {asked && !create ? <Fault>Fill in name, depth, speed and both temperatures.</Fault> : null}
+      <Quiet>{labels.theSunsHoursFollow}</Quiet>
+      {asked && !create ? <Fault>{labels.fillInNameDepth}</Fault> : null}
       <Row>
         <Button type="submit" look="main">
-          Add the water
+          {labels.addTheWater}
         </Button>
-        <Button onPress={onDone}>Leave it</Button>
+        <Button onPress={onDone}>{labels.leaveIt}</Button>
       </Row>
     </Form>
   )

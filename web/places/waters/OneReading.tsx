@@ -6,6 +6,7 @@ import { TextField } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Row } from '../../ui/layout.tsx'
 import type { Rows } from './gauge.ts'
+import { labels } from '../../words/waters.ts'
 
 const NOON_MIN = 720
 
@@ -31,13 +32,13 @@ export function OneReading({
   }
   return (
     <Form
-      label="One reading"
+      label={labels.oneReading}
       onSubmit={() => {
         if (ready) void take()
       }}
     >
       <Row $align="start">
-        <TextField label="On" value={on} onChange={setOn} width="130px" fault={onFault} />
+        <TextField label={labels.on} value={on} onChange={setOn} width="130px" fault={onFault} />
         <TextField
           label={`Water, ${units.temperature}`}
           value={text}
@@ -51,7 +52,7 @@ export function OneReading({
         />
         <div style={{ paddingTop: 20 }}>
           <Button type="submit" isDisabled={!ready}>
-            Keep the reading
+            {labels.keepTheReading}
           </Button>
         </div>
       </Row>

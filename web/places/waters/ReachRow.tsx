@@ -9,6 +9,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet } from '../../ui/layout.tsx'
 import { InPlace } from './InPlace.tsx'
+import { labels } from '../../words/waters.ts'
 
 type ReachLine = WatersView['waters'][number]['reaches'][number]
 
@@ -102,7 +103,7 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
               onSave={(thermoclineMm) => save({ thermoclineMm })}
             />
           ) : (
-            <Quiet>too shallow</Quiet>
+            <Quiet>{labels.tooShallow}</Quiet>
           )}
         </td>
       )}
@@ -122,7 +123,7 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
             }
             aria-label={`Look at ${reach.name}`}
           >
-            Look here
+            {labels.lookHere}
           </Button>
         )}
       </td>

@@ -7,6 +7,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { TakeReadings } from './TakeReadings.tsx'
+import { labels } from '../../words/waters.ts'
 
 const WarmthChart = lazy(() => import('./WarmthChart.tsx'))
 
@@ -60,14 +61,14 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
   const { data: frame } = useFrameQuery()
   const { units, temperature, depth } = useWording()
   const command = useCommand()
-  if (!data || !frame) return <p aria-busy="true">Reading the thermometer …</p>
+  if (!data || !frame) return <p aria-busy="true">{labels.readingTheThermometer}</p>
   const { warmth, imports, level } = data
   const { latest } = warmth
   return (
     <>
       <Heading>
         <h1>{line.reach.name}</h1>
-        <Button onPress={onClose}>All waters</Button>
+        <Button onPress={onClose}>{labels.allWaters}</Button>
       </Heading>
       <p>
         {water.name}, {wording.waterKindName[water.kind]}, {wording.height(line.reach.elevationM, units)} above
@@ -77,25 +78,25 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
           : 'Nobody has read the thermometer here.'}
         {level ? ` ${levelWords(level, depth)}` : ''}
       </p>
-      <Section aria-label="Warmth">
+      <Section aria-label={labels.warmth}>
         <h2>
           Water through the year <Quiet>· {basisWords(warmth)}</Quiet>
         </h2>
-        <Suspense fallback={<p aria-busy="true">Drawing the year …</p>}>
+        <Suspense fallback={<p aria-busy="true">{labels.drawingTheYear}</p>}>
           <WarmthChart season={data} today={frame.today} units={units} />
         </Suspense>
       </Section>
-      <Section aria-label="Readings">
-        <h2>Readings</h2>
+      <Section aria-label={labels.readings}>
+        <h2>{labels.readings}</h2>
         <TakeReadings reachId={line.id} isDemo={frame.isDemo} today={frame.today} warmth={warmth} />
         {imports.length > 0 ? (
-          <Dense aria-label="Readings taken in" style={{ width: 'auto', marginTop: 10 }}>
+          <Dense aria-label={labels.readingsTakenIn} style={{ width: 'auto', marginTop: 10 }}>
             <thead>
               <tr>
-                <th className="number">readings</th>
-                <th>how</th>
-                <th>from</th>
-                <th>to</th>
+                <th className="number">{labels.readings2}</th>
+                <th>{labels.how}</th>
+                <th>{labels.from}</th>
+                <th>{labels.to}</th>
                 <td />
               </tr>
             </thead>
@@ -114,7 +115,7 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
                         void command('readingsArchive', { importId: taken.id, version: taken.version })
                       }
                     >
-                      put away
+                      {labels.putAway}
                     </Button>
                   </td>
                 </tr>

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { WaterDetails } from './WaterDetails.tsx'
+import { labels } from '../../words/waters.ts'
 
 type WaterLine = WatersView['waters'][number]
 type Flag = 'dryOnly' | 'upstreamOnly' | 'barbless' | 'noLead' | 'noAddedWeight' | 'noIndicator'
@@ -37,7 +38,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
     <div style={{ padding: '6px 0' }}>
       <Row>
         <span>
-          Your note: {spoken(line.water)}. <Quiet>The posted rule decides.</Quiet>
+          Your note: {spoken(line.water)}. <Quiet>{labels.thePostedRuleDecides}</Quiet>
         </span>
         <Button look="quiet" onPress={() => setOpen(!open)} aria-expanded={open}>
           {open ? 'Close' : 'Change'}
@@ -58,7 +59,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
             ))}
           </Row>
           <NoteField
-            label="In your words"
+            label={labels.inYourWords}
             value={text}
             onChange={setText}
             onBlur={() => (text !== line.water.rulesNote ? save({ rulesNote: text }) : undefined)}

@@ -10,6 +10,7 @@ import { NoteField, Select } from '../../ui/fields.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { ReadText } from '../../workers/readText.ts'
+import { labels } from '../../words/waters.ts'
 
 const LARGEST_BYTES = 20_000_000
 
@@ -111,22 +112,17 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
     useTable(onTake)
   const picker = useRef<HTMLInputElement>(null)
   return (
-    <div role="group" aria-label="A table of readings" style={{ paddingTop: 8 }}>
+    <div role="group" aria-label={labels.aTableOfReadings} style={{ paddingTop: 8 }}>
       {fileName ? (
         <p>
           {fileName} <Quiet>{text.length.toLocaleString('en')} characters</Quiet>
         </p>
       ) : (
-        <NoteField
-          label="Paste a table: a date or a date and a time, and a temperature, a line each"
-          value={text}
-          onChange={type}
-          width="520px"
-        />
+        <NoteField label={labels.pasteATableA} value={text} onChange={type} width="520px" />
       )}
       <Row $align="end">
         <Select
-          label="Temperatures are in"
+          label={labels.temperaturesAreIn}
           value={unit}
           choices={[
             { id: '°C', name: '°C' },
@@ -136,7 +132,7 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
           width="130px"
         />
         <Select
-          label="3/4/2026 is"
+          label={labels.n342026Is}
           value={dateOrder}
           choices={[
             { id: 'dayFirst', name: 'the third of April' },
@@ -146,14 +142,14 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
           width="180px"
         />
         <Button onPress={() => void look()} isDisabled={text.trim() === '' || busy}>
-          See what it says
+          {labels.seeWhatItSays}
         </Button>
-        <Button onPress={() => picker.current?.click()}>Take a file</Button>
+        <Button onPress={() => picker.current?.click()}>{labels.takeAFile}</Button>
         <input
           ref={picker}
           type="file"
           accept=".csv,.txt,.tsv,text/csv,text/plain"
-          aria-label="A file of readings"
+          aria-label={labels.aFileOfReadings}
           hidden
           onChange={(event) => {
             void pick(event.target.files?.[0])
@@ -161,7 +157,7 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
           }}
         />
       </Row>
-      {busy ? <p aria-busy="true">Reading …</p> : null}
+      {busy ? <p aria-busy="true">{labels.reading}</p> : null}
       {fault ? <Fault>{fault}</Fault> : null}
       {read ? <Preview read={read} onTake={() => void takeIn()} isBusy={busy} /> : null}
     </div>
@@ -180,7 +176,7 @@ function Preview({
 }) {
   const { temperature } = useWording()
   const { result, ambiguous, dateOrder } = read
-  if (result.kind === 'empty') return <Fault>There is nothing in it.</Fault>
+  if (result.kind === 'empty') return <Fault>{labels.thereIsNothingIn}</Fault>
   if (result.kind === 'faulty') {
     const { faults, faultCount, good } = result
     return (
@@ -213,7 +209,7 @@ function Preview({
           : ''}
       </p>
       <Button look="main" onPress={onTake} isDisabled={isBusy}>
-        Take them in
+        {labels.takeThemIn}
       </Button>
     </div>
   )

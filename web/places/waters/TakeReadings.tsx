@@ -8,6 +8,7 @@ import { gauge } from './gauge.ts'
 import { OneReading } from './OneReading.tsx'
 import { TableOfReadings } from './TableOfReadings.tsx'
 import type { Source } from './TableOfReadings.tsx'
+import { labels } from '../../words/waters.ts'
 
 const UNDER_THE_SURFACE_MM = 300
 
@@ -50,9 +51,9 @@ export function TakeReadings({ reachId, isDemo, today, warmth }: TakeReadingsPro
       {isDemo ? (
         <Row style={{ paddingTop: 10 }}>
           <Button onPress={() => void take('simulated', JSON.stringify(gauge(warmth, today)))}>
-            Take two days from the simulated gauge
+            {labels.takeTwoDaysFrom}
           </Button>
-          <Quiet>Made up: no gauge is connected.</Quiet>
+          <Quiet>{labels.madeUpNoGauge}</Quiet>
         </Row>
       ) : null}
       {refused ? <Fault>{refused}</Fault> : null}

@@ -15,6 +15,7 @@ import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachSeasonView } from '../../../contract/index.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
+import { labels } from '../../words/waters.ts'
 
 const AHEAD_DAYS = 60
 /** So many years before this one are drawn, and every other day: more is grey wool, and slow. */
@@ -78,7 +79,7 @@ export default memo(function WarmthChart({ season, today, units }: WarmthChartPr
   const said = (tempC: number) => fromCore(tempC, units.temperature).toFixed(1)
   return (
     <>
-      <figure aria-label="Water temperature through the year">
+      <figure aria-label={labels.waterTemperatureThroughThe}>
         <ResponsiveContainer width="100%" height={280}>
           <ComposedChart
             data={[...rows]}
@@ -159,10 +160,10 @@ export default memo(function WarmthChart({ season, today, units }: WarmthChartPr
           </Quiet>
         </figcaption>
       </figure>
-      <Dense aria-label="Water in the weeks to come" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.waterInTheWeeks} style={{ width: 'auto' }}>
         <tbody>
           <tr>
-            <th scope="row">on</th>
+            <th scope="row">{labels.on2}</th>
             {ahead.map(({ day }) => (
               <td key={day} className="number">
                 {dateOf(day).slice(5)}

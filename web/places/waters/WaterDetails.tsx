@@ -6,6 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { InPlace } from './InPlace.tsx'
+import { labels } from '../../words/waters.ts'
 
 type WaterLine = WatersView['waters'][number]
 type Water = WaterLine['water']
@@ -85,7 +86,7 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
           onSave={(clarityMm) => save({ clarityMm })}
         />
         <Blank
-          label="Snags, 0 none to 4"
+          label={labels.snags0NoneTo}
           kept={String(water.snagginess)}
           wanted={/^[0-3]([.,]\d)?$|^4$/}
           fault="From 0 to 4."

@@ -15,6 +15,7 @@ import { NewWater } from './NewWater.tsx'
 import { ReachRow } from './ReachRow.tsx'
 import { RulesNote } from './RulesNote.tsx'
 import { useSection } from './useSection.ts'
+import { labels } from '../../words/waters.ts'
 
 const ReachSheet = lazy(() => import('./ReachSheet.tsx'))
 
@@ -48,11 +49,11 @@ function WaterSection({
         <thead>
           <tr>
             <th>{reaches[0]?.reach.kind === 'reach' ? 'reach, low to high' : 'part'}</th>
-            <th className="number">above sea</th>
-            <th>usual depth</th>
+            <th className="number">{labels.aboveSea}</th>
+            <th>{labels.usualDepth}</th>
             <th>{reaches[0]?.reach.kind === 'reach' ? 'surface speed' : 'thermocline'}</th>
             <th>water through the year, {units.temperature}</th>
-            <th>moment</th>
+            <th>{labels.moment}</th>
           </tr>
         </thead>
         <tbody>
@@ -87,13 +88,13 @@ export default function Waters() {
   }, [data, moment, dispatch])
   usePlaceKeys(keys)
   useSection(data)
-  if (!data) return <p aria-busy="true">Walking the banks …</p>
+  if (!data) return <p aria-busy="true">{labels.walkingTheBanks}</p>
   const open = data.waters
     .flatMap(({ water, reaches }) => reaches.map((line) => ({ water, line })))
     .find(({ line }) => line.id === params.get('reach'))
   if (open) {
     return (
-      <Suspense fallback={<p aria-busy="true">Reading the thermometer …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.readingTheThermometer}</p>}>
         <ReachSheet key={open.line.id} line={open.line} water={open.water} onClose={() => setParams({})} />
       </Suspense>
     )
@@ -103,23 +104,21 @@ export default function Waters() {
   return (
     <>
       <Heading>
-        <h1>Waters</h1>
+        <h1>{labels.waters}</h1>
         <Button look="main" onPress={() => setAdding(true)}>
-          New water
+          {labels.newWater}
         </Button>
       </Heading>
       {adding ? <NewWater onDone={() => setAdding(false)} /> : null}
       {wanted && waters.length < data.waters.length ? (
         <Button look="quiet" onPress={() => setParams({})}>
-          All waters
+          {labels.allWaters}
         </Button>
       ) : null}
       {waters.map((line) => (
         <WaterSection key={line.id} line={line} chosenReach={moment?.reachId ?? null} />
       ))}
-      {data.waters.length === 0 && !adding ? (
-        <p>No water yet. Add the one you fish next: name, kind and depth are enough.</p>
-      ) : null}
+      {data.waters.length === 0 && !adding ? <p>{labels.noWaterYetAdd}</p> : null}
     </>
   )
 }

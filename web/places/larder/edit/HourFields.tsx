@@ -3,6 +3,7 @@ import { Checkbox, Select } from '../../../ui/fields.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'
+import { labels } from '../../../words/larder.ts'
 
 type Hours = StageDraft['hours'][number]
 
@@ -21,27 +22,27 @@ export function HourFields({ draft, onChange }: { readonly draft: StageDraft; re
     onChange({ hours: draft.hours.map((old, i) => (i === at ? { ...old, ...change } : old)) })
   return (
     <>
-      {draft.hours.length === 0 ? <p>About at all hours.</p> : null}
+      {draft.hours.length === 0 ? <p>{labels.aboutAtAllHours}</p> : null}
       {draft.hours.map((hours, i) => (
         <Row key={i} $align="end" role="group" aria-label={`Hours ${i + 1}`}>
-          <Select label="around" value={hours.anchor} choices={ANCHORS} onChange={(id) => set(i, { anchor: id as Hours['anchor'] })} width="150px" />
-          <NumberField label="from, hours" value={Math.round(hours.fromMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { fromMin: Math.round((value ?? 0) * 60) })} width="100px" />
-          <NumberField label="to, hours" value={Math.round(hours.toMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { toMin: Math.round((value ?? 0) * 60) })} width="100px" />
-          <NumberField label="of 10" value={Math.round(hours.weight * 100) / 10} min={0} max={10} onChange={(value) => set(i, { weight: (value ?? 0) / 10 })} width="80px" />
-          <Select label="weather" value={hours.weather} choices={WEATHERS.map((id) => ({ id, name: id }))} onChange={(id) => set(i, { weather: id as Hours['weather'] })} width="110px" />
+          <Select label={labels.around} value={hours.anchor} choices={ANCHORS} onChange={(id) => set(i, { anchor: id as Hours['anchor'] })} width="150px" />
+          <NumberField label={labels.fromHours} value={Math.round(hours.fromMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { fromMin: Math.round((value ?? 0) * 60) })} width="100px" />
+          <NumberField label={labels.toHours} value={Math.round(hours.toMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { toMin: Math.round((value ?? 0) * 60) })} width="100px" />
+          <NumberField label={labels.of10} value={Math.round(hours.weight * 100) / 10} min={0} max={10} onChange={(value) => set(i, { weight: (value ?? 0) / 10 })} width="80px" />
+          <Select label={labels.weather2} value={hours.weather} choices={WEATHERS.map((id) => ({ id, name: id }))} onChange={(id) => set(i, { weather: id as Hours['weather'] })} width="110px" />
           {SEASONS.map((season) => (
             <Checkbox key={season} isSelected={hours.seasons.includes(season)} onChange={(on) => set(i, { seasons: SEASONS.filter((other) => (other === season ? on : hours.seasons.includes(other))) })}>
               {season}
             </Checkbox>
           ))}
           <Button look="quiet" onPress={() => onChange({ hours: draft.hours.filter((_, other) => other !== i) })} aria-label={`Leave out hours ${i + 1}`}>
-            leave out
+            {labels.leaveOut}
           </Button>
         </Row>
       ))}
       <Row>
-        <Button onPress={() => onChange({ hours: [...draft.hours, USUAL] })}>Other hours</Button>
-        <Quiet>Before the sun’s hour with a minus: from −2 to 3 around noon is two hours before to three after.</Quiet>
+        <Button onPress={() => onChange({ hours: [...draft.hours, USUAL] })}>{labels.otherHours}</Button>
+        <Quiet>{labels.beforeTheSunsHour}</Quiet>
       </Row>
     </>
   )

@@ -11,6 +11,7 @@ import { Checkbox, Select, TextField } from '../../../ui/fields.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'
+import { labels } from '../../../words/larder.ts'
 
 interface LookFieldsProps {
   readonly draft: StageDraft
@@ -73,7 +74,7 @@ export function HomeFields({ draft, onChange }: LookFieldsProps) {
         {band('In rivers', 'depthBandRiver')}
         {band('In stillwaters', 'depthBandStillwater')}
         <NumberField
-          label="Weight for trout, of 10"
+          label={labels.weightForTroutOf}
           value={Math.round(draft.importance * 100) / 10}
           min={0}
           max={10}
@@ -81,7 +82,7 @@ export function HomeFields({ draft, onChange }: LookFieldsProps) {
           width="150px"
         />
       </Row>
-      <Row $align="start" role="group" aria-label="How common, of 10">
+      <Row $align="start" role="group" aria-label={labels.howCommonOf10}>
         {WATER_KINDS.map((kind) => (
           <NumberField
             key={kind}
@@ -105,7 +106,7 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
   return (
     <>
       <Select
-        label="Outline"
+        label={labels.outline}
         value={draft.silhouette}
         choices={SILHOUETTES.map(({ key, name }) => ({ id: key, name }))}
         onChange={(silhouette) => onChange({ silhouette })}
@@ -113,7 +114,7 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
       />
       {draft.colours.map((colour, i) => (
         <Row key={i} $align="end">
-          <TextField label="Colour" value={colour.name} onChange={(name) => setColour(i, { name })} width="150px" />
+          <TextField label={labels.colour} value={colour.name} onChange={(name) => setColour(i, { name })} width="150px" />
           {(['hexDry', 'hexWet'] as const).map((key) => (
             <TextField
               key={key}
@@ -130,7 +131,7 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
             style={{ width: 40, height: 32, background: HEX.test(colour.hexWet) ? colour.hexWet : 'none', border: '1px solid var(--quiet)' }}
           />
           <NumberField
-            label="of 10"
+            label={labels.of10}
             value={Math.round(colour.share * 100) / 10}
             min={0}
             max={10}
@@ -143,7 +144,7 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
               onPress={() => onChange({ colours: draft.colours.filter((_, other) => other !== i) })}
               aria-label={`Leave out ${colour.name}`}
             >
-              leave out
+              {labels.leaveOut}
             </Button>
           ) : null}
         </Row>
@@ -155,10 +156,10 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
           })
         }
       >
-        Another colour
+        {labels.anotherColour}
       </Button>
-      <Ticks label="How it moves" rows={MOVEMENTS} ticked={draft.movements} onChange={(movements) => onChange({ movements })} />
-      <Ticks label="What trout go by" rows={TRIGGER_LOOKS} ticked={draft.triggers} onChange={(triggers) => onChange({ triggers })} />
+      <Ticks label={labels.howItMoves} rows={MOVEMENTS} ticked={draft.movements} onChange={(movements) => onChange({ movements })} />
+      <Ticks label={labels.whatTroutGoBy} rows={TRIGGER_LOOKS} ticked={draft.triggers} onChange={(triggers) => onChange({ triggers })} />
     </>
   )
 } // prettier-ignore

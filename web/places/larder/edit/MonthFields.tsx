@@ -4,6 +4,7 @@ import { Dense, Quiet } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'
+import { labels } from '../../../words/larder.ts'
 
 const NONE = { lengthMmLow: null, lengthMmHigh: null, likelihood: null } as const
 const USUAL = { lengthMmLow: 5, lengthMmHigh: 8, likelihood: 0.3 } as const
@@ -19,11 +20,11 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
   }
   return (
     <>
-      <Dense aria-label="Months" style={{ width: 'auto' }}>
+      <Dense aria-label={labels.months} style={{ width: 'auto' }}>
         <thead>
           <tr>
-            <th>month</th>
-            <th>likely, of 10</th>
+            <th>{labels.month}</th>
+            <th>{labels.likelyOf10}</th>
             <th>shortest, {units.smallLength}</th>
             <th>longest, {units.smallLength}</th>
           </tr>
@@ -49,7 +50,7 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
           })}
         </tbody>
       </Dense>
-      <Quiet>Months as in the north; on a water of the south they are read half a year on.</Quiet>
+      <Quiet>{labels.monthsAsInThe}</Quiet>
     </>
   )
 } // prettier-ignore

@@ -12,6 +12,7 @@ import { HourFields } from './HourFields.tsx'
 import { HomeFields, LookFields } from './LookFields.tsx'
 import { MonthFields } from './MonthFields.tsx'
 import { TriggerFields } from './TriggerFields.tsx'
+import { labels } from '../../../words/larder.ts'
 
 interface StageEditProps {
   /** the stage that is edited, or one to begin a new one from */
@@ -31,9 +32,9 @@ const placeOf = (path: string) => path.replace(/^(stage|food)\./, '').replaceAll
 function Unsaved({ blocker }: { readonly blocker: Blocker }) {
   return blocker.state === 'blocked' ? (
     <Row role="alert">
-      <Fault>This is not saved.</Fault>
-      <Button onPress={() => blocker.reset()}>Stay</Button>
-      <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
+      <Fault>{labels.thisIsNotSaved}</Fault>
+      <Button onPress={() => blocker.reset()}>{labels.stay}</Button>
+      <Button onPress={() => blocker.proceed()}>{labels.leaveWithoutSaving}</Button>
     </Row>
   ) : null
 }
@@ -56,11 +57,11 @@ function RefusedStage({ problem }: { readonly problem: Problem }) {
 /** What the stage waits for: one trigger, or one for each brood of the year. */
 function Starts({ draft, onChange }: { readonly draft: StageDraft; readonly onChange: ChangeStage }) {
   return (
-    <Section aria-label="What starts it">
-      <h2>What starts it</h2>
+    <Section aria-label={labels.whatStartsIt}>
+      <h2>{labels.whatStartsIt}</h2>
       {draft.broods.length === 0 ? (
         <TriggerFields
-          label="It waits for"
+          label={labels.itWaitsFor}
           trigger={draft.trigger}
           onChange={(trigger) => onChange({ trigger })}
         />
@@ -140,62 +141,62 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
         <h1>{isNew ? 'New food' : `Change ${line.foodName}, ${line.stageName}`}</h1>
         <Row>
           <Button look="main" onPress={() => void save()} isDisabled={!dirty}>
-            Save
+            {labels.save}
           </Button>
-          <Button onPress={leave}>Leave it</Button>
+          <Button onPress={leave}>{labels.leaveIt}</Button>
         </Row>
       </Heading>
       <Unsaved blocker={blocker} />
       {refused ? <RefusedStage problem={refused} /> : null}
       <Row $align="start">
         <TextField
-          label="Food"
+          label={labels.food}
           value={food.name}
           onChange={(name) => changeFood({ name })}
           width="220px"
           autoFocus
         />
         <TextField
-          label="Stage"
+          label={labels.stage}
           value={draft.stageName}
           onChange={(stageName) => change({ stageName })}
           width="170px"
         />
         <Select
-          label="Group"
+          label={labels.group}
           value={food.groupKey}
           choices={groups.map((id) => ({ id, name: id }))}
           onChange={(groupKey) => changeFood({ groupKey })}
           width="170px"
         />
       </Row>
-      <Section aria-label="Where it lives">
-        <h2>Where it lives, how common it is there, of 10</h2>
+      <Section aria-label={labels.whereItLives}>
+        <h2>{labels.whereItLivesHow}</h2>
         <HomeFields draft={draft} onChange={change} />
       </Section>
       <Starts draft={draft} onChange={change} />
-      <Section aria-label="Months">
-        <h2>Months</h2>
+      <Section aria-label={labels.months}>
+        <h2>{labels.months}</h2>
         <MonthFields draft={draft} onChange={change} />
       </Section>
-      <Section aria-label="Hours">
-        <h2>Hours</h2>
+      <Section aria-label={labels.hours}>
+        <h2>{labels.hours}</h2>
         <HourFields draft={draft} onChange={change} />
       </Section>
-      <Section aria-label="Looks">
-        <h2>Looks and movement</h2>
+      <Section aria-label={labels.looks}>
+        <h2>{labels.looksAndMovement}</h2>
         <LookFields draft={draft} onChange={change} />
       </Section>
-      <Section aria-label="Notes">
-        <h2>Notes</h2>
+      <Section aria-label={labels.notes}>
+        <h2>{labels.notes}</h2>
         <NoteField
-          label="For the tier"
+          label={labels.forTheTier}
           value={draft.noteForTier}
           onChange={(noteForTier) => change({ noteForTier })}
           width="560px"
         />
         <NoteField
-          label="How it is fished"
+          label={labels.howItIsFished}
           value={draft.howFished}
           onChange={(howFished) => change({ howFished })}
           width="560px"
@@ -204,9 +205,9 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
       {isNew ? null : (
         <Row>
           {line.isShipped && line.isEdited ? (
-            <Button onPress={() => void act('foodStageRestore')}>Go back to what shipped</Button>
+            <Button onPress={() => void act('foodStageRestore')}>{labels.goBackToWhat}</Button>
           ) : null}
-          <Button onPress={() => void act('foodStageArchive')}>Put it away</Button>
+          <Button onPress={() => void act('foodStageArchive')}>{labels.putItAway}</Button>
         </Row>
       )}
     </>

@@ -4,6 +4,7 @@ import { useWording } from '../../../words/useWording.ts'
 import { Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
+import { labels } from '../../../words/larder.ts'
 
 const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] = [
   { id: 'waterTemp', name: 'the water at a warmth' },
@@ -88,7 +89,7 @@ export function TriggerFields({
       />
       {'direction' in trigger ? (
         <Select
-          label="when"
+          label={labels.when}
           value={trigger.direction}
           choices={[
             { id: 'rising', name: 'rising' },
@@ -100,7 +101,7 @@ export function TriggerFields({
       ) : null}
       {'regime' in trigger ? (
         <Select
-          label="which"
+          label={labels.which}
           value={trigger.regime}
           choices={[
             { id: 'glare', name: 'glare' },

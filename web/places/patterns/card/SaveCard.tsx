@@ -6,6 +6,7 @@ import { Row, Section } from '../../../ui/layout.tsx'
 import type { Draft, DraftVariant } from '../../../recipe/draft.ts'
 import type { WorkedOut } from '../useFlyReport.ts'
 import type { CardSize } from './cardPdf.ts'
+import { labels } from '../../../words/patterns.ts'
 
 interface SaveCardProps {
   readonly draft: Draft
@@ -44,14 +45,16 @@ export function SaveCard({ draft, variant, worked, serves }: SaveCardProps) {
   const saveText = (text: string, kind: string, type: string) =>
     saveFile(`${fileName}.${kind}`, new Blob([text], { type: `${type};charset=utf-8` }))
   return (
-    <Section aria-label="Card">
-      <h2>Card</h2>
+    <Section aria-label={labels.card}>
+      <h2>{labels.card}</h2>
       <Row>
-        <Button onPress={() => void savePdf('a6')}>Card, A6</Button>
-        <Button onPress={() => void savePdf('letterQuarter')}>Card, quarter letter</Button>
-        <Button onPress={() => saveText(wording.cardMarkdown(card()), 'md', 'text/markdown')}>Markdown</Button>
+        <Button onPress={() => void savePdf('a6')}>{labels.cardA6}</Button>
+        <Button onPress={() => void savePdf('letterQuarter')}>{labels.cardQuarterLetter}</Button>
+        <Button onPress={() => saveText(wording.cardMarkdown(card()), 'md', 'text/markdown')}>
+          {labels.markdown}
+        </Button>
         <Button onPress={() => saveText(JSON.stringify(card(), null, 2), 'json', 'application/json')}>
-          JSON
+          {labels.jSON}
         </Button>
       </Row>
     </Section>

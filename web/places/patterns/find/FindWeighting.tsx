@@ -14,6 +14,7 @@ import { useOffers } from './useOffers.ts'
 import type { OfferChoice } from './useOffers.ts'
 import { useWanted } from './useWanted.tsx'
 import { withFound } from './withFound.ts'
+import { labels } from '../../../words/patterns.ts'
 
 const ANY = 'any'
 const SPLASH_CHOICES = [
@@ -98,21 +99,27 @@ export default function FindWeighting({
   )
   return (
     <Form
-      label="Find a weighting"
+      label={labels.findAWeighting}
       onSubmit={() => {
         search()
       }}
     >
       <Row $align="start">
         {wantedFields}
-        <Select label="and it may" value={splash} choices={SPLASH_CHOICES} onChange={setSplash} width="170px" />
+        <Select
+          label={labels.andItMay}
+          value={splash}
+          choices={SPLASH_CHOICES}
+          onChange={setSplash}
+          width="170px"
+        />
       </Row>
       {choiceFields}
       <Row>
         <Button type="submit" look="main" isDisabled={!ready || finding.busy}>
-          Find weightings
+          {labels.findWeightings}
         </Button>
-        {finding.busy ? <Button onPress={halt}>Stop</Button> : null}
+        {finding.busy ? <Button onPress={halt}>{labels.stop}</Button> : null}
         <Quiet>
           The line is {LINE.diameterMm} mm on a leader of {depth(LINE.lengthMm)}, trailing as it sinks.
         </Quiet>

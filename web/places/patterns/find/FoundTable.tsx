@@ -6,6 +6,7 @@ import { useMoney } from '../../../words/useMoney.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Dense, Quiet } from '../../../ui/layout.tsx'
 import type { Finding } from './useFinder.ts'
+import { labels } from '../../../words/patterns.ts'
 
 const TradeChart = lazy(() => import('./TradeChart.tsx'))
 
@@ -44,22 +45,22 @@ export function FoundTable({ finding, onMake }: FoundTableProps) {
           ? 'The best so far.'
           : `The best of ${looked.toLocaleString('en')} ways: nothing beats any of these on everything.`}
       </p>
-      <Suspense fallback={<p aria-busy="true">Drawing the trade-off …</p>}>
+      <Suspense fallback={<p aria-busy="true">{labels.drawingTheTradeOff}</p>}>
         <TradeChart few={few} wanted={wanted} />
       </Suspense>
-      <Dense aria-label="Weightings found">
+      <Dense aria-label={labels.weightingsFound}>
         <thead>
           <tr>
-            <th className="number">no.</th>
-            <th>hook</th>
-            <th>bead</th>
-            <th>wire</th>
+            <th className="number">{labels.no}</th>
+            <th>{labels.hook}</th>
+            <th>{labels.bead}</th>
+            <th>{labels.wire}</th>
             <GivesHead wanted={wanted} />
-            <th className="number">weighs</th>
-            <th className="number">bulk</th>
-            <th className="number">costs</th>
-            <th>stores</th>
-            <th>why</th>
+            <th className="number">{labels.weighs}</th>
+            <th className="number">{labels.bulk}</th>
+            <th className="number">{labels.costs}</th>
+            <th>{labels.stores}</th>
+            <th>{labels.why}</th>
             <td />
           </tr>
         </thead>
@@ -78,16 +79,16 @@ function GivesHead({ wanted }: { readonly wanted: Wanted }) {
   if (wanted.kind === 'posture') {
     return (
       <>
-        <th className="number">in reserve</th>
-        <th className="number">carries</th>
+        <th className="number">{labels.inReserve}</th>
+        <th className="number">{labels.carries}</th>
       </>
     )
   }
   return (
     <>
-      <th className="number">down in</th>
-      {wanted.kind === 'lead' ? <th className="number">cast above by</th> : null}
-      {wanted.kind === 'level' ? <th className="number">pin</th> : null}
+      <th className="number">{labels.downIn}</th>
+      {wanted.kind === 'lead' ? <th className="number">{labels.castAboveBy}</th> : null}
+      {wanted.kind === 'level' ? <th className="number">{labels.pin}</th> : null}
     </>
   )
 }
@@ -136,7 +137,7 @@ function FoundRow({ n, finalist, wanted, onMake }: FoundRowProps) {
       <td className="number">{n}</td>
       <td>
         #{hook.sizeKey}
-        {hook.family.hook && hook.family.hook.xHeavy > 0 ? <Quiet> heavy</Quiet> : null}
+        {hook.family.hook && hook.family.hook.xHeavy > 0 ? <Quiet>{labels.heavy}</Quiet> : null}
       </td>
       <td>{bead ? `${metal} ${wording.beadSize(Number(bead.sizeKey))}` : 'none'}</td>
       <td>{wire && turns > 0 ? `${turns} turns ${wire.family.name.toLowerCase()} ${wire.sizeKey}` : 'none'}</td>
@@ -151,7 +152,7 @@ function FoundRow({ n, finalist, wanted, onMake }: FoundRowProps) {
       </td>
       <td>
         <Button onPress={() => onMake(finalist)} aria-label={`Make a variant of no. ${n}`}>
-          Make a variant
+          {labels.makeAVariant}
         </Button>
       </td>
     </tr>

@@ -1,5 +1,6 @@
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts'
 import type { Finalist, Wanted } from '../../../../core/index.ts'
+import { labels } from '../../../words/patterns.ts'
 
 /** The trade-off at one look: seconds, or for what floats the reserve, against splash; in the stores filled, others open. */
 export default function TradeChart({
@@ -75,7 +76,7 @@ export default function TradeChart({
           <Scatter data={points(false)} shape={mark(false)} isAnimationActive={false} />
         </ScatterChart>
       </ResponsiveContainer>
-      <figcaption>Filled: all of it is in the stores.</figcaption>
+      <figcaption>{labels.filledAllOfIt}</figcaption>
     </figure>
   )
 }

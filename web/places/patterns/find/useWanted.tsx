@@ -4,6 +4,7 @@ import type { ParsedQuantity, Posture, Wanted } from '../../../../core/index.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Select, TextField } from '../../../ui/fields.tsx'
+import { labels } from '../../../words/patterns.ts'
 
 /** Height of the stones of a usual bed, mm. */
 const STONES_MM = 60
@@ -56,7 +57,7 @@ export function useWanted() {
   const fields = (
     <>
       <Select
-        label="It is to"
+        label={labels.itIsTo}
         value={asked}
         choices={kinds}
         onChange={(id) => setAsked(id as Asked)}
@@ -64,7 +65,7 @@ export function useWanted() {
       />
       {asked === 'posture' ? (
         <Select
-          label="and float"
+          label={labels.andFloat}
           value={posture}
           choices={POSTURES.map((id) => ({ id, name: wording.postureWord[id] }))}
           onChange={(id) => setPosture(id as Posture)}
@@ -81,7 +82,7 @@ export function useWanted() {
       )}
       {asked === 'depthByTime' ? (
         <TextField
-          label="within, s"
+          label={labels.withinS}
           value={texts.seconds}
           onChange={type('seconds')}
           width="90px"
