@@ -1,28 +1,282 @@
-export * from './bench/index.ts'
-export * from './calibrate/index.ts'
-export * from './colour/index.ts'
-export * from './drawing/index.ts'
-export * from './dressing/index.ts'
-export * from './drift/index.ts'
-export * from './entry/index.ts'
-export * from './evaluate/index.ts'
-export * from './find/index.ts'
-export * from './float/index.ts'
-export * from './hook/index.ts'
-export * from './intake/index.ts'
-export * from './layout/index.ts'
-export * from './lookalike/index.ts'
-export * from './match/index.ts'
-export * from './material/index.ts'
-export * from './number/index.ts'
-export * from './plan/index.ts'
-export * from './propose/index.ts'
-export * from './quantity/index.ts'
-export * from './season/index.ts'
-export * from './sink/index.ts'
-export * from './stock/index.ts'
-export * from './uncertainty/index.ts'
-export * from './water/index.ts'
+// What the rest of the program uses of core; within core each module has its own door.
+export {
+  billOfMaterials,
+  componentsByKey,
+  costOf,
+  minutesTaken,
+  nightsToDry,
+  paceOf,
+  stepFigures,
+  stepsOf,
+} from './bench/index.ts'
+export type { Pace, ViseEvent } from './bench/index.ts'
+export {
+  calibrationFor,
+  contradictions,
+  foretold,
+  likelyMetal,
+  massesFor,
+  NOTHING_MEASURED,
+  readDrop,
+  reckonedPiece,
+  TIMINGS,
+} from './calibrate/index.ts'
+export type {
+  Calibrated,
+  DropOutcome,
+  DropReading,
+  DropTest,
+  Foretold,
+  GoodsWeighing,
+  Measured,
+  Timing,
+} from './calibrate/index.ts'
+export { drawFly } from './drawing/index.ts'
+export type { FlyDrawing } from './drawing/index.ts'
+export {
+  AMOUNTS,
+  applySwaps,
+  COMPONENT_KINDS,
+  FIELD_LIMITS,
+  instead,
+  is,
+  KINDS,
+  recipeOf,
+  resolveDressing,
+  tiedInStrands,
+  TRIGGER_KEYS,
+  turnsThatFit,
+  withUsual,
+  withUsualAmounts,
+} from './dressing/index.ts'
+export type {
+  Amounts,
+  Component,
+  ComponentKind,
+  Dressing,
+  Field,
+  Fly,
+  Incomplete,
+  Limits,
+  Place,
+  Proportion,
+  Step,
+  Swap,
+  WetState,
+} from './dressing/index.ts'
+export { driftedMm, intercept, leadTo, speedAtHeight } from './drift/index.ts'
+export type { Current } from './drift/index.ts'
+export { BARE_FORMS, readTypedLine } from './entry/index.ts'
+export type { BareForm, TypedLine } from './entry/index.ts'
+export {
+  behaviourOf,
+  evaluateFly,
+  LIST_CONDITIONS,
+  PRIOR_DRAG_SD_LOG,
+  sampleFall,
+  speedAtAttitude,
+  SPLASHES,
+  splashLimitMicroJ,
+  UNCALIBRATED,
+  USUAL_LEADER_MM,
+  USUAL_TIPPET,
+} from './evaluate/index.ts'
+export type {
+  Calibration,
+  Conditions,
+  DoubtShare,
+  FlyReport,
+  Progress,
+  SampledFall,
+  SampleInput,
+  SplashWord,
+} from './evaluate/index.ts'
+export {
+  combinationsOf,
+  finalists,
+  findWeightings,
+  paretoFront,
+  rungsOf,
+  swapsFor,
+  weightable,
+} from './find/index.ts'
+export type { Finalist, FindInput, FindProgress, Found, Offers, Rung, Wanted } from './find/index.ts'
+export { POSTURES, trimmable, trimSteps } from './float/index.ts'
+export type { Cut, Posture, Trimmed } from './float/index.ts'
+export { beadInProportionMm, byCalliper, hookOf, hookStyle, MEASURED_OF_HOOK } from './hook/index.ts'
+export {
+  BOX_COLUMNS,
+  fliesNamed,
+  readBoxTable,
+  readFlyLine,
+  readStoresTable,
+  STORES_COLUMNS,
+  TABLE_UNIT,
+} from './intake/index.ts'
+export type { FlyLine, FlyLineFault, NamedFly, RowFault } from './intake/index.ts'
+export { arrange, LAYOUTS } from './layout/index.ts'
+export type { ArrangedFly, Layout, ProposedPlace } from './layout/index.ts'
+export { bearsMarks, checkMark, CODED_METALS, lookAlikes, looksOf } from './lookalike/index.ts'
+export type { CodedMetal, MarkFault, WeightCode } from './lookalike/index.ts'
+export {
+  appearanceOf,
+  bottomAspect,
+  fishingDepthMm,
+  matchFly,
+  MOVEMENTS,
+  SCHOOLS,
+  SILHOUETTES,
+  TRIGGER_LOOKS,
+  USE_STEP_DAYS,
+  yearOfUse,
+} from './match/index.ts'
+export type {
+  Appearance,
+  Behaviour,
+  FlyMatch,
+  MatchAspect,
+  School,
+  StageOfUse,
+  UseInput,
+  Verdict,
+  YearOfUse,
+} from './match/index.ts'
+export {
+  kindDefaults,
+  likeFamily,
+  MATERIAL_KINDS,
+  PROPERTY_NAMES,
+  sizeNumber,
+  strandDiameterMm,
+  valueOf,
+} from './material/index.ts'
+export type { Material, MaterialFamily, MaterialKind, Physics, Property, StockUnit } from './material/index.ts'
+export { clamp, mean, Z_80 } from './number/index.ts'
+export {
+  anchorsOf,
+  batchesOf,
+  buyingList,
+  columnsOf,
+  countsOf,
+  COVER_PARTS,
+  coverageOf,
+  drawerUses,
+  faultsOf,
+  greedyPlan,
+  inOrder,
+  learnedLossRate,
+  lossQuantile,
+  overEvenings,
+  periodsOf,
+  planValue,
+  priorLossRate,
+  problemOf,
+  programOf,
+  readyDays,
+  seasonFoods,
+  suppliesOf,
+  takesAnHour,
+  TECHNIQUES,
+  withoutIdleNewcomers,
+} from './plan/index.ts'
+export type {
+  BuyLine,
+  Counts,
+  CoverageInput,
+  CoverCell,
+  CoverPart,
+  CoverRow,
+  CoverRules,
+  EveningShare,
+  PlanInputs,
+  PlannedBatch,
+  PlannedNeed,
+  PlanProblem,
+  Program,
+  ServingVariant,
+  Technique,
+  TieableVariant,
+} from './plan/index.ts'
+export { proposeVariants } from './propose/index.ts'
+export type { ProposedVariant, ProposeInput } from './propose/index.ts'
+export { asWritten, fromCore, parseDecimal, parseQuantity, SAME_BEAD_MM, toCore } from './quantity/index.ts'
+export type { DisplayUnits, ParsedQuantity, Quantity, Unit } from './quantity/index.ts'
+export {
+  AS_USUAL,
+  bandIn,
+  bandRange,
+  borrowSeasonal,
+  curveC,
+  curveRow,
+  datedBroods,
+  dateOf,
+  DEPTH_BANDS,
+  emergenceWindows,
+  epochDayOf,
+  firstDayOf,
+  fitSeasonal,
+  forecastC,
+  HALF_YEAR_DAYS,
+  isDated,
+  isStillwater,
+  lastDayOf,
+  layersOf,
+  learnedBroods,
+  learnShift,
+  MONTH_STARTS,
+  newYearOf,
+  onsetDay,
+  peakDayOf,
+  provenDateOrder,
+  readTable,
+  simulateYear,
+  stageLikelihood,
+  tempAtDepthC,
+  towardsStart,
+  trendCPerDay,
+  usualModel,
+  WATER_KINDS,
+  worthOf,
+  YEAR_STEP_DAYS,
+  yearAsItWas,
+  yearBetween,
+  yearOf,
+  yearOfStages,
+} from './season/index.ts'
+export type {
+  DatedBrood,
+  DatedTrigger,
+  DateOrder,
+  DayReading,
+  DepthBand,
+  EmergenceWindow,
+  FoodStage,
+  LearnedBrood,
+  Note,
+  ReachSeason,
+  ReachState,
+  ReachWindows,
+  SeasonalModel,
+  SeasonInput,
+  SeasonProgress,
+  SeenNote,
+  SimulatedReach,
+  StageLikelihood,
+  StageYear,
+  TableFault,
+  TableReading,
+  TableResult,
+  Trigger,
+  WatchedReach,
+  WaterKind,
+  Weather,
+} from './season/index.ts'
+export { depthAtTime, descend, timeToDepth } from './sink/index.ts'
+export type { Descent } from './sink/index.ts'
+export { fliesAllowed, holesOf, parOf, substitutesFor, takeOldest, urgencyOf } from './stock/index.ts'
+export { normal, normalsFrom, poisson, randomFrom } from './uncertainty/index.ts'
+export type { Estimate } from './uncertainty/index.ts'
+export { waterAt } from './water/index.ts'
 export { CORE_VERSION } from './version.ts'
 export * as wording from './wording/index.ts'
 export type { ActionLabel } from './wording/index.ts'
