@@ -25,6 +25,9 @@ export function onTheDemo(): void {
     const address = await fetch(inject('demoCopies')).then((answer) => answer.text())
     speakTo(address)
     Object.assign(globalThis, { Worker: WorkerHere })
+    Object.assign(globalThis, {
+      CSS: { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) },
+    })
     // jsdom draws nothing
     HTMLCanvasElement.prototype.getContext = () => null
     window.matchMedia ??= (media: string) =>

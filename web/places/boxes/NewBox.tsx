@@ -1,27 +1,57 @@
 import { useState } from 'react'
 import { LAYOUTS, wording } from '../../../core/index.ts'
 import type { Layout } from '../../../core/index.ts'
-import type { BoxId, CommandInput, CompartmentId, VariantId } from '../../../contract/index.ts'
+import type { BoxId } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { arrangedCompartments, bareCompartments } from './newBox.ts'
+import type { Held } from './newBox.ts'
 import { useArranged } from './useArranged.ts'
 import { labels } from '../../words/boxes.ts'
 
-type BoxBody = CommandInput<'boxCreate'>
 const EMPTY = 'empty'
 
-/** A box of rows and columns, each compartment with its slits. */
-function bareCompartments(rows: number, columns: number, slits: number | null): BoxBody['compartments'] {
-  return Array.from({ length: rows * columns }, (_, i) => ({
-    id: newId<CompartmentId>(),
-    row: Math.floor(i / columns) + 1,
-    column: (i % columns) + 1,
-    label: '',
-    capacity: slits,
-  }))
+/** The proposed compartments with the flies that would have their places there, each to be left out. */
+function Proposed({
+  places,
+  flies,
+  leftOut,
+  onLeaveOut,
+  heldBy,
+}: NonNullable<ReturnType<typeof useArranged>> & {
+  readonly leftOut: ReadonlySet<string>
+  readonly onLeaveOut: (code: string, out: boolean) => void
+  readonly heldBy: Held
+}) {
+  return (
+    <Dense aria-label={labels.proposedCompartments} style={{ margin: '10px 0' }}>
+      <thead>
+        <tr>
+          <th>{labels.compartment}</th>
+          <th>{labels.fliesThatWouldHave}</th>
+          <th className="number">{labels.onHand}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {places.map(({ code, flyKeys }) => (
+          <tr key={code}>
+            <td style={{ whiteSpace: 'nowrap' }}>
+              <Checkbox isSelected={!leftOut.has(code)} onChange={(on) => onLeaveOut(code, !on)}>
+                {wording.proposedPlaceName(code)}
+              </Checkbox>
+            </td>
+            <td>
+              <Quiet>{flyKeys.map((key) => flies.get(key)?.name).join(', ')}</Quiet>
+            </td>
+            <td className="number">{heldBy(flyKeys)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Dense>
+  )
 }
 
 /** A new box: empty, or arranged after one of the schools with the flies that belong into each compartment. */
@@ -40,25 +70,10 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
   const heldBy = (keys: readonly string[]) =>
     keys.reduce((sum, key) => sum + (arranged?.flies.get(key)?.onHand ?? 0), 0)
 
-  const arrangedBody = (): Pick<BoxBody, 'compartments' | 'homes' | 'moveFlies'> => {
-    const made = places.map(({ code, flyKeys }, i) => ({
-      id: newId<CompartmentId>(),
-      row: i + 1,
-      column: 1,
-      label: `${name.trim()}: ${wording.proposedPlaceName(code)}`.slice(0, 60),
-      capacity: slits === null ? null : Math.max(slits, heldBy(flyKeys)),
-      flyKeys,
-    }))
-    return {
-      compartments: made.map(({ flyKeys: _flies, ...compartment }) => compartment),
-      homes: made.flatMap(({ id, flyKeys }) =>
-        flyKeys.map((key) => ({ variantId: key as VariantId, compartmentId: id })),
-      ),
-      moveFlies,
-    }
-  }
   const save = async () => {
-    const body = layout ? arrangedBody() : { compartments: bareCompartments(rows ?? 1, columns ?? 1, slits) }
+    const body = layout
+      ? { ...arrangedCompartments(name, places, slits, heldBy), moveFlies }
+      : { compartments: bareCompartments(rows ?? 1, columns ?? 1, slits) }
     const delivery = await command(
       'boxCreate',
       { boxId: newId<BoxId>(), name, note: layout ? wording.layoutName[layout] : '', ...body },
@@ -110,40 +125,16 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
       {layout && !arranged ? <p aria-busy="true">{labels.sortingTheFlies}</p> : null}
       {arranged ? (
         <>
-          <Dense aria-label={labels.proposedCompartments} style={{ margin: '10px 0' }}>
-            <thead>
-              <tr>
-                <th>{labels.compartment}</th>
-                <th>{labels.fliesThatWouldHave}</th>
-                <th className="number">{labels.onHand}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {arranged.places.map(({ code, flyKeys }) => (
-                <tr key={code}>
-                  <td style={{ whiteSpace: 'nowrap' }}>
-                    <Checkbox
-                      isSelected={!leftOut.has(code)}
-                      onChange={(on) =>
-                        setLeftOut((before) => {
-                          const next = new Set(before)
-                          if (on) next.delete(code)
-                          else next.add(code)
-                          return next
-                        })
-                      }
-                    >
-                      {wording.proposedPlaceName(code)}
-                    </Checkbox>
-                  </td>
-                  <td>
-                    <Quiet>{flyKeys.map((key) => arranged.flies.get(key)?.name).join(', ')}</Quiet>
-                  </td>
-                  <td className="number">{heldBy(flyKeys)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </Dense>
+          <Proposed
+            {...arranged}
+            leftOut={leftOut}
+            onLeaveOut={(code, out) =>
+              setLeftOut(
+                (before) => new Set(out ? [...before, code] : [...before].filter((one) => one !== code)),
+              )
+            }
+            heldBy={heldBy}
+          />
           <Checkbox isSelected={moveFlies} onChange={setMoveFlies}>
             {labels.moveWhatIsOn}
           </Checkbox>

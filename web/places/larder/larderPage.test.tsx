@@ -1,0 +1,110 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { useState } from 'react'
+import { afterEach, describe, expect, it } from 'vitest'
+import { PlaceKeysContext } from '../../ui/shortcuts.ts'
+import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
+import { chooseMoment } from '../../wire/state.ts'
+import { store } from '../../wire/store.ts'
+import Larder from './Larder.tsx'
+
+onTheDemo()
+afterEach(() => {
+  store.dispatch(chooseMoment(null))
+})
+
+async function larder(search = '') {
+  const keys: { current: PlaceKeys } = { current: {} }
+  function Around() {
+    const [held] = useState(keys)
+    return (
+      <PlaceKeysContext value={held}>
+        <Larder />
+      </PlaceKeysContext>
+    )
+  }
+  const { router } = show(<Around />, { path: '/larder', at: `/larder${search}` })
+  await until(() => screen.queryByRole('heading', { level: 1 }))
+  return { keys, at: () => new URLSearchParams(router.state.location.search) }
+}
+const table = () => screen.queryByRole('table', { name: 'Foods at this moment' })
+const names = () => within(table()!).getAllByRole('button').map((food) => food.textContent) // prettier-ignore
+
+describe('the larder now', () => {
+  it('finds what is sought, likely or not', async () => {
+    await larder()
+    await until(() => table() && names().length > 3)
+    fireEvent.change(screen.getByRole('searchbox'), { target: { value: ' Stonefly ' } })
+    await until(() => names().length < 20)
+    expect(names().length).toBeGreaterThan(0)
+    for (const name of names()) expect(name).toMatch(/stonefly/i)
+  })
+
+  it('turns its clock by an hour with comma and full stop, within the day', async () => {
+    const { keys } = await larder()
+    await until(() => keys.current['.'])
+    const press = (key: string) => act(() => keys.current[key]?.())
+    press('.')
+    const first = await until(() => store.getState().view.moment)
+    press('.')
+    await until(() => store.getState().view.moment?.localMin === first.localMin + 60)
+    press(',')
+    await until(() => store.getState().view.moment?.localMin === first.localMin)
+    act(() => void store.dispatch(chooseMoment({ ...first, localMin: 1430 })))
+    await until(() => keys.current['.'])
+    press('.')
+    expect(store.getState().view.moment?.localMin).toBe(1430)
+    act(() => void store.dispatch(chooseMoment({ ...first, localMin: 30 })))
+    press(',')
+    expect(store.getState().view.moment?.localMin).toBe(30)
+  })
+
+  it('opens a food, its form, and a new one, each at an address of its own', async () => {
+    const { at, keys } = await larder()
+    await until(() => table() && names().length > 3)
+    fireEvent.click(within(table()!).getAllByRole('button')[0]!)
+    await until(() => at().get('stage'))
+    expect(table()).toBeNull()
+    act(() => keys.current.n?.())
+    await until(() => at().get('edit') === 'new')
+    await until(() => screen.queryByRole('heading', { level: 1, name: 'New food' }))
+  })
+})
+
+describe('the form of a food', () => {
+  const save = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save' })
+
+  it('is saved once it was changed, and goes back to what shipped', async () => {
+    const { at } = await larder()
+    await until(() => table() && names().length > 3)
+    fireEvent.click(within(table()!).getAllByRole('button')[0]!)
+    const stage = await until(() => at().get('stage'))
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Change' })))
+    await until(() => screen.queryByLabelText('Stage'))
+    expect(save().disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'winged' } })
+    expect(save().disabled).toBe(false)
+    fireEvent.click(save())
+    await until(() => at().get('edit') === null && at().get('stage') === stage)
+    await until(() => screen.queryByText(/winged/))
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Change' })))
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Go back to what shipped' })))
+    await until(() => at().get('edit') === null)
+    await until(() => screen.queryAllByText(/winged/).length === 0)
+  })
+
+  it('says what is wrong with it by the names of its fields, and stays as it was', async () => {
+    await larder('?edit=new')
+    await until(() => screen.queryByLabelText('Food'))
+    fireEvent.click(save())
+    const refused = await until(() => screen.queryByRole('alert'))
+    expect(within(refused).getAllByRole('listitem').length).toBeGreaterThan(0)
+    fireEvent.change(screen.getByLabelText('Food'), { target: { value: 'Moss Hopper' } })
+    fireEvent.click(save())
+    await until(
+      () =>
+        screen.queryByRole('heading', { level: 1, name: /Moss Hopper/ }) ?? screen.queryByText(/Moss Hopper/),
+    )
+  })
+})
