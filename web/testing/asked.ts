@@ -2,6 +2,7 @@ import type {
   BenchView,
   BoxesView,
   FrameView,
+  OutingsView,
   PatternView,
   PlanView,
   SeasonStateView,
@@ -12,7 +13,7 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { bench, boxes, frame, pattern, patterns, plan, season, waters } = api.endpoints
+const { bench, boxes, frame, outings, pattern, patterns, plan, season, waters } = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -25,6 +26,7 @@ export const asked = {
   bench: (): Promise<BenchView> => there(askOnce(store.dispatch(bench.initiate(undefined, anew)))),
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
+  outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
   season: (): Promise<SeasonStateView> => there(askOnce(store.dispatch(season.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
   plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
