@@ -31,6 +31,15 @@ function lettersOf(font: PDFDict): ReadonlyMap<string, string> {
   return map
 }
 
+/** What the first page of a PDF is told to draw. */
+export async function drawnOnPdf(bytes: Uint8Array): Promise<string> {
+  const pdf = await PDFDocument.load(bytes)
+  const contents = pdf.getPage(0).node.Contents()
+  const streams =
+    contents instanceof PDFArray ? contents.asArray().map((ref) => pdf.context.lookup(ref)) : [contents]
+  return streams.map(decoded).join('\n')
+}
+
 /** All text of a PDF as a reader would copy it, a line for each piece that was written. */
 export async function textOfPdf(bytes: Uint8Array): Promise<string> {
   const pdf = await PDFDocument.load(bytes)

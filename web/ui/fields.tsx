@@ -250,6 +250,7 @@ const Tick = styled(AriaCheckbox)`
   cursor: pointer;
   .box {
     display: grid;
+    flex: none;
     place-items: center;
     width: 20px;
     height: 20px;

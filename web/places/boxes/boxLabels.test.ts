@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
 import type { BoxLine } from '../../../contract/index.ts'
-import { fontFiles, textOfPdf } from '../../testing/pdf.ts'
+import { drawnOnPdf, fontFiles, textOfPdf } from '../../testing/pdf.ts'
 import { boxLabels } from './boxLabels.ts'
 
 const fly = (n: number, par: number | null = null) => ({ patternName: `Fly ${n}`, label: '#14', par })
@@ -49,6 +49,14 @@ describe('boxLabels', () => {
     expect(pages[0]?.getWidth()).toBeCloseTo(595.28, 1)
     expect(pages[0]?.getHeight()).toBeCloseTo(841.89, 1)
     expect(lines.filter((line) => line.startsWith('Place'))).toHaveLength(places)
+  })
+
+  it('draws a line round each label and fills none: black text on black cannot be read', async () => {
+    const drawn = (await drawnOnPdf(await boxLabels(box(3), fontFiles())))
+      .split('\n')
+      .map((line) => line.trim())
+    expect(drawn.filter((line) => line === 'S')).toHaveLength(3)
+    expect(drawn.filter((line) => /^(f|F|f\*|B|B\*|b|b\*)$/.test(line))).toEqual([])
   })
 
   it('shortens what is wider than its label', async () => {

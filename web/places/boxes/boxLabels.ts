@@ -1,4 +1,4 @@
-import { PDFDocument } from 'pdf-lib'
+import { PDFDocument, rgb } from 'pdf-lib'
 import type { BoxLine } from '../../../contract/index.ts'
 import { pdfPen } from '../../files/pdfPen.ts'
 import type { FontFiles } from '../../files/pdfPen.ts'
@@ -11,6 +11,7 @@ const PAGE = { width: 210, height: 297, margin: 10, columns: 3, labelHeight: 34 
 const TITLE_PT = 11
 const LINE_PT = 8
 const MOST_LINES = 6
+const INK = rgb(0.11, 0.14, 0.145)
 
 /** Labels of a box's compartments, to cut out: the compartment, and the flies that have their place there. */
 export async function boxLabels(box: BoxLine, files: FontFiles): Promise<Uint8Array> {
@@ -41,6 +42,7 @@ export async function boxLabels(box: BoxLine, files: FontFiles): Promise<Uint8Ar
       width: (labelWidth - 2) * PT_PER_MM,
       height,
       borderWidth: 0.5,
+      borderColor: INK,
     })
     const write = (text: string, size: number, down: number, heavy = false) =>
       pen.write(page, fit(text, size, heavy), { x: left + 5, y: top - down, size, heavy })
