@@ -1,0 +1,73 @@
+// @vitest-environment jsdom
+import { fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { asked } from '../../testing/asked.ts'
+import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
+import { store } from '../../wire/store.ts'
+import Settings from './Settings.tsx'
+
+onTheDemo()
+
+const kept = async () => (await asked.frame()).settings
+async function settings() {
+  show(<Settings />)
+  await until(() => screen.queryByRole('heading', { level: 1 }))
+}
+const choose = async (label: RegExp, option: string) => {
+  fireEvent.click(screen.getByRole('button', { name: label }))
+  fireEvent.click(await until(() => screen.queryByRole('option', { name: option })))
+}
+
+describe('settings', () => {
+  it('keep each unit as it is chosen, and the others as they were', async () => {
+    await settings()
+    const before = await kept()
+    await choose(/Depth/, 'ft')
+    await choose(/Weight/, 'gr')
+    await until(async () => (await kept()).units.mass === 'gr')
+    expect((await kept()).units).toEqual({ ...before.units, depth: 'ft', mass: 'gr' })
+  })
+
+  it('keep how many of each fly are kept, from 1 to 99', async () => {
+    await settings()
+    const field = screen.getByLabelText('Keep of each fly')
+    fireEvent.change(field, { target: { value: '100' } })
+    expect(screen.getByText('From 1 to 99.')).toBeDefined()
+    fireEvent.change(field, { target: { value: '2.5' } })
+    expect(screen.getByText('Whole ones only.')).toBeDefined()
+    fireEvent.change(field, { target: { value: '4' } })
+    await until(async () => (await kept()).parCount === 4)
+  })
+
+  it('take three letters for money, and go back to what it was where they are none', async () => {
+    await settings()
+    const field = screen.getByLabelText<HTMLInputElement>('Money')
+    const was = field.value
+    fireEvent.change(field, { target: { value: 'eu' } })
+    expect(screen.getByText('Three letters, as EUR.')).toBeDefined()
+    fireEvent.blur(field)
+    expect(field.value).toBe(was)
+    fireEvent.change(field, { target: { value: 'SEK' } })
+    fireEvent.blur(field)
+    await until(async () => (await kept()).currency === 'SEK')
+  })
+
+  it('turn single keys off and show which keys there are', async () => {
+    await settings()
+    const box = screen.getByRole<HTMLInputElement>('checkbox', { name: 'single keys' })
+    fireEvent.click(box)
+    await until(async () => !(await kept()).singleKeys)
+    await until(() => !box.checked)
+    fireEvent.click(screen.getByRole('button', { name: 'Show the keys' }))
+    expect(store.getState().view.showKeys).toBe(true)
+  })
+
+  it('say what a fly is judged by and how hook sizes are counted', async () => {
+    await settings()
+    await choose(/What matters most/, 'something bright that is seen')
+    await choose(/2X long/, 'two even sizes larger')
+    await until(async () => (await kept()).hookSteps === 'evenSizes')
+    expect((await kept()).school).toBe('bright')
+    expect(within(document.body).getByText(/Build/)).toBeDefined()
+  })
+})
