@@ -34,7 +34,13 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: 'on the demo', include: ON_THE_DEMO, globalSetup: 'demo/testing/serveCopies.ts' },
+        test: {
+          name: 'on the demo',
+          include: ON_THE_DEMO,
+          globalSetup: 'demo/testing/serveCopies.ts',
+          // whole pages and real servers: on a loaded machine they take their time
+          testTimeout: 90_000,
+        },
       },
     ],
   },
