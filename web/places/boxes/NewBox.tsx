@@ -102,12 +102,21 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
         />
         {layout ? null : (
           <>
-            <NumberField label={labels.rows} value={rows} min={1} max={20} width="80px" onChange={setRows} />
+            <NumberField
+              label={labels.rows}
+              value={rows}
+              min={1}
+              max={20}
+              whole
+              width="80px"
+              onChange={setRows}
+            />
             <NumberField
               label={labels.columns}
               value={columns}
               min={1}
               max={10}
+              whole
               width="80px"
               onChange={setColumns}
             />
@@ -118,6 +127,7 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
           value={slits}
           min={1}
           max={500}
+          whole
           width="100px"
           onChange={setSlits}
         />

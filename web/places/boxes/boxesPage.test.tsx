@@ -57,6 +57,8 @@ describe('a new box', () => {
     await until(() => screen.queryByText(/taken/))
     expect(done).toBe(0)
     fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Hill Box' } })
+    fireEvent.change(screen.getByLabelText('Rows'), { target: { value: '2.5' } })
+    expect(screen.queryByText('Whole ones only.')).not.toBeNull()
     fireEvent.change(screen.getByLabelText('Rows'), { target: { value: '2' } })
     fireEvent.change(screen.getByLabelText('Columns'), { target: { value: '2' } })
     fireEvent.click(button('Make the box'))
