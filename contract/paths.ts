@@ -30,4 +30,9 @@ export const PATHS = {
   photos: '/api/photos',
   photo: '/api/photos/:id',
   command: '/api/commands',
+  alive: '/api/alive',
+  backups: '/api/backups',
+  backupPreview: '/api/backups/:id/preview',
+  backupMake: '/api/backups/make',
+  backupRestore: '/api/backups/restore',
 } as const

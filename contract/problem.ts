@@ -20,7 +20,12 @@ export const PROBLEM_STATUS = {
   bodyTooLarge: 413,
   forbiddenOrigin: 403,
   tooManyRequests: 429,
+  damagedCopy: 409,
+  databaseDamaged: 500,
   internal: 500,
+  busy: 503,
+  storageReadOnly: 503,
+  storageFull: 507,
 } as const
 /** What can go wrong, as a word that programs read. */
 export type ProblemCode = keyof typeof PROBLEM_STATUS

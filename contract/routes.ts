@@ -3,6 +3,7 @@ import { PATHS } from './paths.ts'
 import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
 import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
+import { backupName, backupPreview, backupsView } from './views/backups.ts'
 import { actionsView, frameView, searchView } from './views/frame.ts'
 import { historyView } from './views/history.ts'
 import { ledgerQuery, ledgerView } from './views/ledger.ts'
@@ -228,6 +229,34 @@ export const routes = {
     params: photoParams,
     media: 'image/webp',
     answer: z.string(),
+  },
+  alive: {
+    method: 'get',
+    path: PATHS.alive,
+    summary: 'Which process answers here, and with which data; free of the database',
+    answer: z.object({ instance: z.string(), dataId: z.string() }),
+  },
+  backups: { method: 'get', path: PATHS.backups, summary: 'Copies of the database', answer: backupsView },
+  backupPreview: {
+    method: 'get',
+    path: PATHS.backupPreview,
+    summary: 'What would change if a copy were put back',
+    params: z.object({ id: backupName }),
+    answer: backupPreview,
+  },
+  backupMake: {
+    method: 'post',
+    path: PATHS.backupMake,
+    summary: 'Copies the database now',
+    body: z.object({}).strict(),
+    answer: backupsView,
+  },
+  backupRestore: {
+    method: 'post',
+    path: PATHS.backupRestore,
+    summary: 'Puts a copy in the place of the database; what is there now is kept beside it',
+    body: z.object({ name: backupName }).strict(),
+    answer: z.object({ restoring: z.boolean() }),
   },
   command: {
     method: 'post',

@@ -3,6 +3,7 @@ import express from 'express'
 import type { Express } from 'express'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
+import type { RouteAnswer } from '../contract/index.ts'
 import type { Clock } from './clock/clock.ts'
 import { makeCommandService } from './commands/commandService.ts'
 import type { Database } from './db/database.ts'
@@ -10,6 +11,7 @@ import { apiRouter } from './http/api.ts'
 import { errorHandler, notFound } from './http/errors.ts'
 import { openApiDocument } from './http/openapi.ts'
 import { docsRouter, pagesRouter } from './http/pages.ts'
+import type { BackupService } from './upkeep/backupService.ts'
 import { sameOrigin, securityHeaders } from './http/security.ts'
 
 /** What the application stands on. */
@@ -20,10 +22,14 @@ export interface AppOptions {
   readonly log: Logger
   /** the built pages; null serves the API alone */
   readonly webFolder: string | null
+  readonly backups: BackupService
+  /** what tells this process, and its data, from any other at the same address */
+  readonly alive: RouteAnswer<'alive'>
 }
 
 /** The whole server as an Express application. */
-export function createApp({ database, clock, buildId, log, webFolder }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { database, clock, buildId, log, webFolder, backups, alive } = options
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
@@ -38,7 +44,9 @@ export function createApp({ database, clock, buildId, log, webFolder }: AppOptio
   )
   app.use(...securityHeaders(), sameOrigin(), compression())
   app.use(docsRouter(() => openApiDocument(buildId)))
-  app.use(apiRouter({ database, clock, commands: makeCommandService(database, clock), buildId }))
+  app.use(
+    apiRouter({ database, clock, commands: makeCommandService(database, clock), buildId, backups, alive }),
+  )
   app.use('/api', notFound)
   if (webFolder) app.use(pagesRouter(webFolder))
   app.use(errorHandler(log))

@@ -41,8 +41,19 @@ function readOptions() {
   return { data: values.data, port, apiOnly: values['api-only'] }
 }
 
+/** One line for what nobody foresaw; the trace goes to the log where one is wanted. */
+export function brokenLine(error: unknown): string {
+  const said = error instanceof Error ? error.message : String(error)
+  if (process.env.HEAVY_THISTLE_LOG === 'debug') process.stderr.write(`${(error as Error).stack ?? said}\n`)
+  return `Heavy Thistle could not go on: ${said.split('\n')[0]}. HEAVY_THISTLE_LOG=debug says more.`
+}
+
+/** Files that this program makes are for its user alone. */
+export const keepPrivate = (): void => void process.umask(0o077)
+
 /** Serves a data directory until it is told to stop. */
 export async function serve({ directory, title, fill }: ServeOptions): Promise<void> {
+  keepPrivate()
   const { data, port, apiOnly } = readOptions()
   try {
     const running = await start({
@@ -52,19 +63,22 @@ export async function serve({ directory, title, fill }: ServeOptions): Promise<v
       webFolder: apiOnly ? null : join(rootPath, 'dist', 'web'),
       ...(fill ? { fill } : {}),
     })
+    for (const note of running.notes) process.stderr.write(`${note}\n`)
     process.stdout.write(`${title} serves at ${running.address}\n`)
     let stopping = false
     const stop = () => {
       if (stopping) return
       stopping = true
-      void running.stop().then(() => process.exit(0))
+      void running.stop().then(
+        () => process.exit(0),
+        (error: unknown) => fail(error instanceof Error ? error.message : String(error)),
+      )
     }
     process.on('SIGINT', stop)
     process.on('SIGTERM', stop)
   } catch (error) {
     const told =
       error instanceof DataDirectoryError || error instanceof PortTakenError || error instanceof RangeError
-    if (told) fail(error.message)
-    throw error
+    fail(told ? error.message : brokenLine(error))
   }
 }

@@ -1,10 +1,5 @@
 import { eq, sql } from 'drizzle-orm'
 import fc from 'fast-check'
-import { copyFile, cp, mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { pathToFileURL } from 'node:url'
-import { createClient } from '@libsql/client'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
 import type {
@@ -22,7 +17,6 @@ import type {
   TonightView,
 } from '../contract/index.ts'
 import { makeClock } from './clock/clock.ts'
-import { openDataDirectory } from './db/dataDirectory.ts'
 import { checkDatabase } from './upkeep/verify.ts'
 import {
   action,
@@ -819,48 +813,6 @@ describe('upkeep', () => {
     )
     await server.command('fliesCount', { compartmentId: placeB, variantId, counted: 1 }).expect(200)
     expect(await onHand()).toBe(3)
-  })
-
-  it('lets one process own a data directory, and frees it when released', async () => {
-    const folder = await mkdtemp(join(tmpdir(), 'thistle-lock-'))
-    const first = await openDataDirectory(folder)
-    await first.announce('http://127.0.0.1:9')
-    await expect(openDataDirectory(folder)).rejects.toThrow('http://127.0.0.1:9')
-    await first.release()
-    const second = await openDataDirectory(folder)
-    await second.release()
-    await rm(folder, { recursive: true })
-  })
-
-  it('says which directory cannot be written', async () => {
-    const folder = await mkdtemp(join(tmpdir(), 'thistle-file-'))
-    await copyFile(join(process.cwd(), 'package.json'), join(folder, 'file'))
-    await expect(openDataDirectory(join(folder, 'file'))).rejects.toThrow('cannot be written')
-    await rm(folder, { recursive: true })
-  })
-
-  it('copies an older database beside itself before migrations, whole, and one of today not at all', async () => {
-    const path = join(tmpdir(), `thistle-${v7()}.db`)
-    const { openDatabase } = await import('./db/database.ts')
-    const migrations = join(process.cwd(), 'server', 'migrations')
-    const older = await mkdtemp(join(tmpdir(), 'thistle-older-'))
-    await cp(migrations, older, { recursive: true })
-    const journal = join(older, 'meta', '_journal.json')
-    const { entries, ...head } = JSON.parse(await readFile(journal, 'utf8')) as { entries: unknown[] }
-    await writeFile(journal, JSON.stringify({ ...head, entries: entries.slice(0, -1) }))
-    await (await openDatabase(path, older)).close()
-    await (await openDatabase(path, older)).close()
-    const copy = `${path}.before-migration`
-    await expect(stat(copy)).rejects.toThrow('ENOENT')
-    await (await openDatabase(path, migrations)).close()
-    const client = createClient({ url: pathToFileURL(copy).href })
-    expect((await client.execute('pragma integrity_check')).rows[0]?.integrity_check).toBe('ok')
-    expect((await client.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
-      entries.length - 1,
-    )
-    client.close()
-    for (const suffix of ['', '.before-migration', '-wal', '-shm']) await rm(path + suffix, { force: true })
-    await rm(older, { recursive: true })
   })
 })
 

@@ -1,18 +1,22 @@
 import { readFile } from 'node:fs/promises'
-import type { Server } from 'node:http'
+import type { RequestListener, Server } from 'node:http'
+import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { join } from 'node:path'
+import { basename, join } from 'node:path'
+import type { Express } from 'express'
 import { pino } from 'pino'
+import { FALLBACK_ZONE, isTimeZone } from '../contract/index.ts'
 import { createApp } from './app.ts'
 import { makeClock } from './clock/clock.ts'
 import { openDataDirectory } from './db/dataDirectory.ts'
-import { openDatabase } from './db/database.ts'
+import type { DataDirectory } from './db/dataDirectory.ts'
 import type { Database } from './db/database.ts'
-import { setting } from './db/schema.ts'
-import { refreshStaleFigures } from './upkeep/figures.ts'
-import { dropUnusedPhotos } from './upkeep/photos.ts'
-import { seedShipped } from './upkeep/seed.ts'
-import { writeUsualAmounts } from './upkeep/writeUsualAmounts.ts'
+import { whileAway } from './http/whileAway.ts'
+import { loadSettings } from './read/settings.ts'
+import { makeBackupService } from './upkeep/backupService.ts'
+import type { BackupNews, BackupService } from './upkeep/backupService.ts'
+import { migrationsIn, openStore } from './upkeep/openStore.ts'
+import { putBack } from './upkeep/restore.ts'
 
 /** Where to serve from, and on which port. */
 export interface StartOptions {
@@ -28,16 +32,19 @@ export interface StartOptions {
 /** A server that runs. */
 export interface Running {
   readonly address: string
+  /** the database that is open now: another one after a copy was put back */
   readonly database: Database
+  /** what whoever started it should know */
+  readonly notes: readonly string[]
   readonly stop: () => Promise<void>
 }
 
 /** A port that another program holds, with words for whoever started this one. */
 export class PortTakenError extends Error {}
 
-function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server> {
+function listen(answer: RequestListener, port: number): Promise<Server> {
   return new Promise((resolve, reject) => {
-    const server = app.listen(port, '127.0.0.1')
+    const server = createServer(answer).listen(port, '127.0.0.1')
     server.once('listening', () => resolve(server))
     server.once('error', (error: NodeJS.ErrnoException) => {
       const message = `Port ${port} is taken by another program. Stop it, or choose another with --port.`
@@ -52,36 +59,113 @@ const readBuildId = (rootPath: string) =>
     () => 'development',
   )
 
+/** A database with the application over it. */
+interface Store {
+  readonly database: Database
+  readonly app: Express
+  readonly backups: BackupService
+}
+
+/** After a start the copy of the day waits until the first pages are there; then it is looked for each hour. */
+const FIRST_COPY_MS = 5_000
+const NEXT_COPY_MS = 3_600_000
+
+/** Makes the copy of each day while the server runs; answers how to end that. */
+function keepDailyCopies(backups: () => BackupService): () => void {
+  const keep = () => void backups().keepDaily()
+  const first = setTimeout(keep, FIRST_COPY_MS)
+  const next = setInterval(keep, NEXT_COPY_MS)
+  first.unref()
+  next.unref()
+  return () => {
+    clearTimeout(first)
+    clearInterval(next)
+  }
+}
+
 /** Opens a data directory, brings it up to date and serves it on loopback. */
 export async function start(options: StartOptions): Promise<Running> {
-  const { rootPath, dataPath } = options
-  const directory = await openDataDirectory(dataPath)
+  const directory = await openDataDirectory(options.dataPath)
   try {
-    const database = await openDatabase(directory.databaseFile, join(rootPath, 'server', 'migrations'))
-    await seedShipped(database, Intl.DateTimeFormat().resolvedOptions().timeZone)
-    await writeUsualAmounts(database)
-    await options.fill?.(database)
-    await refreshStaleFigures(database)
-    await dropUnusedPhotos(database)
-    const [settings] = await database.db.select().from(setting)
-    const clock = makeClock(settings?.clockStandsAtMs ?? null, process.env.HEAVY_THISTLE_NOW)
-    const log = pino({ level: options.logLevel ?? process.env.HEAVY_THISTLE_LOG ?? 'warn' })
-    const buildId = await readBuildId(rootPath)
-    const server = await listen(
-      createApp({ database, clock, buildId, log, webFolder: options.webFolder }),
-      options.port,
-    )
-    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-    await directory.announce(address)
-    const stop = async () => {
-      server.closeAllConnections()
-      await new Promise((resolve) => server.close(resolve))
-      await database.close()
-      await directory.release()
-    }
-    return { address, database, stop }
+    return await serveDirectory(directory, options)
   } catch (error) {
     await directory.release()
     throw error
+  }
+}
+
+async function serveDirectory(directory: DataDirectory, options: StartOptions): Promise<Running> {
+  const { rootPath, webFolder, fill } = options
+  const { path: dataPath, databaseFile, instance } = directory
+  const migrationsFolder = migrationsIn(rootPath)
+  const log = pino({ level: options.logLevel ?? process.env.HEAVY_THISTLE_LOG ?? 'warn' })
+  const buildId = await readBuildId(rootPath)
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone as string | undefined
+  const timeZone = zone && isTimeZone(zone) ? zone : FALLBACK_ZONE
+  const news: BackupNews = { trouble: null, restored: null }
+
+  async function open(): Promise<Store> {
+    const database = await openStore(directory, { rootPath, timeZone, fill })
+    const settings = await loadSettings(database.db)
+    const clock = makeClock(settings.clockStandsAtMs, process.env.HEAVY_THISTLE_NOW)
+    const backups = makeBackupService({
+      database, dataPath, databaseFile, migrationsFolder, news,
+      swapFor: (file) => void setImmediate(() => (swapping = swap(file))),
+    }) // prettier-ignore
+    const app = createApp({
+      database, clock, buildId, log, webFolder, backups, alive: { instance, dataId: settings.dataId },
+    }) // prettier-ignore
+    return { database, app, backups }
+  }
+
+  let store = await open()
+  let answer: RequestListener = store.app
+  let swapping: Promise<void> = Promise.resolve()
+
+  /** Puts a copy in the place of the open database; where that fails the old one is opened again. */
+  async function swap(file: string): Promise<void> {
+    answer = whileAway
+    await store.database.close()
+    try {
+      const aside = await putBack(file, dataPath, migrationsFolder)
+      news.trouble = null
+      news.restored = `Put back from ${basename(file)}. What was there before is ${aside && basename(aside)}.`
+    } catch (error) {
+      log.error({ error }, 'a copy could not be put back')
+      news.restored = null
+      news.trouble = `The copy could not be put back: ${error instanceof Error ? error.message : String(error)}`
+    }
+    store = await open()
+    answer = store.app
+  }
+
+  const server = await listen((request, response) => answer(request, response), options.port).catch(
+    async (error: unknown) => {
+      await store.database.close()
+      throw error
+    },
+  )
+  const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  await directory.announce(address)
+  const endCopies = keepDailyCopies(() => store.backups)
+  return {
+    address,
+    get database() {
+      return store.database
+    },
+    notes:
+      timeZone === zone
+        ? []
+        : [
+            `This machine's time zone (${zone || 'none'}) is not known. UTC is taken; choose yours in Settings.`,
+          ],
+    stop: async () => {
+      endCopies()
+      server.closeAllConnections()
+      await new Promise((resolve) => server.close(resolve))
+      await swapping
+      await store.database.close()
+      await directory.release()
+    },
   }
 }

@@ -1,11 +1,13 @@
-import { createClient } from '@libsql/client'
-import { copyFile, mkdir, rm, stat } from 'node:fs/promises'
-import { dirname, join, resolve } from 'node:path'
-import { pathToFileURL } from 'node:url'
+import { mkdir, stat } from 'node:fs/promises'
+import { basename, dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
-import { dataRoot, fail, rootPath } from './cli.ts'
-import { DataDirectoryError, openDataDirectory } from './db/dataDirectory.ts'
+import { brokenLine, dataRoot, fail, keepPrivate, rootPath } from './cli.ts'
+import { DATABASE, DataDirectoryError, openDataDirectory } from './db/dataDirectory.ts'
 import { openDatabase } from './db/database.ts'
+import { standingOf } from './db/standing.ts'
+import { copyDatabase } from './upkeep/backups.ts'
+import { copyBeforeUpgrade, migrationsIn, refusalOf } from './upkeep/openStore.ts'
+import { putBack, RestoreError } from './upkeep/restore.ts'
 import { checkDatabase } from './upkeep/verify.ts'
 
 const { values, positionals } = parseArgs({
@@ -18,7 +20,8 @@ const { values, positionals } = parseArgs({
   },
 })
 const dataPath = resolve(values.data ?? join(dataRoot, values.demo ? 'demo' : 'own'))
-const databaseFile = join(dataPath, 'heavy-thistle.db')
+const databaseFile = join(dataPath, DATABASE)
+const migrations = migrationsIn(rootPath)
 const exists = (file: string) =>
   stat(file).then(
     () => true,
@@ -29,52 +32,55 @@ const exists = (file: string) =>
 async function backup(): Promise<void> {
   if (!(await exists(databaseFile))) fail(`There is no database in ${dataPath}.`)
   const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-')
-  const target = resolve(values.to ?? `heavy-thistle-${stamp}.db`)
+  const target = resolve(values.to ?? `heavy-thistle-${stamp}-asked.db`)
   if (await exists(target)) fail(`${target} is there already. Choose another name with --to.`)
   await mkdir(dirname(target), { recursive: true })
-  const client = createClient({ url: pathToFileURL(databaseFile).href })
-  await client.execute({ sql: 'VACUUM INTO ?', args: [target] })
-  client.close()
+  await copyDatabase(databaseFile, target)
   process.stdout.write(`Copied to ${target}\n`)
 }
 
 /** Puts a copy back in place, after looking that it is whole; refuses while the directory is in use. */
 async function restore(): Promise<void> {
   const source = values.from ? resolve(values.from) : fail('Say which copy: npm run restore -- --from FILE')
-  if (!(await exists(source))) fail(`There is no ${source}.`)
-  const client = createClient({ url: pathToFileURL(source).href })
-  const [row] = (await client.execute('PRAGMA integrity_check')).rows
-  const tables = await client.execute(
-    "SELECT count(*) AS n FROM sqlite_master WHERE name IN ('fly_entry', 'variant', 'action')",
-  )
-  client.close()
-  if (row?.integrity_check !== 'ok' || tables.rows[0]?.n !== 3)
-    fail(`${source} is no whole Heavy Thistle database.`)
   const directory = await openDataDirectory(dataPath)
-  if (await exists(databaseFile)) await copyFile(databaseFile, `${databaseFile}.before-restore`)
-  for (const suffix of ['-wal', '-shm']) await rm(databaseFile + suffix, { force: true })
-  await copyFile(source, databaseFile)
-  await directory.release()
-  process.stdout.write(`Restored into ${dataPath}; what was there before lies beside it.\n`)
+  try {
+    const aside = await putBack(source, dataPath, migrations)
+    await directory.markFilled()
+    const standing = await standingOf(databaseFile, migrations)
+    if (standing.kind !== 'ours') fail(`What was put into ${dataPath} cannot be read back.`)
+    process.stdout.write(
+      `Restored into ${dataPath}${aside ? `; what was there before is backups/${basename(aside)}` : ''}.\n`,
+    )
+  } finally {
+    await directory.release()
+  }
 }
 
 /** Compares the derived stores with what they are derived from, and mends them. */
 async function verify(): Promise<void> {
   const directory = await openDataDirectory(dataPath)
-  const database = await openDatabase(databaseFile, join(rootPath, 'server', 'migrations'))
-  const report = await checkDatabase(database)
-  await database.close()
-  await directory.release()
-  process.stdout.write(report.map((line) => `${line}\n`).join(''))
-  if (report.some((line) => line.startsWith('mended') || line.startsWith('fault'))) process.exitCode = 1
+  try {
+    const standing = await standingOf(databaseFile, migrations)
+    if (standing.kind === 'absent') fail(`There is no database in ${dataPath}.`)
+    const refusal = await refusalOf(standing, directory)
+    if (refusal) fail(refusal)
+    await copyBeforeUpgrade(standing, directory)
+    const database = await openDatabase(databaseFile, migrations)
+    const report = await checkDatabase(database)
+    await database.close()
+    process.stdout.write(report.map((line) => `${line}\n`).join(''))
+    if (report.some((line) => line.startsWith('mended') || line.startsWith('fault'))) process.exitCode = 1
+  } finally {
+    await directory.release()
+  }
 }
 
 const tasks: Readonly<Record<string, () => Promise<void>>> = { backup, restore, verify }
 const task = tasks[positionals[0] ?? '']
 if (!task) fail('Say what: backup, restore or verify.')
+keepPrivate()
 try {
   await task()
 } catch (error) {
-  if (error instanceof DataDirectoryError) fail(error.message)
-  throw error
+  fail(error instanceof DataDirectoryError || error instanceof RestoreError ? error.message : brokenLine(error))
 }

@@ -6,11 +6,20 @@ import { bin, ensureBuilt, ensureInstalled, root, run, SERVER_FLAGS } from './pr
 
 const [task, ...args] = process.argv.slice(2)
 
+/** What a program says that did not come to say it itself. */
+const endedBy = (signal) =>
+  ['SIGABRT', 'SIGSEGV', 'SIGBUS', 'SIGILL'].includes(signal)
+    ? `Heavy Thistle broke off (${signal}). Its database may be damaged: "npm run verify" says; "npm run restore" puts a copy of its backups folder back.`
+    : `Heavy Thistle was ended (${signal}).`
+
 /** Hands over to a long-running program: signals reach it, and its exit code is ours. */
 function become(program, programArgs, env = {}) {
   const child = spawn(program, programArgs, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
-  child.on('close', (code) => process.exit(code ?? 0))
+  child.on('close', (code, signal) => {
+    if (signal) process.stderr.write(`${endedBy(signal)}\n`)
+    process.exit(code ?? 1)
+  })
 }
 
 const serve = (entry) =>

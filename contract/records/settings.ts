@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { SCHOOLS } from '../../core/index.ts'
+import { timeZone } from '../timeZone.ts'
 
 /** Colour of a turn of thread behind the bead; null for none. */
 const markColour = z.string().trim().min(1).max(40).nullable()
@@ -15,7 +16,7 @@ export const settingsBody = z
       mass: z.enum(['mg', 'g', 'gr']),
     }),
     currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, as EUR.'),
-    timeZone: z.string().min(1).max(60),
+    timeZone,
     parCount: z.number().int().min(1, 'Keep at least one.').max(99, 'Keep at most 99.'),
     /** share of outings in which what was carried is enough */
     serviceLevel: z.number().min(0.5, 'At least 5 outings in 10.').max(0.99, 'At most 99 outings in 100.'),
@@ -35,6 +36,8 @@ export const settingsBody = z
         anchors: z.number().int().min(0, 'Nought or more.').max(99, 'At most 99.'),
       })
       .strict(),
+    /** a second folder that copies of the database go to; null for none */
+    backupFolder: z.string().trim().min(1, 'Name a folder.').max(500, 'At most 500 characters.').nullable(),
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
@@ -78,6 +81,7 @@ export const defaultSettings: SettingsBody = {
   serviceLevel: 0.9,
   evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7] },
   cover: { sizes: true, lightAndHeavy: true, alternatives: 3, anchors: 3 },
+  backupFolder: null,
   singleKeys: true,
   theme: 'system',
   noLead: true,

@@ -1,5 +1,6 @@
 import { WATER_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
+import { timeZone } from '../timeZone.ts'
 import { name, note, reachId } from '../common.ts'
 
 /** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
@@ -60,7 +61,7 @@ export const waterBody = z
     kind: z.enum(WATER_KINDS),
     latitudeDeg: z.number().min(-66).max(70),
     longitudeDeg: z.number().min(-180).max(180),
-    timeZone: z.string().min(1).max(60),
+    timeZone,
     clarityMm: z.number().min(0).max(30_000),
     snagginess: z.number().min(0).max(4),
     openFromMonthDay: monthDay.nullable(),

@@ -7,12 +7,16 @@ import { batchMention, moment, reachChoice } from './parts.ts'
 export const frameView = z
   .object({
     buildId: z.string(),
+    /** tells these data from any others that were served at the same address */
+    dataId: z.string(),
     nowMs: z.number(),
     today: z.string(),
     /** the demo's clock stands; a user's own runs */
     clockStands: z.boolean(),
     isDemo: z.boolean(),
     settings: settingsBody,
+    /** the zone that was chosen where this machine does not know it; the settings then say UTC */
+    unknownZone: z.string().nullable(),
     reaches: z.array(reachChoice),
     moment: moment.nullable(),
     roll: z.object({

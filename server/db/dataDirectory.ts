@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto'
 import { createClient } from '@libsql/client'
-import { access, constants, mkdir, readFile, rm, writeFile } from 'node:fs/promises'
+import { access, chmod, constants, mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 
@@ -10,9 +11,61 @@ export class DataDirectoryError extends Error {}
 export interface DataDirectory {
   readonly path: string
   readonly databaseFile: string
+  /** tells this process from any other that answers at its address later */
+  readonly instance: string
+  /** whether a database was kept here before, so that an empty one would hide a loss */
+  readonly wasFilled: boolean
+  /** notes that a database is kept here from now on */
+  readonly markFilled: () => Promise<void>
   /** notes at which address this process serves, for a second start to tell */
   readonly announce: (address: string) => Promise<void>
   readonly release: () => Promise<void>
+}
+
+/** Name of the database within a data directory. */
+export const DATABASE = 'heavy-thistle.db'
+const NOTE = 'about-this-folder.txt'
+const ABOUT = `Heavy Thistle keeps its data in this folder.
+
+heavy-thistle.db   all records; -wal and -shm beside it belong to it while it is in use
+backups            dated copies, made by the program
+lock.db            held by the program while it serves
+
+To copy or move the data use "npm run backup" and "npm run restore".
+`
+
+/** How long a program that is said to serve has to answer. */
+const PROBE_MS = 2000
+
+/** Who serves: where, and what it answers to be told from another program that has the port since. */
+interface Serving {
+  readonly address: string
+  readonly instance: string
+}
+
+/** Whether a process still serves; one that takes connections and stands still does. */
+async function serves({ address, instance }: Serving): Promise<boolean> {
+  try {
+    const response = await fetch(`${address}/api/alive`, { signal: AbortSignal.timeout(PROBE_MS) })
+    return ((await response.json()) as { instance?: unknown }).instance === instance
+  } catch (error) {
+    return (error as Error).name === 'TimeoutError'
+  }
+}
+
+const servingFile = (path: string) => join(path, 'serving.txt')
+async function readServing(path: string): Promise<Serving | null> {
+  const text = await readFile(servingFile(path), 'utf8').catch(() => '')
+  const [address, instance = ''] = text.trim().split(/\s+/)
+  return address ? { address, instance } : null
+}
+
+function inUse(path: string, serving: Serving | null): DataDirectoryError {
+  return new DataDirectoryError(
+    serving
+      ? `Heavy Thistle already serves this data directory at ${serving.address}`
+      : `Another process uses the data directory ${path}.`,
+  )
 }
 
 async function lock(path: string): Promise<() => Promise<void>> {
@@ -25,24 +78,26 @@ async function lock(path: string): Promise<() => Promise<void>> {
     }
   } catch {
     client.close()
-    const address = await readFile(join(path, 'serving.txt'), 'utf8').catch(() => '')
-    throw new DataDirectoryError(
-      address
-        ? `Heavy Thistle already serves this data directory at ${address.trim()}`
-        : `Another process uses the data directory ${path}.`,
-    )
+    throw inUse(path, await readServing(path))
   }
 }
 
+const exists = (path: string) =>
+  stat(path).then(
+    () => true,
+    () => false,
+  )
+
 /**
  * Opens a data directory for this process alone. The lock is held by an open transaction, so that a killed process
- * frees it.
+ * frees it; where someone removed its file, the program that still answers at the address noted here is found by asking.
  *
  * @throws DataDirectoryError where it cannot be written or is in use
  */
 export async function openDataDirectory(path: string): Promise<DataDirectory> {
   try {
-    await mkdir(path, { recursive: true })
+    const made = await mkdir(path, { recursive: true, mode: 0o700 })
+    if (made) await chmod(path, 0o700)
     await access(path, constants.W_OK)
     await writeFile(join(path, '.write-test'), '')
     await rm(join(path, '.write-test'))
@@ -51,13 +106,25 @@ export async function openDataDirectory(path: string): Promise<DataDirectory> {
     throw new DataDirectoryError(`The data directory ${path} cannot be written: ${reason}`)
   }
   const unlock = await lock(path)
-  const serving = join(path, 'serving.txt')
+  const serving = await readServing(path)
+  if (serving && (await serves(serving))) {
+    await unlock()
+    throw inUse(path, serving)
+  }
+  const databaseFile = join(path, DATABASE)
+  // a folder of others that was merely named stays as open as it is
+  if (await exists(databaseFile)) await chmod(path, 0o700)
+  const instance = randomUUID()
+  const note = join(path, NOTE)
   return {
     path,
-    databaseFile: join(path, 'heavy-thistle.db'),
-    announce: (address) => writeFile(serving, `${address}\n`),
+    databaseFile,
+    instance,
+    wasFilled: await exists(note),
+    markFilled: () => writeFile(note, ABOUT, { mode: 0o600 }),
+    announce: (at) => writeFile(servingFile(path), `${at} ${instance}\n`, { mode: 0o600 }),
     release: async () => {
-      await rm(serving, { force: true })
+      await rm(servingFile(path), { force: true })
       await unlock()
     },
   }

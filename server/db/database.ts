@@ -4,9 +4,8 @@ import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
-import { readFile, rm } from 'node:fs/promises'
-import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { patiently } from './busy.ts'
 import { countWrites, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
@@ -19,7 +18,7 @@ export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'selectDistinct'>
 
 /** An open database: reads go free, writes queue. */
 export interface Database {
-  readonly db: Db
+  readonly db: Db & { readonly $client: Client }
   readonly client: Client
   /** runs writes one after another: two open write transactions at once would refuse each other */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>
@@ -37,50 +36,35 @@ async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
   return work(tx)
 }
 
-/** Whether migrations are to come to a database that has had some already. */
-async function isBehind(db: Db, migrationsFolder: string): Promise<boolean> {
-  const [table] = await db.all(sql`select 1 from sqlite_master where name = '__drizzle_migrations'`)
-  if (!table) return false
-  const journal = JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as {
-    readonly entries: readonly { readonly when: number }[]
-  }
-  const row = await db.get<{ last: number }>(sql`select max(created_at) as last from __drizzle_migrations`)
-  return journal.entries.some(({ when }) => when > row.last)
-}
-
 /**
- * Copies the database beside itself. By SQLite, never by reading the file: closing a file of this process's own would
- * drop the locks that its connections hold on it.
- */
-async function copyAside(client: Client, file: string): Promise<void> {
-  const copy = `${file}.before-migration`
-  await rm(copy, { force: true })
-  await client.execute({ sql: 'VACUUM INTO ?', args: [copy] })
-}
-
-/**
- * Opens a database file, brings it up to date and puts one write queue before it.
- * A copy of an older one stands beside it before migrations run.
+ * Opens a database file, brings it up to date and puts one write queue before it. Writes have a connection of their own:
+ * one that another program's lock refused is thrown away, and readers do not notice.
+ *
+ * @param file ours, as `standingOf` says, or not there yet
  */
 export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
-  const client = createClient({ url: pathToFileURL(file).href })
-  await client.execute('PRAGMA journal_mode = WAL')
+  const url = pathToFileURL(file).href
+  const client = createClient({ url })
+  const writer = createClient({ url })
+  const afresh = () => writer.reconnect()
+  const writing = drizzle(writer, { schema })
+  await patiently(() => writer.execute('PRAGMA journal_mode = WAL'), afresh)
+  await patiently(() => migrate(writing, { migrationsFolder }), afresh)
   const db = drizzle(client, { schema })
-  if (await isBehind(db, migrationsFolder)) await copyAside(client, file)
-  await migrate(db, { migrationsFolder })
   let tail: Promise<unknown> = Promise.resolve()
   countWrites(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
     const changed = new Set<string>()
-    const next = tail
-      .then(() => db.transaction((tx) => prepared(tx, (open) => work(noting(open, changed)))))
-      .finally(() => noteWrite(db, changed))
+    const once = () => writing.transaction((tx) => prepared(tx, (open) => work(noting(open, changed))))
+    const next = tail.then(() => patiently(once, afresh)).finally(() => noteWrite(db, changed))
     tail = next.catch(() => undefined)
     return next
   }
   const close = async () => {
     await tail
-    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
+    // what is not written back now, as another program reads, lies in the log and is read from there
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined)
+    writer.close()
     client.close()
   }
   return { db, client, write, writeCount: () => writesOf(db), close }

@@ -23,6 +23,7 @@ import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView, seasonStateView } from '../views/season.ts'
+import type { BackupService } from '../upkeep/backupService.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
 import { localTime } from '../clock/localTime.ts'
@@ -37,6 +38,8 @@ export interface ApiContext {
   readonly clock: Clock
   readonly commands: CommandService
   readonly buildId: string
+  readonly backups: BackupService
+  readonly alive: RouteAnswer<'alive'>
 }
 
 const BODY_LIMIT = '256kb'
@@ -45,7 +48,7 @@ const PHOTO_LIMIT = '8mb'
 const IMPORT_LIMIT = '4mb'
 
 /** All routes: what each is asked is checked against the contract, a service is called, its answer goes out. */
-export function apiRouter({ database, clock, commands, buildId }: ApiContext): Router {
+export function apiRouter({ database, clock, commands, buildId, backups, alive }: ApiContext): Router {
   const router = Router()
   const { db } = database
   const cache = makeAnswerCache(database.writeCount)
@@ -84,6 +87,17 @@ export function apiRouter({ database, clock, commands, buildId }: ApiContext): R
     response.setHeader('X-Build', buildId)
     next()
   })
+  router.get(routes.alive.path, (_request, response) => {
+    response.json(alive)
+  })
+  router.get(routes.backups.path, async (_request, response) => {
+    response.json(await backups.view())
+  })
+  router.get(routes.backupPreview.path, async (request, response) => {
+    response.json(await backups.preview(askedOf('backupPreview', request).params.id))
+  })
+  take('backupMake', BODY_LIMIT, () => backups.make())
+  take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
   read('frame', () => frameView(db, clock, buildId))
   read('tonight', () => tonightView(db, clock))
   read('moment', async ({ query }) => {

@@ -1,11 +1,30 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { PROBLEM_STATUS } from '../../contract/index.ts'
+import { isBusy, isClosed, sqliteCode } from '../db/busy.ts'
 import { ProblemError, toProblem } from '../problems/problem.ts'
 import type { Logger } from 'pino'
 
 /** Anything under /api that no route took. */
 export const notFound: RequestHandler = (_request, _response, next) => {
   next(new ProblemError('notFound', 'There is nothing at this address.'))
+}
+
+/** What the file of the database refuses, in words; null for anything else. */
+function storageTrouble(error: unknown): ProblemError | null {
+  if (isClosed(error)) return new ProblemError('busy', 'The database is being opened. Try again in a moment.')
+  if (isBusy(error))
+    return new ProblemError('busy', 'Another program holds the database. Try again in a moment.')
+  const code = sqliteCode(error) ?? ''
+  if (code.startsWith('SQLITE_FULL'))
+    return new ProblemError('storageFull', 'The disk is full: nothing was changed. Make room and try again.')
+  if (/^SQLITE_(READONLY|CANTOPEN|PERM)/.test(code))
+    return new ProblemError('storageReadOnly', 'The data directory cannot be written: nothing was changed.')
+  if (/^SQLITE_(CORRUPT|NOTADB)/.test(code))
+    return new ProblemError(
+      'databaseDamaged',
+      'The database is damaged: nothing was changed. Put a copy back from Settings, or with npm run restore.',
+    )
+  return null
 }
 
 function asProblemError(error: unknown, log: Logger): ProblemError {
@@ -19,6 +38,11 @@ function asProblemError(error: unknown, log: Logger): ProblemError {
   if (type === 'entity.parse.failed') return new ProblemError('malformedJson', 'The body is no JSON.')
   if (type?.startsWith('encoding.') || type?.startsWith('charset.')) {
     return new ProblemError('malformedJson', 'The body has an encoding that is not read here.')
+  }
+  const ofStorage = storageTrouble(error)
+  if (ofStorage) {
+    log.error({ error }, ofStorage.message)
+    return ofStorage
   }
   log.error({ error }, 'a request failed')
   return new ProblemError('internal', 'Something broke here. Nothing was changed; try once more.')

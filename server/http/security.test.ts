@@ -1,18 +1,17 @@
 import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { pino } from 'pino'
+import type { Express } from 'express'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { createApp } from '../app.ts'
-import { makeClock } from '../clock/clock.ts'
 import { openDatabase } from '../db/database.ts'
 import type { Database } from '../db/database.ts'
+import { testApp } from '../testing/testServer.ts'
 import { seedShipped } from '../upkeep/seed.ts'
 
 let folder: string
 let database: Database
-let app: ReturnType<typeof createApp>
+let app: Express
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'thistle-security-'))
   await mkdir(join(folder, 'web', 'assets'), { recursive: true })
@@ -20,9 +19,7 @@ beforeAll(async () => {
   await writeFile(join(folder, 'web', 'assets', 'main-1.js'), 'export {}')
   database = await openDatabase(join(folder, 'it.db'), join(process.cwd(), 'server', 'migrations'))
   await seedShipped(database, 'Europe/London')
-  const clock = makeClock(null, undefined)
-  const log = pino({ level: 'silent' })
-  app = createApp({ database, clock, buildId: 'test', log, webFolder: join(folder, 'web') })
+  app = await testApp(database, join(folder, 'it.db'), join(folder, 'web'))
 })
 afterAll(async () => {
   await database.close()

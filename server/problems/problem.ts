@@ -35,7 +35,12 @@ const TITLES: Readonly<Record<ProblemCode, string>> = {
   bodyTooLarge: 'Too large',
   forbiddenOrigin: 'Not from here',
   tooManyRequests: 'Too many requests',
+  damagedCopy: 'This copy cannot be used',
+  databaseDamaged: 'The database is damaged',
   internal: 'Something broke here',
+  busy: 'Busy for a moment',
+  storageReadOnly: 'Nothing can be written',
+  storageFull: 'The disk is full',
 }
 
 /** The problem document of an error. */

@@ -1,5 +1,6 @@
 import { bandIn, bandRange, epochDayOf, parOf, stageLikelihood, wording, worthOf } from '../../core/index.ts'
 import type { DisplayUnits } from '../../core/index.ts'
+import { usableZone } from '../../contract/index.ts'
 import type { FoodAtMoment, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
@@ -72,7 +73,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
   const state = {
     ...w,
     waterKind: w.kind,
-    utcOffsetMinutes: offsetOn(input.on, w.timeZone),
+    utcOffsetMinutes: offsetOn(input.on, usableZone(w.timeZone)),
     season: await reachSeasonOn(db, r.id, input.on),
   }
   const day = epochDayOf(input.on)

@@ -1,6 +1,6 @@
 import { copyFile, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { pino } from 'pino'
 import request from 'supertest'
 import { v7 } from 'uuid'
@@ -10,6 +10,7 @@ import { makeClock } from '../clock/clock.ts'
 import { openDatabase } from '../db/database.ts'
 import type { Database } from '../db/database.ts'
 import { setting } from '../db/schema.ts'
+import { makeBackupService } from '../upkeep/backupService.ts'
 
 const MIGRATIONS = join(process.cwd(), 'server', 'migrations')
 
@@ -33,12 +34,31 @@ export async function makeTemplate(fill: (database: Database) => Promise<void>) 
   }
 }
 
+/** The application over an open database. */
+export async function testApp(database: Database, file: string, webFolder: string | null = null) {
+  const [settings] = await database.db.select().from(setting)
+  return createApp({
+    database,
+    clock: makeClock(settings?.clockStandsAtMs ?? null, undefined),
+    buildId: 'test',
+    log: pino({ level: 'silent' }),
+    webFolder,
+    backups: makeBackupService({
+      database,
+      dataPath: dirname(file),
+      databaseFile: file,
+      migrationsFolder: MIGRATIONS,
+      news: { trouble: null, restored: null },
+      swapFor: () => undefined,
+    }),
+    alive: { instance: 'test', dataId: settings?.dataId ?? '' },
+  })
+}
+
 /** The real application over a database file. */
 export async function openTestServer(file: string) {
   const database = await openDatabase(file, MIGRATIONS)
-  const [settings] = await database.db.select().from(setting)
-  const clock = makeClock(settings?.clockStandsAtMs ?? null, undefined)
-  const app = createApp({ database, clock, buildId: 'test', log: pino({ level: 'silent' }), webFolder: null })
+  const app = await testApp(database, file)
   const agent = request(app)
   return {
     database,

@@ -1,4 +1,5 @@
 import { eq, min } from 'drizzle-orm'
+import { randomUUID } from 'node:crypto'
 import { shippedFamilies } from '../../core/material/shipped/catalogue.ts'
 import { shippedFoods } from '../../core/season/shipped/larder.ts'
 import type { ShippedStage } from '../../core/season/shipped/larder.ts'
@@ -113,6 +114,8 @@ export async function seedShipped(database: Database, timeZone: string): Promise
     await seedLarder(tx)
     if (there) return remeasureFigures(tx)
     await seedTray(tx)
-    await tx.insert(setting).values({ id: 'settings', body: { ...defaultSettings, timeZone } })
+    await tx
+      .insert(setting)
+      .values({ id: 'settings', dataId: randomUUID(), body: { ...defaultSettings, timeZone } })
   })
 }

@@ -39,11 +39,13 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
   const last = actions.actions.find(({ undone, isUndo }) => !undone && !isUndo)
   return {
     buildId,
+    dataId: settings.dataId,
     nowMs,
     today: now.on,
     clockStands: clock.stands,
     isDemo: settings.isDemo,
     settings: settings.body,
+    unknownZone: settings.unknownZone,
     reaches: [...(await loadWarmth(db)).values()].map(toReachChoice),
     moment: await startingMoment(db, reaches, now),
     roll: {

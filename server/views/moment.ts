@@ -2,6 +2,7 @@ import { wording } from '../../core/index.ts'
 import { fishingDepthMm } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
+import { usableZone } from '../../contract/index.ts'
 import type { FlyAtMoment, Moment, MomentView, ReachChoice } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import type { water } from '../db/schema.ts'
@@ -29,7 +30,7 @@ export const toReachChoice = (warmth: Warmth): ReachChoice => {
     surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
     bedRoughnessMm: r.bedRoughnessMm,
     thermoclineMm: r.thermoclineMm,
-    timeZone: w.timeZone,
+    timeZone: usableZone(w.timeZone),
     latitudeDeg: w.latitudeDeg,
     longitudeDeg: w.longitudeDeg,
     warmth: toReachWarmth(warmth),

@@ -52,12 +52,11 @@ export const withFault = (text, { from, to, by }) => text.slice(0, from) + by + 
 export function withMarks(text, faults) {
   const insertions = faults.flatMap(({ number, whole }) => {
     const mark = `globalThis.reached?.add(${number})`
-    return whole.statement
-      ? [{ at: whole.from, order: 0, size: whole.to - whole.from, put: `void (${mark});` }]
-      : [
-          { at: whole.from, order: 1, size: whole.to - whole.from, put: `(${mark}, ` },
-          { at: whole.to, order: -1, size: whole.from - whole.to, put: ')' },
-        ]
+    const [open, close] = whole.statement ? [`{ ${mark}; `, ' }'] : [`(${mark}, `, ')']
+    return [
+      { at: whole.from, order: 1, size: whole.to - whole.from, put: open },
+      { at: whole.to, order: -1, size: whole.from - whole.to, put: close },
+    ]
   })
   // At one place: closing before opening, the inner closed first and the outer opened first.
   insertions.sort((a, b) => a.at - b.at || a.order - b.order || b.size - a.size)

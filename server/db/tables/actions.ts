@@ -27,5 +27,7 @@ export const setting = sqliteTable('setting', {
   /** the demo's clock: where it stands; null for the real one */
   clockStandsAtMs: integer('clock_stands_at_ms'),
   isDemo: integer('is_demo', { mode: 'boolean' }).notNull().default(false),
+  /** tells these data from any others that were served at the same address */
+  dataId: text('data_id').notNull().default(''),
   ...editable,
 })
