@@ -18,7 +18,16 @@ export default defineConfig({
       treeshake: { moduleSideEffects: (id) => !/\/core\/\w/.test(id) },
       // a few lines each that every place needs: one request for all of them
       output: {
-        codeSplitting: { groups: [{ name: 'counting', test: /\/core\/(number|season\/calendar)/ }] },
+        codeSplitting: {
+          groups: [
+            { name: 'counting', test: /\/core\/(number|season\/calendar)/ },
+            { name: 'wire', test: /\/web\/wire\/(?!planned|askOnce)/ },
+            {
+              name: 'base',
+              test: /\/node_modules\/(react|react-dom|scheduler|clsx|styled-components|stylis)\//,
+            },
+          ],
+        },
       },
     },
   },

@@ -19,6 +19,7 @@ export const PROBLEM_STATUS = {
   incompleteRecipe: 422,
   bodyTooLarge: 413,
   forbiddenOrigin: 403,
+  otherData: 403,
   tooManyRequests: 429,
   damagedCopy: 409,
   databaseDamaged: 500,

@@ -144,6 +144,29 @@ describe('patterns', () => {
     expect(refused.body).toMatchObject({ code: 'staleVersion', current: { note: 'first tab', version: 2 } })
   })
 
+  it('leave place and number alone that were set elsewhere since, unless they say them', async () => {
+    await ready()
+    const { parCount: _par, homeCompartmentId: _home, ...unsaid } = midge().variants[0]!
+    const kept = async () => {
+      const { patterns } = await body<PatternsView>('/api/patterns')
+      const { parCount, homeCompartmentId } = patterns[0]!.variants[0]!
+      return { parCount, homeCompartmentId }
+    }
+    const home = { variantId, version: 1, parCount: 5, homeCompartmentId: placeB }
+    const { version } = (await body<PatternView>(`/api/patterns/${patternId}`)).variants[0]!
+    await server.command('variantHome', { ...home, version }).expect(200)
+    await server.command('patternSave', midge({ version: 1, variants: [unsaid] })).expect(200)
+    expect(await kept()).toEqual({ parCount: 5, homeCompartmentId: placeB })
+    await server
+      .command('patternSave', midge({ version: 2, variants: [{ ...unsaid, parCount: 2 }] }))
+      .expect(200)
+    expect(await kept()).toEqual({ parCount: 2, homeCompartmentId: placeB })
+    await server
+      .command('patternSave', midge({ version: 3, variants: [{ ...unsaid, homeCompartmentId: null }] }))
+      .expect(200)
+    expect(await kept()).toEqual({ parCount: 2, homeCompartmentId: null })
+  })
+
   it('refuse a taken name, two variants of one name, and a colour that goods do not come in', async () => {
     await ready()
     const twin = midge({

@@ -37,8 +37,9 @@ const patternSave = z
             label: name,
             hookMaterialId: materialId,
             swaps,
-            parCount: z.number().int().min(0).max(99).nullable(),
-            homeCompartmentId: compartmentId.nullable(),
+            /** left out where they were not changed: they may have been set elsewhere meanwhile */
+            parCount: z.number().int().min(0).max(99).nullable().optional(),
+            homeCompartmentId: compartmentId.nullable().optional(),
           })
           .strict(),
       )

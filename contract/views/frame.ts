@@ -39,7 +39,14 @@ export type FrameView = z.infer<typeof frameView>
 export const actionsView = z
   .object({
     actions: z.array(
-      z.object({ actionId, label: z.string(), atMs: z.number(), undone: z.boolean(), isUndo: z.boolean() }),
+      z.object({
+        actionId,
+        label: z.string(),
+        atMs: z.number(),
+        /** the action that took it back and stands; taking that back is redo. Null where it stands itself */
+        undoneBy: actionId.nullable(),
+        isUndo: z.boolean(),
+      }),
     ),
   })
   .meta({ id: 'Actions' })

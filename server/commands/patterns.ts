@@ -97,16 +97,17 @@ async function saveVariant(
   written: Written,
 ): Promise<void> {
   const { recorder } = context
+  const there = await recorder.find('variant', input.id)
+  const { parCount = there?.parCount ?? null, homeCompartmentId = there?.homeCompartmentId ?? null } = input
   const row = {
     position,
     label: input.label,
     labelKey: foldedKey(input.label),
     hookMaterialId: input.hookMaterialId,
     swaps: input.swaps,
-    parCount: input.parCount,
-    homeCompartmentId: input.homeCompartmentId,
+    parCount,
+    homeCompartmentId,
   }
-  const there = await recorder.find('variant', input.id)
   if (there && there.patternId !== patternId)
     throw new ProblemError('unknownId', 'That variant is of another pattern.')
   if (!there)

@@ -1,10 +1,12 @@
 import express, { Router } from 'express'
+import type { RequestHandler } from 'express'
 import { routes } from '../../contract/index.ts'
 import type { RouteAnswer, RouteAsked, RouteName } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { CommandService } from '../commands/commandService.ts'
 import type { Database } from '../db/database.ts'
 import { makeInstruments } from '../instruments/instruments.ts'
+import { ProblemError } from '../problems/problem.ts'
 import { makeAnswerCache } from './answerCache.ts'
 import { askedOf } from './asked.ts'
 import { benchView } from '../views/bench.ts'
@@ -76,9 +78,15 @@ export function apiRouter({ database, clock, commands, buildId, backups, alive }
     })
   /** A write: the service checks it, since each kind of command has a body of its own. */
   const write = (name: 'command' | 'imports', limit: string) =>
-    router.post(routes[name].path, express.json({ limit }), async (request, response) => {
+    router.post(routes[name].path, ownData, express.json({ limit }), async (request, response) => {
       response.json(await commands.execute(request.body))
     })
+  /** A page that was opened on other data, before this server came to its address, does not write here. */
+  const ownData: RequestHandler = (request, _response, next) => {
+    const meant = request.get('X-Data')
+    if (meant === undefined || meant === alive.dataId) next()
+    else next(new ProblemError('otherData', 'Other data are served here now: it is kept for its own.'))
+  }
   const settings = async () => (await loadSettings(db)).body
   const today = async () => localTime(clock.nowMs(), (await settings()).timeZone).on
 

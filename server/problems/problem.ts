@@ -34,6 +34,7 @@ const TITLES: Readonly<Record<ProblemCode, string>> = {
   incompleteRecipe: 'The recipe lacks something',
   bodyTooLarge: 'Too large',
   forbiddenOrigin: 'Not from here',
+  otherData: 'Meant for other data',
   tooManyRequests: 'Too many requests',
   damagedCopy: 'This copy cannot be used',
   databaseDamaged: 'The database is damaged',

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
-import type { ActionsView } from '../../contract/index.ts'
+import type { ActionId, ActionsView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { action } from '../db/schema.ts'
 
@@ -14,9 +14,12 @@ export async function actionsView(db: Reader): Promise<ActionsView> {
     .orderBy(sql`rowid desc`)
     .limit(LATEST_ACTIONS)
   const undoneBy = new Map(rows.flatMap((row) => (row.undoesActionId ? [[row.undoesActionId, row.id]] : [])))
-  const isUndone = (id: string): boolean => {
+  /** The action at the end of the chain of its undos and redos, where that took it back. */
+  const tipAgainst = (id: ActionId): ActionId | null => {
     const by = undoneBy.get(id)
-    return by !== undefined && !isUndone(by)
+    if (by === undefined) return null
+    const redone = undoneBy.get(by)
+    return redone === undefined ? by : tipAgainst(redone)
   }
   return {
     actions: rows
@@ -25,7 +28,7 @@ export async function actionsView(db: Reader): Promise<ActionsView> {
         actionId: row.id,
         label: wording.actionSentence(row.label),
         atMs: row.atMs,
-        undone: isUndone(row.id),
+        undoneBy: tipAgainst(row.id),
         isUndo: row.undoesActionId !== null,
       })),
   }

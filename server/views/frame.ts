@@ -36,7 +36,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
         .from(pattern)
         .where(and(isNull(pattern.archivedAtMs), ne(pattern.name, ''))),
     ])
-  const last = actions.actions.find(({ undone, isUndo }) => !undone && !isUndo)
+  const last = actions.actions.find(({ undoneBy, isUndo }) => undoneBy === null && !isUndo)
   return {
     buildId,
     dataId: settings.dataId,

@@ -6,17 +6,17 @@ import { ColumnContext, EMPTY_CONTENT } from '../column/marks.ts'
 import type { ColumnContent } from '../column/marks.ts'
 import { Fault } from '../ui/layout.tsx'
 import { toFailure, useFrameQuery } from '../wire/api.ts'
-import { FindPanel } from './frame/FindPanel.tsx'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
 import { PlaceKeysContext } from '../ui/shortcuts.ts'
 import type { PlaceKeys } from '../ui/shortcuts.ts'
+import { serveData } from '../wire/outbox/sender.ts'
 import { useAppSelector } from '../wire/store.ts'
-import { flushOutbox } from '../wire/useCommand.ts'
 import { useSeasonKeeper } from '../moment/useSeasonKeeper.ts'
 import { labels } from '../words/frame.ts'
 
+const FindPanel = lazy(() => import('./frame/FindPanel.tsx'))
 const KeysPanel = lazy(() => import('./frame/KeysPanel.tsx'))
 
 const Layout = styled.div`
@@ -47,28 +47,18 @@ const Layout = styled.div`
   }
 `
 
-const RETRY_MS = 5000
-
-/** Sends what waits as soon as the server answers again. */
-function useDelivery() {
-  const waiting = useAppSelector((state) => state.view.waiting)
+/** Sends what waits for the data that are served here. */
+function useDelivery(dataId: string | undefined) {
   useEffect(() => {
-    void flushOutbox()
-    window.addEventListener('online', flushOutbox)
-    return () => window.removeEventListener('online', flushOutbox)
-  }, [])
-  useEffect(() => {
-    if (waiting === 0) return
-    const timer = setInterval(() => void flushOutbox(), RETRY_MS)
-    return () => clearInterval(timer)
-  }, [waiting])
+    if (dataId) serveData(dataId)
+  }, [dataId])
 }
 
-/** Offers to reload where the server has become another build than these pages. */
-function useNewBuild(buildId: string | undefined): boolean {
+/** Whether something is not what it was when these pages were opened: another build serves them, or other data. */
+function useChanged(value: string | undefined): boolean {
   const first = useRef<string | undefined>(undefined)
-  if (buildId && !first.current) first.current = buildId
-  return Boolean(buildId && first.current && buildId !== first.current)
+  if (value && !first.current) first.current = value
+  return Boolean(value && first.current && value !== first.current)
 }
 
 /** The frame that every place stands in: the roll, the sheet, the Column, the tray. */
@@ -78,8 +68,9 @@ export function AppFrame() {
   const { finding, showKeys } = useAppSelector((state) => state.view)
   const placeKeys = useMemo<{ current: PlaceKeys }>(() => ({ current: {} }), [])
   const { pathname } = useLocation()
-  const newBuild = useNewBuild(frame?.buildId)
-  useDelivery()
+  const newBuild = useChanged(frame?.buildId)
+  const otherData = useChanged(frame?.dataId)
+  useDelivery(frame?.dataId)
   useSeasonKeeper()
   const theme = frame?.settings.theme ?? 'system'
   useEffect(() => {
@@ -98,12 +89,17 @@ export function AppFrame() {
         <Layout>
           <Roll frame={frame} />
           <main id="sheet" tabIndex={-1}>
-            {newBuild ? (
+            {newBuild || otherData ? (
               <p>
-                Heavy Thistle was updated. <a href={pathname}>{labels.reloadThesePages}</a>
+                {otherData ? labels.otherDataAreServed : labels.heavyThistleWasUpdated}{' '}
+                <a href={pathname}>{labels.reloadThesePages}</a>
               </p>
             ) : null}
-            {finding ? <FindPanel only={finding} /> : null}
+            {finding ? (
+              <Suspense fallback={null}>
+                <FindPanel only={finding} />
+              </Suspense>
+            ) : null}
             {showKeys ? (
               <Suspense fallback={null}>
                 <KeysPanel />

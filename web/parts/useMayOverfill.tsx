@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ReactNode } from 'react'
-import type { Delivery } from '../wire/useCommand.ts'
+import type { Delivery } from '../wire/outbox/sender.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Row } from '../ui/layout.tsx'
 import { labels } from '../words/parts.ts'

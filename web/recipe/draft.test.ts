@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { KINDS } from '../../core/index.ts'
 import type { Component } from '../../core/index.ts'
 import { shippedMaterial } from '../../core/testing/shippedMaterial.ts'
-import { emptyDraft, newLine, toCommand } from './draft.ts'
+import { emptyDraft, newLine, savedDraft, toCommand } from './draft.ts'
 
 const hare = shippedMaterial('dubbing-hare', '', 'natural')
 const cape = shippedMaterial('hackle-cape-stiff', '16', 'dun')
@@ -30,6 +30,36 @@ describe('newLine', () => {
     expect(newLine({ kind: 'body' }, hare, [line('body')]).key).toBe('body2')
     expect(newLine({ kind: 'body' }, hare, [line('body'), line('body2')]).key).toBe('body3')
     expect(newLine({ kind: 'body' }, hare, [line('body2')]).key).toBe('body')
+  })
+})
+
+describe('a variant’s place and number', () => {
+  const said = (variant: object) => {
+    const [saved] = toCommand({
+      ...emptyDraft(),
+      variants: [{ ...emptyDraft().variants[0]!, ...variant }],
+    }).variants
+    return {
+      ...('parCount' in saved! ? { par: saved.parCount } : {}),
+      ...('homeCompartmentId' in saved! ? { home: saved.homeCompartmentId } : {}),
+    }
+  }
+  const kept = { parCount: 3, homeCompartmentId: 'lid' }
+
+  it('are saved where they were changed, and of a new variant', () => {
+    expect(said({})).toEqual({ par: null, home: null })
+    expect(said({ ...kept, kept })).toEqual({})
+    expect(said({ ...kept, parCount: 4, kept })).toEqual({ par: 4 })
+    expect(said({ ...kept, homeCompartmentId: null, kept })).toEqual({ home: null })
+  })
+
+  it('are not said again once they were saved', () => {
+    const draft = { ...emptyDraft(), variants: [{ ...emptyDraft().variants[0]!, ...kept }] }
+    const [again] = toCommand(savedDraft(draft, 2)).variants
+    expect(again).not.toHaveProperty('parCount')
+    expect(again).not.toHaveProperty('homeCompartmentId')
+    expect(again).not.toHaveProperty('kept')
+    expect(savedDraft(draft, 2).version).toBe(2)
   })
 })
 

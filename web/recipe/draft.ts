@@ -11,6 +11,8 @@ export interface DraftVariant {
   readonly swaps: readonly Swap[]
   readonly parCount: number | null
   readonly homeCompartmentId: string | null
+  /** what of them was there when the draft was begun: what is not changed is not saved over what was set elsewhere since */
+  readonly kept?: { readonly parCount: number | null; readonly homeCompartmentId: string | null }
 }
 
 /** A drawer that the draft names and the stores do not have yet. */
@@ -75,6 +77,7 @@ export function draftOf(pattern: PatternView): Draft {
       swaps,
       parCount,
       homeCompartmentId,
+      kept: { parCount, homeCompartmentId },
     })),
     newDrawers: [],
     fishedHow,
@@ -119,6 +122,25 @@ export function newLine(said: SaidOfLine, material: Material, taken: readonly Co
   return withUsual({ ...said, key, materialId: material.id, place }, material)
 }
 
+/** A variant as it is saved: its place and how many to keep only where they were changed. */
+function changedVariant({ kept, parCount, homeCompartmentId, ...variant }: DraftVariant) {
+  return {
+    ...variant,
+    ...(kept && kept.parCount === parCount ? {} : { parCount }),
+    ...(kept && kept.homeCompartmentId === homeCompartmentId ? {} : { homeCompartmentId }),
+  }
+}
+
+/** A draft as it stands once it was saved. */
+export const savedDraft = (draft: Draft, version: number): Draft => ({
+  ...draft,
+  version,
+  variants: draft.variants.map(({ kept: _kept, ...variant }) => ({
+    ...variant,
+    kept: { parCount: variant.parCount, homeCompartmentId: variant.homeCompartmentId },
+  })),
+})
+
 /** The command that saves a draft. */
 export function toCommand(draft: Draft): CommandInput<'patternSave'> {
   const used = new Set([
@@ -141,7 +163,7 @@ export function toCommand(draft: Draft): CommandInput<'patternSave'> {
     serves: draft.serves.map(({ foodStageId, weight }) => ({ foodStageId, weight })),
     dressing: { components: draft.components, steps: draft.steps },
     newMaterials: draft.newDrawers.filter(({ id }) => used.has(id)),
-    variants: draft.variants,
+    variants: draft.variants.map(changedVariant),
   }
   return body as unknown as CommandInput<'patternSave'>
 }

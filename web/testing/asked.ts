@@ -1,4 +1,5 @@
 import type {
+  ActionsView,
   BenchView,
   BoxesView,
   FrameView,
@@ -13,7 +14,7 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { bench, boxes, frame, outings, pattern, patterns, plan, season, waters } = api.endpoints
+const { actions, bench, boxes, frame, outings, pattern, patterns, plan, season, waters } = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -23,6 +24,7 @@ async function there<View>(asking: Promise<{ readonly data?: View | undefined }>
 
 /** Views as the server has them now, past what the page remembers. */
 export const asked = {
+  actions: (): Promise<ActionsView> => there(askOnce(store.dispatch(actions.initiate(undefined, anew)))),
   bench: (): Promise<BenchView> => there(askOnce(store.dispatch(bench.initiate(undefined, anew)))),
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),

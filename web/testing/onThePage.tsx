@@ -3,6 +3,8 @@ import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { createMemoryRouter, MemoryRouter, RouterProvider } from 'react-router'
 import { afterAll, afterEach, beforeAll, inject } from 'vitest'
+import { PATHS } from '../../contract/paths.ts'
+import { serveData } from '../wire/outbox/sender.ts'
 import { store } from '../wire/store.ts'
 import { WorkerHere } from './workerHere.ts'
 
@@ -24,6 +26,8 @@ export function onTheDemo(): void {
   beforeAll(async () => {
     const address = await fetch(inject('demoCopies')).then((answer) => answer.text())
     speakTo(address)
+    const alive = (await fetch(PATHS.alive).then((answer) => answer.json())) as { readonly dataId: string }
+    serveData(alive.dataId)
     Object.assign(globalThis, { Worker: WorkerHere })
     Object.assign(globalThis, {
       CSS: { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) },

@@ -3,14 +3,19 @@ import type {
   CommandInput,
   CommandKind,
   CommandResult,
+  FrameView,
   PatternView,
   Problem,
   RouteAnswer,
   RouteBody,
   RouteName,
   RouteQuery,
+  SettingsChange,
 } from '../../contract/index.ts'
 import { PATHS } from '../../contract/paths.ts'
+import { changedSettings } from '../../contract/changedSettings.ts'
+import { readQueue } from './outbox/kept.ts'
+import { whose } from './whose.ts'
 
 /** A write to send: its id makes a repeated one harmless. */
 export interface Sent<Kind extends CommandKind = CommandKind> {
@@ -30,6 +35,16 @@ export type Loose<Asked> = Asked extends string
 
 /** Writes whose bodies are tables. */
 const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
+
+/** Changes of settings that are on their way, by the ids of their writes: what was changed does not spring back meanwhile. */
+const waitingChanges = (): readonly (readonly [string, SettingsChange])[] =>
+  readQueue(whose() ?? '').flatMap(({ id, kind, body, refused }) =>
+    kind === 'settingsSave' && !refused ? [[id, (body as CommandInput<'settingsSave'>).change] as const] : [],
+  )
+
+/** How long a write may take before it is tried again under the same id: the server takes each once. */
+const LONGEST_WRITE_MS = 20_000
+const LONGEST_TABLE_MS = 120_000
 
 /** Where a route is, with its parameters put in. */
 const at = (name: RouteName, id = ''): string => PATHS[name].replace(/:\w+/, id)
@@ -55,7 +70,18 @@ export const api = createApi({
         query: (body) => ({ url: at(name), method: 'POST', body }),
       })
     return {
-      frame: plain('frame'),
+      frame: build.query<FrameView, void>({
+        queryFn: async (_asked, _api, _options, ask) => {
+          // what waits when it is asked may be delivered before the answer is there, and too late to be in it
+          const before = waitingChanges()
+          const { data, error } = await ask(at('frame'))
+          if (error) return { error }
+          const frame = data as FrameView
+          const changes = new Map([...before, ...waitingChanges()])
+          return { data: { ...frame, settings: [...changes.values()].reduce(changedSettings, frame.settings) } }
+        },
+        providesTags: ['all'],
+      }),
       tonight: plain('tonight'),
       moment: asked('moment'),
       waters: plain('waters'),
@@ -115,6 +141,8 @@ export const api = createApi({
           url: at(TABLES.has(body.kind) ? 'imports' : 'command'),
           method: 'POST',
           body,
+          headers: { 'X-Data': whose() ?? undefined },
+          timeout: TABLES.has(body.kind) ? LONGEST_TABLE_MS : LONGEST_WRITE_MS,
         }),
         // the settings say how hook sizes are counted, so that what shipped reads anew
         invalidatesTags: (_result, error, { kind }) => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chooseMoment, find, light, pin, setTrouble, setWaiting, setWork, toggleKeys, view } from './state.ts'
+import { chooseMoment, find, light, pin, setOutbox, setTrouble, setWork, toggleKeys, view } from './state.ts'
 
 const at = (...actions: readonly Parameters<typeof view.reducer>[1][]) =>
   actions.reduce(view.reducer, view.getInitialState())
@@ -24,8 +24,8 @@ describe('what places share', () => {
 
   it('keeps what is lit, at work, wrong, waiting and sought apart', () => {
     const work = { label: 'Sampling the band', done: 0.5 }
-    expect(at(light('x'), setWork(work), setTrouble('no line'), setWaiting(2), find('actions'))).toMatchObject({
-      lit: 'x', work, trouble: 'no line', waiting: 2, finding: 'actions', pinned: null, moment: null,
+    expect(at(light('x'), setWork(work), setTrouble('no line'), setOutbox({ waiting: 2 }), setOutbox({ trouble: 'gone' }), find('actions'))).toMatchObject({
+      lit: 'x', work, trouble: 'no line', outbox: { waiting: 2, trouble: 'gone', refused: 0 }, finding: 'actions', pinned: null, moment: null,
     }) // prettier-ignore
   })
 })

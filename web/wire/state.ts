@@ -8,6 +8,19 @@ export interface ChosenMoment {
   readonly localMin: number
 }
 
+/** What of the writes of this browser has not arrived. */
+export interface OutboxState {
+  readonly waiting: number
+  /** refused after they had waited */
+  readonly refused: number
+  /** whether the server breaks over the first of them while it answers otherwise */
+  readonly stuck: boolean
+  /** whether they are lost with the page, as the browser's storage is full */
+  readonly full: boolean
+  /** why they wait */
+  readonly trouble: string | null
+}
+
 export interface ViewState {
   readonly moment: ChosenMoment | null
   /** mark or row that is pointed at, by the id of its subject */
@@ -17,7 +30,8 @@ export interface ViewState {
   readonly work: { readonly label: string; readonly done: number } | null
   /** what went wrong with the last write, for the tray */
   readonly trouble: string | null
-  readonly waiting: number
+  /** writes that have not arrived */
+  readonly outbox: OutboxState
   readonly finding: 'anything' | 'actions' | null
   readonly showKeys: boolean
 }
@@ -28,7 +42,7 @@ const initialState: ViewState = {
   pinned: null,
   work: null,
   trouble: null,
-  waiting: 0,
+  outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null },
   finding: null,
   showKeys: false,
 }
@@ -46,10 +60,13 @@ export const view = createSlice({
     }),
     setWork: (state, { payload }: PayloadAction<ViewState['work']>) => ({ ...state, work: payload }),
     setTrouble: (state, { payload }: PayloadAction<string | null>) => ({ ...state, trouble: payload }),
-    setWaiting: (state, { payload }: PayloadAction<number>) => ({ ...state, waiting: payload }),
+    setOutbox: (state, { payload }: PayloadAction<Partial<OutboxState>>) => ({
+      ...state,
+      outbox: { ...state.outbox, ...payload },
+    }),
     find: (state, { payload }: PayloadAction<ViewState['finding']>) => ({ ...state, finding: payload }),
     toggleKeys: (state) => ({ ...state, showKeys: !state.showKeys }),
   },
 })
 
-export const { chooseMoment, find, light, pin, setTrouble, setWaiting, setWork, toggleKeys } = view.actions
+export const { chooseMoment, find, light, pin, setOutbox, setTrouble, setWork, toggleKeys } = view.actions

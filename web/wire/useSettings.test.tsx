@@ -5,7 +5,7 @@ import { changedSettings } from '../../contract/changedSettings.ts'
 import { defaultSettings, settingsChange } from '../../contract/index.ts'
 import { asked } from '../testing/asked.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
-import { readOutbox } from './outbox.ts'
+import { waitingWrites } from './outbox/sender.ts'
 import { store } from './store.ts'
 import { useSettings } from './useSettings.ts'
 
@@ -57,7 +57,7 @@ describe('useSettings', () => {
       evenings: { minutes: 35 },
     })
     expect(result.current.settings).toEqual(wanted)
-    await until(() => readOutbox().length === 0)
+    await until(() => waitingWrites().length === 0)
     expect((await asked.frame()).settings).toEqual(wanted)
     expect(result.current.settings).toEqual(wanted)
     expect(store.getState().view.trouble).toBeNull()

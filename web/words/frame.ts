@@ -1,6 +1,14 @@
 /** Plain labels of the frame and the Column: what has a figure or a plural is said by core's wording. */
 export const labels = {
   reloadThesePages: 'Reload these pages',
+  heavyThistleWasUpdated: 'Heavy Thistle was updated.',
+  otherDataAreServed: 'Other data are served here now.',
+  seeThem: 'See them',
+  storageIsFull:
+    'This browser has no room left: what the server has not taken is lost when the page is closed. Clear its storage.',
+  serverBreaksOver: 'The server answers, but breaks over one of them again and again.',
+  setAside: 'Set it aside and go on',
+  refusedMeanwhile: 'Refused meanwhile',
   opening: 'Opening …',
   heavyThistle: 'Heavy Thistle',
   theServerDoesNot: 'The server does not answer. Start it again, then reload this page.',
@@ -18,6 +26,7 @@ export const labels = {
   putTheMessageAway: 'Put the message away',
   tonightsActions: "Tonight's actions",
   undo: 'Undo',
+  redo: 'Redo',
   nothingToUndo: 'Nothing to undo',
   backToTonight: 'Back to Tonight',
   waterColumn: 'Water column',

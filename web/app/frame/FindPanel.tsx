@@ -61,7 +61,7 @@ const PATHS: Readonly<Record<string, { sort: string; path: (id: string) => strin
 }
 
 /** Finds anything by the beginnings of its words, or runs an action. */
-export function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
+export default function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState(0)
   const field = useRef<HTMLInputElement>(null)

@@ -1,14 +1,16 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import type { ActionId, FrameView } from '../../../contract/index.ts'
+import type { FrameView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { useActionsQuery } from '../../wire/api.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
+
+const ActionList = lazy(() => import('./ActionList.tsx'))
+const NotArrived = lazy(() => import('./NotArrived.tsx'))
 
 const Foot = styled.footer`
   grid-area: tray;
@@ -76,52 +78,16 @@ const List = styled(Popover)`
   }
 `
 
-/** Tonight's actions: each can be taken back, and what was taken back can be done again. */
-function ActionList() {
-  const { data } = useActionsQuery()
-  const command = useCommand()
-  const undo = (actionId: string) => void command('undo', { actionId })
-  const own = (data?.actions ?? []).filter(({ isUndo }) => !isUndo)
-  return (
-    <ul>
-      {own.slice(0, 15).map(({ actionId, label, undone }) => (
-        <li key={actionId}>
-          <span className={undone ? 'undone' : ''}>{label}</span>
-          <Button
-            look="quiet"
-            onPress={() => undo(undone ? (undoOf(data?.actions ?? [], actionId) ?? actionId) : actionId)}
-          >
-            {undone ? 'Redo' : 'Undo'}
-          </Button>
-        </li>
-      ))}
-      {own.length === 0 ? <li>{labels.nothingYet}</li> : null}
-    </ul>
-  )
-}
-
-/** The undo that answers an action stands just after it among those listed; undoing it is redo. */
-function undoOf(
-  actions: readonly { actionId: string; label: string; isUndo: boolean; undone: boolean }[],
-  actionId: string,
-): string | null {
-  const label = actions.find((action) => action.actionId === actionId)?.label
-  return (
-    actions.find(({ isUndo, undone, label: text }) => isUndo && !undone && text === `Undid: ${label}`)
-      ?.actionId ?? null
-  )
-}
-
 /** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
 export function Tray({ frame }: { readonly frame: FrameView }) {
-  const { work, trouble, waiting } = useAppSelector((state) => state.view)
+  const { work, trouble, outbox } = useAppSelector((state) => state.view)
   const dispatch = useAppDispatch()
-  const command = useCommand()
+  const takeBack = useUndo()
   const { onVise, lastAction } = frame
   const [undoing, setUndoing] = useState<string | null>(null)
   const undo = async (actionId: string) => {
     setUndoing(actionId)
-    const delivery = await command('undo', { actionId: actionId as ActionId })
+    const delivery = await takeBack(actionId)
     if (delivery.kind !== 'done') setUndoing(null)
   }
   return (
@@ -154,8 +120,10 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
             <span className="text">{work.label}</span>
             <progress value={work.done} max={1} aria-label={work.label} />
           </>
-        ) : waiting > 0 ? (
-          <span className="text">{waiting} waiting to be sent</span>
+        ) : outbox.full || outbox.waiting > 0 || outbox.refused > 0 ? (
+          <Suspense fallback={null}>
+            <NotArrived outbox={outbox} />
+          </Suspense>
         ) : frame.clockStands ? (
           <span className="text" style={{ color: 'var(--quiet)' }}>
             {frame.isDemo ? 'Demo' : 'The'} clock stands at{' '}
@@ -181,7 +149,9 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
               </Button>
               <List placement="top end">
                 <Dialog aria-label={labels.tonightsActions}>
-                  <ActionList />
+                  <Suspense fallback={null}>
+                    <ActionList />
+                  </Suspense>
                 </Dialog>
               </List>
             </DialogTrigger>

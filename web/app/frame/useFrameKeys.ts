@@ -5,7 +5,7 @@ import { PLACES } from '../places.ts'
 import { isTyping, PlaceKeysContext } from '../../ui/shortcuts.ts'
 import { find, toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import { useUndoLast } from '../../wire/useUndoLast.ts'
 
 const inOverlay = (target: EventTarget | null) =>
   target instanceof HTMLElement && Boolean(target.closest('[role="dialog"], [role="listbox"], [role="search"]'))
@@ -18,17 +18,15 @@ const isPressable = (target: EventTarget | null) =>
 export function useFrameKeys(frame: FrameView | undefined): void {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
-  const command = useCommand()
   const placeKeys = useContext(PlaceKeysContext)
   const singleKeys = frame?.settings.singleKeys ?? true
-  const lastActionId = frame?.lastAction?.actionId ?? null
+  const undoLast = useUndoLast(frame?.lastAction?.actionId ?? null)
 
   useEffect(() => {
     function onControl(event: KeyboardEvent): boolean {
       if (event.key.toLowerCase() === 'k') dispatch(find('actions'))
-      else if (event.key.toLowerCase() === 'z' && !event.shiftKey && !isTyping(event.target) && lastActionId) {
-        void command('undo', { actionId: lastActionId })
-      } else return false
+      else if (event.key.toLowerCase() === 'z' && !event.shiftKey && !isTyping(event.target)) undoLast()
+      else return false
       return true
     }
     function onSingle(event: KeyboardEvent): boolean {
@@ -63,5 +61,5 @@ export function useFrameKeys(frame: FrameView | undefined): void {
     }
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
-  }, [navigate, dispatch, command, placeKeys, singleKeys, lastActionId])
+  }, [navigate, dispatch, undoLast, placeKeys, singleKeys])
 }

@@ -5,7 +5,8 @@ import type { BenchView } from '../../../contract/index.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useBenchQuery } from '../../wire/api.ts'
-import { flushOutbox, newId, useCommand } from '../../wire/useCommand.ts'
+import { flush } from '../../wire/outbox/sender.ts'
+import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useViseActions } from './useViseActions.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
@@ -66,7 +67,7 @@ describe('useViseActions, fly by fly', () => {
     act(() => result.current.done())
     expect(result.current.now).toBe(0)
     await until(() => result.current.doneCount === 1)
-    expect((await read()).batch.done).toBe(1)
+    await until(async () => (await read()).batch.done === 1)
   })
 
   it('counts one as spoiled, asks why until it is said, and keeps it', async () => {
@@ -78,7 +79,7 @@ describe('useViseActions, fly by fly', () => {
     act(() => result.current.say('thread broke'))
     expect(result.current.spoiledId).toBeNull()
     act(() => result.current.say(null))
-    expect((await read()).batch.spoiled).toBe(1)
+    await until(async () => (await read()).batch.spoiled === 1)
   })
 
   it('shows what was counted while nobody answers, of this batch alone', async () => {
@@ -96,7 +97,7 @@ describe('useViseActions, fly by fly', () => {
     )
     expect(other.result.current.doneCount).toBe(vise.batch.done)
     globalThis.fetch = fetch
-    await act(flushOutbox)
+    await act(flush)
     await until(() => result.current.doneCount === before + 1)
     expect((await read()).batch.done).toBe(before + 1)
   })

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react'
 import type { BenchStep, BenchView, EventId } from '../../../contract/index.ts'
-import { readOutbox } from '../../wire/outbox.ts'
+import { waitingWrites } from '../../wire/outbox/sender.ts'
 import { useAppSelector } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 
@@ -9,9 +9,9 @@ type Counted = 'done' | 'spoiled' | 'step' | 'station' | 'pause' | 'resume'
 
 /** What was counted here and has not reached the server yet. */
 function useUnsent(batchId: string): { readonly done: number; readonly spoiled: number } {
-  const waiting = useAppSelector((state) => state.view.waiting)
+  const waiting = useAppSelector((state) => state.view.outbox.waiting)
   if (waiting === 0) return { done: 0, spoiled: 0 }
-  const mine = readOutbox().flatMap(({ kind, body }) => {
+  const mine = waitingWrites().flatMap(({ kind, body }) => {
     const count = body as { readonly batchId?: string; readonly kind?: string }
     return kind === 'batchCount' && count.batchId === batchId ? [count.kind] : []
   })

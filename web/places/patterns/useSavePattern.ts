@@ -4,7 +4,7 @@ import type { Problem } from '../../../contract/index.ts'
 import { api } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { toCommand } from '../../recipe/draft.ts'
+import { savedDraft, toCommand } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
 
 /** The version of the row as it is now, from a refusal of a stale save. */
@@ -33,9 +33,9 @@ export function useSavePattern(draft: Draft | null, isNew: boolean, reset: (next
       dispatch(api.util.invalidateTags(['all']))
       return
     }
-    if (delivery.kind === 'waiting') return
+    // one that waits is saved here already: what is changed next goes behind it, from the version that it will have made
     // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
-    reset({ ...draft, version: (asVersion ?? 0) + 1 })
+    reset(savedDraft(draft, (asVersion ?? 0) + 1))
     if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
   }
   return { problem, saving, save, forget: () => setProblem(null) }
