@@ -40,6 +40,8 @@ export default defineConfig({
           globalSetup: 'demo/testing/serveCopies.ts',
           // whole pages and real servers: on a loaded machine they take their time
           testTimeout: 90_000,
+          // styles go in as rules, not as text that is read anew with each
+          env: { SC_DISABLE_SPEEDY: 'false' },
         },
       },
     ],

@@ -32,7 +32,8 @@ export function onTheDemo(): void {
     Object.assign(globalThis, {
       CSS: { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) },
     })
-    // jsdom draws nothing
+    // jsdom draws nothing, and without rules need not match them against each element whose name or role is asked
+    CSSStyleSheet.prototype.insertRule = () => 0
     HTMLCanvasElement.prototype.getContext = () => null
     window.matchMedia ??= (media: string) =>
       ({

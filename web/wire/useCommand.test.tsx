@@ -194,7 +194,7 @@ describe('a write that was refused after it had waited', () => {
     })
     await act(flush)
     expect(await boxNames()).toContain('After')
-    expect(refusedWrites().map(({ kind, refused }) => [kind, refused?.detail.length! > 0])).toEqual([
+    expect(refusedWrites().map(({ kind, refused }) => [kind, (refused?.detail ?? '').length > 0])).toEqual([
       ['boxCreate', true],
     ])
     expect(waitingWrites().map(({ kind }) => kind)).toEqual(['fliesCount'])
