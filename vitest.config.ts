@@ -1,7 +1,7 @@
 import type { Plugin } from 'vite'
 import { defineConfig } from 'vitest/config'
 
-const ON_THE_DEMO = ['web/**/*.test.tsx', 'demo/reads.test.ts']
+const ON_THE_DEMO = ['web/**/*.test.tsx', 'demo/reads.test.ts', 'demo/undo.test.ts']
 
 const URL_OF = '?url'
 

@@ -13,6 +13,7 @@ import { surviveKills } from '../e2e/kills.ts'
 import { benchLarge } from './large.ts'
 import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
+import { benchUndo } from './undo.ts'
 import { median, ms, ROUNDS } from './timing.ts'
 import type { Line } from './timing.ts'
 
@@ -182,25 +183,46 @@ async function benchPage(serving: Serving): Promise<readonly Line[]> {
   ]
 }
 
-const lines: Line[] = [...benchCore(), ...benchSeason(), ...(await benchPlan())]
-const serving = await serveApart('demo')
-try {
-  lines.push(...(await benchPage(serving)), ...(await benchServer(serving)))
-} finally {
-  await serving.stop()
+async function benchKills(): Promise<readonly Line[]> {
+  const kills = await surviveKills(100, randomFrom(20260603))
+  return [
+    {
+      what: `${kills.kills} kills (SIGKILL) while ${kills.acknowledged} writes were acknowledged and ${kills.unanswered} were not: lost, counted twice`,
+      figure: `${kills.lost}, ${kills.tooMany}`,
+      wanted: '0, 0',
+    },
+  ]
 }
-lines.push(...(await benchLarge()))
-const kills = await surviveKills(100, randomFrom(20260603))
-lines.push({
-  what: `${kills.kills} kills (SIGKILL) while ${kills.acknowledged} writes were acknowledged and ${kills.unanswered} were not: lost, counted twice`,
-  figure: `${kills.lost}, ${kills.tooMany}`,
-  wanted: '0, 0',
-})
+
+async function benchDemo(): Promise<readonly Line[]> {
+  const serving = await serveApart('demo')
+  try {
+    return [...(await benchPage(serving)), ...(await benchServer(serving))]
+  } finally {
+    await serving.stop()
+  }
+}
+
+/** What is run, each by its name: `npm run bench -- undo kills` runs those two and leaves the report as it is. */
+const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Line[]>>> = {
+  core: benchCore,
+  season: benchSeason,
+  plan: benchPlan,
+  demo: benchDemo,
+  large: benchLarge,
+  kills: benchKills,
+  undo: benchUndo,
+}
+
+const named = process.argv.slice(2)
+const lines: Line[] = []
+for (const [name, part] of Object.entries(PARTS))
+  if (named.length === 0 || named.includes(name)) lines.push(...(await part()))
 const table = [
   '| what | figure | wanted |',
   '|---|---|---|',
   ...lines.map(({ what, figure, wanted }) => `| ${what} | ${figure} | ${wanted} |`),
 ].join('\n')
 const head = `# Timings\n\nMade by \`npm run bench\` on ${cpus().length} cores with Node.js ${process.versions.node}; medians of five. Reported, never asserted.\n\n`
-await writeFile(join('bench', 'report.md'), `${head}${table}\n`)
+if (named.length === 0) await writeFile(join('bench', 'report.md'), `${head}${table}\n`)
 process.stdout.write(`${table}\n`)

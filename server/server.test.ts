@@ -466,7 +466,7 @@ describe('boxes and their ledger', () => {
       .expect(200)
     const refused = await undo(counted.body.actionId).expect(409)
     expect(refused.body).toMatchObject({ code: 'cannotUndo' })
-    expect(refused.body.detail).toContain('gone since')
+    expect(refused.body.detail).toContain('Lost 2')
     expect(await onHand()).toBe(1)
   })
 

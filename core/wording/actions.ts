@@ -16,6 +16,11 @@ export type ActionCode =
   | 'batchNoted'
   | 'batchCounted'
   | 'batchThrough'
+  | 'batchSpoiled'
+  | 'batchStep'
+  | 'batchPaused'
+  | 'batchResumed'
+  | 'spoiledBy'
   | 'batchFinished'
   | 'batchAbandoned'
   | 'fliesLost'
@@ -92,6 +97,16 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Counted ${count} ${subject}`
     case 'batchThrough':
       return `One ${subject} through a step`
+    case 'batchSpoiled':
+      return `Spoiled ${count} ${subject}`
+    case 'batchStep':
+      return `Went to another step of ${subject}`
+    case 'batchPaused':
+      return `Paused tying ${subject}`
+    case 'batchResumed':
+      return `Went on tying ${subject}`
+    case 'spoiledBy':
+      return `Said what spoiled a ${subject}: ${place}`
     case 'batchFinished':
       return `Tied ${count} ${subject} into ${place}`
     case 'batchAbandoned':

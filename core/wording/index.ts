@@ -38,6 +38,7 @@ export {
   depthBandName,
   LOSS_CAUSES,
   postureWord,
+  putAwayName,
   splashWord,
   waterKindName,
 } from './names.ts'

@@ -77,3 +77,6 @@ export const splashWord: Readonly<Record<SplashWord, string>> = {
   plops: 'plops',
   thuds: 'thuds',
 }
+
+/** A pattern that is put away and of which flies lie in boxes all the same. */
+export const putAwayName = (name: string): string => `${name} (put away)`

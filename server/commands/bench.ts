@@ -80,10 +80,13 @@ export const batchSpoiledCause: Handler<CommandBody<'batchSpoiledCause'>> = asyn
     .from(batchEvent)
     .where(and(eq(batchEvent.id, body.eventId), eq(batchEvent.batchId, row.id)))
   if (event?.kind !== 'spoiled') throw new ProblemError('unknownId', 'There is no such spoiled fly.')
-  await context.tx.update(batchEvent).set({ spoiledCause: body.cause }).where(eq(batchEvent.id, body.eventId))
+  await context.recorder.setSpoiledCause(event.id, body.cause)
   return {
-    label: { code: 'batchCounted', subject: await nameOfRevision(context, row.variantRevisionId), count: 1 },
-    undoable: false,
+    label: {
+      code: 'spoiledBy',
+      subject: await nameOfRevision(context, row.variantRevisionId),
+      place: body.cause,
+    },
   }
 }
 
@@ -94,7 +97,9 @@ export const batchNote: Handler<CommandBody<'batchNote'>> = async (context, { ba
   return { label: { code: 'batchNoted', subject: await nameOfRevision(context, row.variantRevisionId) } }
 }
 
-const COUNTED: ReadonlySet<CommandBody<'batchCount'>['kind']> = new Set(['done', 'spoiled', 'station'])
+const COUNT_LABELS = {
+  done: 'batchCounted', spoiled: 'batchSpoiled', station: 'batchThrough', step: 'batchStep', pause: 'batchPaused', resume: 'batchResumed',
+} as const satisfies Readonly<Record<CommandBody<'batchCount'>['kind'], string>> // prettier-ignore
 
 /** Notes a step, a fly done or spoiled; touches no ledger. A repeated event id changes nothing. */
 export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, body) => {
@@ -116,25 +121,32 @@ export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, bo
     .onConflictDoNothing()
   const subject = await nameOfRevision(context, row.variantRevisionId)
   return {
-    label: { code: body.kind === 'station' ? 'batchThrough' : 'batchCounted', subject, count: body.count },
-    undoable: COUNTED.has(body.kind),
+    label: { code: COUNT_LABELS[body.kind], subject, count: body.count },
     eventId: body.eventId,
   }
 }
 
-/** Counts back: the event that an action noted is answered by one that takes it away. */
+/**
+ * Counts back: the event that an action noted is answered by one that takes it away; one that took away goes itself.
+ *
+ * @returns the event that counting back once more is to be about
+ */
 export async function countBack(
   { tx, nowMs }: CommandContext,
   eventId: string,
   newEventId: string,
-): Promise<void> {
+): Promise<string> {
   const [event] = await tx.select().from(batchEvent).where(eq(batchEvent.id, eventId))
-  if (!event) return
+  if (!event) throw new ProblemError('cannotUndo', 'What was counted is not there any more.')
   const [open] = await tx
     .select({ id: batch.id })
     .from(batch)
     .where(and(eq(batch.id, event.batchId), eq(batch.status, 'open')))
   if (!open) throw new ProblemError('cannotUndo', 'The batch has ended since. Undo its ending first.')
+  if (event.undoesEventId !== null) {
+    await tx.delete(batchEvent).where(eq(batchEvent.id, event.id))
+    return event.undoesEventId
+  }
   await tx.insert(batchEvent).values({
     id: newEventId,
     batchId: event.batchId,
@@ -143,8 +155,9 @@ export async function countBack(
     stepKey: event.stepKey,
     count: -event.count,
     spoiledCause: event.spoiledCause,
-    undoesEventId: event.undoesEventId === null ? event.id : null,
+    undoesEventId: event.id,
   })
+  return newEventId
 }
 
 /** Ends a batch: flies into the compartment and materials out of the stores, spoiled ones too, in one action. */

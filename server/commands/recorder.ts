@@ -4,7 +4,8 @@ import * as schema from '../db/schema.ts'
 import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
-import type { PatternId } from '../../contract/index.ts'
+import type { BatchId, PatternId, ReachId } from '../../contract/index.ts'
+import { CHANGED_SINCE, takeBack } from './takeBack.ts'
 
 /** Tables whose rows a command may make or change, by the name under which their images are kept. */
 const TABLES = {
@@ -55,16 +56,44 @@ export type Image =
       readonly after: readonly Served[]
     }
   | {
+      /** what was counted at the vise of a batch that went, all of it counted back, or that came again */
+      readonly kind: 'batchEvents'
+      readonly before: readonly BatchEvent[]
+      readonly after: readonly BatchEvent[]
+    }
+  | {
+      readonly kind: 'spoiledCause'
+      readonly eventId: string
+      readonly before: string | null
+      readonly after: string | null
+    }
+  | {
       readonly kind: 'revisionMaterials'
       readonly rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]
     }
 type Served = typeof schema.patternServes.$inferInsert
+type BatchEvent = typeof schema.batchEvent.$inferSelect
 
 type WithId = SQLiteTable & { id: typeof schema.setting.id; version: typeof schema.pattern.version }
 const tableOf = (name: TableName) => TABLES[name] as unknown as WithId
 
 /** What a row says, whatever its version: an undo in between counts a version up and changes nothing. */
-const contentOf = (row: AnyRow | null): string => canonicalJson(row && { ...row, version: 0 })
+function unversioned(row: AnyRow | null): Readonly<Record<string, unknown>> | null {
+  if (!row) return null
+  const { version: _version, ...said } = row
+  return said
+}
+
+const servesKey = (rows: readonly Served[]): string =>
+  canonicalJson(rows.map(({ foodStageId, weight }) => [foodStageId, weight]).sort())
+
+const changedSince = () => new ProblemError('cannotUndo', 'It was changed again since. Undo that first.')
+
+/** What is derived of a reach never keeps it: it goes with it, and is worked out anew should the reach come back. */
+async function dropDerived(tx: Tx, reachId: ReachId): Promise<void> {
+  await tx.delete(schema.seasonWindow).where(eq(schema.seasonWindow.reachId, reachId))
+  await tx.delete(schema.readingDay).where(eq(schema.readingDay.reachId, reachId))
+}
 
 /** Makes changes in a transaction and keeps the images that undo needs. */
 export interface Recorder {
@@ -81,6 +110,8 @@ export interface Recorder {
     change: Partial<NewRowOf<Name>>,
   ) => Promise<void>
   readonly replaceServes: (patternId: PatternId, rows: readonly Served[]) => Promise<void>
+  /** says what spoiled a fly; events at the vise are never changed but for that */
+  readonly setSpoiledCause: (eventId: string, cause: string | null) => Promise<void>
   readonly insertRevisionMaterials: (
     rows: readonly (typeof schema.revisionMaterial.$inferInsert)[],
   ) => Promise<void>
@@ -144,10 +175,22 @@ export function makeRecorder(tx: Tx): Recorder {
 
   async function replaceServes(patternId: PatternId, rows: readonly Served[]): Promise<void> {
     const mine = eq(schema.patternServes.patternId, patternId)
-    const before = await tx.select().from(schema.patternServes).where(mine)
+    const before = await tx
+      .select()
+      .from(schema.patternServes)
+      .where(mine)
+      .orderBy(sql`rowid`)
     await tx.delete(schema.patternServes).where(mine)
     if (rows.length > 0) await tx.insert(schema.patternServes).values([...rows])
     images.push({ kind: 'serves', patternId, before, after: rows })
+  }
+
+  async function setSpoiledCause(eventId: string, cause: string | null): Promise<void> {
+    const where = eq(schema.batchEvent.id, eventId)
+    const [event] = await tx.select().from(schema.batchEvent).where(where)
+    if (!event) throw new ProblemError('unknownId', 'There is no such spoiled fly.')
+    await tx.update(schema.batchEvent).set({ spoiledCause: cause }).where(where)
+    images.push({ kind: 'spoiledCause', eventId, before: event.spoiledCause, after: cause })
   }
 
   async function insertRevisionMaterials(rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]) {
@@ -155,9 +198,43 @@ export function makeRecorder(tx: Tx): Recorder {
     images.push({ kind: 'revisionMaterials', rows })
   }
 
-  /** Brings one image back to what it was before, if nothing has changed it since. */
+  /** Brings what a pattern serves back, if it was not changed since. */
+  async function restoreServes({ patternId, before, after }: Image & { kind: 'serves' }): Promise<void> {
+    const now = await tx
+      .select()
+      .from(schema.patternServes)
+      .where(eq(schema.patternServes.patternId, patternId))
+    if (servesKey(now) !== servesKey(after)) throw changedSince()
+    await replaceServes(patternId, before)
+  }
+
+  /** What was counted of a batch goes with it, where all of it was counted back. */
+  async function takeEvents(batchId: BatchId): Promise<void> {
+    const where = eq(schema.batchEvent.batchId, batchId)
+    const events = await tx
+      .select()
+      .from(schema.batchEvent)
+      .where(where)
+      .orderBy(sql`rowid`)
+    if (events.length === 0) return
+    const undone = new Set(events.map(({ undoesEventId }) => undoesEventId))
+    if (events.some(({ id, undoesEventId }) => undoesEventId === null && !undone.has(id)))
+      throw new ProblemError('cannotUndo', 'Something was counted of it at the vise since. Undo that first.')
+    await tx.delete(schema.batchEvent).where(where)
+    images.push({ kind: 'batchEvents', before: events, after: [] })
+  }
+
+  async function putEvents(events: readonly BatchEvent[]): Promise<void> {
+    if (events.length === 0) return
+    await tx.insert(schema.batchEvent).values([...events])
+    images.push({ kind: 'batchEvents', before: [], after: events })
+  }
+
+  /** Brings one image back to what it was before: the fields that its action touched, if nothing has changed them since. */
   async function restore(image: Image): Promise<void> {
-    if (image.kind === 'serves') return replaceServes(image.patternId, image.before)
+    if (image.kind === 'serves') return restoreServes(image)
+    if (image.kind === 'batchEvents') return putEvents(image.before)
+    if (image.kind === 'spoiledCause') return setSpoiledCause(image.eventId, image.before)
     if (image.kind === 'revisionMaterials') {
       images.push(image)
       return
@@ -165,22 +242,24 @@ export function makeRecorder(tx: Tx): Recorder {
     const { table, before, after } = image
     const id = (after ?? before)?.id ?? ''
     const now = await readRow(table, id)
-    if (contentOf(now) !== contentOf(after)) {
-      throw new ProblemError('cannotUndo', 'It was changed again since. Undo that first.')
-    }
-    if (before && !now) {
+    const back = takeBack(unversioned(before), unversioned(after), unversioned(now))
+    if (back === CHANGED_SINCE) throw changedSince()
+    if (back === null) {
+      if (table === 'reach') await dropDerived(tx, id as ReachId)
+      if (table === 'batch') await takeEvents(id as BatchId)
+      await tx.delete(TABLES[table]).where(eq(tableOf(table).id, id))
+    } else if (!now) {
       await tx.insert(TABLES[table]).values(before as never)
-    } else if (before) {
-      const { version: _version, ...values } = before
+    } else {
       await tx
         .update(TABLES[table])
-        .set({ ...values, version: (now?.version ?? 0) + 1 } as never)
+        .set({ ...back, version: (now.version ?? 0) + 1 } as never)
         .where(eq(tableOf(table).id, id))
-    } else {
-      await tx.delete(TABLES[table]).where(eq(tableOf(table).id, id))
     }
     keep(table, now, await readRow(table, id))
   }
 
-  return { images, find, need, insert, update, replaceServes, insertRevisionMaterials, restore }
+  return {
+    images, find, need, insert, update, replaceServes, setSpoiledCause, insertRevisionMaterials, restore,
+  } // prettier-ignore
 }

@@ -8,6 +8,7 @@ import {
   compartment,
   flyBalance,
   flyEntry,
+  materialBalance,
   materialEntry,
   revisionMaterial,
   variant,
@@ -18,7 +19,9 @@ import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
+import { laterOn } from './laterOn.ts'
 import type { Image, TableName } from './recorder.ts'
+import { isCounted } from '../read/standingEntries.ts'
 
 type ActionRow = typeof action.$inferSelect
 
@@ -61,6 +64,10 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
       reversesEntryId: id,
     })),
   )
+  for (const materialId of new Set(materials.map((entry) => entry.materialId))) {
+    if (!(await isCounted(tx, materialId)))
+      await tx.delete(materialBalance).where(eq(materialBalance.materialId, materialId))
+  }
 }
 
 /** Rows that an action made, of one table. */
@@ -98,7 +105,7 @@ function belongsTo(stays: ReadonlySet<string>, image: Image, revisions: Readonly
   if (image.kind === 'serves') return stays.has(image.patternId)
   if (image.kind === 'revisionMaterials')
     return image.rows.some(({ variantRevisionId }) => revisions.has(variantRevisionId))
-  if (image.before || !image.after) return false
+  if (image.kind !== 'row' || image.before || !image.after) return false
   const { id, patternId, boxId } = image.after
   switch (image.table) {
     case 'pattern':
@@ -162,8 +169,8 @@ async function leaveHomes(
 async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {
   await reverseLedgers(context, target)
   const noted = target.result.eventId
-  const eventId = typeof noted === 'string' ? v5(context.actionId, noted) : undefined
-  if (typeof noted === 'string' && eventId) await countBack(context, noted, eventId)
+  const eventId =
+    typeof noted === 'string' ? await countBack(context, noted, v5(context.actionId, noted)) : undefined
   await restoreImages(context, target.before as readonly Image[])
   await restoreRevisionMaterials(context)
   return eventId
@@ -193,6 +200,16 @@ const REFUSALS: Readonly<Record<string, string>> = {
   SQLITE_CONSTRAINT_UNIQUE: 'Its name or place is taken since.',
 }
 
+/** Refuses with the action that stands in the way, where one is found, for the page to offer it. */
+async function refuseFor({ tx }: CommandContext, target: ActionRow, detail: string): Promise<never> {
+  const inTheWay = await laterOn(tx, target)
+  if (!inTheWay) throw new ProblemError('cannotUndo', detail)
+  const label = wording.actionSentence(inTheWay.label)
+  throw new ProblemError('cannotUndo', `“${label}” came after it. Undo that first.`, [], {
+    inTheWay: { actionId: inTheWay.id, label },
+  })
+}
+
 /** Takes an action back by a new one: ledger rows get reversing rows, edited rows return to what they were. */
 export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) => {
   const target = await standingAction(context.tx, actionId)
@@ -207,7 +224,9 @@ export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) 
     }
   } catch (error) {
     const refusal = REFUSALS[constraintCode(error) ?? '']
-    if (refusal) throw new ProblemError('cannotUndo', refusal)
+    if (refusal) return refuseFor(context, target, refusal)
+    if (error instanceof ProblemError && error.code === 'cannotUndo')
+      return refuseFor(context, target, error.message)
     throw error
   }
 }

@@ -1,4 +1,4 @@
-import { eq, inArray } from 'drizzle-orm'
+import { and, eq, inArray } from 'drizzle-orm'
 import { minutesTaken, paceOf } from '../../core/index.ts'
 import type { Pace, ViseEvent } from '../../core/index.ts'
 import type { PatternId } from '../../contract/index.ts'
@@ -6,6 +6,7 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
 import { grouped } from './grouped.ts'
+import { stands } from './standingEvents.ts'
 
 const TIMED: readonly ViseEvent['kind'][] = ['done', 'step', 'station', 'pause', 'resume']
 
@@ -24,7 +25,7 @@ async function readMinutes(db: Reader): Promise<(patternId: PatternId) => Pace> 
     .innerJoin(batch, eq(batch.id, batchEvent.batchId))
     .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .where(inArray(batchEvent.kind, [...TIMED]))
+    .where(and(inArray(batchEvent.kind, [...TIMED]), stands(db)))
     .orderBy(batchEvent.batchId, batchEvent.atMs)
   const byPattern = grouped(events, ({ patternId }) => patternId)
   const paces = new Map(

@@ -1,9 +1,12 @@
-import { asc, eq, isNull } from 'drizzle-orm'
+import { asc, eq, isNull, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { grouped } from './grouped.ts'
+
+/** What a pattern serves stands in the order in which it was said. */
+const IN_ORDER = sql`${patternServes}.rowid`
 
 /** What each pattern is meant for, by its name. */
 export const loadServed = keptUntilWrite(readServed, [patternServes, foodStage, food])
@@ -14,6 +17,7 @@ async function readServed(db: Reader) {
     .from(patternServes)
     .innerJoin(foodStage, eq(foodStage.id, patternServes.foodStageId))
     .innerJoin(food, eq(food.id, foodStage.foodId))
+    .orderBy(IN_ORDER)
   return grouped(
     rows.map(({ served, stageName, foodName }) => ({
       patternId: served.patternId,
@@ -41,7 +45,7 @@ async function readNames(db: Reader) {
 export const loadServes = keptUntilWrite(readServes, [patternServes])
 
 async function readServes(db: Reader) {
-  return db.select().from(patternServes)
+  return db.select().from(patternServes).orderBy(IN_ORDER)
 }
 
 /** On what kinds of water each pattern is fished. */
@@ -63,7 +67,7 @@ async function readSetups(db: Reader) {
     .select({ id: variantRevision.id, body: variantRevision.body })
     .from(variantRevision)
     .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
-  const serves = await db.select().from(patternServes)
+  const serves = await db.select().from(patternServes).orderBy(IN_ORDER)
   const patterns = await db
     .select({ id: pattern.id, name: pattern.name, dislike: pattern.dislike })
     .from(pattern)

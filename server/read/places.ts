@@ -1,3 +1,4 @@
+import { isNull } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { compartment } from '../db/schema.ts'
@@ -17,12 +18,13 @@ async function readHeld(db: Reader) {
   return places
 }
 
-/** All compartments with their capacity. */
+/** Compartments that are not put away, with their capacity. */
 export const loadPlaces = keptUntilWrite(
   (db: Reader) =>
     db
       .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
-      .from(compartment),
+      .from(compartment)
+      .where(isNull(compartment.archivedAtMs)),
   [compartment],
 )
 

@@ -1,7 +1,8 @@
-import { sql } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/sqlite-core'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { flyTally, variantRevision } from '../db/schema.ts'
+import { flyEntry, flyTally, variantRevision } from '../db/schema.ts'
 import type { VariantId } from '../../contract/index.ts'
 
 /** So many flies of a variant that were tied, lost, given or found. */
@@ -41,4 +42,48 @@ async function readSince(db: Reader): Promise<ReadonlyMap<string, number>> {
     .from(variantRevision)
     .groupBy(variantRevision.variantId)
   return new Map(rows.map(({ variantId, atMs }) => [variantId, atMs]))
+}
+
+/** When a fly of each variant was last lost, but for losses that were taken back. */
+export const loadLastLost = keptUntilWrite(readLastLost, [flyEntry, variantRevision])
+
+async function readLastLost(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const undone = await db
+    .selectDistinct({ revisionId: flyEntry.variantRevisionId })
+    .from(flyEntry)
+    .where(and(isNotNull(flyEntry.reversesEntryId), eq(flyEntry.cause, 'lost')))
+  const lost = new Map<string, number>()
+  for (const { variantId, cause, count, lastAtMs } of await loadTallies(db))
+    if (cause === 'lost' && count < 0) lost.set(variantId, Math.max(lost.get(variantId) ?? 0, lastAtMs))
+  if (undone.length === 0) return lost
+  // where some were taken back the sums do not say which: their own entries do
+  const revisionIds = undone.map(({ revisionId }) => revisionId)
+  const reversal = alias(flyEntry, 'reversal')
+  const rows = await db
+    .select({ variantId: variantRevision.variantId, atMs: sql<number>`max(${flyEntry.atMs})` })
+    .from(flyEntry)
+    .innerJoin(variantRevision, eq(variantRevision.id, flyEntry.variantRevisionId))
+    .leftJoin(reversal, eq(reversal.reversesEntryId, flyEntry.id))
+    .where(
+      and(
+        eq(flyEntry.cause, 'lost'),
+        lt(flyEntry.delta, 0),
+        isNull(reversal.id),
+        inArray(
+          variantRevision.variantId,
+          db
+            .select({ id: variantRevision.variantId })
+            .from(variantRevision)
+            .where(inArray(variantRevision.id, revisionIds)),
+        ),
+      ),
+    )
+    .groupBy(variantRevision.variantId)
+  const of = await db
+    .select({ variantId: variantRevision.variantId })
+    .from(variantRevision)
+    .where(inArray(variantRevision.id, revisionIds))
+  for (const { variantId } of of) lost.delete(variantId)
+  for (const { variantId, atMs } of rows) lost.set(variantId, atMs)
+  return lost
 }

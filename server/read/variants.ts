@@ -1,4 +1,4 @@
-import { and, eq, getTableColumns, inArray, isNull } from 'drizzle-orm'
+import { and, eq, getTableColumns, inArray, isNotNull, isNull, or } from 'drizzle-orm'
 import type { VariantFigure, VariantRevisionId } from '../../contract/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -78,6 +78,32 @@ async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
       olderOnHand: onHand - (byRevision.get(row.variant.currentRevisionId) ?? 0),
     }
   })
+}
+
+/** Variants that are put away, or whose pattern is, and of which flies lie in boxes all the same. */
+export const loadPutAway = keptUntilWrite(readPutAway, [loadBalances, variant, pattern, variantFigure])
+
+async function readPutAway(db: Reader): Promise<readonly VariantRow[]> {
+  const rows = await db
+    .select({ variant, patternName: pattern.name })
+    .from(variant)
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(or(isNotNull(variant.archivedAtMs), isNotNull(pattern.archivedAtMs)))
+    .orderBy(pattern.nameKey, variant.position)
+  const onHand = new Map<string, number>()
+  for (const { variantId, count } of await loadBalances(db))
+    onHand.set(variantId, (onHand.get(variantId) ?? 0) + count)
+  const there = rows.filter((row) => (onHand.get(row.variant.id) ?? 0) > 0)
+  const figures = await loadFigures(
+    db,
+    there.map((row) => row.variant.currentRevisionId),
+  )
+  return there.map((row) => ({
+    ...row,
+    figure: figures.get(row.variant.currentRevisionId) ?? null,
+    onHand: onHand.get(row.variant.id) ?? 0,
+    olderOnHand: 0,
+  }))
 }
 
 /** A figure as pages get it; what was never worked out reads as an incomplete recipe. */

@@ -1,4 +1,4 @@
-import { eq, isNull, and } from 'drizzle-orm'
+import { and, eq, isNull, sql } from 'drizzle-orm'
 import type { PhotoId } from '../../contract/index.ts'
 import type { Database } from '../db/database.ts'
 import { batch, material, photo } from '../db/schema.ts'
@@ -55,13 +55,19 @@ export async function readPhoto({ db }: Database, id: PhotoId) {
   return row
 }
 
-/** Drops pictures that nothing shows: those never attached, as when a page was closed in between. */
+/** Drops pictures that nothing shows and no action could bring back: those never attached, as when a page was closed in between. */
 export async function dropUnusedPhotos({ db, write }: Database): Promise<void> {
   const unused = await db
     .select({ id: photo.id })
     .from(photo)
     .leftJoin(material, eq(material.photoId, photo.id))
     .leftJoin(batch, eq(batch.photoId, photo.id))
-    .where(and(isNull(material.id), isNull(batch.id)))
+    .where(
+      and(
+        isNull(material.id),
+        isNull(batch.id),
+        sql`not exists (select 1 from action a where a.kind = 'photoAttach' and instr(a.before, ${photo.id}) > 0)`,
+      ),
+    )
   for (const { id } of unused) await write((tx) => tx.delete(photo).where(eq(photo.id, id)))
 }

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm'
+import { STANDING } from '../read/standingEntries.ts'
 import { refreshFigures } from './figures.ts'
 import type { Database } from '../db/database.ts'
 import { variantFigure } from '../db/schema.ts'
@@ -6,7 +7,8 @@ import { variantFigure } from '../db/schema.ts'
 const FLY_SUMS = sql`select compartment_id, variant_revision_id, sum(delta) as count from fly_entry group by 1, 2`
 const TALLY_SUMS = sql`select variant_revision_id, cause, coalesce(loss_cause, '') as loss_cause, sum(delta) as count,
   max(at_ms) as last_at_ms from fly_entry group by 1, 2, 3`
-const MATERIAL_SUMS = sql`select material_id, sum(delta) as amount from material_entry group by 1`
+const MATERIAL_SUMS = sql`with recursive ${STANDING} select material_id, sum(delta) as amount from material_entry
+  where material_id in (select material_id from standing) group by 1`
 
 /**
  * Checks the file, its references and its running sums, rebuilds what is derived, and says what it found:

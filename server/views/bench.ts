@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNotNull, ne, or } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, ne, or, sql } from 'drizzle-orm'
 import {
   componentsByKey,
   nightsToDry,
@@ -23,6 +23,7 @@ import type { RevisionBody } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { loadMinutes } from '../read/minutes.ts'
+import { stands } from '../read/standingEvents.ts'
 import { toFigureView } from '../read/variants.ts'
 import { loadDrawers } from '../read/drawers.ts'
 
@@ -78,16 +79,22 @@ function mention(row: Loaded, events: readonly BatchEvent[]): BatchMention {
 
 async function eventsOf(db: Reader, rows: readonly Loaded[]): Promise<readonly BatchEvent[]> {
   if (rows.length === 0) return []
-  return db
-    .select()
-    .from(batchEvent)
-    .where(
-      inArray(
-        batchEvent.batchId,
-        rows.map((row) => row.batch.id),
-      ),
-    )
-    .orderBy(asc(batchEvent.id))
+  return (
+    db
+      .select()
+      .from(batchEvent)
+      .where(
+        and(
+          stands(db),
+          inArray(
+            batchEvent.batchId,
+            rows.map((row) => row.batch.id),
+          ),
+        ),
+      )
+      // as they came in: an id that counts back has no time in it
+      .orderBy(sql`rowid`)
+  )
 }
 
 /** What lies on the vise, in few words; null where nothing does. */
@@ -191,6 +198,12 @@ async function eveningCutList(db: Reader, batches: readonly Loaded[]): Promise<B
 
 type Vise = NonNullable<BenchView['onVise']>
 
+/** The step that the fly on the vise is at; fly by fly the next one begins at the first, which is null. */
+function stepNow(events: readonly BatchEvent[], way: Vise['way']): string | null {
+  const last = events.filter(({ kind }) => kind === 'step' || (kind === 'done' && way === 'flyByFly')).at(-1)
+  return last?.kind === 'step' ? last.stepKey : null
+}
+
 async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): Promise<BenchView['onVise']> {
   const body: RevisionBody = row.revision.body
   const materials = await loadMaterials(db, materialIdsOf(body))
@@ -203,7 +216,6 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
   const fly = resolveDressing(body.dressing, hookOnly, materials)
   if (fly.kind !== 'fly') return null
   const mine = events.filter(({ batchId }) => batchId === row.batch.id)
-  const lastStep = mine.filter(({ kind }) => kind === 'step').at(-1)
   const lastPause = mine.filter(({ kind }) => kind === 'pause' || kind === 'resume').at(-1)
   const { hookMaterial } = fly
   const minutes = (await loadMinutes(db))(row.patternId)
@@ -234,7 +246,7 @@ async function viseOf(db: Reader, row: Loaded, events: readonly BatchEvent[]): P
     hookName: wording.drawerName(hookMaterial.family, hookMaterial.sizeKey, hookMaterial.colourName),
     figure: toFigureView(figures[0] ?? null),
     steps: stepsOf(body.dressing, hookOnly).map((step) => toBenchStep(step, fly)),
-    stepKey: lastStep?.stepKey ?? null,
+    stepKey: stepNow(mine, row.batch.way),
     paused: lastPause?.kind === 'pause',
     cutList: (figures[0]?.bill ?? []).map(({ materialId, perFly }) => ({
       materialId: materialId,

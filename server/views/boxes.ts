@@ -1,11 +1,11 @@
 import { and, asc, isNull } from 'drizzle-orm'
-import { fishingDepthMm } from '../../core/index.ts'
+import { fishingDepthMm, wording } from '../../core/index.ts'
 import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { restockLines } from './restock.ts'
-import { behaviourOfRow, loadVariants } from '../read/variants.ts'
+import { behaviourOfRow, loadPutAway, loadVariants } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
 import { keptOf } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
@@ -13,8 +13,12 @@ import { loadHeld } from '../read/places.ts'
 
 type Fly = CompartmentLine['flies'][number]
 
-/** What lies in each compartment or has its home there, in the order of the patterns' names. */
-function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<typeof loadHeld>>) {
+/** What lies in each compartment or has its home there, in the order of the patterns' names; what is put away comes last. */
+function contentsOf(
+  variants: readonly VariantRow[],
+  places: Awaited<ReturnType<typeof loadHeld>>,
+  away: ReadonlySet<string>,
+) {
   const position = new Map(variants.map((row, i) => [row.variant.id, i]))
   const contents = new Map<string, Set<number>>()
   const put = (compartmentId: CompartmentId, at: number | undefined) => {
@@ -23,7 +27,9 @@ function contentsOf(variants: readonly VariantRow[], places: Awaited<ReturnType<
     if (there) there.add(at)
     else contents.set(compartmentId, new Set([at]))
   }
-  variants.forEach(({ variant: v }, at) => (v.homeCompartmentId ? put(v.homeCompartmentId, at) : undefined))
+  variants.forEach(({ variant: v }, at) =>
+    v.homeCompartmentId && !away.has(v.id) ? put(v.homeCompartmentId, at) : undefined,
+  )
   for (const [compartmentId, flies] of places)
     for (const variantId of flies.keys()) put(compartmentId, position.get(variantId))
   return (compartmentId: CompartmentId): VariantRow[] =>
@@ -50,19 +56,23 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     .from(compartment)
     .where(and(isNull(compartment.archivedAtMs)))
     .orderBy(asc(compartment.row), asc(compartment.column))
-  const variants = await loadVariants(db)
+  const putAway = await loadPutAway(db)
+  const variants = [...(await loadVariants(db)), ...putAway]
+  const away = new Set(putAway.map((row) => row.variant.id))
   const places = await loadHeld(db)
-  const fliesIn = contentsOf(variants, places)
+  const fliesIn = contentsOf(variants, places, away)
   const where = await placeToFish(db, today)
   const restock = await restockLines(db, usualPar)
+  const isHome = ({ variant: v }: VariantRow, compartmentId: CompartmentId) =>
+    v.homeCompartmentId === compartmentId && !away.has(v.id)
   const toFly = (row: VariantRow, compartmentId: CompartmentId): Fly => ({
     variantId: row.variant.id,
     patternId: row.variant.patternId,
-    patternName: row.patternName,
+    patternName: away.has(row.variant.id) ? wording.putAwayName(row.patternName) : row.patternName,
     label: row.variant.label,
     count: places.get(compartmentId)?.get(row.variant.id) ?? 0,
-    isHome: row.variant.homeCompartmentId === compartmentId,
-    par: row.variant.homeCompartmentId === compartmentId ? keptOf(row, usualPar) : null,
+    isHome: isHome(row, compartmentId),
+    par: isHome(row, compartmentId) ? keptOf(row, usualPar) : null,
     variantVersion: row.variant.version,
     parCount: row.variant.parCount,
     depthMm: fishingDepthMm(behaviourOfRow(row.figure), {

@@ -5,7 +5,7 @@ import { outing, spell } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { localTime } from '../clock/localTime.ts'
 import { loadVariants } from '../read/variants.ts'
-import { loadSince, loadTallies } from '../read/tallies.ts'
+import { loadLastLost, loadSince, loadTallies } from '../read/tallies.ts'
 import type { Tally } from '../read/tallies.ts'
 
 const later = (a: string | null, b: string | null) => (a === null || (b !== null && b > a) ? b : a)
@@ -27,6 +27,7 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
     .groupBy(spell.variantId)
   const byVariant = grouped(tallies, ({ variantId }) => variantId)
   const fishedOn = new Map(fished.map(({ variantId, on }) => [variantId, on]))
+  const lostMs = await loadLastLost(db)
   const sinceMs = await loadSince(db)
   const days = new Map<number, string>()
   const day = (atMs: number) => {
@@ -39,7 +40,7 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
       const mine = byVariant.get(row.variant.id) ?? []
       if (mine.length === 0 && row.onHand === 0) return []
       const sum = (cause: string) => mine.reduce((n, t) => (t.cause === cause ? n + t.count : n), 0)
-      const lastLost = mine.reduce((ms, t) => (t.cause === 'lost' ? Math.max(ms, t.lastAtMs) : ms), 0)
+      const lastLost = lostMs.get(row.variant.id) ?? 0
       return [
         {
           variantId: row.variant.id,

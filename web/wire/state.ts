@@ -30,6 +30,8 @@ export interface ViewState {
   readonly work: { readonly label: string; readonly done: number } | null
   /** what went wrong with the last write, for the tray */
   readonly trouble: string | null
+  /** the action to take back first, where something could not be taken back because of it */
+  readonly undoFirst: string | null
   /** writes that have not arrived */
   readonly outbox: OutboxState
   readonly finding: 'anything' | 'actions' | null
@@ -42,6 +44,7 @@ const initialState: ViewState = {
   pinned: null,
   work: null,
   trouble: null,
+  undoFirst: null,
   outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null },
   finding: null,
   showKeys: false,
@@ -59,7 +62,12 @@ export const view = createSlice({
       pinned: state.pinned === payload ? null : payload,
     }),
     setWork: (state, { payload }: PayloadAction<ViewState['work']>) => ({ ...state, work: payload }),
-    setTrouble: (state, { payload }: PayloadAction<string | null>) => ({ ...state, trouble: payload }),
+    setTrouble: (state, { payload }: PayloadAction<string | null>) => ({
+      ...state,
+      trouble: payload,
+      undoFirst: null,
+    }),
+    offerUndoFirst: (state, { payload }: PayloadAction<string>) => ({ ...state, undoFirst: payload }),
     setOutbox: (state, { payload }: PayloadAction<Partial<OutboxState>>) => ({
       ...state,
       outbox: { ...state.outbox, ...payload },
@@ -69,4 +77,5 @@ export const view = createSlice({
   },
 })
 
-export const { chooseMoment, find, light, pin, setOutbox, setTrouble, setWork, toggleKeys } = view.actions
+export const { chooseMoment, find, light, offerUndoFirst, pin, setOutbox, setTrouble, setWork, toggleKeys } =
+  view.actions

@@ -1,8 +1,10 @@
 import { useCallback, useRef } from 'react'
-import type { ActionId } from '../../contract/index.ts'
+import type { ActionId, Problem } from '../../contract/index.ts'
 import { dropUntried } from './outbox/sender.ts'
 import type { Delivery } from './outbox/sender.ts'
 import { forgetOwn, takeLastOwn } from './ownActions.ts'
+import { offerUndoFirst } from './state.ts'
+import { useAppDispatch } from './store.ts'
 import { useCommand } from './useCommand.ts'
 
 /**
@@ -11,15 +13,24 @@ import { useCommand } from './useCommand.ts'
  */
 export function useUndo(): (actionId: string) => Promise<Delivery> {
   const command = useCommand()
+  const dispatch = useAppDispatch()
   return useCallback(
     async (actionId) => {
       forgetOwn(actionId)
-      return (await dropUntried(actionId))
-        ? { kind: 'waiting' }
-        : command('undo', { actionId: actionId as ActionId })
+      if (await dropUntried(actionId)) return { kind: 'waiting' }
+      const delivery = await command('undo', { actionId: actionId as ActionId })
+      const first = delivery.kind === 'refused' ? inTheWay(delivery.problem) : null
+      if (first !== null) dispatch(offerUndoFirst(first))
+      return delivery
     },
-    [command],
+    [command, dispatch],
   )
+}
+
+/** The action that a refusal names as the one to take back first. */
+function inTheWay({ current }: Problem): string | null {
+  const first = (current as { readonly inTheWay?: { readonly actionId?: unknown } } | undefined)?.inTheWay
+  return typeof first?.actionId === 'string' ? first.actionId : null
 }
 
 /**

@@ -5,10 +5,13 @@ import { setAside } from '../../wire/outbox/sender.ts'
 import type { OutboxState } from '../../wire/state.ts'
 import { labels } from '../../words/frame.ts'
 
-const RefusedList = lazy(() => import('./RefusedList.tsx'))
+/** It is fetched when first opened, and the server may be away just then. */
+const RefusedList = lazy(() =>
+  import('./RefusedList.tsx').catch(() => ({ default: () => <p>{labels.theServerDoesNot}</p> })),
+)
 
 /** What has not arrived: how many writes wait and why, and those that were refused meanwhile. */
-export default function NotArrived({ outbox }: { readonly outbox: OutboxState }) {
+export function NotArrived({ outbox }: { readonly outbox: OutboxState }) {
   const { waiting, refused, stuck, full, trouble } = outbox
   if (stuck)
     return (
@@ -23,7 +26,7 @@ export default function NotArrived({ outbox }: { readonly outbox: OutboxState })
   return (
     <>
       {waiting > 0 ? (
-        <span className="text">
+        <span className={trouble ? 'text trouble' : 'text'}>
           {trouble ? `${trouble} ` : ''}
           {waiting} kept here until they are taken
         </span>

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -8,9 +8,8 @@ import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
-
-const ActionList = lazy(() => import('./ActionList.tsx'))
-const NotArrived = lazy(() => import('./NotArrived.tsx'))
+import { ActionList } from './ActionList.tsx'
+import { NotArrived } from './NotArrived.tsx'
 
 const Foot = styled.footer`
   grid-area: tray;
@@ -80,7 +79,7 @@ const List = styled(Popover)`
 
 /** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
 export function Tray({ frame }: { readonly frame: FrameView }) {
-  const { work, trouble, outbox } = useAppSelector((state) => state.view)
+  const { work, trouble, undoFirst, outbox } = useAppSelector((state) => state.view)
   const dispatch = useAppDispatch()
   const takeBack = useUndo()
   const { onVise, lastAction } = frame
@@ -107,6 +106,11 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
         {trouble ? (
           <>
             <span className="text trouble">{trouble}</span>
+            {undoFirst ? (
+              <Button look="quiet" onPress={() => void takeBack(undoFirst)}>
+                {labels.undoThat}
+              </Button>
+            ) : null}
             <Button
               look="quiet"
               onPress={() => dispatch(setTrouble(null))}
@@ -121,9 +125,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
             <progress value={work.done} max={1} aria-label={work.label} />
           </>
         ) : outbox.full || outbox.waiting > 0 || outbox.refused > 0 ? (
-          <Suspense fallback={null}>
-            <NotArrived outbox={outbox} />
-          </Suspense>
+          <NotArrived outbox={outbox} />
         ) : frame.clockStands ? (
           <span className="text" style={{ color: 'var(--quiet)' }}>
             {frame.isDemo ? 'Demo' : 'The'} clock stands at{' '}
@@ -149,9 +151,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
               </Button>
               <List placement="top end">
                 <Dialog aria-label={labels.tonightsActions}>
-                  <Suspense fallback={null}>
-                    <ActionList />
-                  </Suspense>
+                  <ActionList />
                 </Dialog>
               </List>
             </DialogTrigger>
