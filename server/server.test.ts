@@ -557,7 +557,7 @@ describe('undo', () => {
     await server.command('boxCreate', box).expect(200)
     const made = await server.command('patternSave', midge()).expect(200)
     await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 1 }).expect(200)
-    expect((await undo(made.body.actionId).expect(409)).body.detail).toContain('refers to it')
+    expect((await undo(made.body.actionId).expect(409)).body.detail).toContain('Counted 1 Plain Thread')
     expect(await onHand()).toBe(1)
   })
 

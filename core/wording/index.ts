@@ -25,6 +25,7 @@ export {
   temperature,
   wholeTemperature,
 } from './figures.ts'
+export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize } from './goods.ts'
 export { entryWords } from './ledger.ts'

@@ -131,7 +131,11 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
     )
   },
   fliesMove: async (server, random) => {
-    const [fly, to] = [await lying(server, random), oneOf(random, await places(server))]
+    const fly = await lying(server, random)
+    const to = oneOf(
+      random,
+      (await places(server)).filter(({ id }) => id !== fly?.compartmentId),
+    )
     return (
       fly &&
       to && {

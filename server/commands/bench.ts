@@ -1,4 +1,4 @@
-import { and, eq, max } from 'drizzle-orm'
+import { and, eq, inArray, max } from 'drizzle-orm'
 import type { BatchId, CommandBody, VariantRevisionId } from '../../contract/index.ts'
 import { batch, batchEvent, variantFigure } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -141,7 +141,7 @@ export async function countBack(
   const [open] = await tx
     .select({ id: batch.id })
     .from(batch)
-    .where(and(eq(batch.id, event.batchId), eq(batch.status, 'open')))
+    .where(and(eq(batch.id, event.batchId), inArray(batch.status, ['planned', 'open'])))
   if (!open) throw new ProblemError('cannotUndo', 'The batch has ended since. Undo its ending first.')
   if (event.undoesEventId !== null) {
     await tx.delete(batchEvent).where(eq(batchEvent.id, event.id))

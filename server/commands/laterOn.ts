@@ -1,7 +1,8 @@
-import { inArray, sql } from 'drizzle-orm'
+import { eq, inArray, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
-import { action, flyEntry, materialEntry } from '../db/schema.ts'
+import { action, batch, batchEvent, flyEntry, materialEntry } from '../db/schema.ts'
 import type { Image } from './recorder.ts'
+import { overlap } from './takeBack.ts'
 
 type ActionRow = typeof action.$inferSelect
 
@@ -24,6 +25,29 @@ const touchedBy = (images: readonly Image[]): readonly string[] =>
         return image.rows.map(({ variantRevisionId }) => variantRevisionId)
     }
   })
+
+/** Names that rows had before an action, which others may have taken since. */
+const takenBy = (images: readonly Image[]): readonly string[] =>
+  images.flatMap((image) => {
+    if (image.kind !== 'row' || !image.before) return []
+    const { nameKey, labelKey } = image.before
+    return [nameKey, labelKey].flatMap((key) =>
+      typeof key === 'string' && key !== '' ? [JSON.stringify(key)] : [],
+    )
+  })
+
+/** The batch of what was counted, and the batch that lies on the vise where another was taken off it. */
+async function atTheVise(db: Reader, { before, result }: ActionRow): Promise<readonly string[]> {
+  const counted =
+    typeof result.eventId === 'string'
+      ? await db.select({ id: batchEvent.batchId }).from(batchEvent).where(eq(batchEvent.id, result.eventId))
+      : []
+  const leftIt = (before as readonly Image[]).some(
+    (image) => image.kind === 'row' && image.table === 'batch' && image.before?.onVise === true,
+  )
+  const there = leftIt ? await db.select({ id: batch.id }).from(batch).where(eq(batch.onVise, true)) : []
+  return [...counted, ...there].map(({ id }) => id)
+}
 
 /** Places of flies, and drawers, that an action moved something of. */
 async function bookedBy(
@@ -58,27 +82,67 @@ function standingOf(rows: readonly ActionRow[]): readonly ActionRow[] {
   return rows.filter(({ id, undoesActionId }) => undoesActionId === null && !isUndone(id))
 }
 
-/**
- * The last action that stands, came after another and touched what that one touched: it has to be taken back first.
- * Null where none is found.
- */
-export async function laterOn(db: Reader, target: ActionRow): Promise<ActionRow | null> {
+/** Actions that stand and came after another, the last first. */
+async function laterStanding(db: Reader, target: ActionRow): Promise<readonly ActionRow[]> {
   const later = await db
     .select()
     .from(action)
     .where(sql`${action}.rowid > (select rowid from action where id = ${target.id})`)
     .orderBy(sql`${action}.rowid desc`)
     .limit(LOOKED_THROUGH)
-  const candidates = standingOf(later).filter(({ undoable, id }) => undoable && id !== target.undoesActionId)
-  const ids = new Set(touchedBy(target.before as readonly Image[]))
+  return standingOf(later).filter(({ undoable, id }) => undoable && id !== target.undoesActionId)
+}
+
+const rowsOf = ({ before }: ActionRow) =>
+  (before as readonly Image[]).flatMap((image) => (image.kind === 'row' ? [image] : []))
+const servesOf = ({ before }: ActionRow) =>
+  (before as readonly Image[]).flatMap((image) => (image.kind === 'serves' ? [image] : []))
+const keyOf = ({ table, before, after }: Image & { kind: 'row' }) => `${table} ${(after ?? before)?.id}`
+const unversioned = (image: Image & { kind: 'row' }) => ({
+  before: image.before && { ...image.before, version: 0 },
+  after: image.after && { ...image.after, version: 0 },
+})
+
+/**
+ * The last action that stands, came after another and touched the same fields of the same record, even where these have
+ * come back to what the other left: to take the other back first would not end where it began. Null where there is none.
+ */
+export async function touchedAgain(db: Reader, target: ActionRow): Promise<ActionRow | null> {
+  const rows = new Map(rowsOf(target).map((image) => [keyOf(image), image]))
+  const serves = new Set(servesOf(target).map(({ patternId }) => patternId))
+  const later = await laterStanding(db, target)
+  return (
+    later.find(
+      (row) =>
+        servesOf(row).some(({ patternId }) => serves.has(patternId)) ||
+        rowsOf(row).some((image) => {
+          const mine = rows.get(keyOf(image))
+          return mine !== undefined && overlap(unversioned(mine), unversioned(image))
+        }),
+    ) ?? null
+  )
+}
+
+/**
+ * The last action that stands, came after another and touched what that one touched: it has to be taken back first.
+ * Null where none is found.
+ */
+export async function laterOn(db: Reader, target: ActionRow): Promise<ActionRow | null> {
+  const candidates = await laterStanding(db, target)
+  const ids = new Set([
+    ...touchedBy(target.before as readonly Image[]),
+    ...takenBy(target.before as readonly Image[]),
+    ...(await atTheVise(db, target)),
+  ])
   const booked = await bookedBy(db, [target.id, ...candidates.map(({ id }) => id)])
   const mine = booked.get(target.id) ?? new Set()
   return (
     candidates.find((row) => {
-      const text = JSON.stringify(row.before)
+      const text = JSON.stringify(row.before) + JSON.stringify(row.result)
+      const moved = [...(booked.get(row.id) ?? [])]
       return (
-        [...ids].some((id) => text.includes(id)) ||
-        [...(booked.get(row.id) ?? [])].some((what) => mine.has(what))
+        [...ids].some((id) => text.includes(id) || moved.some((what) => what.includes(id))) ||
+        moved.some((what) => mine.has(what))
       )
     }) ?? null
   )

@@ -1,3 +1,5 @@
+import { access, constants, stat } from 'node:fs/promises'
+import { isAbsolute } from 'node:path'
 import { changedSettings, foldedKey } from '../../contract/index.ts'
 import type { CommandBody, CompartmentId, VariantId, WaterBody } from '../../contract/index.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -107,11 +109,24 @@ export const spellArchive: Handler<CommandBody<'spellArchive'>> = async ({ recor
   return { label: { code: 'spellArchived', subject: fly.label } }
 }
 
+/** Refuses a folder that copies cannot go to, at its field. */
+async function checkFolder(folder: string): Promise<void> {
+  const refuse = (message: string) =>
+    new ProblemError('invalidInput', message, [{ path: 'change.backupFolder', message }])
+  if (!isAbsolute(folder)) throw refuse('Write the whole path, from the root of the disk.')
+  const there = await stat(folder).catch(() => null)
+  if (!there?.isDirectory()) throw refuse('There is no such folder.')
+  await access(folder, constants.W_OK).catch(() => {
+    throw refuse('Nothing can be written into that folder.')
+  })
+}
+
 /** Changes the user’s units and habits, a few at a time. */
 export const settingsSave: Handler<CommandBody<'settingsSave'>> = async (
   { recorder, settings },
   { change },
 ) => {
+  if (change.backupFolder) await checkFolder(change.backupFolder)
   await recorder.update('setting', 'settings', null, { body: changedSettings(settings, change) })
   return { label: { code: 'settingsSaved', subject: '' } }
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { CHANGED_SINCE, takeBack } from './takeBack.ts'
+import { CHANGED_SINCE, overlap, takeBack } from './takeBack.ts'
 
 describe('taking a change back', () => {
   it('returns what it touched and leaves the rest as it is now', () => {
@@ -54,5 +54,30 @@ describe('taking a change back', () => {
       }),
       { numRuns: 200, seed: 7 },
     )
+  })
+})
+
+describe('two changes', () => {
+  const start = { way: 'flyByFly', note: '', rules: { noLead: false, maxFlies: 3 } }
+  const change = (after: object) => ({ before: start, after: { ...start, ...after } })
+
+  it('overlap where both touched a field, also where it came back to what it was', () => {
+    expect(overlap(change({ way: 'stations' }), { before: { ...start, way: 'stations' }, after: start })).toBe(
+      true,
+    )
+    expect(overlap(change({ way: 'stations' }), change({ note: 'x' }))).toBe(false)
+    expect(
+      overlap(
+        change({ rules: { noLead: true, maxFlies: 3 } }),
+        change({ rules: { noLead: false, maxFlies: 2 } }),
+      ),
+    ).toBe(false)
+    expect(overlap(change({ note: 'x' }), change({ note: 'x', way: 'stations' }))).toBe(true)
+  })
+
+  it('overlap where one of them made or removed the record', () => {
+    expect(overlap({ before: null, after: start }, change({ note: 'x' }))).toBe(true)
+    expect(overlap(change({ note: 'x' }), { before: start, after: null })).toBe(true)
+    expect(overlap({ before: start, after: start }, { before: start, after: null })).toBe(false)
   })
 })

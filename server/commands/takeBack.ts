@@ -31,3 +31,19 @@ export function takeBack(before: unknown, after: unknown, now: unknown): unknown
   }
   return back
 }
+
+/** A change of a record: what it was before and after. */
+export interface Change {
+  readonly before: unknown
+  readonly after: unknown
+}
+
+/** Whether two changes of one record touched the same of it, by the same measure as `takeBack`. */
+export function overlap(one: Change, other: Change): boolean {
+  if (same(one.before, one.after) || same(other.before, other.after)) return false
+  const [a, b, c, d] = [one.before, one.after, other.before, other.after]
+  if (!isFields(a) || !isFields(b) || !isFields(c) || !isFields(d)) return true
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].some((field) =>
+    overlap({ before: a[field], after: b[field] }, { before: c[field], after: d[field] }),
+  )
+}

@@ -19,7 +19,7 @@ import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
-import { laterOn } from './laterOn.ts'
+import { laterOn, touchedAgain } from './laterOn.ts'
 import type { Image, TableName } from './recorder.ts'
 import { isCounted } from '../read/standingEntries.ts'
 
@@ -204,6 +204,10 @@ const REFUSALS: Readonly<Record<string, string>> = {
 async function refuseFor({ tx }: CommandContext, target: ActionRow, detail: string): Promise<never> {
   const inTheWay = await laterOn(tx, target)
   if (!inTheWay) throw new ProblemError('cannotUndo', detail)
+  return refuseBecauseOf(inTheWay)
+}
+
+function refuseBecauseOf(inTheWay: ActionRow): never {
   const label = wording.actionSentence(inTheWay.label)
   throw new ProblemError('cannotUndo', `“${label}” came after it. Undo that first.`, [], {
     inTheWay: { actionId: inTheWay.id, label },
@@ -215,6 +219,8 @@ export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) 
   const target = await standingAction(context.tx, actionId)
   if (!target) throw new ProblemError('cannotUndo', 'It is undone already.')
   if (!target.undoable) throw new ProblemError('cannotUndo', 'This cannot be undone.')
+  const again = await touchedAgain(context.tx, target)
+  if (again) return refuseBecauseOf(again)
   try {
     const eventId = await reverse(context, target)
     return {

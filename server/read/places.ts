@@ -1,4 +1,4 @@
-import { isNull } from 'drizzle-orm'
+import { asc, isNull } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { compartment } from '../db/schema.ts'
@@ -24,7 +24,8 @@ export const loadPlaces = keptUntilWrite(
     db
       .select({ id: compartment.id, label: compartment.label, capacity: compartment.capacity })
       .from(compartment)
-      .where(isNull(compartment.archivedAtMs)),
+      .where(isNull(compartment.archivedAtMs))
+      .orderBy(asc(compartment.label), asc(compartment.id)),
   [compartment],
 )
 

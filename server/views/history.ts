@@ -38,7 +38,7 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
   return {
     variants: (await loadVariants(db)).flatMap((row): HistoryLine[] => {
       const mine = byVariant.get(row.variant.id) ?? []
-      if (mine.length === 0 && row.onHand === 0) return []
+      if (mine.every(({ count }) => count === 0) && row.onHand === 0) return []
       const sum = (cause: string) => mine.reduce((n, t) => (t.cause === cause ? n + t.count : n), 0)
       const lastLost = lostMs.get(row.variant.id) ?? 0
       return [

@@ -117,6 +117,10 @@ export const api = createApi({
       materialUses: named('materialUses'),
       measurements: plain('measurements'),
       actions: plain('actions'),
+      backups: plain('backups'),
+      backupPreview: named('backupPreview'),
+      makeBackup: posted('backupMake'),
+      restoreBackup: posted('backupRestore'),
       search: asked('search'),
       instrument: posted('instrument'),
       takePhoto: build.mutation<RouteAnswer<'photos'>, Blob>({
@@ -161,7 +165,7 @@ export const {
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
-  useLedgerQuery,
+  useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

@@ -6,15 +6,17 @@ import { Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { ZoneField } from './ZoneField.tsx'
 import { labels } from '../../words/settings.ts'
 
 interface HabitFieldsProps {
   readonly settings: SettingsBody
+  readonly unknownZone: string | null
   readonly onChange: (change: SettingsChange) => void
 }
 
 /** How the user keeps, sees and judges flies. */
-export function HabitFields({ settings, onChange }: HabitFieldsProps) {
+export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProps) {
   const dispatch = useAppDispatch()
   const [currency, setCurrency] = useState(settings.currency)
   return (
@@ -70,6 +72,11 @@ export function HabitFields({ settings, onChange }: HabitFieldsProps) {
           width="90px"
           maxLength={3}
           fault={/^[A-Z]{3}$/.test(currency) ? undefined : 'Three letters, as EUR.'}
+        />
+        <ZoneField
+          zone={settings.timeZone}
+          unknown={unknownZone}
+          onChange={(timeZone) => onChange({ timeZone })}
         />
         <Checkbox isSelected={settings.singleKeys} onChange={(singleKeys) => onChange({ singleKeys })}>
           {labels.singleKeys}

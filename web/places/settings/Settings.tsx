@@ -2,6 +2,7 @@ import { useFrameQuery } from '../../wire/api.ts'
 import { useSettings } from '../../wire/useSettings.ts'
 import { Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { CardOnScreen } from './CardOnScreen.tsx'
+import { Copies } from './Copies.tsx'
 import { HabitFields } from './HabitFields.tsx'
 import { UnitFields } from './UnitFields.tsx'
 import { WeightCodeFields } from './WeightCodeFields.tsx'
@@ -18,7 +19,7 @@ export default function Settings() {
         <h1>{labels.settings}</h1>
       </Heading>
       <UnitFields units={settings.units} onChange={(units) => change({ units })} />
-      <HabitFields settings={settings} onChange={change} />
+      <HabitFields settings={settings} unknownZone={frame.unknownZone} onChange={change} />
       <Section>
         <h2>{labels.weightCode}</h2>
         <WeightCodeFields
@@ -26,6 +27,7 @@ export default function Settings() {
           onSave={(code) => change({ weightCode: code && { marks: code.marks, on: [...code.on] } })}
         />
       </Section>
+      <Copies zone={settings.timeZone} folder={settings.backupFolder} />
       <CardOnScreen />
       <Section>
         <Quiet>
