@@ -8,7 +8,7 @@ export type CopyReason = 'daily' | 'upgrade' | 'restore' | 'asked'
 const REASONS: Readonly<Record<CopyReason, string>> = {
   daily: 'of the day',
   upgrade: 'before an update',
-  restore: 'what was there before a copy was put back',
+  restore: 'before a copy was put back',
   asked: 'asked for',
 }
 

@@ -14,7 +14,7 @@ import type {
 } from '../../contract/index.ts'
 import { PATHS } from '../../contract/paths.ts'
 import { changedSettings } from '../../contract/changedSettings.ts'
-import { readQueue } from './outbox/kept.ts'
+import { readQueue, wasRefused } from './outbox/kept.ts'
 import { whose } from './whose.ts'
 
 /** A write to send: its id makes a repeated one harmless. */
@@ -77,7 +77,7 @@ export const api = createApi({
           const { data, error } = await ask(at('frame'))
           if (error) return { error }
           const frame = data as FrameView
-          const changes = new Map([...before, ...waitingChanges()])
+          const changes = new Map([...before.filter(([id]) => !wasRefused(id)), ...waitingChanges()])
           return { data: { ...frame, settings: [...changes.values()].reduce(changedSettings, frame.settings) } }
         },
         providesTags: ['all'],

@@ -20,9 +20,7 @@ export function useSettings(): {
           shown.settings = changedSettings(shown.settings, named)
         }),
       )
-      void command('settingsSave', { change: named }).then(({ kind }) => {
-        if (kind === 'refused') dispatch(api.util.invalidateTags(['all']))
-      })
+      void command('settingsSave', { change: named })
     },
     [dispatch, command],
   )

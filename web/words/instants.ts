@@ -1,11 +1,13 @@
-/** An instant as a tier reads it: `Thu 4 June 2026, 19:40`. */
-export const instantName = (atMs: number, timeZone: string): string =>
-  new Date(atMs).toLocaleString('en-GB', {
+/** An instant as a tier reads it: `Thu 4 Jun 2026, 19:40`. */
+export function instantName(atMs: number, timeZone: string): string {
+  const at = new Date(atMs)
+  const day = at.toLocaleDateString('en-GB', {
     timeZone,
     weekday: 'short',
     day: 'numeric',
-    month: 'long',
+    month: 'short',
     year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
   })
+  const time = at.toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' })
+  return `${day.replace(',', '')}, ${time}`
+}

@@ -29,6 +29,7 @@ export const labels = {
   now: 'now',
   inTheCopy: 'in the copy',
   secondFolder: 'A second folder for copies',
+  whereCopiesGo: 'Where copies go as well',
   secondFolderHint: 'Its whole path, as on another disk; empty for none.',
   keep: 'Keep',
   timeZone: 'Time zone',

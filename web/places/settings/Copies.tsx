@@ -25,8 +25,9 @@ function Differences({
   const { restore, restoring } = useRestore()
   if (error) return <Fault role="alert">{(error as { data?: { detail?: string } }).data?.detail}</Fault>
   if (!preview) return null
+  const differing = RECORD_KINDS.filter((kind) => preview.counts[kind].now !== preview.counts[kind].then)
   return (
-    <div role="region" aria-label={labels.look}>
+    <div role="region" aria-label={labels.look} style={{ margin: '12px 0' }}>
       <p>{wording.lostSentence(preview.lostCount)}</p>
       {preview.lost.length > 0 ? (
         <ul>
@@ -37,26 +38,32 @@ function Differences({
           ))}
         </ul>
       ) : null}
-      <Dense style={{ maxWidth: 420 }}>
-        <thead>
-          <tr>
-            <th>{labels.kind}</th>
-            <th className="figures">{labels.now}</th>
-            <th className="figures">{labels.inTheCopy}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {RECORD_KINDS.map((kind) => (
-            <tr key={kind}>
-              <td>{labels.records[kind]}</td>
-              <td className="figures">{preview.counts[kind].now}</td>
-              <td className="figures">{preview.counts[kind].then}</td>
+      {differing.length > 0 ? (
+        <Dense style={{ maxWidth: 420 }}>
+          <thead>
+            <tr>
+              <th>{labels.kind}</th>
+              <th className="figures">{labels.now}</th>
+              <th className="figures">{labels.inTheCopy}</th>
             </tr>
-          ))}
-        </tbody>
-      </Dense>
+          </thead>
+          <tbody>
+            {differing.map((kind) => (
+              <tr key={kind}>
+                <td>{labels.records[kind]}</td>
+                <td className="figures">{preview.counts[kind].now}</td>
+                <td className="figures">{preview.counts[kind].then}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Dense>
+      ) : null}
       <Row>
-        <Button look="main" onPress={() => restore(name)} isDisabled={restoring}>
+        <Button
+          look="main"
+          onPress={() => void restore(name).then(onLeave)}
+          isDisabled={restoring || (differing.length === 0 && preview.lostCount === 0)}
+        >
           {restoring ? labels.puttingBack : labels.putItBack}
         </Button>
         <Button onPress={onLeave} isDisabled={restoring}>
@@ -116,7 +123,7 @@ export function Copies({ zone, folder }: { readonly zone: string; readonly folde
         </Dense>
       ) : null}
       {looked ? <Differences key={looked} name={looked} zone={zone} onLeave={() => setLooked(null)} /> : null}
-      <SecondFolder key={folder} folder={folder} />
+      <SecondFolder folder={folder} />
     </Section>
   )
 }

@@ -18,7 +18,7 @@ export function SecondFolder({ folder }: { readonly folder: string | null }) {
     setProblem(delivery.kind === 'refused' ? delivery.problem : null)
   }
   return (
-    <Form label={labels.secondFolder} onSubmit={() => void keep()} problem={problem}>
+    <Form label={labels.whereCopiesGo} onSubmit={() => void keep()} problem={problem}>
       <Row $align="end">
         <TextField
           label={labels.secondFolder}

@@ -70,4 +70,51 @@ describe('settings', () => {
     expect((await kept()).school).toBe('bright')
     expect(within(document.body).getByText(/Build/)).toBeDefined()
   })
+
+  it('keep a time zone that is one, and refuse any other at its field', async () => {
+    await settings()
+    const field = screen.getByLabelText('Time zone')
+    fireEvent.change(field, { target: { value: 'CEST-2' } })
+    expect(screen.getByText(/No such time zone/)).toBeDefined()
+    fireEvent.blur(field)
+    expect((await kept()).timeZone).toBe('Europe/London')
+    fireEvent.change(field, { target: { value: 'Europe/Vienna' } })
+    fireEvent.blur(field)
+    await until(async () => (await kept()).timeZone === 'Europe/Vienna')
+  })
+
+  it('name a second folder for copies only where there is one', async () => {
+    await settings()
+    const field = await until(() => screen.queryByLabelText('A second folder for copies'))
+    const save = () => fireEvent.submit(screen.getByRole('form', { name: 'Where copies go as well' }))
+    fireEvent.change(field, { target: { value: 'backups' } })
+    save()
+    await until(() => screen.queryAllByText('Write the whole path, from the root of the disk.').length > 0)
+    fireEvent.change(field, { target: { value: '/nowhere/at/all' } })
+    save()
+    await until(() => screen.queryAllByText('There is no such folder.').length > 0)
+    expect((await kept()).backupFolder).toBeNull()
+  })
+})
+
+describe('copies of the data', () => {
+  it('are made, looked at and put back, and what came since is gone from the page', async () => {
+    await settings()
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Copy now' })))
+    await until(() => screen.queryByText(/The last is of today/))
+    const before = await kept()
+    fireEvent.change(screen.getByLabelText('Keep of each fly'), {
+      target: { value: String(before.parCount + 3) },
+    })
+    await until(async () => (await kept()).parCount === before.parCount + 3)
+    const mine = screen.getByRole('row', { name: /asked for/ })
+    fireEvent.click(within(mine).getByRole('button', { name: 'Look what differs' }))
+    const differs = await until(() => screen.queryByRole('region', { name: 'Look what differs' }))
+    await until(() => within(differs).queryByText(/One thing done since/))
+    expect(within(differs).getByRole('row', { name: /things done/ })).toBeDefined()
+    fireEvent.click(within(differs).getByRole('button', { name: 'Put it back' }))
+    await until(() => screen.queryByText(/^Put back from/))
+    expect((await kept()).parCount).toBe(before.parCount)
+    expect(screen.getByText('before a copy was put back')).toBeDefined()
+  })
 })

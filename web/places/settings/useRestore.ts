@@ -21,7 +21,10 @@ async function untilThere(): Promise<void> {
 }
 
 /** Puts a copy back: the server swaps its database, and all that is shown comes anew. */
-export function useRestore(): { readonly restoring: boolean; readonly restore: (name: string) => void } {
+export function useRestore(): {
+  readonly restoring: boolean
+  readonly restore: (name: string) => Promise<void>
+} {
   const [ask] = useRestoreBackupMutation()
   const [restoring, setRestoring] = useState(false)
   const dispatch = useAppDispatch()
@@ -35,5 +38,5 @@ export function useRestore(): { readonly restoring: boolean; readonly restore: (
     dispatch(api.util.invalidateTags(['all', 'shipped']))
     setRestoring(false)
   }
-  return { restoring, restore: (name) => void restore(name) }
+  return { restoring, restore }
 }

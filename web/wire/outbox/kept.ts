@@ -82,6 +82,15 @@ export function letGo(dataId: string, waiting: Pick<Waiting, 'seq' | 'id'>): voi
   localStorage.removeItem(key)
 }
 
+/** Writes of this page that were refused: what was shown of them before is not so. */
+const refusedHere = new Set<string>()
+
+/** Notes that a write was refused. */
+export const noteRefused = (id: string): void => void refusedHere.add(id)
+
+/** Whether a write was refused since this page was opened. */
+export const wasRefused = (id: string): boolean => refusedHere.has(id)
+
 /** As much room as an evening's counting takes. */
 const ROOM = 'x'.repeat(50_000)
 

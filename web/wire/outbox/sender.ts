@@ -7,7 +7,7 @@ import { store } from '../store.ts'
 import { noteWhose, whose } from '../whose.ts'
 import { attemptOf, FAULTS_BEFORE_ASKING, pauseAfter } from './answers.ts'
 import type { Attempt } from './answers.ts'
-import { hasRoom, keep, letGo, readQueue } from './kept.ts'
+import { hasRoom, keep, letGo, noteRefused, readQueue } from './kept.ts'
 import type { Waiting } from './kept.ts'
 import { behind, nextToSend } from './order.ts'
 
@@ -111,6 +111,11 @@ async function sendNext(data: string, waiting: Waiting): Promise<boolean> {
     return false
   }
   letGo(data, waiting)
+  if (attempt.kind === 'refused') {
+    noteRefused(waiting.id)
+    // a change of settings is shown before it is taken
+    if (waiting.kind === 'settingsSave') store.dispatch(api.util.invalidateTags(['all']))
+  }
   // it waited, or was written elsewhere: the reason of a refusal is kept until someone has seen it
   if (!tell(waiting.id, attempt) && attempt.kind === 'refused')
     keep(data, { ...waiting, refused: { detail: attempt.problem.detail } })
