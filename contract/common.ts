@@ -41,6 +41,18 @@ export const civilDate = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'A date is written YYYY-MM-DD.')
   .refine(isCivilDate, 'There is no such day.')
+  .refine((on) => on >= '1900' && on < '2101', 'A year from 1900 to 2100.')
+
+/** Days of the longest February on: a season may begin on 29 February. */
+const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31]
+/** A day of any year, MM-DD. */
+export const monthDay = z
+  .string()
+  .regex(/^\d{2}-\d{2}$/, 'Month and day are written MM-DD.')
+  .refine((text) => {
+    const [month = 0, day = 0] = text.split('-').map(Number)
+    return day >= 1 && day <= (MONTH_DAYS[month - 1] ?? 0)
+  }, 'There is no such day.')
 /** Minutes after midnight in local time, 0 to 1440. */
 export const localMinute = z.number().int().min(0).max(1440)
 /** A part of a whole, 0 to 1. */

@@ -1,3 +1,5 @@
+import './faultWords.ts'
+
 export * from './changedSettings.ts'
 export * from './common.ts'
 export * from './commands/index.ts'

@@ -98,7 +98,11 @@ export const storeCommands = {
       gapeMm: measuredMm(0.5, 30),
       wireMm: measuredMm(0.1, 3),
     })
-    .strict(),
+    .strict()
+    .refine(({ shankMm, gapeMm }) => shankMm === null || gapeMm === null || gapeMm <= 2 * shankMm, {
+      message: 'A gape is at most twice the shank.',
+      path: ['gapeMm'],
+    }),
   purchaseOrder: z
     .object({
       purchaseId,

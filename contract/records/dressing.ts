@@ -85,6 +85,32 @@ export const swap = z
 
 const unique = (keys: readonly string[]) => new Set(keys).size === keys.length
 
+const HEAVY_FRONT: ReadonlySet<string> = new Set(['bead', 'cone', 'eyes'])
+
+type Lines = readonly z.infer<typeof component>[]
+
+const knowsItsParts = (components: Lines, steps: readonly z.infer<typeof step>[]): boolean => {
+  const keys = new Set(components.map(({ key }) => key))
+  return steps.every(({ componentKey: named }) => named === null || keys.has(named))
+}
+
+/** Whether a length follows from itself, by way of others. */
+function runsInACircle(components: Lines): boolean {
+  const by = new Map(
+    components.flatMap(({ key, length }) =>
+      length && 'componentKey' in length ? [[key, length.componentKey]] : [],
+    ),
+  )
+  return components.some(({ key }) => {
+    let at = by.get(key)
+    for (let hops = 0; at !== undefined && hops <= components.length; hops += 1) {
+      if (at === key) return true
+      at = by.get(at)
+    }
+    return false
+  })
+}
+
 /** The body of a dressing: components in tying order, steps where someone has edited them. */
 export const dressingBody = z
   .object({
@@ -93,6 +119,18 @@ export const dressingBody = z
   })
   .refine(({ components }) => unique(components.map(({ key }) => key)), {
     message: 'Two components have the same key.',
+    path: ['components'],
+  })
+  .refine(({ components }) => components.filter(({ kind }) => HEAVY_FRONT.has(kind)).length <= 2, {
+    message: 'A hook has room for two beads, cones or pairs of eyes at most.',
+    path: ['components'],
+  })
+  .refine(({ components, steps }) => knowsItsParts(components, steps ?? []), {
+    message: 'A step names a part that is not in the dressing.',
+    path: ['steps'],
+  })
+  .refine(({ components }) => !runsInACircle(components), {
+    message: 'Two lengths are measured by each other.',
     path: ['components'],
   })
 

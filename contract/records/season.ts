@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import type { Trigger } from '../../core/index.ts'
-import { civilDate, foodStageId, id, localMinute, note, reachId } from '../common.ts'
+import { civilDate, foodStageId, id, localMinute, note, reachId, monthDay } from '../common.ts'
 
 /** Names one take-in of readings. */
 export const readingImportId = id('ReadingImport')
 /** Names a note of what was seen. */
 export const observationId = id('Observation')
 
-const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day are written MM-DD.')
 const started = {
   spreadDays: z.number().min(0).max(120),
   durationDays: z.number().min(1).max(366),
@@ -53,15 +52,20 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
     notBefore: monthDay,
     ...started,
   }),
-  z.object({ kind: z.literal('iceOff'), offsetDays: z.number(), withoutIceC: tempC, ...started }),
+  z.object({
+    kind: z.literal('iceOff'),
+    offsetDays: z.number().min(-120).max(240),
+    withoutIceC: tempC,
+    ...started,
+  }),
   z.object({ kind: z.literal('allYear') }),
   z.object({ kind: z.literal('light'), regime: z.enum(['glare', 'dim', 'night']) }),
   z.object({
     kind: z.literal('level'),
-    riseMm: z.number(),
-    withinHours: z.number(),
-    spreadDays: z.number().exactOptional(),
-    durationDays: z.number().exactOptional(),
+    riseMm: z.number().min(1).max(10_000),
+    withinHours: z.number().min(1).max(240),
+    spreadDays: z.number().min(0).max(120).exactOptional(),
+    durationDays: z.number().min(0).max(366).exactOptional(),
   }),
 ])
 

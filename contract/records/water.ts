@@ -1,7 +1,7 @@
 import { WATER_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { timeZone } from '../timeZone.ts'
-import { name, note, reachId } from '../common.ts'
+import { name, note, reachId, monthDay } from '../common.ts'
 
 /** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
 export const waterRules = z
@@ -17,6 +17,15 @@ export const waterRules = z
     noIndicator: z.boolean().nullable(),
   })
   .strict()
+  // a size is the smaller the higher its number
+  .refine(
+    ({ minHookSize, maxHookSize }) =>
+      minHookSize === null || maxHookSize === null || minHookSize >= maxHookSize,
+    {
+      message: 'The smallest hook is larger than the largest.',
+      path: ['minHookSize'],
+    },
+  )
 /** What a water’s rules allow, as the user noted them; the posted rule is what counts. */
 export type WaterRules = z.infer<typeof waterRules>
 
@@ -32,8 +41,6 @@ export const noRules: WaterRules = {
   maxHookSize: null,
   noIndicator: null,
 }
-
-const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Month and day are written MM-DD.')
 
 /** A stretch of river, or the shoal, drop-off or basin of a stillwater. */
 export const reachKind = z.enum(['reach', 'shoal', 'dropOff', 'basin'])

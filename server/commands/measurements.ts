@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
-import type { CommandBody, VariantId } from '../../contract/index.ts'
-import { pattern, variant } from '../db/schema.ts'
+import type { CommandBody, MaterialId, VariantId } from '../../contract/index.ts'
+import { family, material, pattern, variant } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { drawerOf } from './stores.ts'
@@ -44,6 +44,22 @@ export const measurementArchive: Handler<CommandBody<'measurementArchive'>> = as
   return { label: { code: 'measurementArchived', subject: '' } }
 }
 
+/** One piece of these weighs at most so many mg: a long 2/0 hook or a 6 mm tungsten bead with room to spare. */
+const HEAVIEST_PIECE_MG = 5000
+const PIECES: ReadonlySet<string> = new Set(['hook', 'bead', 'cone', 'eyes'])
+
+/** Refuses what one hook or bead cannot weigh, as where grams were meant to be milligrams. */
+async function checkPiece({ tx }: CommandContext, materialId: MaterialId, eachMg: number): Promise<void> {
+  const [goods] = await tx
+    .select({ kind: family.kind })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .where(eq(material.id, materialId))
+  if (!goods || !PIECES.has(goods.kind) || eachMg <= HEAVIEST_PIECE_MG) return
+  const message = `One would weigh more than ${HEAVIEST_PIECE_MG / 1000} g. Check the unit and how many lie on the scale.`
+  throw new ProblemError('invalidInput', message, [{ path: 'weighing.totalMg', message }])
+}
+
 /** Records what the scale said of a drawer's goods or of finished flies. */
 export const weighingSave: Handler<CommandBody<'weighingSave'>> = async (context, { weighingId, weighing }) => {
   const { subject, ...rest } = weighing
@@ -54,6 +70,7 @@ export const weighingSave: Handler<CommandBody<'weighingSave'>> = async (context
     return { label: { code: 'weighed', subject: fly.name, count: weighing.count } }
   }
   const name = await drawerOf(context, subject.materialId)
+  await checkPiece(context, subject.materialId, weighing.totalMg / weighing.count)
   await context.recorder.insert('weighing', { ...row, materialId: subject.materialId, variantRevisionId: null })
   return { label: { code: 'weighed', subject: name, count: weighing.count } }
 }

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { recipeOf, withUsualAmounts } from '../../core/index.ts'
 import type { Material } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
@@ -9,7 +9,7 @@ import type {
   PatternId,
   VariantRevisionId,
 } from '../../contract/index.ts'
-import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
+import { dressing, family, material, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../db/ids.ts'
 import { loadMaterials } from '../read/materials.ts'
@@ -133,6 +133,21 @@ function checkLabels(variants: readonly VariantInput[]): void {
   })
 }
 
+/** Refuses to tie on what is no hook. */
+async function checkHooks(tx: CommandContext['tx'], variants: readonly VariantInput[]): Promise<void> {
+  const ids = [...new Set(variants.map(({ hookMaterialId }) => hookMaterialId))]
+  const hooks = await tx
+    .select({ id: material.id })
+    .from(material)
+    .innerJoin(family, eq(family.id, material.familyId))
+    .where(and(inArray(material.id, ids), eq(family.kind, 'hook')))
+  const known = new Set(hooks.map(({ id }) => id))
+  const at = variants.findIndex(({ hookMaterialId }) => !known.has(hookMaterialId))
+  if (at < 0) return
+  const message = 'That is no hook.'
+  throw new ProblemError('invalidInput', message, [{ path: `variants.${at}.hookMaterialId`, message }])
+}
+
 /** The recipe with every usual amount in it, so that a later change of what is usual leaves the flies alone. */
 async function withAmountsWritten(
   { tx }: CommandContext,
@@ -143,6 +158,7 @@ async function withAmountsWritten(
     ...body.variants.flatMap(({ swaps }) => swaps.flatMap(({ materialId }) => materialId ?? [])),
   ]
   const materials = await loadMaterials(tx, ids)
+  await checkHooks(tx, body.variants)
   return { ...withUsualAmounts(body.dressing, body.variants, materials), materials }
 }
 

@@ -1,6 +1,8 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { CommandBody, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
+import { usableZone } from '../../contract/index.ts'
+import { localTime } from '../clock/localTime.ts'
 import { food, foodStage, readingDay, readingImport } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
@@ -61,6 +63,10 @@ export async function sumUpDays(tx: Tx, reachId: ReachId, depthMm: number): Prom
 /** Notes what was seen, or changes a note. */
 export const observationSave: Handler<CommandBody<'observationSave'>> = async (context, body) => {
   const { observationId, version, observation } = body
+  if (observation.on > localTime(context.nowMs, usableZone(context.settings.timeZone)).on) {
+    const message = 'That day has not come yet.'
+    throw new ProblemError('invalidInput', message, [{ path: 'observation.on', message }])
+  }
   const where = await reachName(context, observation.reachId)
   const [stage] = await context.tx
     .select({ name: foodStage.stageName, foodName: food.name })

@@ -39,6 +39,10 @@ function asProblemError(error: unknown, log: Logger): ProblemError {
   if (type?.startsWith('encoding.') || type?.startsWith('charset.')) {
     return new ProblemError('malformedJson', 'The body has an encoding that is not read here.')
   }
+  // what the framework refuses before anything of ours is asked: an address or a body that cannot be read
+  const { status } = error as { status?: unknown }
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return new ProblemError('malformedJson', 'The request cannot be read.')
   const ofStorage = storageTrouble(error)
   if (ofStorage) {
     log.error({ error }, ofStorage.message)
