@@ -11,6 +11,7 @@ import { benchCore } from './core.ts'
 import { randomFrom } from '../core/index.ts'
 import { surviveKills } from '../e2e/kills.ts'
 import { benchLarge } from './large.ts'
+import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
 import { benchUndo } from './undo.ts'
@@ -212,6 +213,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   large: benchLarge,
   kills: benchKills,
   undo: benchUndo,
+  outages: benchOutages,
 }
 
 const named = process.argv.slice(2)
