@@ -19,7 +19,8 @@ export default defineConfig({
   test: {
     // two cores, two at once: the usual is one fewer than there are
     maxWorkers: 2,
-    testTimeout: 20_000,
+    // a loaded machine takes its time
+    testTimeout: 60_000,
     hookTimeout: 60_000,
     projects: [
       {

@@ -98,6 +98,6 @@ test('an evening by keyboard alone: design, tie, box, lose, restock, undo', asyn
   }
   await undone('Lost 4')
   await undone(`Tied 6 ${PATTERN}`)
-  await undone('Counted 1')
+  await undone('Spoiled 1')
   await expect(page.getByTestId('count')).toContainText('6 of 6 done')
 })

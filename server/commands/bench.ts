@@ -3,6 +3,7 @@ import type { BatchId, CommandBody, VariantRevisionId } from '../../contract/ind
 import { batch, batchEvent, variantFigure } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
+import { COUNTED } from './counted.ts'
 import { bookFlies, bookMaterials, checkCapacity } from './ledger.ts'
 
 /** What a batch has come to: done and spoiled, less what was counted back. */
@@ -122,6 +123,8 @@ export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, bo
   const subject = await nameOfRevision(context, row.variantRevisionId)
   return {
     label: { code: COUNT_LABELS[body.kind], subject, count: body.count },
+    // where the work stands is no count: Ctrl+Z passes it, and it comes and goes with its batch
+    undoable: COUNTED.has(body.kind),
     eventId: body.eventId,
   }
 }

@@ -5,6 +5,7 @@ import type { Tx } from '../db/database.ts'
 import { canonicalJson } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { BatchId, PatternId, ReachId } from '../../contract/index.ts'
+import { COUNTED } from './counted.ts'
 import { CHANGED_SINCE, takeBack } from './takeBack.ts'
 
 /** Tables whose rows a command may make or change, by the name under which their images are kept. */
@@ -208,7 +209,7 @@ export function makeRecorder(tx: Tx): Recorder {
     await replaceServes(patternId, before)
   }
 
-  /** What was counted of a batch goes with it, where all of it was counted back. */
+  /** What was noted at the vise of a batch goes with it, where all that was counted was counted back. */
   async function takeEvents(batchId: BatchId): Promise<void> {
     const where = eq(schema.batchEvent.batchId, batchId)
     const events = await tx
@@ -218,7 +219,11 @@ export function makeRecorder(tx: Tx): Recorder {
       .orderBy(sql`rowid`)
     if (events.length === 0) return
     const undone = new Set(events.map(({ undoesEventId }) => undoesEventId))
-    if (events.some(({ id, undoesEventId }) => undoesEventId === null && !undone.has(id)))
+    if (
+      events.some(
+        ({ id, kind, undoesEventId }) => COUNTED.has(kind) && undoesEventId === null && !undone.has(id),
+      )
+    )
       throw new ProblemError('cannotUndo', 'Something was counted of it at the vise since. Undo that first.')
     await tx.delete(schema.batchEvent).where(where)
     images.push({ kind: 'batchEvents', before: events, after: [] })

@@ -101,13 +101,13 @@ describe('copies of the data', () => {
   it('are made, looked at and put back, and what came since is gone from the page', async () => {
     await settings()
     fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Copy now' })))
-    await until(() => screen.queryByText(/The last is of today/))
+    await until(() => screen.queryByRole('row', { name: /asked for/ }))
     const before = await kept()
     fireEvent.change(screen.getByLabelText('Keep of each fly'), {
       target: { value: String(before.parCount + 3) },
     })
     await until(async () => (await kept()).parCount === before.parCount + 3)
-    const mine = screen.getByRole('row', { name: /asked for/ })
+    const mine = await until(() => screen.queryByRole('row', { name: /asked for/ }))
     fireEvent.click(within(mine).getByRole('button', { name: 'Look what differs' }))
     const differs = await until(() => screen.queryByRole('region', { name: 'Look what differs' }))
     await until(() => within(differs).queryByText(/One thing done since/))
