@@ -45,7 +45,7 @@ async function readSince(db: Reader): Promise<ReadonlyMap<string, number>> {
 }
 
 /** When a fly of each variant was last lost, but for losses that were taken back. */
-export const loadLastLost = keptUntilWrite(readLastLost, [flyEntry, variantRevision])
+export const loadLastLost = keptUntilWrite(readLastLost, [loadTallies, flyEntry, variantRevision])
 
 async function readLastLost(db: Reader): Promise<ReadonlyMap<string, number>> {
   const undone = await db
