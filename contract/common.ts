@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { figure, written } from './limits.ts'
 
 /** Ids are UUIDs in lower case, minted by whoever creates the row. */
 export const id = <Brand extends string>(brand: Brand) =>
@@ -11,27 +12,17 @@ export const id = <Brand extends string>(brand: Brand) =>
 export const name = z
   .string()
   .transform((text) => text.normalize('NFC').trim().replace(/\s+/g, ' '))
-  .pipe(
-    z
-      .string()
-      .min(1, 'Give it a name.')
-      .max(80, 'At most 80 characters.')
-
-      .regex(/^[^\u0000-\u001f\u007f]*$/, 'A name has no control characters.'),
-  )
+  .pipe(written('name').regex(/^[^\u0000-\u001f\u007f]*$/, 'A name has no control characters.'))
 
 /** Free text that people write: at most 2,000 characters. */
-export const note = z
-  .string()
-  .max(2000, 'At most 2,000 characters.')
-  .transform((text) => text.normalize('NFC').trim())
+export const note = written('note').transform((text) => text.normalize('NFC').trim())
 
 /** Names compare by this: NFC, lower case, single spaces. */
 export const foldedKey = (text: string): string =>
   text.normalize('NFC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en')
 
 /** Counts the changes of a row, from 1; a save from an older one is stale. */
-export const version = z.number().int().min(1)
+export const version = figure('version')
 const isCivilDate = (on: string) => {
   const ms = Date.parse(`${on}T00:00:00Z`)
   return !Number.isNaN(ms) && new Date(ms).toISOString().startsWith(on)
@@ -54,9 +45,9 @@ export const monthDay = z
     return day >= 1 && day <= (MONTH_DAYS[month - 1] ?? 0)
   }, 'There is no such day.')
 /** Minutes after midnight in local time, 0 to 1440. */
-export const localMinute = z.number().int().min(0).max(1440)
+export const localMinute = figure('localMinute')
 /** A part of a whole, 0 to 1. */
-export const share = z.number().min(0).max(1)
+export const share = figure('share')
 
 /** Names a pattern. */
 export const patternId = id('Pattern')

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { PATHS } from './paths.ts'
+import { listed, written } from './limits.ts'
 import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
 import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
@@ -51,15 +52,13 @@ export const reachSeasonQuery = z.object({ reachId })
 const kept = z.object({ kept: z.boolean() })
 
 /** What is looked for, 1 to 80 characters. */
-export const searchQuery = z.object({ q: z.string().trim().min(1).max(80) })
-/** Drawings asked for at once. */
-export const MOST_DRAWINGS = 60
+export const searchQuery = z.object({ q: written('search', { trimmed: true }) })
 /** Keys of drawings, joined by commas, at most so many. */
 export const drawingsQuery = z.object({
   keys: z
     .string()
     .transform((text) => text.split(','))
-    .pipe(z.array(drawingKey).min(1).max(MOST_DRAWINGS)),
+    .pipe(listed('drawings', drawingKey)),
 })
 /** Which picture. */
 export const photoParams = z.object({ id: photoId })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { written } from './limits.ts'
 
 /** The zone where a machine's own is not known. */
 export const FALLBACK_ZONE = 'UTC'
@@ -25,7 +25,7 @@ function formats(name: string): boolean {
 export const usableZone = (name: string): string => (isTimeZone(name) ? name : FALLBACK_ZONE)
 
 /** Name of an IANA time zone, as Europe/Vienna. */
-export const timeZone = z
-  .string()
-  .max(60, 'No zone has so long a name.')
-  .refine(isTimeZone, 'No such time zone. Write one as Europe/Vienna or UTC.')
+export const timeZone = written('zone').refine(
+  isTimeZone,
+  'No such time zone. Write one as Europe/Vienna or UTC.',
+)

@@ -44,7 +44,8 @@ function readOptions() {
 /** One line for what nobody foresaw; the trace goes to the log where one is wanted. */
 export function brokenLine(error: unknown): string {
   const said = error instanceof Error ? error.message : String(error)
-  if (process.env.HEAVY_THISTLE_LOG === 'debug') process.stderr.write(`${(error as Error).stack ?? said}\n`)
+  if (process.env.HEAVY_THISTLE_LOG === 'debug')
+    process.stderr.write(`${error instanceof Error ? error.stack : said}\n`)
   return `Heavy Thistle could not go on: ${said.split('\n')[0]}. HEAVY_THISTLE_LOG=debug says more.`
 }
 

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { batchId, compartmentId, eventId, note, variantId } from '../common.ts'
+import { figure, written } from '../limits.ts'
+import { componentKey } from '../records/dressing.ts'
 import { anyway, flies } from './shared.ts'
 
 const batchPlan = z
@@ -19,9 +21,9 @@ const batchCount = z
     batchId,
     /** `station`: one fly of the batch is through this step */
     kind: z.enum(['done', 'spoiled', 'step', 'station', 'pause', 'resume']),
-    stepKey: z.string().max(40).nullable(),
-    count: z.number().int().min(0).max(99),
-    spoiledCause: z.string().max(80).nullable(),
+    stepKey: componentKey.nullable(),
+    count: figure('countAtVise'),
+    spoiledCause: written('cause').nullable(),
   })
   .strict()
 
@@ -29,7 +31,7 @@ const batchCount = z
 export const benchCommands = {
   batchPlan,
   batchWay: z.object({ batchId, way: z.enum(['flyByFly', 'stations']) }).strict(),
-  batchSpoiledCause: z.object({ batchId, eventId, cause: z.string().trim().min(1).max(80) }).strict(),
+  batchSpoiledCause: z.object({ batchId, eventId, cause: written('cause', { trimmed: true }) }).strict(),
   batchNote: z.object({ batchId, note }).strict(),
   batchOnVise: z.object({ batchId }).strict(),
   batchCount,

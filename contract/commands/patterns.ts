@@ -11,6 +11,7 @@ import {
   variantId,
   version,
 } from '../common.ts'
+import { figure, listed, written } from '../limits.ts'
 import { dressingBody, swaps } from '../records/dressing.ts'
 import { newMaterial, nextVersion } from './shared.ts'
 
@@ -21,30 +22,28 @@ const patternSave = z
     version: nextVersion,
     name,
     purpose: z.enum(['imitation', 'attractor', 'searching']),
-    ownMonths: z.array(z.number().int().min(1).max(12)).max(12),
-    fishedHow: z.array(z.string().max(40)).max(10),
-    waterKinds: z.array(z.enum(WATER_KINDS)).max(7),
+    ownMonths: listed('months', figure('month')),
+    fishedHow: listed('fishedHow', written('word')),
+    waterKinds: listed('waterKinds', z.enum(WATER_KINDS)),
     dislike: share,
     note,
-    serves: z.array(z.object({ foodStageId, weight: share }).strict()).max(40),
+    serves: listed('serves', z.object({ foodStageId, weight: share }).strict()),
     dressing: dressingBody,
-    newMaterials: z.array(newMaterial).max(40),
-    variants: z
-      .array(
-        z
-          .object({
-            id: variantId,
-            label: name,
-            hookMaterialId: materialId,
-            swaps,
-            /** left out where they were not changed: they may have been set elsewhere meanwhile */
-            parCount: z.number().int().min(0).max(99).nullable().optional(),
-            homeCompartmentId: compartmentId.nullable().optional(),
-          })
-          .strict(),
-      )
-      .min(1, 'A pattern has at least one variant.')
-      .max(60, 'At most 60 variants.'),
+    newMaterials: listed('newMaterials', newMaterial),
+    variants: listed(
+      'variants',
+      z
+        .object({
+          id: variantId,
+          label: name,
+          hookMaterialId: materialId,
+          swaps,
+          /** left out where they were not changed: they may have been set elsewhere meanwhile */
+          parCount: figure('par').nullable().optional(),
+          homeCompartmentId: compartmentId.nullable().optional(),
+        })
+        .strict(),
+    ),
   })
   .strict()
 
@@ -56,7 +55,7 @@ export const patternCommands = {
     .object({
       variantId,
       version,
-      parCount: z.number().int().min(0, 'Keep nought or more.').max(99, 'Keep at most 99.').nullable(),
+      parCount: figure('par').nullable(),
       homeCompartmentId: compartmentId.nullable(),
     })
     .strict(),

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { civilDate, name, patternId, variantId } from '../common.ts'
+import { figure } from '../limits.ts'
 
 /** What the user decides of the plan. */
 export const planCommands = {
@@ -9,19 +10,14 @@ export const planCommands = {
       variantId,
       patternId: patternId.optional(),
       label: name.optional(),
-      count: z.number().int('Whole flies only.').min(0, 'Nought or more.').max(99, 'At most 99.').nullable(),
+      count: figure('fixedCount').nullable(),
     })
     .strict(),
   /** how long an evening at the bench is where it is not as usual on its day of the week; null is as usual */
   eveningSet: z
     .object({
       on: civilDate,
-      minutes: z
-        .number()
-        .int('Whole minutes.')
-        .min(0, 'Nought or more.')
-        .max(600, 'At most 600 minutes.')
-        .nullable(),
+      minutes: figure('eveningMinutes').nullable(),
     })
     .strict(),
 } as const

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { foodId, foodStageId, name, version } from '../common.ts'
+import { written } from '../limits.ts'
 import { foodStageBody } from '../records/food.ts'
 import { observationBody, observationId, readingImportId, readingsBody } from '../records/season.ts'
 import { nextVersion } from './shared.ts'
@@ -15,7 +16,7 @@ export const seasonCommands = {
     .object({
       foodStageId,
       version: nextVersion,
-      food: z.object({ id: foodId, name, groupKey: z.string().trim().min(1).max(40) }).strict(),
+      food: z.object({ id: foodId, name, groupKey: written('word', { trimmed: true }) }).strict(),
       stage: foodStageBody,
     })
     .strict(),

@@ -11,39 +11,33 @@ import {
   note,
   version,
 } from '../common.ts'
-import { MOST_ROWS, newMaterial } from './shared.ts'
+import { figure, listed, written } from '../limits.ts'
+import { newMaterial } from './shared.ts'
 
-const packs = z.number().int('Whole packs only.').max(999, 'At most 999 packs.')
+const packs = figure('packs')
 
 /** in a material's smallest step */
-const amount = z.number().int().min(0, 'Nought or more.').max(1_000_000_000, 'That is more than a store holds.')
-
-/** Every write, by kind. The body is what the kind's handler needs and nothing else. */
-/** A length taken with a calliper, mm. */
-const measuredMm = (min: number, max: number) =>
-  z.number().min(min, `At least ${min} mm.`).max(max, `At most ${max} mm.`).nullable()
+const amount = figure('amount')
 
 /** What is done with goods: counted, bought, measured, pictured. */
 export const storeCommands = {
   /** what many drawers hold and how they are bought, from a table; null leaves a thing as it is */
   storesPutIn: z
     .object({
-      newMaterials: z.array(newMaterial).max(MOST_ROWS),
-      lines: z
-        .array(
-          z
-            .object({
-              materialId,
-              counted: amount.nullable(),
-              minimumAmount: amount.nullable(),
-              packAmount: amount.min(1, 'A pack holds something.').nullable(),
-              priceMinor: z.number().int().min(0, 'Nought or more.').max(100_000_000).nullable(),
-              supplier: z.string().trim().max(80, 'At most 80 characters.').nullable(),
-            })
-            .strict(),
-        )
-        .min(1, 'Say what to put in.')
-        .max(MOST_ROWS, `At most ${MOST_ROWS} lines at once.`),
+      newMaterials: listed('newFlies', newMaterial),
+      lines: listed(
+        'rows',
+        z
+          .object({
+            materialId,
+            counted: amount.nullable(),
+            minimumAmount: amount.nullable(),
+            packAmount: figure('packAmount').nullable(),
+            priceMinor: figure('price').nullable(),
+            supplier: written('supplier', { trimmed: true }).nullable(),
+          })
+          .strict(),
+      ),
     })
     .strict(),
   materialEntry: z
@@ -58,12 +52,12 @@ export const storeCommands = {
     .object({
       materialId,
       version,
-      minimumAmount: z.number().int().min(0).max(1_000_000_000).nullable(),
-      packAmount: z.number().int().min(1, 'A pack holds something.').max(1_000_000_000).nullable(),
+      minimumAmount: amount.nullable(),
+      packAmount: figure('packAmount').nullable(),
       /** of a pack, in the currency's smallest coin */
-      priceMinor: z.number().int().min(0, 'Nought or more.').max(100_000_000).nullable(),
-      leadTimeDays: z.number().int().min(0, 'Nought or more.').max(365, 'At most a year.').nullable(),
-      supplier: z.string().trim().max(80, 'At most 80 characters.'),
+      priceMinor: figure('price').nullable(),
+      leadTimeDays: figure('leadTime').nullable(),
+      supplier: written('supplier', { trimmed: true }),
       note,
     })
     .strict(),
@@ -74,19 +68,17 @@ export const storeCommands = {
       kind: z.enum(MATERIAL_KINDS),
       name,
       likeFamilyId: familyId.nullable(),
-      colours: z
-        .array(
-          z
-            .object({
-              name: z.string().trim().min(1, 'Name the colour.').max(40),
-              hex: z.string().regex(/^#[0-9a-f]{6}$/i),
-            })
-            .strict(),
-        )
-        .min(1, 'Name the colour.')
-        .max(24),
+      colours: listed(
+        'colours',
+        z
+          .object({
+            name: written('word', { trimmed: true }),
+            hex: z.string().regex(/^#[0-9a-f]{6}$/i),
+          })
+          .strict(),
+      ),
       /** the first drawer of it */
-      drawer: z.object({ id: materialId, sizeKey: z.string().max(12) }).strict(),
+      drawer: z.object({ id: materialId, sizeKey: written('sizeKey') }).strict(),
     })
     .strict(),
   /** null takes a measure back: the size then says what is usual */
@@ -94,9 +86,9 @@ export const storeCommands = {
     .object({
       materialId,
       version,
-      shankMm: measuredMm(1, 80),
-      gapeMm: measuredMm(0.5, 30),
-      wireMm: measuredMm(0.1, 3),
+      shankMm: figure('shankMm').nullable(),
+      gapeMm: figure('gapeMm').nullable(),
+      wireMm: figure('wireMm').nullable(),
     })
     .strict()
     .refine(({ shankMm, gapeMm }) => shankMm === null || gapeMm === null || gapeMm <= 2 * shankMm, {
@@ -106,30 +98,25 @@ export const storeCommands = {
   purchaseOrder: z
     .object({
       purchaseId,
-      supplier: z.string().trim().max(80, 'At most 80 characters.'),
-      lines: z
-        .array(
-          z
-            .object({
-              lineId: purchaseLineId,
-              materialId,
-              packAmount: amount.min(1, 'A pack holds something.'),
-              packs: packs.min(1, 'At least one pack.'),
-            })
-            .strict(),
-        )
-        .min(1, 'Say what was ordered.')
-        .max(200),
+      supplier: written('supplier', { trimmed: true }),
+      lines: listed(
+        'orderLines',
+        z
+          .object({
+            lineId: purchaseLineId,
+            materialId,
+            packAmount: figure('packAmount'),
+            packs,
+          })
+          .strict(),
+      ),
     })
     .strict(),
   /** packs that came, all or a part of what was ordered; books them into the stores */
   purchaseArrive: z
     .object({
       purchaseId,
-      arrived: z
-        .array(z.object({ lineId: purchaseLineId, packs: packs.min(1, 'At least one pack.') }).strict())
-        .min(1, 'Say what came.')
-        .max(200),
+      arrived: listed('arrivedLines', z.object({ lineId: purchaseLineId, packs }).strict()),
     })
     .strict(),
   /** what has not come is not waited for any more */

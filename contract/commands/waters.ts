@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import { outingId, reachId, spellId, variantId, version, waterId } from '../common.ts'
+import { figure, listed } from '../limits.ts'
 import { outingBody } from '../records/outing.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
 import { nextVersion } from './shared.ts'
 
 /** Waters, and outings to them. */
 export const waterCommands = {
-  waterCreate: z.object({ waterId, water: waterBody, reaches: z.array(reachWithId).min(1).max(12) }).strict(),
+  waterCreate: z.object({ waterId, water: waterBody, reaches: listed('reaches', reachWithId) }).strict(),
   waterSave: z.object({ waterId, version, water: waterBody }).strict(),
   reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
   outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
@@ -17,9 +18,9 @@ export const waterCommands = {
       version: nextVersion,
       outingId,
       variantId,
-      minutes: z.number().int().min(1, 'At least a minute.').max(1440, 'At most a day.'),
-      takes: z.number().int().min(0).max(500, 'At most 500.'),
-      refusals: z.number().int().min(0).max(500, 'At most 500.'),
+      minutes: figure('spellMin'),
+      takes: figure('takes'),
+      refusals: figure('takes'),
     })
     .strict(),
   spellArchive: z.object({ spellId, version }).strict(),

@@ -1,44 +1,35 @@
-import { COMPONENT_KINDS, FIELD_LIMITS } from '../../core/index.ts'
-import type { Limits } from '../../core/index.ts'
+import { COMPONENT_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { materialId, note } from '../common.ts'
+import { figure, listed, written } from '../limits.ts'
 
 /** Key of a component within its dressing. */
-export const componentKey = z
-  .string()
-  .min(1)
-  .max(40)
-  .regex(/^[a-zA-Z][a-zA-Z0-9-]*$/, 'A key has letters, figures and dashes.')
+export const componentKey = written('componentKey').regex(
+  /^[a-zA-Z][a-zA-Z0-9-]*$/,
+  'A key has letters, figures and dashes.',
+)
 
-const least = (min: number) => (min === 0 ? 'This cannot be below nought.' : `At least ${min}.`)
-
-/** A figure of a line within what it can be. */
-const figure = ({ min, max, whole }: Limits) => {
-  const bounded = z.number().min(min, least(min)).max(max, `At most ${max}.`)
-  return whole ? bounded.int('Whole ones only.') : bounded
-}
-
-const factor = figure(FIELD_LIMITS.factor)
+const factor = figure('factor')
 const amounts = {
-  turns: figure(FIELD_LIMITS.turns).optional(),
-  fibreCount: figure(FIELD_LIMITS.fibreCount).optional(),
-  strands: figure(FIELD_LIMITS.strands).optional(),
-  layers: figure(FIELD_LIMITS.layers).optional(),
-  bulk: figure(FIELD_LIMITS.bulk).optional(),
+  turns: figure('turns').optional(),
+  fibreCount: figure('fibreCount').optional(),
+  strands: figure('strands').optional(),
+  layers: figure('layers').optional(),
+  bulk: figure('bulk').optional(),
 }
 
 /** A length in shanks, gapes, hook lengths, beads or of another component, 0 to 20 times; or 0 to 200 mm. */
 export const proportion = z.union([
   z.object({ factor, of: z.enum(['shank', 'gape', 'hookLength', 'bead']) }).strict(),
   z.object({ factor, of: z.literal('component'), componentKey }).strict(),
-  z.object({ mm: figure(FIELD_LIMITS.lengthMm) }).strict(),
+  z.object({ mm: figure('lengthMm') }).strict(),
 ])
 
 /** Where on the shank, from the eye (0) to the bend (1), and on which side; from is at most to. */
 export const place = z
   .object({
-    from: z.number().min(0).max(1),
-    to: z.number().min(0).max(1),
+    from: figure('alongShank'),
+    to: figure('alongShank'),
     side: z.enum(['around', 'above', 'below', 'left', 'right', 'both']),
   })
   .refine(({ from, to }) => from <= to, {
@@ -55,7 +46,7 @@ export const component = z
     place,
     length: proportion.optional(),
     ...amounts,
-    clipped: figure(FIELD_LIMITS.clipped).optional(),
+    clipped: figure('clipped').optional(),
     treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
   })
   .strict()
@@ -66,8 +57,8 @@ export const step = z
     key: componentKey,
     verb: z.enum(['bead', 'start', 'wrap', 'tieIn', 'dub', 'wind', 'rib', 'coat', 'finish']),
     componentKey: componentKey.nullable(),
-    threadFrom: z.number().min(0).max(1),
-    threadTo: z.number().min(0).max(1),
+    threadFrom: figure('alongShank'),
+    threadTo: figure('alongShank'),
     note,
   })
   .strict()
@@ -114,8 +105,8 @@ function runsInACircle(components: Lines): boolean {
 /** The body of a dressing: components in tying order, steps where someone has edited them. */
 export const dressingBody = z
   .object({
-    components: z.array(component).max(40, 'At most 40 components.'),
-    steps: z.array(step).max(80, 'At most 80 steps.').nullable(),
+    components: listed('components', component),
+    steps: listed('steps', step).nullable(),
   })
   .refine(({ components }) => unique(components.map(({ key }) => key)), {
     message: 'Two components have the same key.',
@@ -135,10 +126,10 @@ export const dressingBody = z
   })
 
 /** What a variant does otherwise; at most one swap a line. */
-export const swaps = z
-  .array(swap)
-  .max(40)
-  .refine((list) => unique(list.map((entry) => entry.componentKey)), 'Two swaps name the same component.')
+export const swaps = listed('components', swap).refine(
+  (list) => unique(list.map((entry) => entry.componentKey)),
+  'Two swaps name the same component.',
+)
 
 /** A dressing as it is saved: its lines in tying order, and its steps where someone edited them. */
 export type DressingBody = z.infer<typeof dressingBody>

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { DEPTH_BANDS, MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
 import { name, note, share } from '../common.ts'
+import { figure, listed, written } from '../limits.ts'
 import { brood, trigger } from './season.ts'
 
 const known = (rows: readonly { readonly key: string }[], what: string) => {
@@ -8,7 +9,7 @@ const known = (rows: readonly { readonly key: string }[], what: string) => {
   return z.string().refine((key) => keys.has(key), `There is no such ${what}.`)
 }
 const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written #6d6a37.')
-const lengthMm = z.number().min(0.2, 'At least 0.2 mm.').max(400, 'At most 400 mm.')
+const lengthMm = figure('foodMm')
 
 /** What a month knows of a stage; null where it is not there. */
 export const stageMonth = z
@@ -20,10 +21,10 @@ export const stageMonth = z
 export const stageHours = z
   .object({
     anchor: z.enum(['sunrise', 'solarNoon', 'sunset']),
-    fromMin: z.number().int().min(-1440).max(1440),
-    toMin: z.number().int().min(-1440).max(1440),
+    fromMin: figure('fromAnchorMin'),
+    toMin: figure('fromAnchorMin'),
     weight: share,
-    seasons: z.array(z.enum(['winter', 'spring', 'summer', 'autumn'])).max(4),
+    seasons: listed('seasons', z.enum(['winter', 'spring', 'summer', 'autumn'])),
     weather: z.enum(['any', 'bright', 'dull', 'windy', 'calm', 'rain']),
   })
   .strict()
@@ -31,23 +32,20 @@ export const stageHours = z
 /** A life stage of a food, as the user knows it. Months and days are those of the north; core turns them for the south. */
 export const foodStageBody = z
   .object({
-    stage: z.string().trim().min(1).max(40),
+    stage: written('word', { trimmed: true }),
     stageName: name,
     months: z.array(stageMonth.nullable()).length(12),
-    colours: z
-      .array(z.object({ name, hexDry: hex, hexWet: hex, share }).strict())
-      .min(1, 'Give it at least one colour.')
-      .max(12, 'At most twelve colours.'),
+    colours: listed('foodColours', z.object({ name, hexDry: hex, hexWet: hex, share }).strict()),
     silhouette: known(SILHOUETTES, 'outline'),
-    movements: z.array(known(MOVEMENTS, 'movement')).max(8),
-    triggers: z.array(known(TRIGGER_LOOKS, 'mark')).max(8),
+    movements: listed('looks', known(MOVEMENTS, 'movement')),
+    triggers: listed('looks', known(TRIGGER_LOOKS, 'mark')),
     depthBandRiver: z.enum(DEPTH_BANDS).nullable(),
     depthBandStillwater: z.enum(DEPTH_BANDS).nullable(),
     waterKinds: z.partialRecord(z.enum(WATER_KINDS), share),
-    hours: z.array(stageHours).max(12),
+    hours: listed('hours', stageHours),
     importance: share,
     trigger,
-    broods: z.array(brood).max(6),
+    broods: listed('broods', brood),
     noteForTier: note,
     howFished: note,
   })

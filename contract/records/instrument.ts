@@ -1,11 +1,12 @@
 import { z } from 'zod'
+import { figure } from '../limits.ts'
 
 /** Asks a scale or a drop timer for a reading. */
 export const instrumentAsk = z
   .object({
     kind: z.enum(['scale', 'timer']),
     /** what a simulated one has on its pan or between its gates: mg or s, by the estimate */
-    expected: z.number().min(0.01, 'More than nought.').max(1_000_000, 'At most a kilogram.'),
+    expected: figure('expected'),
   })
   .strict()
 

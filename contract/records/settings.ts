@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { SCHOOLS } from '../../core/index.ts'
+import { figure, listed, written } from '../limits.ts'
 import { timeZone } from '../timeZone.ts'
 
 /** Colour of a turn of thread behind the bead; null for none. */
-const markColour = z.string().trim().min(1).max(40).nullable()
+const markColour = written('word', { trimmed: true }).nullable()
 
 /** Units, money and habits; one row. */
 export const settingsBody = z
@@ -17,14 +18,14 @@ export const settingsBody = z
     }),
     currency: z.string().regex(/^[A-Z]{3}$/, 'Three letters, as EUR.'),
     timeZone,
-    parCount: z.number().int().min(1, 'Keep at least one.').max(99, 'Keep at most 99.'),
+    parCount: figure('usualPar'),
     /** share of outings in which what was carried is enough */
-    serviceLevel: z.number().min(0.5, 'At least 5 outings in 10.').max(0.99, 'At most 99 outings in 100.'),
+    serviceLevel: figure('serviceLevel'),
     /** time at the bench: minutes of an evening, and on which days of the week, 1 Monday to 7 Sunday */
     evenings: z
       .object({
-        minutes: z.number().int().min(5, 'At least five minutes.').max(600, 'At most ten hours.'),
-        weekdays: z.array(z.number().int().min(1).max(7)).min(1, 'At least one evening a week.').max(7),
+        minutes: figure('usualEvening'),
+        weekdays: listed('evenings', figure('weekday')),
       })
       .strict(),
     /** what is asked of boxes beyond enough of each; see core's `CoverRules` */
@@ -32,12 +33,12 @@ export const settingsBody = z
       .object({
         sizes: z.boolean(),
         lightAndHeavy: z.boolean(),
-        alternatives: z.number().int().min(0, 'Nought or more.').max(9, 'At most nine.'),
-        anchors: z.number().int().min(0, 'Nought or more.').max(99, 'At most 99.'),
+        alternatives: figure('alternatives'),
+        anchors: figure('anchors'),
       })
       .strict(),
     /** a second folder that copies of the database go to; null for none */
-    backupFolder: z.string().trim().min(1, 'Name a folder.').max(500, 'At most 500 characters.').nullable(),
+    backupFolder: written('path', { trimmed: true }).nullable(),
     singleKeys: z.boolean(),
     theme: z.enum(['system', 'day', 'night']),
     noLead: z.boolean(),
@@ -48,7 +49,7 @@ export const settingsBody = z
     weightCode: z
       .object({
         marks: z.object({ tungsten: markColour, brass: markColour, none: markColour }).strict(),
-        on: z.array(z.enum(['jigHooks', 'midgePupae', 'everything'])).max(3),
+        on: listed('codeOn', z.enum(['jigHooks', 'midgePupae', 'everything'])),
       })
       .strict()
       .nullable(),

@@ -2,18 +2,19 @@ import { WATER_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { timeZone } from '../timeZone.ts'
 import { name, note, reachId, monthDay } from '../common.ts'
+import { figure } from '../limits.ts'
 
 /** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
 export const waterRules = z
   .object({
     dryOnly: z.boolean().nullable(),
     upstreamOnly: z.boolean().nullable(),
-    maxFlies: z.number().int().min(1).max(10).nullable(),
+    maxFlies: figure('ruleFlies').nullable(),
     barbless: z.boolean().nullable(),
     noLead: z.boolean().nullable(),
     noAddedWeight: z.boolean().nullable(),
-    minHookSize: z.number().int().min(1).max(30).nullable(),
-    maxHookSize: z.number().int().min(1).max(30).nullable(),
+    minHookSize: figure('ruleHook').nullable(),
+    maxHookSize: figure('ruleHook').nullable(),
     noIndicator: z.boolean().nullable(),
   })
   .strict()
@@ -50,12 +51,12 @@ export const reachBody = z
   .object({
     kind: reachKind,
     name,
-    elevationM: z.number().min(-400).max(6000),
-    typicalDepthMm: z.number().min(50, 'At least 5 cm.').max(60_000, 'At most 60 m.'),
-    surfaceSpeedMmPerS: z.number().min(0).max(4000, 'At most 4 m/s.'),
+    elevationM: figure('elevationM'),
+    typicalDepthMm: figure('waterDepthMm'),
+    surfaceSpeedMmPerS: figure('surfaceSpeed'),
     /** usual depth of the summer's thermocline; null where there is none */
-    thermoclineMm: z.number().int().min(500, 'At least 0.5 m.').max(40_000, 'At most 40 m.').nullable(),
-    defaultTempC: z.array(z.number().min(0, 'Not below 0 °C.').max(30, 'At most 30 °C.')).length(12),
+    thermoclineMm: figure('thermoclineMm').nullable(),
+    defaultTempC: z.array(figure('usualTempC')).length(12),
   })
   .strict()
 /** A reach as it is entered: depth mm, speed mm/s, bed, height, usual warmth by month. */
@@ -66,11 +67,11 @@ export const waterBody = z
   .object({
     name,
     kind: z.enum(WATER_KINDS),
-    latitudeDeg: z.number().min(-66).max(70),
-    longitudeDeg: z.number().min(-180).max(180),
+    latitudeDeg: figure('latitudeDeg'),
+    longitudeDeg: figure('longitudeDeg'),
     timeZone,
-    clarityMm: z.number().min(0).max(30_000),
-    snagginess: z.number().min(0).max(4),
+    clarityMm: figure('clarityMm'),
+    snagginess: figure('snagginess'),
     openFromMonthDay: monthDay.nullable(),
     openToMonthDay: monthDay.nullable(),
     /** usual day on which a stillwater's ice has gone; null where it does not freeze, or nobody noted it */

@@ -1,7 +1,7 @@
 import { eq, inArray, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { action, batch, batchEvent, flyEntry, materialEntry } from '../db/schema.ts'
-import type { Image } from './recorder.ts'
+import { imagesOf, type Image } from './images.ts'
 import { overlap } from './takeBack.ts'
 
 type ActionRow = typeof action.$inferSelect
@@ -37,12 +37,15 @@ const takenBy = (images: readonly Image[]): readonly string[] =>
   })
 
 /** The batch of what was counted, and the batch that lies on the vise where another was taken off it. */
-async function atTheVise(db: Reader, { before, result }: ActionRow): Promise<readonly string[]> {
+async function atTheVise(db: Reader, row: ActionRow): Promise<readonly string[]> {
   const counted =
-    typeof result.eventId === 'string'
-      ? await db.select({ id: batchEvent.batchId }).from(batchEvent).where(eq(batchEvent.id, result.eventId))
+    typeof row.result.eventId === 'string'
+      ? await db
+          .select({ id: batchEvent.batchId })
+          .from(batchEvent)
+          .where(eq(batchEvent.id, row.result.eventId))
       : []
-  const leftIt = (before as readonly Image[]).some(
+  const leftIt = imagesOf(row).some(
     (image) => image.kind === 'row' && image.table === 'batch' && image.before?.onVise === true,
   )
   const there = leftIt ? await db.select({ id: batch.id }).from(batch).where(eq(batch.onVise, true)) : []
@@ -93,10 +96,8 @@ async function laterStanding(db: Reader, target: ActionRow): Promise<readonly Ac
   return standingOf(later).filter(({ undoable, id }) => undoable && id !== target.undoesActionId)
 }
 
-const rowsOf = ({ before }: ActionRow) =>
-  (before as readonly Image[]).flatMap((image) => (image.kind === 'row' ? [image] : []))
-const servesOf = ({ before }: ActionRow) =>
-  (before as readonly Image[]).flatMap((image) => (image.kind === 'serves' ? [image] : []))
+const rowsOf = (row: ActionRow) => imagesOf(row).flatMap((image) => (image.kind === 'row' ? [image] : []))
+const servesOf = (row: ActionRow) => imagesOf(row).flatMap((image) => (image.kind === 'serves' ? [image] : []))
 const keyOf = ({ table, before, after }: Image & { kind: 'row' }) => `${table} ${(after ?? before)?.id}`
 const unversioned = (image: Image & { kind: 'row' }) => ({
   before: image.before && { ...image.before, version: 0 },
@@ -130,8 +131,8 @@ export async function touchedAgain(db: Reader, target: ActionRow): Promise<Actio
 export async function laterOn(db: Reader, target: ActionRow): Promise<ActionRow | null> {
   const candidates = await laterStanding(db, target)
   const ids = new Set([
-    ...touchedBy(target.before as readonly Image[]),
-    ...takenBy(target.before as readonly Image[]),
+    ...touchedBy(imagesOf(target)),
+    ...takenBy(imagesOf(target)),
     ...(await atTheVise(db, target)),
   ])
   const booked = await bookedBy(db, [target.id, ...candidates.map(({ id }) => id)])

@@ -6,74 +6,17 @@ import { canonicalJson } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { BatchId, PatternId, ReachId } from '../../contract/index.ts'
 import { COUNTED } from './counted.ts'
+import {
+  TABLES,
+  type AnyRow,
+  type BatchEvent,
+  type Image,
+  type NewRowOf,
+  type RowOf,
+  type Served,
+  type TableName,
+} from './images.ts'
 import { CHANGED_SINCE, takeBack } from './takeBack.ts'
-
-/** Tables whose rows a command may make or change, by the name under which their images are kept. */
-const TABLES = {
-  dressing: schema.dressing,
-  variantRevision: schema.variantRevision,
-  family: schema.family,
-  material: schema.material,
-  food: schema.food,
-  foodStage: schema.foodStage,
-  water: schema.water,
-  reach: schema.reach,
-  pattern: schema.pattern,
-  variant: schema.variant,
-  box: schema.box,
-  compartment: schema.compartment,
-  batch: schema.batch,
-  outing: schema.outing,
-  setting: schema.setting,
-  spell: schema.spell,
-  packing: schema.packing,
-  plan: schema.plan,
-  evening: schema.evening,
-  purchase: schema.purchase,
-  purchaseLine: schema.purchaseLine,
-  dropTest: schema.dropTest,
-  weighing: schema.weighing,
-  readingImport: schema.readingImport,
-  observation: schema.observation,
-} as const
-/** Name of a table whose rows a command may change. */
-export type TableName = keyof typeof TABLES
-type RowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferSelect']
-type NewRowOf<Name extends TableName> = (typeof TABLES)[Name]['$inferInsert']
-type AnyRow = { readonly id: string; readonly version?: number } & Record<string, unknown>
-
-/** What a row was before an action and after it; null where there was none. */
-export type Image =
-  | {
-      readonly kind: 'row'
-      readonly table: TableName
-      readonly before: AnyRow | null
-      readonly after: AnyRow | null
-    }
-  | {
-      readonly kind: 'serves'
-      readonly patternId: PatternId
-      readonly before: readonly Served[]
-      readonly after: readonly Served[]
-    }
-  | {
-      /** what was counted at the vise of a batch that went, all of it counted back, or that came again */
-      readonly kind: 'batchEvents'
-      readonly before: readonly BatchEvent[]
-      readonly after: readonly BatchEvent[]
-    }
-  | {
-      readonly kind: 'spoiledCause'
-      readonly eventId: string
-      readonly before: string | null
-      readonly after: string | null
-    }
-  | {
-      readonly kind: 'revisionMaterials'
-      readonly rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]
-    }
-type Served = typeof schema.patternServes.$inferInsert
-type BatchEvent = typeof schema.batchEvent.$inferSelect
 
 type WithId = SQLiteTable & { id: typeof schema.setting.id; version: typeof schema.pattern.version }
 const tableOf = (name: TableName) => TABLES[name] as unknown as WithId

@@ -1,7 +1,7 @@
 import { eq, inArray, or } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
-import type { ActionId, BoxId, CommandBody, CompartmentId, PatternId } from '../../contract/index.ts'
+import type { ActionId, CommandBody, CompartmentId } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
 import {
   action,
@@ -20,7 +20,7 @@ import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
 import { laterOn, touchedAgain } from './laterOn.ts'
-import type { Image, TableName } from './recorder.ts'
+import { imagesOf, madeRows, type Image, type TableName } from './images.ts'
 import { isCounted } from '../read/standingEntries.ts'
 
 type ActionRow = typeof action.$inferSelect
@@ -70,26 +70,21 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   }
 }
 
-/** Rows that an action made, of one table. */
-const madeRows = (images: readonly Image[], table: TableName) =>
-  images.flatMap((image) =>
-    image.kind === 'row' && image.table === table && !image.before && image.after ? image.after : [],
-  )
-
 /**
  * Patterns and boxes that an action made and the ledger names: they stay in its history, so that taking their making
  * back puts them away instead of removing them. Refused while flies of them are on hand, or lie in them.
  */
 async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): Promise<ReadonlySet<string>> {
-  const made = [...madeRows(images, 'pattern'), ...madeRows(images, 'box')].map(({ id }) => id)
-  if (made.length === 0) return new Set()
+  const patterns = madeRows(images, 'pattern').map(({ id }) => id)
+  const boxes = madeRows(images, 'box').map(({ id }) => id)
+  if (patterns.length + boxes.length === 0) return new Set()
   const rows = await tx
     .select({ patternId: variant.patternId, boxId: compartment.boxId, count: flyBalance.count })
     .from(flyBalance)
     .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
     .innerJoin(variant, eq(variant.id, variantRevision.variantId))
     .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
-    .where(or(inArray(variant.patternId, made as PatternId[]), inArray(compartment.boxId, made as BoxId[])))
+    .where(or(inArray(variant.patternId, patterns), inArray(compartment.boxId, boxes)))
   if (rows.some(({ count }) => count > 0)) {
     throw new ProblemError(
       'cannotUndo',
@@ -97,7 +92,7 @@ async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): 
     )
   }
   const named = new Set<string>(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
-  return rows.length > 0 ? new Set(made.filter((id) => named.has(id))) : new Set()
+  return rows.length > 0 ? new Set([...patterns, ...boxes].filter((id) => named.has(id))) : new Set()
 }
 
 /** What belongs to a pattern or box that stays: it is put away with it, or stays as it is. */
@@ -132,12 +127,10 @@ const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment
 async function restoreImages(context: CommandContext, images: readonly Image[]): Promise<void> {
   const stays = await namedByLedger(context, images)
   const variants = new Set(
-    madeRows(images, 'variant').flatMap(({ id, patternId }) => (stays.has(String(patternId)) ? [id] : [])),
+    madeRows(images, 'variant').flatMap(({ id, patternId }) => (stays.has(patternId) ? [id] : [])),
   )
   const revisions = new Set(
-    madeRows(images, 'variantRevision').flatMap(({ id, variantId }) =>
-      variants.has(String(variantId)) ? [id] : [],
-    ),
+    madeRows(images, 'variantRevision').flatMap(({ id, variantId }) => (variants.has(variantId) ? [id] : [])),
   )
   for (const image of [...images].reverse()) {
     if (!belongsTo(stays, image, revisions)) await context.recorder.restore(image)
@@ -146,9 +139,7 @@ async function restoreImages(context: CommandContext, images: readonly Image[]):
   }
   await leaveHomes(
     context,
-    madeRows(images, 'compartment').flatMap(({ id, boxId }) =>
-      stays.has(String(boxId)) ? [id as CompartmentId] : [],
-    ),
+    madeRows(images, 'compartment').flatMap(({ id, boxId }) => (stays.has(boxId) ? [id] : [])),
   )
 }
 
@@ -171,7 +162,7 @@ async function reverse(context: CommandContext, target: ActionRow): Promise<stri
   const noted = target.result.eventId
   const eventId =
     typeof noted === 'string' ? await countBack(context, noted, v5(context.actionId, noted)) : undefined
-  await restoreImages(context, target.before as readonly Image[])
+  await restoreImages(context, imagesOf(target))
   await restoreRevisionMaterials(context)
   return eventId
 }

@@ -9,7 +9,7 @@ import { box } from '../testing/smallBox.ts'
 import { openTestServer } from '../testing/testServer.ts'
 import type { TestServer } from '../testing/testServer.ts'
 import { seedShipped } from '../upkeep/seed.ts'
-import { isBusy } from './busy.ts'
+import { isBusy } from './errors.ts'
 import { setting } from './schema.ts'
 
 let folder: string

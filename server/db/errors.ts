@@ -1,11 +1,22 @@
-/** The extended code of a refused statement, as `SQLITE_CONSTRAINT_UNIQUE`; null for anything else. */
-export function constraintCode(error: unknown): string | null {
-  let cause: unknown = error
-  while (cause instanceof Error) {
-    const { extendedCode, code } = cause as Error & { extendedCode?: string; code?: string }
-    if (extendedCode?.startsWith('SQLITE_CONSTRAINT')) return extendedCode
-    if (code?.startsWith('SQLITE_CONSTRAINT')) return code
-    cause = cause.cause
+/** What an error's causes say of themselves, from the outside in: codes as `SQLITE_BUSY`, or `CLIENT_CLOSED`. */
+function* codes(error: unknown): Generator<string> {
+  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
+    if ('extendedCode' in cause && typeof cause.extendedCode === 'string') yield cause.extendedCode
+    if ('code' in cause && typeof cause.code === 'string') yield cause.code
   }
-  return null
 }
+
+const firstOf = (error: unknown, start: string): string | null =>
+  [...codes(error)].find((code) => code.startsWith(start)) ?? null
+
+/** The extended code of a refused statement, as `SQLITE_CONSTRAINT_UNIQUE`; null for anything else. */
+export const constraintCode = (error: unknown): string | null => firstOf(error, 'SQLITE_CONSTRAINT')
+
+/** The code of SQLite behind an error, as `SQLITE_BUSY`; null for anything else. */
+export const sqliteCode = (error: unknown): string | null => firstOf(error, 'SQLITE_')
+
+/** Whether an error says that another program holds the database for the moment. */
+export const isBusy = (error: unknown): boolean => /^SQLITE_(BUSY|LOCKED)/.test(sqliteCode(error) ?? '')
+
+/** Whether an error says that the database was closed meanwhile, as while a copy is put in its place. */
+export const isClosed = (error: unknown): boolean => firstOf(error, 'CLIENT_CLOSED') !== null

@@ -3,7 +3,8 @@ import type { Client } from '@libsql/client'
 import { readFile, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { isBusy, patiently, sqliteCode } from './busy.ts'
+import { patiently } from './busy.ts'
+import { isBusy, sqliteCode } from './errors.ts'
 
 /** What lies in a file that should be a database of this program. */
 export type Standing =

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { PROBLEM_STATUS } from '../../contract/index.ts'
-import { isBusy, isClosed, sqliteCode } from '../db/busy.ts'
+import { isBusy, isClosed, sqliteCode } from '../db/errors.ts'
 import { ProblemError, toProblem } from '../problems/problem.ts'
 import type { Logger } from 'pino'
 

@@ -73,7 +73,7 @@ export async function measurementsView(db: Reader): Promise<MeasurementsView> {
     return [
       {
         ...rest,
-        id: row.id as DropTestLine['id'],
+        id: row.id,
         variantId: variantId,
         patternId: fly.variant.patternId,
         flyName: `${fly.patternName} ${fly.variant.label}`,
@@ -94,7 +94,7 @@ export async function measurementsView(db: Reader): Promise<MeasurementsView> {
     const factor = known ? known.totalMg / known.count / known.reckonedMg : null
     const density = drawer?.family.body.physics[BEAD_DENSITY]?.value
     return {
-      id: row.id as WeighingLine['id'],
+      id: row.id,
       version: row.version,
       materialId: row.materialId,
       variantId: variantId,

@@ -55,7 +55,7 @@ async function observationLines(db: Reader, waterId: WaterId): Promise<Observati
   return (await loadObservations(db))
     .filter(({ reachId }) => warmths.get(reachId)?.loaded.water.id === waterId)
     .map(({ id, version, archivedAtMs: _archived, ...row }) => ({
-      id: id as ObservationLine['id'],
+      id,
       version,
       observation: row,
       foodName: stages.get(row.foodStageId)?.foodName ?? '',
@@ -112,7 +112,7 @@ export async function reachSeasonView(db: Reader, reachId: ReachId): Promise<Rea
     warmth: toReachWarmth(warmth),
     days: warmth.days.map(({ day, meanC }): [number, number] => [day, Math.round(meanC * 100) / 100]),
     imports: imports.map(({ id, version, source, depthMm, rowCount, firstDay, lastDay, atMs }) => ({
-      id: id as ReachSeasonView['imports'][number]['id'],
+      id,
       version,
       source,
       depthMm,

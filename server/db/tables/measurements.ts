@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Timing, WetState } from '../../../core/index.ts'
-import type { MaterialId, VariantRevisionId } from '../../../contract/index.ts'
+import type { DropTestId, MaterialId, VariantRevisionId, WeighingId } from '../../../contract/index.ts'
 import { editable, id, json } from './columns.ts'
 import { material } from './goods.ts'
 import { variantRevision } from './patterns.ts'
@@ -16,7 +16,7 @@ export interface DropTime {
 export const dropTest = sqliteTable(
   'drop_test',
   {
-    id: id(),
+    id: id<DropTestId>(),
     variantRevisionId: text('variant_revision_id')
       .$type<VariantRevisionId>()
       .notNull()
@@ -45,7 +45,7 @@ export const dropTest = sqliteTable(
 export const weighing = sqliteTable(
   'weighing',
   {
-    id: id(),
+    id: id<WeighingId>(),
     variantRevisionId: text('variant_revision_id')
       .$type<VariantRevisionId>()
       .references(() => variantRevision.id),

@@ -1,7 +1,15 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { EmergenceWindow } from '../../../core/index.ts'
-import type { FoodStageId, ObservationBody, ReachId, ReadingsBody } from '../../../contract/index.ts'
+import type {
+  FoodStageId,
+  ObservationBody,
+  ObservationId,
+  ReachId,
+  ReadingImportId,
+  ReadingsBody,
+} from '../../../contract/index.ts'
+import { id } from './columns.ts'
 import { foodStage } from './foods.ts'
 import { reach } from './waters.ts'
 
@@ -9,7 +17,7 @@ import { reach } from './waters.ts'
 export const readingImport = sqliteTable(
   'reading_import',
   {
-    id: text('id').primaryKey(),
+    id: id<ReadingImportId>(),
     reachId: text('reach_id')
       .$type<ReachId>()
       .notNull()
@@ -67,7 +75,7 @@ export const readingDay = sqliteTable(
 export const observation = sqliteTable(
   'observation',
   {
-    id: text('id').primaryKey(),
+    id: id<ObservationId>(),
     reachId: text('reach_id')
       .$type<ReachId>()
       .notNull()

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import { parseQuantity, wording } from '../../../core/index.ts'
 import type { CommandInput } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../wire/api.ts'
@@ -55,7 +56,7 @@ export function WeighingForm({
     }))
   const choices = [...goods, ...flies.map(({ id, name }) => ({ id: `variant:${id}`, name: `flies: ${name}` }))]
   const expectedMg = subject ? massOf(subject) : 0
-  const total = parseQuantity(text, 'mass', units.mass, { min: 0.1, max: 1_000_000 })
+  const total = parseQuantity(text, 'mass', units.mass, within('weighedMg'))
   const save = async () => {
     if (!subject || total.kind !== 'quantity') return
     const [kind, id = ''] = subject.split(':')

@@ -1,3 +1,5 @@
+import { within } from '../../../contract/limits.ts'
+import type { LimitName } from '../../../contract/limits.ts'
 import { mean, parseDecimal, toCore } from '../../../core/index.ts'
 import type { Timing, Unit } from '../../../core/index.ts'
 import type { CommandInput } from '../../../contract/index.ts'
@@ -51,28 +53,35 @@ export function readTimes(text: string): {
   const words = text.split(/[\s;]+/).filter(Boolean)
   const times = words.map((word) => {
     const parsed = parseDecimal(word.replace(/s$/, ''))
-    return parsed.kind === 'number' && parsed.value > 0 ? parsed.value : NaN
+    const { min, max } = within('dropS')
+    return parsed.kind === 'number' && parsed.value >= min && parsed.value <= max ? parsed.value : NaN
   })
   const wrong = words.find((_, i) => !Number.isFinite(times[i]))
   return { times: times.filter(Number.isFinite), unclear: wrong ?? null }
 }
 
-/** A figure of a field, or what is wrong with it. */
-function readFigure(text: string, least: number, most: number): number | string {
+/** mm in one of the unit that a field is written in. */
+const mmIn = (unit: Unit | 'cm') => (unit === 'cm' ? MM_PER_CM : toCore(1, unit))
+
+/** A length of a field, mm, or what is wrong with it. */
+function readLength(text: string, unit: Unit | 'cm', limit: LimitName): number | string {
   const parsed = parseDecimal(text)
   if (parsed.kind !== 'number') return 'Write a figure.'
-  if (parsed.value < least) return `At least ${least}.`
-  return parsed.value > most ? `At most ${most}.` : parsed.value
+  const { min, max } = within(limit)
+  const shown = (mm: number) => `${Number((mm / mmIn(unit)).toPrecision(3))} ${unit}`
+  const mm = parsed.value * mmIn(unit)
+  if (mm < min) return `At least ${shown(min)}.`
+  return mm > max ? `At most ${shown(max)}.` : mm
 }
 
 const said = (read: number | string | null) => (typeof read === 'string' ? read : undefined)
 
-/** Reads what was written of a drop test: a depth of 0.05 to 30 and a tube of 1 to 500, each in the user's unit. */
+/** Reads what was written of a drop test, depth and tube each in the user's unit. */
 export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
-  const deep = readFigure(written.depth, 0.05, 30)
-  const vessel = written.vessel.trim() === '' ? null : readFigure(written.vessel, 1, 500)
+  const deep = readLength(written.depth, units.depth, 'dropDepthMm')
+  const vessel = written.vessel.trim() === '' ? null : readLength(written.vessel, units.vessel, 'vesselMm')
   const { times, unclear } = readTimes(written.times)
-  const depthMm = typeof deep === 'number' ? toCore(deep, units.depth) : null
+  const depthMm = typeof deep === 'number' ? deep : null
   const { variantId, timing, wet, line } = written
   const isReady =
     variantId !== null && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
@@ -91,7 +100,7 @@ export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
           depthMm,
           timing,
           wet,
-          vesselMm: vessel === null ? null : units.vessel === 'in' ? toCore(vessel, 'in') : vessel * MM_PER_CM,
+          vesselMm: vessel,
           tippet:
             line === 'none'
               ? null

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
 import { usePatternsQuery } from '../../wire/api.ts'
@@ -46,9 +47,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         <NumberField
           label={labels.howMany}
           value={count}
-          min={0}
-          max={999}
-          whole
+          {...within('fliesSeen')}
           mayBeEmpty
           onChange={setCount}
           width="76px"
@@ -102,9 +101,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           label={labels.keep}
           placeholder={fly.par === null ? '' : String(fly.par)}
           value={fly.parCount}
-          min={0}
-          max={99}
-          whole
+          {...within('par')}
           mayBeEmpty
           onChange={(parCount) =>
             void send(() =>
@@ -165,9 +162,7 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
         <NumberField
           label={labels.howMany}
           value={count}
-          min={1}
-          max={999}
-          whole
+          {...within('flies')}
           mayBeEmpty
           onChange={setCount}
           width="76px"

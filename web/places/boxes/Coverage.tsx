@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
+import { within } from '../../../contract/limits.ts'
 import { anchorsOf, COVER_PARTS } from '../../../core/index.ts'
 import type { CoverCell, CoverPart, CoverRow, CoverRules } from '../../../core/index.ts'
 import { useLarderQuery } from '../../wire/api.ts'
@@ -129,9 +130,7 @@ function WhatIsAsked({
       <NumberField
         label={labels.patternsInTheFilm}
         value={rules.alternatives}
-        min={0}
-        max={9}
-        whole
+        {...within('alternatives')}
         whenLeft
         width="130px"
         onChange={(alternatives) => (alternatives === null ? undefined : onAsk({ alternatives }))}
@@ -139,9 +138,7 @@ function WhatIsAsked({
       <NumberField
         label={labels.anchors}
         value={rules.anchors}
-        min={0}
-        max={99}
-        whole
+        {...within('anchors')}
         whenLeft
         onChange={(wanted) => (wanted === null ? undefined : onAsk({ anchors: wanted }))}
       />

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import { LAYOUTS, wording } from '../../../core/index.ts'
 import type { Layout } from '../../../core/index.ts'
 import type { BoxId } from '../../../contract/index.ts'
@@ -125,9 +126,7 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
         <NumberField
           label={labels.slitsInEach}
           value={slits}
-          min={1}
-          max={500}
-          whole
+          {...within('capacity')}
           width="100px"
           onChange={setSlits}
         />

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import { takesAnHour } from '../../../core/index.ts'
 import type { OutingLine, PatternsView } from '../../../contract/index.ts'
 import { usePatternsQuery } from '../../wire/api.ts'
@@ -44,9 +45,9 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
     <div role="group" aria-label={labels.aFlyThatWas}>
       <Row $align="end">
         <Select label={labels.fly} value={fly} choices={flyChoices(data)} onChange={setFly} width="230px" />
-        <NumberField label={labels.minutes} value={minutes} min={1} max={1440} onChange={setMinutes} />
-        <NumberField label={labels.takes} value={takes} min={0} max={500} onChange={setTakes} />
-        <NumberField label={labels.refusals} value={refusals} min={0} max={500} onChange={setRefusals} />
+        <NumberField label={labels.minutes} value={minutes} {...within('spellMin')} onChange={setMinutes} />
+        <NumberField label={labels.takes} value={takes} {...within('takes')} onChange={setTakes} />
+        <NumberField label={labels.refusals} value={refusals} {...within('takes')} onChange={setRefusals} />
         <Button large look="main" onPress={() => void save()}>
           {labels.noteIt}
         </Button>

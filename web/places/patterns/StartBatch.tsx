@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { within } from '../../../contract/limits.ts'
 import type { BoxesView, CompartmentId, VariantLine } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -41,9 +42,7 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
       <NumberField
         label={labels.tie}
         value={count}
-        min={1}
-        max={999}
-        whole
+        {...within('flies')}
         mayBeEmpty
         onChange={setCount}
         width="64px"

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import styled from 'styled-components'
+import { within } from '../../../contract/limits.ts'
 import { wording } from '../../../core/index.ts'
 import type { BoxesView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -112,9 +113,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
                   label={`Keep of ${variant.label}`}
                   hideLabel
                   value={variant.parCount}
-                  min={0}
-                  max={99}
-                  whole
+                  {...within('par')}
                   mayBeEmpty
                   onChange={(parCount) => edit(variant.id, { parCount })}
                   width="58px"

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
@@ -26,9 +27,7 @@ export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProp
         <NumberField
           label={labels.keepOfEachFly}
           value={settings.parCount}
-          min={1}
-          max={99}
-          whole
+          {...within('usualPar')}
           onChange={(parCount) => (parCount ? onChange({ parCount }) : undefined)}
           width="130px"
         />

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react'
 import { drawFly, fromCore, hookOf, parseQuantity, wording } from '../../../core/index.ts'
 import type { Material, Property } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
+import { within } from '../../../contract/limits.ts'
 import { useFamilyQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -13,9 +14,9 @@ import { Quiet, Row, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/stores.ts'
 
 const MEASURES = [
-  { name: 'shankMm', label: 'Shank', min: 1, max: 80, stepMm: 0.1 },
-  { name: 'gapeMm', label: 'Gape', min: 0.5, max: 30, stepMm: 0.1 },
-  { name: 'wireMm', label: 'Wire', min: 0.1, max: 3, stepMm: 0.01 },
+  { name: 'shankMm', label: 'Shank', ...within('shankMm'), stepMm: 0.1 },
+  { name: 'gapeMm', label: 'Gape', ...within('gapeMm'), stepMm: 0.1 },
+  { name: 'wireMm', label: 'Wire', ...within('wireMm'), stepMm: 0.01 },
 ] as const
 type Measure = (typeof MEASURES)[number]['name']
 

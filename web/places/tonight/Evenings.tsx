@@ -1,3 +1,4 @@
+import { within } from '../../../contract/limits.ts'
 import { useState } from 'react'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
@@ -51,8 +52,7 @@ export function Evenings({ period, differing, from, until }: EveningsProps) {
                       label={`Minutes on ${dayName(on)}`}
                       hideLabel
                       value={minutes}
-                      min={0}
-                      max={600}
+                      {...within('eveningMinutes')}
                       width="72px"
                       whenLeft
                       onChange={(value) =>

@@ -1,3 +1,4 @@
+import { within } from '../../../contract/limits.ts'
 import { useSettings } from '../../wire/useSettings.ts'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
@@ -16,8 +17,7 @@ export function Habits() {
       <NumberField
         label={labels.minutesAnEvening}
         value={minutes}
-        min={5}
-        max={600}
+        {...within('usualEvening')}
         width="130px"
         whole
         whenLeft

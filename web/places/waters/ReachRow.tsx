@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { within } from '../../../contract/limits.ts'
 import { wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { chooseMoment } from '../../wire/state.ts'
@@ -73,8 +74,7 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
           shown={depth(reach.typicalDepthMm)}
           quantity="length"
           unit={units.depth}
-          min={50}
-          max={60_000}
+          {...within('waterDepthMm')}
           onSave={(typicalDepthMm) => save({ typicalDepthMm })}
         />
       </td>
@@ -85,8 +85,7 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
             shown={wording.current(reach.surfaceSpeedMmPerS, units)}
             quantity="speed"
             unit={`${units.depth}/s`}
-            min={0}
-            max={4000}
+            {...within('surfaceSpeed')}
             onSave={(surfaceSpeedMmPerS) => save({ surfaceSpeedMmPerS })}
           />
         </td>

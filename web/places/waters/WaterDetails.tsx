@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
 import { isStillwater } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
@@ -81,8 +82,7 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
           shown={depth(water.clarityMm)}
           quantity="length"
           unit={units.depth}
-          min={0}
-          max={30_000}
+          {...within('clarityMm')}
           onSave={(clarityMm) => save({ clarityMm })}
         />
         <Blank

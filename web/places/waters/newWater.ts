@@ -1,3 +1,4 @@
+import { within } from '../../../contract/limits.ts'
 import { isStillwater, parseQuantity, wording, yearBetween } from '../../../core/index.ts'
 import type { DisplayUnits, ParsedQuantity, WaterKind } from '../../../core/index.ts'
 import type { CommandInput, ReachId, WaterId } from '../../../contract/index.ts'
@@ -31,7 +32,6 @@ const NO_RULES = {
   minHookSize: null, maxHookSize: null, noIndicator: null,
 } // prettier-ignore
 /** Beyond the polar circles the sun does not set or rise for days. */
-const MOST_LATITUDE_DEG = 66
 
 /** Empty is not wrong yet. */
 const faultOf = (parsed: ParsedQuantity): string | undefined =>
@@ -43,19 +43,26 @@ const faultOf = (parsed: ParsedQuantity): string | undefined =>
 export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater {
   const { name, kind } = written
   const isStill = isStillwater(kind)
-  const temp = (text: string) => parseQuantity(text, 'temperature', units.temperature, { min: 0, max: 30 })
-  const depth = parseQuantity(written.depth, 'length', units.depth, { min: 50, max: 60_000 })
-  const speed = parseQuantity(isStill ? '0' : written.speed, 'speed', `${units.depth}/s`, { min: 0, max: 4000 })
+  const temp = (text: string) => parseQuantity(text, 'temperature', units.temperature, within('usualTempC'))
+  const depth = parseQuantity(written.depth, 'length', units.depth, within('waterDepthMm'))
+  const speed = parseQuantity(
+    isStill ? '0' : written.speed,
+    'speed',
+    `${units.depth}/s`,
+    within('surfaceSpeed'),
+  )
   const [coldest, warmest] = [temp(written.coldest), temp(written.warmest)]
   const latitudeDeg = Number(written.latitude.replace(',', '.'))
   const longitudeDeg = Number(written.longitude.replace(',', '.'))
-  const isPlaced = Math.abs(latitudeDeg) <= MOST_LATITUDE_DEG && Math.abs(longitudeDeg) <= 180
+  const [lat, lon] = [within('latitudeDeg'), within('longitudeDeg')]
+  const isPlaced =
+    latitudeDeg >= lat.min && latitudeDeg <= lat.max && longitudeDeg >= lon.min && longitudeDeg <= lon.max
   const faults = {
     depth: faultOf(depth),
     speed: faultOf(speed),
     coldest: faultOf(coldest),
     warmest: faultOf(warmest),
-    latitude: isPlaced ? undefined : `From −${MOST_LATITUDE_DEG} to ${MOST_LATITUDE_DEG}.`,
+    latitude: isPlaced ? undefined : `From −${-lat.min} to ${lat.max}.`,
   }
   if (
     depth.kind !== 'quantity' ||

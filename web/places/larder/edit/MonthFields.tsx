@@ -1,3 +1,4 @@
+import { within } from '../../../../contract/limits.ts'
 import { MONTHS } from '../../../words/days.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Dense, Quiet } from '../../../ui/layout.tsx'
@@ -40,10 +41,10 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
                   <NumberField label={`Likely in ${name}, of 10`} hideLabel value={tenths} min={0} max={10} mayBeEmpty onChange={(value) => set(i, 'likelihood', value === null ? null : value / 10)} />
                 </td>
                 <td>
-                  <MeasureField unit={units.smallLength} label={`Shortest in ${name}`} hideLabel value={month.lengthMmLow} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
+                  <MeasureField unit={units.smallLength} label={`Shortest in ${name}`} hideLabel value={month.lengthMmLow} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
                 </td>
                 <td>
-                  <MeasureField unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} min={0.2} max={400} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
+                  <MeasureField unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
                 </td>
               </tr>
             )

@@ -1,3 +1,5 @@
+import { within } from '../../../../contract/limits.ts'
+import type { LimitName } from '../../../../contract/limits.ts'
 import type { Trigger } from '../../../../core/index.ts'
 import { Select, TextField } from '../../../ui/fields.tsx'
 import { useWording } from '../../../words/useWording.ts'
@@ -41,24 +43,24 @@ function usualOf(kind: Trigger['kind']): Trigger {
   }
 }
 
-type Figure = readonly [label: string, min: number, max: number]
+type Figure = readonly [label: string, limit: LimitName]
 
 /** What is read in the user's own unit. */
 const MEASURES: Readonly<Record<string, readonly [...Figure, of: 'temperature' | 'smallLength']>> = {
-  thresholdC: ['from', -30, 45, 'temperature'],
-  lowC: ['at the earliest', -30, 45, 'temperature'],
-  highC: ['at the latest', -30, 45, 'temperature'],
-  baseC: ['above', -30, 45, 'temperature'],
-  withoutIceC: ['without ice, from', 0, 30, 'temperature'],
-  riseMm: ['rise', 0, 5000, 'smallLength'],
+  thresholdC: ['from', 'triggerTempC', 'temperature'],
+  lowC: ['at the earliest', 'triggerTempC', 'temperature'],
+  highC: ['at the latest', 'triggerTempC', 'temperature'],
+  baseC: ['above', 'triggerTempC', 'temperature'],
+  withoutIceC: ['without ice, from', 'triggerTempC', 'temperature'],
+  riseMm: ['rise', 'riseMm', 'smallLength'],
 }
 const FIGURES: Readonly<Record<string, Figure>> = {
-  degreeDays: ['degree-days of °C', 1, 6000],
-  hours: ['hours of day', 0, 24],
-  offsetDays: ['days after it', -60, 120],
-  withinHours: ['within, hours', 1, 240],
-  spreadDays: ['give or take, days', 0, 120],
-  durationDays: ['lasts, days', 1, 366],
+  degreeDays: ['degree-days of °C', 'degreeDays'],
+  hours: ['hours of day', 'dayLengthH'],
+  offsetDays: ['days after it', 'iceOffDays'],
+  withinHours: ['within, hours', 'withinHours'],
+  spreadDays: ['give or take, days', 'spreadDays'],
+  durationDays: ['lasts, days', 'durationDays'],
 }
 const DAYS: Readonly<Record<string, string>> = {
   notBefore: 'not before, month-day',
@@ -112,15 +114,14 @@ export function TriggerFields({
           width="110px"
         />
       ) : null}
-      {Object.entries(MEASURES).flatMap(([key, [name, min, max, of]]) =>
+      {Object.entries(MEASURES).flatMap(([key, [name, limit, of]]) =>
         key in values ? (
           <MeasureField
             key={`${trigger.kind} ${key}`}
             label={name}
             unit={units[of]}
             value={Number(values[key])}
-            min={min}
-            max={max}
+            {...within(limit)}
             onChange={(value) => (value === null ? undefined : set(key, value))}
             width="120px"
           />
@@ -128,14 +129,13 @@ export function TriggerFields({
           []
         ),
       )}
-      {Object.entries(FIGURES).flatMap(([key, [name, min, max]]) =>
+      {Object.entries(FIGURES).flatMap(([key, [name, limit]]) =>
         key in values ? (
           <NumberField
             key={`${trigger.kind} ${key}`}
             label={name}
             value={Number(values[key])}
-            min={min}
-            max={max}
+            {...within(limit)}
             onChange={(value) => (value === null ? undefined : set(key, value))}
             width="120px"
           />
