@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test'
 import type { Browser } from '@playwright/test'
 import autocannon from 'autocannon'
-import { readFile, writeFile } from 'node:fs/promises'
+import { writeFile } from 'node:fs/promises'
 import { cpus } from 'node:os'
 import { join } from 'node:path'
 import { CHROMIUM_ARGS, chromiumPath } from '../e2e/chromium.ts'
@@ -11,6 +11,7 @@ import { benchCore } from './core.ts'
 import { randomFrom } from '../core/index.ts'
 import { surviveKills } from '../e2e/kills.ts'
 import { benchLarge } from './large.ts'
+import { benchLoad } from './load.ts'
 import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
@@ -21,11 +22,6 @@ import type { Line } from './timing.ts'
 /** One run of load at 100 requests a second over two connections: one tier with two tabs. */
 async function load(url: string, options: Partial<autocannon.Options> = {}): Promise<autocannon.Result> {
   return autocannon({ url, overallRate: 100, connections: 2, duration: 10, ...options })
-}
-
-async function residentMb(pid: number | undefined): Promise<number> {
-  const status = await readFile(`/proc/${pid}/status`, 'utf8').catch(() => '')
-  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024
 }
 
 async function benchServer(serving: Serving): Promise<readonly Line[]> {
@@ -57,25 +53,6 @@ async function benchServer(serving: Serving): Promise<readonly Line[]> {
     what: 'POST /api/commands at 100 a second, p99',
     figure: `${writes.latency.p99} ms (${writes.non2xx} refused)`,
     wanted: 'under 25 ms',
-  })
-  const mixed = await Promise.all([
-    load(`${address}/api/tonight`, { overallRate: 90 }),
-    load(`${address}/api/commands`, {
-      method: 'POST',
-      overallRate: 10,
-      headers: { 'content-type': 'application/json' },
-      requests: [{ setupRequest: (request) => ({ ...request, body: write() }) }],
-    }),
-  ])
-  lines.push({
-    what: 'mixed: 90 reads of Tonight and 10 writes a second, each read after a write worked out anew, p99 of reads, of writes',
-    figure: `${mixed[0].latency.p99} ms, ${mixed[1].latency.p99} ms`,
-    wanted: 'under 25 ms',
-  })
-  lines.push({
-    what: 'memory of the server after that',
-    figure: `${(await residentMb(serving.process.pid)).toFixed(0)} MB`,
-    wanted: 'under 200 MB',
   })
   return lines
 }
@@ -210,6 +187,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   season: benchSeason,
   plan: benchPlan,
   demo: benchDemo,
+  load: benchLoad,
   large: benchLarge,
   kills: benchKills,
   undo: benchUndo,

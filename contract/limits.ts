@@ -123,6 +123,12 @@ export const LIMITS = {
     'Keep at most 99.',
   ),
   countAtVise: whole(0, 99, 'flies', 'Counted one press at a time.'),
+  beyondPlanned: whole(
+    0,
+    12,
+    'flies',
+    'A dozen more than planned came of what lay ready; more is a batch of its own.',
+  ),
   capacity: whole(1, 500, 'flies', 'A compartment as large as a bag.', 'At least one.', 'At most 500.'),
   fixedCount: whole(0, 99, 'flies', 'What an evening can give.', NOUGHT, 'At most 99.'),
   losses: list(1, 200, 'An outing.', 'Say what was lost.'),
@@ -261,7 +267,7 @@ export const LIMITS = {
   ),
 
   // waters
-  latitudeDeg: any(-66, 70, '°', 'Beyond the circles the sun does not set.'),
+  latitudeDeg: any(-66, 66, '°', 'Beyond the circles the sun does not set.'),
   longitudeDeg: any(-180, 180, '°', 'Round the earth.'),
   elevationM: any(-400, 6000, 'm', 'From the lowest lake to the highest.'),
   waterDepthMm: any(50, 60_000, 'mm', 'What flies are fished in.', 'At least 5 cm.', 'At most 60 m.'),
@@ -355,9 +361,13 @@ export const LIMITS = {
 export type LimitName = keyof typeof LIMITS
 
 const limitOf = (name: LimitName): Limit => LIMITS[name]
-const least = ({ min, under }: Limit) =>
-  under ?? (min === 0 ? 'This cannot be below nought.' : `At least ${min}.`)
-const most = ({ max, over }: Limit) => over ?? `At most ${max.toLocaleString('en')}.`
+/** Units that are said with the number. */
+const SAID: ReadonlySet<LimitUnit> = new Set(['mm', 'mm/s', 'm', 'mg', '°C', '°', 's', 'h'])
+const said = (value: number, unit: LimitUnit) =>
+  `${value.toLocaleString('en')}${SAID.has(unit) ? ` ${unit}` : ''}`
+const least = ({ min, unit, under }: Limit) =>
+  under ?? (min === 0 ? 'This cannot be below nought.' : `At least ${said(min, unit)}.`)
+const most = ({ max, unit, over }: Limit) => over ?? `At most ${said(max, unit)}.`
 
 /** The least, the most and whether whole ones only: what a field of the page is told. */
 export function within(name: LimitName): Pick<Limit, 'min' | 'max' | 'whole'> {

@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { CommandInput, CommandKind } from '../contract/index.ts'
-import { box, hook, id, midge, thread } from './testing/smallBox.ts'
+import { box, hook, id, midge, placeA, thread, variantId } from './testing/smallBox.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 import { seedShipped } from './upkeep/seed.ts'
@@ -45,7 +45,7 @@ describe('nonsense is refused in words at its field', () => {
     [
       'a hook that is a thread',
       { variants: [{ ...midge().variants[0]!, hookMaterialId: thread, homeCompartmentId: null }] },
-      /^variants\.0\.hookMaterialId: That is no hook/,
+      /^variants\.0\.hookMaterialId: This is no hook/,
     ],
     [
       'forty beads',
@@ -53,9 +53,14 @@ describe('nonsense is refused in words at its field', () => {
       /^dressing\.components: A hook has room for two/,
     ],
     [
+      'lengths that multiply',
+      dressed({ ...measuredBy('a', 'b'), length: { mm: 10 } }, measuredBy('b', 'a'), measuredBy('c', 'b')),
+      /^dressing\.components: c comes to more than 200 mm/,
+    ],
+    [
       'lengths in a circle',
       dressed(measuredBy('a', 'b'), measuredBy('b', 'c'), measuredBy('c', 'a')),
-      /^dressing\.components: Two lengths are measured by each other/,
+      /^dressing\.components: The length of a refers back to itself/,
     ],
     [
       'a step of a part that is not there',
@@ -112,6 +117,22 @@ describe('nonsense is refused in words at its field', () => {
       ).toMatch(/^outing\.on: /)
     },
   )
+
+  it('far more flies than were planned, one by one or at once; what was counted back makes room', async () => {
+    await server.command('boxCreate', box).expect(200)
+    await server.command('patternSave', midge()).expect(200)
+    const batchId = id('nonsense:batch')
+    const plan = { batchId, variantId, plannedCount: 3, compartmentId: placeA, onVise: true } // prettier-ignore
+    await server.command('batchPlan', plan).expect(200)
+    const done = (n: number, count: number) => ({ eventId: id(`nonsense:done${n}`), batchId, kind: 'done' as const, stepKey: null, count, spoiledCause: null }) // prettier-ignore
+    await server.command('batchCount', done(1, 14)).expect(200)
+    const { body: last } = await server.command('batchCount', done(2, 1)).expect(200)
+    expect(await refused('batchCount', done(3, 1))).toBe(
+      'count: 3 were planned; at most 15 can be counted. Plan a batch of the others.',
+    )
+    await server.command('undo', { actionId: (last as { actionId: string }).actionId as never }).expect(200)
+    await server.command('batchCount', done(4, 1)).expect(200)
+  })
 
   it('what was seen on a day that has not come', async () => {
     await server.command('waterCreate', newWater({})).expect(200)

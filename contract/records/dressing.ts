@@ -85,23 +85,6 @@ const knowsItsParts = (components: Lines, steps: readonly z.infer<typeof step>[]
   return steps.every(({ componentKey: named }) => named === null || keys.has(named))
 }
 
-/** Whether a length follows from itself, by way of others. */
-function runsInACircle(components: Lines): boolean {
-  const by = new Map(
-    components.flatMap(({ key, length }) =>
-      length && 'componentKey' in length ? [[key, length.componentKey]] : [],
-    ),
-  )
-  return components.some(({ key }) => {
-    let at = by.get(key)
-    for (let hops = 0; at !== undefined && hops <= components.length; hops += 1) {
-      if (at === key) return true
-      at = by.get(at)
-    }
-    return false
-  })
-}
-
 /** The body of a dressing: components in tying order, steps where someone has edited them. */
 export const dressingBody = z
   .object({
@@ -119,10 +102,6 @@ export const dressingBody = z
   .refine(({ components, steps }) => knowsItsParts(components, steps ?? []), {
     message: 'A step names a part that is not in the dressing.',
     path: ['steps'],
-  })
-  .refine(({ components }) => !runsInACircle(components), {
-    message: 'Two lengths are measured by each other.',
-    path: ['components'],
   })
 
 /** What a variant does otherwise; at most one swap a line. */

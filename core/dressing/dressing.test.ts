@@ -129,6 +129,27 @@ describe('resolveDressing', () => {
       missing: [{ code: 'cyclicProportion' }, { code: 'cyclicProportion' }],
     })
   })
+
+  it('finds a length that others multiply beyond all measure', () => {
+    const fibre = shippedMaterial('fibre-cock-stiff')
+    const by = (key: string, factor: number, of: string) => ({
+      key,
+      kind: 'tail' as const,
+      material: fibre,
+      at: [1, 1] as [number, number],
+      length: { factor, of: 'component' as const, componentKey: of },
+    })
+    const first = { ...by('first', 1, ''), length: { mm: 5 } }
+    const tied = (...lines: ReturnType<typeof by>[]) => {
+      const made = recipe(shippedMaterial('hook-straight', '14'), [first, ...lines])
+      return resolveDressing(made.dressing, made.variant, made.materials)
+    }
+    // 5 mm × 20 × 2 is the 200 mm that a line can be
+    expect(tied(by('second', 20, 'first'), by('third', 2, 'second')).kind).toBe('fly')
+    expect(tied(by('second', 20, 'first'), by('third', 2.01, 'second'))).toMatchObject({
+      missing: [{ code: 'tooLong', componentKey: 'third' }],
+    })
+  })
 })
 
 describe('partsOf', () => {

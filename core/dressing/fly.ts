@@ -31,8 +31,11 @@ export interface Fly {
 export type MissingPiece =
   | { readonly code: 'unknownMaterial'; readonly componentKey: string | null; readonly materialId: string }
   | { readonly code: 'notAHook'; readonly componentKey: null; readonly materialId: string }
-  | { readonly code: 'cyclicProportion'; readonly componentKey: string; readonly materialId: string }
-  | { readonly code: 'unknownComponent'; readonly componentKey: string; readonly materialId: string }
+  | {
+      readonly code: 'cyclicProportion' | 'unknownComponent' | 'tooLong'
+      readonly componentKey: string
+      readonly materialId: string
+    }
 
 /** A recipe that lacks something. */
 export interface Incomplete {

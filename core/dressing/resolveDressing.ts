@@ -5,6 +5,7 @@ import type { Material, MaterialKind } from '../material/index.ts'
 import type { Component, Dressing, Swap, Variant } from './dressing.ts'
 import type { Fly, FlyComponent, Incomplete, MissingPiece } from './fly.ts'
 import { AMOUNTS } from './amount.ts'
+import { FIELD_LIMITS } from './fields.ts'
 import { KINDS } from './kinds/index.ts'
 import { lengthOf, proportionMm } from './proportion.ts'
 import { amountsLeftOut } from './usual.ts'
@@ -55,15 +56,21 @@ export function recipeOf(
   })
 }
 
-/** Lengths of a recipe's components in mm, with what is wrong with their references. */
+/** Lengths of a recipe's components in mm, with what is wrong with them: in a circle, by what is not there, too long. */
 function lengthResolver(components: readonly Component[], hook: Hook, beadMm: number) {
   const byKey = new Map(components.map((component) => [component.key, component]))
   const missing: MissingPiece[] = []
-  function lengthMm(component: Component, seen: readonly string[] = []): number | null {
+  const faultOf = ({ key, materialId }: Component) => ({ componentKey: key, materialId })
+  function lengthMm(component: Component): number | null {
+    const mm = byReference(component, [])
+    if (mm !== null && mm > FIELD_LIMITS.lengthMm.max) missing.push({ code: 'tooLong', ...faultOf(component) })
+    return mm
+  }
+  function byReference(component: Component, seen: readonly string[]): number | null {
     const proportion = lengthOf(component)
     if (!proportion) return null
     if (!('of' in proportion) || proportion.of !== 'component') return proportionMm(proportion, hook, beadMm)
-    const fault = { componentKey: component.key, materialId: component.materialId }
+    const fault = faultOf(component)
     if (seen.includes(component.key)) {
       missing.push({ code: 'cyclicProportion', ...fault })
       return null
@@ -74,7 +81,7 @@ function lengthResolver(components: readonly Component[], hook: Hook, beadMm: nu
       return null
     }
     const placeMm = (other.place.to - other.place.from) * hook.shankMm
-    return proportion.factor * (lengthMm(other, [...seen, component.key]) ?? placeMm)
+    return proportion.factor * (byReference(other, [...seen, component.key]) ?? placeMm)
   }
   return { lengthMm, missing }
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { COMPONENT_KINDS, resolveDressing } from '../dressing/index.ts'
+import { COMPONENT_KINDS, FIELD_LIMITS, resolveDressing } from '../dressing/index.ts'
 import type { Component } from '../dressing/index.ts'
+import { hookOf } from '../hook/index.ts'
 import type { Material } from '../material/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
@@ -15,9 +16,13 @@ const hooks: readonly Material[] = shippedFamilies.flatMap(({ key, sizes, hook }
   hook ? [shippedMaterial(key, sizes[0] ?? '16'), shippedMaterial(key, sizes.at(-1) ?? '16')] : [],
 )
 
+/** What no length of a line exceeds, of the longest hook. */
+const MOST_LENGTHS =
+  FIELD_LIMITS.lengthMm.max / Math.max(...hooks.map((hook) => hookOf(hook)?.hookLengthMm ?? 0))
+
 const proportion = fc.oneof(
   fc.record({
-    factor: fc.double({ min: 0, max: 20, noNaN: true }),
+    factor: fc.double({ min: 0, max: MOST_LENGTHS, noNaN: true }),
     of: fc.constantFrom('shank' as const, 'gape' as const, 'hookLength' as const, 'bead' as const),
   }),
   fc.record({ mm: fc.double({ min: 0, max: 200, noNaN: true }) }),

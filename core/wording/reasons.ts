@@ -1,3 +1,4 @@
+import { FIELD_LIMITS } from '../dressing/index.ts'
 import type { FitFinding, MissingPiece } from '../dressing/index.ts'
 import type { FlyReport } from '../evaluate/index.ts'
 import type { MatchAspect } from '../match/index.ts'
@@ -54,6 +55,8 @@ export function missingSentence(piece: MissingPiece): string {
       return `The length of ${piece.componentKey} refers back to itself. Say it in shanks or gapes.`
     case 'unknownComponent':
       return `The length of ${piece.componentKey} refers to something that is not on the fly.`
+    case 'tooLong':
+      return `${piece.componentKey} comes to more than ${FIELD_LIMITS.lengthMm.max} mm. Say its length in shanks or mm.`
   }
 }
 

@@ -1,4 +1,5 @@
-import { and, eq, inArray, max } from 'drizzle-orm'
+import { and, eq, inArray, isNull, max, ne, sql } from 'drizzle-orm'
+import { LIMITS } from '../../contract/index.ts'
 import type { BatchId, CommandBody, VariantRevisionId } from '../../contract/index.ts'
 import { batch, batchEvent, variantFigure } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -102,12 +103,37 @@ const COUNT_LABELS = {
   done: 'batchCounted', spoiled: 'batchSpoiled', station: 'batchThrough', step: 'batchStep', pause: 'batchPaused', resume: 'batchResumed',
 } as const satisfies Readonly<Record<CommandBody<'batchCount'>['kind'], string>> // prettier-ignore
 
+/** Refuses to count far beyond what was planned. */
+async function checkPlanned(
+  { tx }: CommandContext,
+  { id, plannedCount }: typeof batch.$inferSelect,
+  { eventId, kind, stepKey, count }: CommandBody<'batchCount'>,
+): Promise<void> {
+  if (kind !== 'done' && kind !== 'station') return
+  const most = plannedCount + LIMITS.beyondPlanned.max
+  const [sum] = await tx
+    .select({ counted: sql<number>`coalesce(sum(${batchEvent.count}), 0)` })
+    .from(batchEvent)
+    .where(
+      and(
+        eq(batchEvent.batchId, id),
+        eq(batchEvent.kind, kind),
+        stepKey === null ? isNull(batchEvent.stepKey) : eq(batchEvent.stepKey, stepKey),
+        ne(batchEvent.id, eventId),
+      ),
+    )
+  if ((sum?.counted ?? 0) + count <= most) return
+  const message = `${plannedCount} were planned; at most ${most} can be counted. Plan a batch of the others.`
+  throw new ProblemError('invalidInput', message, [{ path: 'count', message }])
+}
+
 /** Notes a step, a fly done or spoiled; touches no ledger. A repeated event id changes nothing. */
 export const batchCount: Handler<CommandBody<'batchCount'>> = async (context, body) => {
   const { tx, recorder, nowMs } = context
   const row = await recorder.need('batch', body.batchId, 'batch')
   if (row.status !== 'open')
     throw new ProblemError('batchEnded', 'That batch is not open. Put it on the vise first.')
+  await checkPlanned(context, row, body)
   await tx
     .insert(batchEvent)
     .values({

@@ -1,5 +1,5 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm'
-import { recipeOf, withUsualAmounts } from '../../core/index.ts'
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import { recipeOf, resolveDressing, withUsualAmounts, wording } from '../../core/index.ts'
 import type { Material } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
 import type {
@@ -9,7 +9,7 @@ import type {
   PatternId,
   VariantRevisionId,
 } from '../../contract/index.ts'
-import { dressing, family, material, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
+import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../db/ids.ts'
 import { loadMaterials } from '../read/materials.ts'
@@ -133,19 +133,23 @@ function checkLabels(variants: readonly VariantInput[]): void {
   })
 }
 
-/** Refuses to tie on what is no hook. */
-async function checkHooks(tx: CommandContext['tx'], variants: readonly VariantInput[]): Promise<void> {
-  const ids = [...new Set(variants.map(({ hookMaterialId }) => hookMaterialId))]
-  const hooks = await tx
-    .select({ id: material.id })
-    .from(material)
-    .innerJoin(family, eq(family.id, material.familyId))
-    .where(and(inArray(material.id, ids), eq(family.kind, 'hook')))
-  const known = new Set(hooks.map(({ id }) => id))
-  const at = variants.findIndex(({ hookMaterialId }) => !known.has(hookMaterialId))
-  if (at < 0) return
-  const message = 'That is no hook.'
-  throw new ProblemError('invalidInput', message, [{ path: `variants.${at}.hookMaterialId`, message }])
+/** Refuses what can be no fly: no hook, lengths in a circle, by what is not there, or beyond all measure. */
+function checkFlies({ dressing: body, materials }: Written, variants: readonly VariantInput[]): void {
+  for (const [i, input] of variants.entries()) {
+    const resolved = resolveDressing(body, input, materials)
+    if (resolved.kind === 'fly') continue
+    const [fault] = resolved.missing.filter(({ code }) => code !== 'unknownMaterial')
+    if (!fault) continue
+    const isSwap = input.swaps.some(({ componentKey }) => componentKey === fault.componentKey)
+    const path =
+      fault.componentKey === null
+        ? `variants.${i}.hookMaterialId`
+        : isSwap
+          ? `variants.${i}.swaps`
+          : 'dressing.components'
+    const message = wording.missingSentence(fault)
+    throw new ProblemError('invalidInput', message, [{ path, message }])
+  }
 }
 
 /** The recipe with every usual amount in it, so that a later change of what is usual leaves the flies alone. */
@@ -154,12 +158,14 @@ async function withAmountsWritten(
   body: PatternSave,
 ): Promise<Written & { readonly variants: readonly VariantInput[] }> {
   const ids = [
+    ...body.variants.map(({ hookMaterialId }) => hookMaterialId),
     ...body.dressing.components.map(({ materialId }) => materialId),
     ...body.variants.flatMap(({ swaps }) => swaps.flatMap(({ materialId }) => materialId ?? [])),
   ]
   const materials = await loadMaterials(tx, ids)
-  await checkHooks(tx, body.variants)
-  return { ...withUsualAmounts(body.dressing, body.variants, materials), materials }
+  const written = { ...withUsualAmounts(body.dressing, body.variants, materials), materials }
+  checkFlies(written, written.variants)
+  return written
 }
 
 /** Saves a pattern with its dressing and all its variants; variants that are left out are put away. */

@@ -1,3 +1,5 @@
+import { fromAbsolute, toCalendarDate } from '@internationalized/date'
+
 /** An instant as a tier reads it: `Thu 4 Jun 2026, 19:40`. */
 export function instantName(atMs: number, timeZone: string): string {
   const at = new Date(atMs)
@@ -11,3 +13,7 @@ export function instantName(atMs: number, timeZone: string): string {
   const time = at.toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' })
   return `${day.replace(',', '')}, ${time}`
 }
+
+/** How many times midnight struck in a zone between two instants; 0 on the same day. */
+export const daysBetween = (fromMs: number, toMs: number, timeZone: string): number =>
+  toCalendarDate(fromAbsolute(toMs, timeZone)).compare(toCalendarDate(fromAbsolute(fromMs, timeZone)))

@@ -46,11 +46,11 @@ describe('readDropTest', () => {
   })
 
   it.each([
-    ['depth', '0.04', 'At least 0.05.'],
-    ['depth', '31', 'At most 30.'],
+    ['depth', '0.04', 'At least 0.05 m.'],
+    ['depth', '10.1', 'At most 10 m.'],
     ['depth', 'deep', 'Write a figure.'],
-    ['vessel', '0.9', 'At least 1.'],
-    ['vessel', '501', 'At most 500.'],
+    ['vessel', '0.9', 'At least 1 cm.'],
+    ['vessel', '501', 'At most 500 cm.'],
     ['times', 'now', '“now” is no time.'],
   ] as const)('says what is wrong with a %s of “%s”, and keeps nothing', (field, text, fault) => {
     const { faults, test } = readDropTest(written({ [field]: text }), metres)
@@ -58,7 +58,7 @@ describe('readDropTest', () => {
     expect(test).toBeNull()
   })
 
-  it.each([['depth', '0.05'], ['depth', '30'], ['vessel', '1'], ['vessel', '500']] as const)('takes a %s of %s', (field, text) => {
+  it.each([['depth', '0.05'], ['depth', '10'], ['vessel', '1'], ['vessel', '500']] as const)('takes a %s of %s', (field, text) => {
     expect(readDropTest(written({ [field]: text }), metres).test).not.toBeNull()
   }) // prettier-ignore
 

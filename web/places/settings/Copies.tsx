@@ -4,12 +4,10 @@ import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { useBackupPreviewQuery, useBackupsQuery, useMakeBackupMutation } from '../../wire/api.ts'
-import { instantName } from '../../words/instants.ts'
+import { daysBetween, instantName } from '../../words/instants.ts'
 import { labels } from '../../words/settings.ts'
 import { SecondFolder } from './SecondFolder.tsx'
 import { useRestore } from './useRestore.ts'
-
-const DAY_MS = 86_400_000
 
 /** What would change if a copy were put back, and putting it back. */
 function Differences({
@@ -86,7 +84,7 @@ export function Copies({ zone, folder }: { readonly zone: string; readonly folde
       <h2>{labels.copies}</h2>
       <p>
         {last
-          ? `The last is of ${wording.copyAge(Math.floor((fulfilledTimeStamp - last.atMs) / DAY_MS))}, ${wording.fileSize(last.sizeBytes)}. They lie in ${copies.folder}.`
+          ? `The last is of ${wording.copyAge(daysBetween(last.atMs, fulfilledTimeStamp, zone))}, ${wording.fileSize(last.sizeBytes)}. They lie in ${copies.folder}.`
           : labels.noCopyYet}
       </p>
       {copies.trouble ? <Fault role="alert">{copies.trouble}</Fault> : null}
