@@ -25,6 +25,12 @@ interface Ask {
   readonly init?: RequestInit
 }
 
+function oneOf<T>(list: readonly T[], random: () => number): T {
+  const one = list[Math.floor(random() * list.length)]
+  if (one === undefined) throw new Error('there is none to choose from')
+  return one
+}
+
 const json = async <T>(address: string, path: string): Promise<T> =>
   (await (await fetch(address + path)).json()) as T
 
@@ -51,9 +57,9 @@ async function writesOf({ address }: Serving): Promise<(n: number, random: () =>
   const planned = await fetch(address + path, init)
   if (!planned.ok) throw new Error(await planned.text())
   return (n, random) => {
-    const [kind] = [random()]
-    const fly = flies[Math.floor(random() * flies.length)]!
-    const drawer = materials[Math.floor(random() * materials.length)]!
+    const kind = random()
+    const fly = oneOf(flies, random)
+    const drawer = oneOf(materials, random)
     if (kind < 0.5) {
       const step = { eventId: fixedId(`load:event:${n}`), batchId, kind: 'step', stepKey: 'body', count: 0, spoiledCause: null } // prettier-ignore
       return send(String(n), 'batchCount', step)
@@ -89,9 +95,7 @@ async function steadily(
     const waitMs = dueMs - performance.now()
     if (waitMs > 0) await new Promise((resolve) => setTimeout(resolve, waitMs))
     const isWrite = random() < WRITE_SHARE
-    const { path, init } = isWrite
-      ? mint(firstN + n, random)
-      : { path: READS[Math.floor(random() * READS.length)]!, init: {} }
+    const { path, init } = isWrite ? mint(firstN + n, random) : { path: oneOf(READS, random), init: {} }
     under.push(
       fetch(address + path, init).then(async (response) => {
         await response.arrayBuffer()

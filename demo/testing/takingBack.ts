@@ -16,19 +16,26 @@ const withoutCounters = (value: unknown): unknown =>
           ),
         )
       : value
-async function seen(server: TestServer): Promise<Readonly<Record<string, unknown>>> {
+/** All views of the page, as a server answers them. */
+export async function allViews(server: TestServer): Promise<Readonly<Record<string, unknown>>> {
   const views = await Promise.all(
     VIEWS.map(async (name) => [name, (await server.get(`/api/${name}`).expect(200)).body as unknown] as const),
   )
-  return Object.fromEntries(views.map(([name, body]) => [name, withoutCounters(body)]))
+  return Object.fromEntries(views)
 }
+const seen = async (server: TestServer) => withoutCounters(await allViews(server))
 
 interface Done {
   readonly kind: string
   readonly id: string
 }
 
-async function doSome(server: TestServer, count: number, random: () => number): Promise<readonly Done[]> {
+/** Does so many commands by chance, all of which can be taken back. */
+export async function doSome(
+  server: TestServer,
+  count: number,
+  random: () => number,
+): Promise<readonly Done[]> {
   const done: Done[] = []
   for (let tries = 0; done.length < count && tries < count * 5; tries += 1) {
     const some = await anyCommand(server, random)

@@ -6,7 +6,8 @@ import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { pathToFileURL } from 'node:url'
 import { patiently } from './busy.ts'
-import { countWrites, noteWrite, noting, writesOf } from './kept.ts'
+import { TABLE_NAMES } from './feeds.ts'
+import { countWrites, noteReads, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
 /** The database, for reading. */
@@ -25,6 +26,19 @@ export interface Database {
   /** how many writes were made since the start: what was read before the last of them may be stale */
   readonly writeCount: () => number
   readonly close: () => Promise<void>
+}
+
+/** Names of tables that stand anywhere in a statement, kept since pages ask the same again and again. */
+const named = new Map<string, readonly string[]>()
+const MOST_STATEMENTS = 1000
+
+function tablesIn(text: string): readonly string[] {
+  const known = named.get(text)
+  if (known) return known
+  if (named.size >= MOST_STATEMENTS) named.clear()
+  const tables = [...new Set(text.match(/[a-z_]+/g))].filter((word) => TABLE_NAMES.has(word))
+  named.set(text, tables)
+  return tables
 }
 
 /** Pages of the write-ahead log before it is written back: in small portions, so that no write waits long for the disk. */
@@ -50,7 +64,7 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
   const writing = drizzle(writer, { schema })
   await patiently(() => writer.execute('PRAGMA journal_mode = WAL'), afresh)
   await patiently(() => migrate(writing, { migrationsFolder }), afresh)
-  const db = drizzle(client, { schema })
+  const db = drizzle(client, { schema, logger: { logQuery: (text) => noteReads(tablesIn(text)) } })
   let tail: Promise<unknown> = Promise.resolve()
   countWrites(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { changedWith } from './feeds.ts'
 import { countWrites, keptUntilWrite, noteWrite, noting, writesOf } from './kept.ts'
-import { batch, flyBalance, flyEntry, flyTally, material, materialEntry, outing } from './schema.ts'
+import { batch, box, flyBalance, flyEntry, flyTally, material, materialEntry, outing } from './schema.ts'
 
 const counting = () => {
   let reads = 0
@@ -27,9 +28,9 @@ describe('keptUntilWrite', () => {
     const load = keptUntilWrite(counting(), [tallies, material])
     expect([...load.reads].sort()).toEqual(['*', 'fly_tally', 'material'])
     expect(await load(db)).toBe(1)
-    noteWrite(db, new Set(['fly_entry']))
+    noteWrite(db, new Set(changedWith(flyEntry, 'insert')))
     expect(await load(db)).toBe(2)
-    noteWrite(db, new Set(['material_entry']))
+    noteWrite(db, new Set(changedWith(materialEntry, 'insert')))
     expect(await load(db)).toBe(2)
   })
 
@@ -86,8 +87,10 @@ describe('a transaction that notes what it writes to', () => {
     expect([...changed]).toEqual([])
     tx.insert!(flyEntry)
     tx.update!(batch)
-    tx.delete!(materialEntry)
-    expect([...changed]).toEqual(['fly_entry', 'batch', 'material_entry'])
+    tx.delete!(box)
+    expect([...changed].sort()).toEqual([
+      'batch', 'box', 'compartment', 'fly_balance', 'fly_entry', 'fly_tally', 'search_text',
+    ]) // prettier-ignore
     expect(asked).toEqual(['select', 'insert', 'update', 'delete'])
   })
 

@@ -1,21 +1,20 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import { getTableName } from 'drizzle-orm'
 import type { Table } from 'drizzle-orm'
+import { changedWith } from './feeds.ts'
 
 /** Stands for every table. */
 const ANY = '*'
 
-/** Tables that triggers write when another is written to. */
-const FED: Readonly<Record<string, readonly string[]>> = {
-  fly_entry: ['fly_balance', 'fly_tally'],
-  material_entry: ['material_balance'],
-}
-
-/** How often each table of an open database was written to. What is no open database (a transaction) has no entry. */
-const generations = new WeakMap<object, { all: number; readonly byTable: Map<string, number> }>()
+/**
+ * How many writes an open database has seen, and which of them was the last to each table. What is no open database (a
+ * transaction) has no entry.
+ */
+const generations = new WeakMap<object, { all: number; readonly last: Map<string, number> }>()
 
 /** Begins to count the writes of an open database. */
 export const countWrites = (db: object): void => {
-  generations.set(db, { all: 0, byTable: new Map() })
+  generations.set(db, { all: 0, last: new Map() })
 }
 
 /** Counts a write of a database, and the tables that it changed. */
@@ -23,14 +22,35 @@ export function noteWrite(db: object, tables: ReadonlySet<string>): void {
   const writes = generations.get(db)
   if (!writes) return
   writes.all += 1
-  for (const table of tables) {
-    for (const changed of [table, ...(FED[table] ?? [])])
-      writes.byTable.set(changed, (writes.byTable.get(changed) ?? 0) + 1)
-  }
+  for (const table of tables) writes.last.set(table, writes.all)
 }
 
 /** How many writes a database has seen. */
 export const writesOf = (db: object): number => generations.get(db)?.all ?? 0
+
+/** Which write was the last to any of some tables; 0 for none since the start. */
+export function lastWriteTo(db: object, tables: ReadonlySet<string>): number {
+  const last = generations.get(db)?.last
+  return Math.max(last?.get(ANY) ?? 0, ...[...tables].map((table) => last?.get(table) ?? 0))
+}
+
+/** Tables that the work which runs now has read. */
+const readNow = new AsyncLocalStorage<Set<string>>()
+
+/** Notes that tables are read, for whoever listens with {@link listening}. */
+export function noteReads(tables: Iterable<string>): void {
+  const read = readNow.getStore()
+  if (read) for (const table of tables) read.add(table)
+}
+
+/** Runs work and answers, beside what it gives, the tables that it has read so far: all of them once it is done. */
+export function listening<T>(work: () => Promise<T>): {
+  readonly value: Promise<T>
+  readonly read: ReadonlySet<string>
+} {
+  const read = new Set<string>()
+  return { value: readNow.run(read, work), read }
+}
 
 /** A transaction that notes the tables it writes to. */
 export function noting<Tx extends object>(tx: Tx, changed: Set<string>): Tx {
@@ -41,7 +61,7 @@ export function noting<Tx extends object>(tx: Tx, changed: Set<string>): Tx {
       if (name === 'run') changed.add(ANY)
       if (name !== 'insert' && name !== 'update' && name !== 'delete') return member
       return (table: Table) => {
-        changed.add(getTableName(table))
+        for (const one of changedWith(table, name)) changed.add(one)
         return (member as (table: Table) => unknown).call(target, table)
       }
     },
@@ -88,7 +108,8 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
   const loader = (db: Key, ...asked: Asked): Promise<Value> => {
     const writes = generations.get(db)
     if (!writes) return Promise.resolve(load(db, ...asked))
-    const generation = [...tables].reduce((sum, table) => sum + (writes.byTable.get(table) ?? 0), 0)
+    noteReads(tables)
+    const generation = lastWriteTo(db, tables)
     let known = kept.get(db)
     if (known?.generation !== generation || known.values.size >= MOST_KEPT) {
       known = { generation, values: new Map() }

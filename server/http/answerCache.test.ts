@@ -1,28 +1,60 @@
+import { EventEmitter, once } from 'node:events'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
+import { countWrites, noteReads, noteWrite } from '../db/kept.ts'
 import { makeAnswerCache } from './answerCache.ts'
 
+/** A database that nobody wrote to yet, and one that is written to. */
+const opened = () => {
+  const db = {}
+  countWrites(db)
+  return { db, write: (...tables: string[]) => noteWrite(db, new Set(tables)) }
+}
+
 describe('makeAnswerCache', () => {
-  it('asks once until a write or 15 s have passed', async () => {
-    let [writes, now, asked] = [0, 0, 0]
-    const cache = makeAnswerCache(
-      () => writes,
-      () => now,
-    )
-    const ask = () => cache.answer('/a', () => Promise.resolve({ asked: (asked += 1) }))
+  it('asks once until a table that was read is written to, or 15 s have passed', async () => {
+    let [now, asked] = [0, 0]
+    const { db, write } = opened()
+    const cache = makeAnswerCache(db, () => now)
+    const ask = () =>
+      cache.answer('/a', async () => {
+        await Promise.resolve()
+        noteReads(['box'])
+        return { asked: (asked += 1) }
+      })
     expect((await ask()).text).toBe('{"asked":1}')
+    write('material')
     expect((await ask()).text).toBe('{"asked":1}')
-    writes += 1
+    write('material', 'box')
     expect((await ask()).text).toBe('{"asked":2}')
+    write('*')
+    expect((await ask()).text).toBe('{"asked":3}')
     now += 15_001
     const answer = await ask()
-    expect(answer.text).toBe('{"asked":3}')
+    expect(answer.text).toBe('{"asked":4}')
     expect(gunzipSync(await answer.gzipped()).toString()).toBe(answer.text)
+  })
+
+  it('does not share what was begun before a write, even where it had not read the table yet', async () => {
+    const { db, write } = opened()
+    const cache = makeAnswerCache(db)
+    const gate = new EventEmitter()
+    const first = cache.answer('/a', async () => {
+      await once(gate, 'open')
+      noteReads(['box'])
+      return 'before'
+    })
+    write('box')
+    const second = cache.answer('/a', () => Promise.resolve('after'))
+    gate.emit('open')
+    expect((await first).text).toBe('"before"')
+    expect((await second).text).toBe('"after"')
+    expect((await cache.answer('/a', () => Promise.resolve('late'))).text).toBe('"after"')
   })
 
   it('does not keep a failure', async () => {
     let fails = true
-    const cache = makeAnswerCache(() => 0)
+    const cache = makeAnswerCache(opened().db)
     const ask = () => cache.answer('/a', () => (fails ? Promise.reject(new Error('no')) : Promise.resolve(1)))
     await expect(ask()).rejects.toThrow('no')
     fails = false

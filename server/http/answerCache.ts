@@ -1,5 +1,6 @@
 import { promisify } from 'node:util'
 import { gzip } from 'node:zlib'
+import { lastWriteTo, listening, writesOf } from '../db/kept.ts'
 
 const compress = promisify(gzip)
 
@@ -27,26 +28,38 @@ function keep(view: unknown): KeptAnswer {
   return { text, gzipped: () => (gzipped ??= compress(text, { level: LEVEL })) }
 }
 
+interface Kept {
+  readonly value: Promise<KeptAnswer>
+  readonly read: ReadonlySet<string>
+  /** writes that there had been when it was begun */
+  readonly writes: number
+  readonly atMs: number
+  done: boolean
+}
+
 /**
- * Keeps answers until the next write: one process owns the data, so nothing else can make them stale but the passing
- * of time, which ends them after 15 s.
+ * Keeps answers until one of the tables that they were read from is written to: one process owns the data, so nothing
+ * else can make them stale but the passing of time, which ends them after 15 s.
  *
- * @param writeCount how many writes there have been
+ * @param db the database that answers are read from
  */
-export function makeAnswerCache(writeCount: () => number, nowMs: () => number = Date.now): AnswerCache {
-  const kept = new Map<
-    string,
-    { readonly writes: number; readonly atMs: number; readonly value: Promise<KeptAnswer> }
-  >()
+export function makeAnswerCache(db: object, nowMs: () => number = Date.now): AnswerCache {
+  const kept = new Map<string, Kept>()
+  // what is still under way may yet read any table
+  const isFresh = ({ done, writes, read, atMs }: Kept) =>
+    nowMs() - atMs < LONGEST_MS && (done ? lastWriteTo(db, read) <= writes : writesOf(db) === writes)
   return {
     answer(key, make) {
-      const writes = writeCount()
       const known = kept.get(key)
-      if (known?.writes === writes && nowMs() - known.atMs < LONGEST_MS) return known.value
+      if (known && isFresh(known)) return known.value
       if (kept.size >= MOST_ANSWERS) kept.clear()
-      const value = make().then(keep)
-      kept.set(key, { writes, atMs: nowMs(), value })
-      value.catch(() => kept.delete(key))
+      const { value, read } = listening(() => make().then(keep))
+      const now: Kept = { value, read, writes: writesOf(db), atMs: nowMs(), done: false }
+      kept.set(key, now)
+      value.then(
+        () => (now.done = true),
+        () => kept.delete(key),
+      )
       return value
     },
   }

@@ -53,7 +53,7 @@ const IMPORT_LIMIT = '4mb'
 export function apiRouter({ database, clock, commands, buildId, backups, alive }: ApiContext): Router {
   const router = Router()
   const { db } = database
-  const cache = makeAnswerCache(database.writeCount)
+  const cache = makeAnswerCache(db)
   /** A route that only reads; its answer is kept until the next write. */
   const read = <Name extends RouteName>(
     name: Name,

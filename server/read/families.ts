@@ -1,6 +1,7 @@
+import { getTableName } from 'drizzle-orm'
 import type { SettingsBody } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptFor } from '../db/kept.ts'
+import { keptFor, noteReads } from '../db/kept.ts'
 import { family, setting } from '../db/schema.ts'
 
 /** A family as it is stored. */
@@ -21,6 +22,7 @@ function counted(row: FamilyRow, steps: SettingsBody['hookSteps']): FamilyRow {
  * is made or the settings change how sizes are counted.
  */
 export async function loadFamilies(db: Reader): Promise<ReadonlyMap<string, FamilyRow>> {
+  noteReads([getTableName(family), getTableName(setting)])
   const kept = keptFamilies(db)
   if (kept.families) return kept.families
   const [row] = await db.select().from(setting)
