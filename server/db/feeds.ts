@@ -1,4 +1,4 @@
-import type { Table } from 'drizzle-orm';
+import type { Table } from 'drizzle-orm'
 import { getTableName, is } from 'drizzle-orm'
 import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from './schema.ts'

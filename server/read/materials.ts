@@ -2,7 +2,8 @@ import { inArray } from 'drizzle-orm'
 import type { Material, MaterialFamily } from '../../core/index.ts'
 import type { FamilyFull, MaterialId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { material } from '../db/schema.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { family, material, setting } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { loadFamilies } from './families.ts'
 import type { FamilyRow } from './families.ts'
@@ -47,10 +48,9 @@ export const materialIdsOf = (body: RevisionBody): readonly MaterialId[] => [
 ]
 
 /** Some drawers with their families, by id. */
-export async function loadMaterials(
-  db: Reader,
-  ids: readonly MaterialId[],
-): Promise<ReadonlyMap<string, Material>> {
+export const loadMaterials = keptUntilWrite(readMaterials, [material, family, setting])
+
+async function readMaterials(db: Reader, ids: readonly MaterialId[]): Promise<ReadonlyMap<string, Material>> {
   if (ids.length === 0) return new Map()
   const families = await loadFamilies(db)
   const rows = await db
@@ -59,10 +59,10 @@ export async function loadMaterials(
     .where(inArray(material.id, [...new Set(ids)]))
   return new Map(
     rows.flatMap((row) => {
-      const family = families.get(row.familyId)
-      if (!family) return []
+      const owner = families.get(row.familyId)
+      if (!owner) return []
       const { id, sizeKey, colourName, colourHex, colourWetHex, overrides } = row
-      const core = toCoreFamily(family)
+      const core = toCoreFamily(owner)
       return [[id, { id, family: core, sizeKey, colourName, colourHex, colourWetHex, overrides }]]
     }),
   )

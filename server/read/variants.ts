@@ -43,6 +43,21 @@ async function loadFigures(
   return kept
 }
 
+/** The figure of one recipe; null where there is none yet. */
+export const loadFigure = keptUntilWrite(
+  async (db: Reader, revisionId: VariantRevisionId) =>
+    (await loadFigures(db, [revisionId])).get(revisionId) ?? null,
+  [variantFigure],
+)
+
+/** What one fly of some recipes takes of each drawer. */
+export const loadBills = keptUntilWrite(readBills, [variantFigure])
+
+async function readBills(db: Reader, revisionIds: readonly VariantRevisionId[]) {
+  const figures = await loadFigures(db, revisionIds)
+  return new Map(revisionIds.map((id) => [id, figures.get(id)?.bill ?? []]))
+}
+
 /** Variants with their figures, whatever of them is on hand. */
 export const loadRecipes = keptUntilWrite(readRecipes, [variant, pattern, variantFigure])
 

@@ -9,7 +9,13 @@ const LATEST_ACTIONS = 40
 /** Latest actions, newest first; whether one stands follows the chain of its undos and redos. */
 export async function actionsView(db: Reader): Promise<ActionsView> {
   const rows = await db
-    .select()
+    .select({
+      id: action.id,
+      atMs: action.atMs,
+      label: action.label,
+      undoable: action.undoable,
+      undoesActionId: action.undoesActionId,
+    })
     .from(action)
     .orderBy(sql`rowid desc`)
     .limit(LATEST_ACTIONS)

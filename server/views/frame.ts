@@ -2,6 +2,7 @@ import { and, count, isNull, ne } from 'drizzle-orm'
 import type { FrameView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { pattern, water } from '../db/schema.ts'
 import { onViseMention, queuedCount } from './bench.ts'
 import { actionsView } from './actions.ts'
@@ -15,27 +16,35 @@ import { nextOuting } from '../read/outings.ts'
 import { loadSettings } from '../read/settings.ts'
 import { loadStages } from '../read/stages.ts'
 
+/** How many waters and patterns there are. */
+const loadCounts = keptUntilWrite(
+  async (db: Reader) => {
+    const [waters] = await db.select({ n: count() }).from(water).where(isNull(water.archivedAtMs))
+    const [patterns] = await db
+      .select({ n: count() })
+      .from(pattern)
+      .where(and(isNull(pattern.archivedAtMs), ne(pattern.name, '')))
+    return { waters: waters?.n ?? 0, patterns: patterns?.n ?? 0 }
+  },
+  [water, pattern],
+)
+
 /** What stands round every place. */
 export async function frameView(db: Reader, clock: Clock, buildId: string): Promise<FrameView> {
   const settings = await loadSettings(db)
   const nowMs = clock.nowMs()
   const now = localTime(nowMs, settings.body.timeZone)
-  const [reaches, restock, drawers, onVise, queued, actions, planned, waters, stages, patterns] =
-    await Promise.all([
-      loadReaches(db),
-      restockLines(db, settings.body.parCount),
-      loadDrawers(db),
-      onViseMention(db),
-      queuedCount(db),
-      actionsView(db),
-      nextOuting(db, now.on),
-      db.select({ n: count() }).from(water).where(isNull(water.archivedAtMs)),
-      loadStages(db),
-      db
-        .select({ n: count() })
-        .from(pattern)
-        .where(and(isNull(pattern.archivedAtMs), ne(pattern.name, ''))),
-    ])
+  const [reaches, restock, drawers, onVise, queued, actions, planned, counts, stages] = await Promise.all([
+    loadReaches(db),
+    restockLines(db, settings.body.parCount),
+    loadDrawers(db),
+    onViseMention(db),
+    queuedCount(db),
+    actionsView(db),
+    nextOuting(db, now.on),
+    loadCounts(db),
+    loadStages(db),
+  ])
   const last = actions.actions.find(({ undoneBy, isUndo }) => undoneBy === null && !isUndo)
   return {
     buildId,
@@ -49,9 +58,9 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
     reaches: [...(await loadWarmth(db)).values()].map(toReachChoice),
     moment: await startingMoment(db, reaches, now),
     roll: {
-      waters: waters[0]?.n ?? 0,
+      waters: counts.waters,
       stages: stages.length,
-      patterns: patterns[0]?.n ?? 0,
+      patterns: counts.patterns,
       holes: restock.length,
       lowMaterials: [...drawers.values()].filter(
         ({ onHand, minimumAmount }) => onHand !== null && minimumAmount !== null && onHand < minimumAmount,

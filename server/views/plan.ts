@@ -3,7 +3,19 @@ import { wording } from '../../core/index.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { batch, box, compartment, evening, outing, plan, spell, variantRevision, water } from '../db/schema.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import {
+  batch,
+  box,
+  compartment,
+  evening,
+  flyTally,
+  outing,
+  plan,
+  spell,
+  variantRevision,
+  water,
+} from '../db/schema.ts'
 import { loadBalances } from '../read/balances.ts'
 import { loadMinutes } from '../read/minutes.ts'
 import { loadReaches } from '../read/reaches.ts'
@@ -65,7 +77,9 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
 }
 
 /** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
-async function losses(db: Reader) {
+const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])
+
+async function readLosses(db: Reader) {
   // as one row of JSON: see loadBalances
   const row = await db.get<{ rows: string }>(
     sql`select json_group_array(json_array(variant_id, lost)) as rows from (select r.variant_id, -sum(t.count) as lost
@@ -120,7 +134,9 @@ async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
 const USUAL_SNAGGINESS = 2
 
 /** Snagginess of the waters that were fished, by hours. */
-async function snagginessFished(db: Reader): Promise<number> {
+const loadSnagginess = keptUntilWrite(readSnagginess, [outing, water])
+
+async function readSnagginess(db: Reader): Promise<number> {
   const hours = sql`(${outing.toLocalMin} - ${outing.fromLocalMin})`
   const [row] = await db
     .select({ mean: sql<number | null>`sum(${water.snagginess} * ${hours}) * 1.0 / nullif(sum(${hours}), 0)` })
@@ -145,7 +161,7 @@ async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
 
 async function planVariants(
   db: Reader,
-  { lost, hours, unnoted }: Awaited<ReturnType<typeof losses>>,
+  { lost, hours, unnoted }: Awaited<ReturnType<typeof readLosses>>,
 ): Promise<PlanVariant[]> {
   const lasting = await loadLasting(db)
   const queued = await queuedFlies(db)
@@ -197,13 +213,13 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .select({ on: evening.id, minutes: evening.minutes })
     .from(evening)
     .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
-  const fished = await losses(db)
+  const fished = await loadLosses(db)
   return {
     trayId: await trayId(db),
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],
-    snagginessFished: await snagginessFished(db),
+    snagginessFished: await loadSnagginess(db),
     patterns: await planPatterns(db),
     unnoted: fished.unnoted,
     variants: await planVariants(db, fished),

@@ -1,6 +1,7 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import type { MaterialId, PurchaseView, StoresView, UsesView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import {
   family,
   material,
@@ -17,7 +18,9 @@ import { loadFamilies } from '../read/families.ts'
 import { localTime } from '../clock/localTime.ts'
 
 /** How many current recipes use each drawer. */
-async function usesByMaterial(db: Reader): Promise<ReadonlyMap<string, number>> {
+const loadUses = keptUntilWrite(readUses, [revisionMaterial, variant])
+
+async function readUses(db: Reader): Promise<ReadonlyMap<string, number>> {
   const rows = await db
     .select({
       id: revisionMaterial.materialId,
@@ -89,19 +92,27 @@ async function openPurchases(db: Reader, timeZone: string): Promise<readonly Pur
   })
 }
 
+/** Drawers in the order in which the stores show them. */
+const loadShelves = keptUntilWrite(
+  (db: Reader) =>
+    db
+      .select({ material })
+      .from(material)
+      .innerJoin(family, eq(family.id, material.familyId))
+      .where(isNull(material.archivedAtMs))
+      .orderBy(asc(family.kind), asc(family.name), asc(material.sizeKey), asc(material.colourKey)),
+  [material, family],
+)
+
 /** What the stores hold, with how many recipes use each drawer. */
 export async function storesView(db: Reader, timeZone: string): Promise<StoresView> {
-  const uses = await usesByMaterial(db)
+  const uses = await loadUses(db)
   const families = await loadFamilies(db)
-  const rows = await db
-    .select({ material, amount: materialBalance.amount })
-    .from(material)
-    .leftJoin(materialBalance, eq(materialBalance.materialId, material.id))
-    .innerJoin(family, eq(family.id, material.familyId))
-    .where(isNull(material.archivedAtMs))
-    .orderBy(asc(family.kind), asc(family.name), asc(material.sizeKey), asc(material.colourKey))
+  const rows = await loadShelves(db)
+  const balances = await db.select().from(materialBalance)
+  const amounts = new Map(balances.map(({ materialId, amount }) => [materialId, amount]))
   return {
-    materials: rows.flatMap(({ material: m, amount }) => {
+    materials: rows.flatMap(({ material: m }) => {
       const f = families.get(m.familyId)
       return f
         ? [
@@ -115,7 +126,7 @@ export async function storesView(db: Reader, timeZone: string): Promise<StoresVi
               colourHex: m.colourHex,
               colourWetHex: m.colourWetHex,
               stockUnit: f.stockUnit,
-              onHand: amount,
+              onHand: amounts.get(m.id) ?? null,
               minimumAmount: m.minimumAmount,
               packAmount: m.packAmount,
               priceMinor: m.priceMinor,
