@@ -1,8 +1,10 @@
-import { readFile } from 'node:fs/promises'
+import { mkdtemp, readFile, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { quantile } from '../core/number/index.ts'
 import { randomFrom } from '../core/index.ts'
 import { fixedId } from '../server/db/ids.ts'
-import { serveApart } from '../e2e/serving.ts'
+import { startProcess } from '../e2e/serving.ts'
 import type { Serving } from '../e2e/serving.ts'
 import type { Line } from './timing.ts'
 
@@ -117,10 +119,13 @@ const figureOf = ({ reads, writes, refused }: Stretch) => `${p99(reads)}, ${p99(
 
 /** An evening's reads and writes together at two rates, and the memory that they leave. */
 export async function benchLoad(seconds = 30): Promise<readonly Line[]> {
-  const serving = await serveApart('demo')
+  const dataPath = await mkdtemp(join(tmpdir(), 'thistle-load-'))
+  // once to make the data, which is no part of an evening
+  await (await startProcess('demo', dataPath)).stop()
+  const serving = await startProcess('demo', dataPath)
   try {
     const mint = await writesOf(serving)
-    await steadily(serving, 20, 5, mint, 0)
+    await steadily(serving, 60, 15, mint, 0)
     const slow = await steadily(serving, 30, seconds, mint, 100_000)
     const fast = await steadily(serving, 100, seconds, mint, 200_000)
     const memory = await residentMb(serving.process.pid)
@@ -143,5 +148,6 @@ export async function benchLoad(seconds = 30): Promise<readonly Line[]> {
     ]
   } finally {
     await serving.stop()
+    await rm(dataPath, { recursive: true, force: true })
   }
 }

@@ -44,6 +44,9 @@ function tablesIn(text: string): readonly string[] {
 /** Pages of the write-ahead log before it is written back: in small portions, so that no write waits long for the disk. */
 const LOG_PAGES = 250
 
+/** The driver works while it is asked, so that a second connection of a client would only keep pages twice. */
+const CONNECTIONS = 1
+
 /** Pragmas do not carry over pooled connections, so a write sets what it needs. */
 async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
   await tx.run(sql.raw(`pragma wal_autocheckpoint = ${LOG_PAGES}`))
@@ -58,8 +61,8 @@ async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
  */
 export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
   const url = pathToFileURL(file).href
-  const client = createClient({ url })
-  const writer = createClient({ url })
+  const client = createClient({ url, concurrency: CONNECTIONS })
+  const writer = createClient({ url, concurrency: CONNECTIONS })
   const afresh = () => writer.reconnect()
   const writing = drizzle(writer, { schema })
   await patiently(() => writer.execute('PRAGMA journal_mode = WAL'), afresh)

@@ -1,6 +1,7 @@
 import { promisify } from 'node:util'
 import { gzip } from 'node:zlib'
-import { lastWriteTo, listening, writesOf } from '../db/kept.ts'
+import type { Clock } from '../clock/clock.ts'
+import { lastWriteTo, listening, noteReads, writesOf } from '../db/kept.ts'
 
 const compress = promisify(gzip)
 
@@ -37,9 +38,21 @@ interface Kept {
   done: boolean
 }
 
+/** Stands among what an answer was read from for the clock. */
+const TIME = 'the clock'
+
+/** A clock that answers which ask it are known to grow old by. */
+export const heard = (clock: Clock): Clock => ({
+  ...clock,
+  nowMs: () => {
+    if (!clock.stands) noteReads([TIME])
+    return clock.nowMs()
+  },
+})
+
 /**
  * Keeps answers until one of the tables that they were read from is written to: one process owns the data, so nothing
- * else can make them stale but the passing of time, which ends them after 15 s.
+ * else can make them stale but, where they asked the clock, the passing of time, which ends those after 15 s.
  *
  * @param db the database that answers are read from
  */
@@ -47,7 +60,8 @@ export function makeAnswerCache(db: object, nowMs: () => number = Date.now): Ans
   const kept = new Map<string, Kept>()
   // what is still under way may yet read any table
   const isFresh = ({ done, writes, read, atMs }: Kept) =>
-    nowMs() - atMs < LONGEST_MS && (done ? lastWriteTo(db, read) <= writes : writesOf(db) === writes)
+    (!read.has(TIME) || nowMs() - atMs < LONGEST_MS) &&
+    (done ? lastWriteTo(db, read) <= writes : writesOf(db) === writes)
   return {
     answer(key, make) {
       const known = kept.get(key)

@@ -7,7 +7,7 @@ import type { CommandService } from '../commands/commandService.ts'
 import type { Database } from '../db/database.ts'
 import { makeInstruments } from '../instruments/instruments.ts'
 import { ProblemError } from '../problems/problem.ts'
-import { makeAnswerCache } from './answerCache.ts'
+import { heard, makeAnswerCache } from './answerCache.ts'
 import { askedOf } from './asked.ts'
 import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
@@ -50,7 +50,8 @@ const PHOTO_LIMIT = '8mb'
 const IMPORT_LIMIT = '4mb'
 
 /** All routes: what each is asked is checked against the contract, a service is called, its answer goes out. */
-export function apiRouter({ database, clock, commands, buildId, backups, alive }: ApiContext): Router {
+export function apiRouter({ database, commands, buildId, backups, alive, ...context }: ApiContext): Router {
+  const clock = heard(context.clock)
   const router = Router()
   const { db } = database
   const cache = makeAnswerCache(db)
