@@ -31,6 +31,8 @@ export const PATHS = {
   photo: '/api/photos/:id',
   command: '/api/commands',
   alive: '/api/alive',
+  work: '/api/work',
+  workStop: '/api/work/stop',
   backups: '/api/backups',
   backupPreview: '/api/backups/:id/preview',
   backupMake: '/api/backups/make',

@@ -13,6 +13,7 @@ export const PROBLEM_STATUS = {
   overCapacity: 409,
   batchEnded: 409,
   nothingCounted: 409,
+  stopped: 409,
   viseTaken: 409,
   cannotUndo: 409,
   notAPicture: 415,

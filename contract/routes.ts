@@ -1,7 +1,16 @@
 import { z } from 'zod'
 import { PATHS } from './paths.ts'
 import { listed, written } from './limits.ts'
-import { civilDate, familyId, localMinute, materialId, patternId, photoId, reachId } from './common.ts'
+import {
+  actionId,
+  civilDate,
+  familyId,
+  localMinute,
+  materialId,
+  patternId,
+  photoId,
+  reachId,
+} from './common.ts'
 import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { backupName, backupPreview, backupsView } from './views/backups.ts'
@@ -23,6 +32,7 @@ import { watersView } from './views/waters.ts'
 import { planView } from './views/plan.ts'
 import { tonightView } from './views/tonight.ts'
 import { drawingKey, drawingsView } from './views/parts.ts'
+import { workView } from './views/work.ts'
 
 /** A route of the server: what it takes and what it answers. OpenAPI is made from this list. */
 export interface Route {
@@ -234,6 +244,19 @@ export const routes = {
     path: PATHS.alive,
     summary: 'Which process answers here, and with which data; free of the database',
     answer: z.object({ instance: z.string(), dataId: z.string() }),
+  },
+  work: {
+    method: 'get',
+    path: PATHS.work,
+    summary: 'Long writes that are under way: lines that are through, of how many',
+    answer: workView,
+  },
+  workStop: {
+    method: 'post',
+    path: PATHS.workStop,
+    summary: 'Stops a long write; nothing of it is kept',
+    body: z.object({ id: actionId }).strict(),
+    answer: z.object({ stopped: z.boolean() }),
   },
   backups: { method: 'get', path: PATHS.backups, summary: 'Copies of the database', answer: backupsView },
   backupPreview: {

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm'
 import { datedBroods, emergenceWindows } from '../core/index.ts'
 import { defaultSettings } from '../contract/index.ts'
 import type { CommandInput, CommandKind, FoodStageId, ReachId } from '../contract/index.ts'
+import { makeFigureKeeper } from '../server/upkeep/figureKeeper.ts'
 import { makeCommandService } from '../server/commands/commandService.ts'
 import type { Database } from '../server/db/database.ts'
 import { family, pattern, setting } from '../server/db/schema.ts'
@@ -35,7 +36,13 @@ const variantIdOf = (name: string, label: string) =>
 function makeTeller(database: Database) {
   let nowMs = 0
   let sent = 0
-  const service = makeCommandService(database, { nowMs: () => nowMs, stands: true })
+  const service = makeCommandService(
+    database,
+    { nowMs: () => nowMs, stands: true },
+    makeFigureKeeper(database, (error) => {
+      throw error
+    }),
+  )
   return async function tell<Kind extends CommandKind>(
     at: string,
     kind: Kind,

@@ -11,6 +11,7 @@ import { apiRouter } from './http/api.ts'
 import { errorHandler, notFound } from './http/errors.ts'
 import { openApiDocument } from './http/openapi.ts'
 import { docsRouter, pagesRouter } from './http/pages.ts'
+import { makeFigureKeeper } from './upkeep/figureKeeper.ts'
 import type { BackupService } from './upkeep/backupService.ts'
 import { sameOrigin, securityHeaders } from './http/security.ts'
 
@@ -30,6 +31,9 @@ export interface AppOptions {
 /** The whole server as an Express application. */
 export function createApp(options: AppOptions): Express {
   const { database, clock, buildId, log, webFolder, backups, alive } = options
+  const figures = makeFigureKeeper(database, (error) => log.error({ error }, 'figures could not be worked out'))
+  // what was under way when the server ended last
+  void figures.catchUp()
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
@@ -45,7 +49,14 @@ export function createApp(options: AppOptions): Express {
   app.use(...securityHeaders(), sameOrigin(), compression())
   app.use(docsRouter(() => openApiDocument(buildId)))
   app.use(
-    apiRouter({ database, clock, commands: makeCommandService(database, clock), buildId, backups, alive }),
+    apiRouter({
+      database,
+      clock,
+      commands: makeCommandService(database, clock, figures),
+      buildId,
+      backups,
+      alive,
+    }),
   )
   app.use('/api', notFound)
   if (webFolder) app.use(pagesRouter(webFolder))

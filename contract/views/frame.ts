@@ -26,6 +26,8 @@ export const frameView = z
       holes: z.number(),
       lowMaterials: z.number(),
       queued: z.number(),
+      /** recipes whose figures are still being worked out */
+      figuresToCome: z.number(),
       nextOutingOn: z.string().nullable(),
     }),
     onVise: batchMention.nullable(),

@@ -47,3 +47,12 @@ const LINE_FAULTS: Readonly<Record<FlyLineFault['code'], string>> = {
 
 /** Why a line of flies was not understood. */
 export const flyLineFaultSentence = ({ code }: FlyLineFault): string => LINE_FAULTS[code]
+
+/** What is being put in from a table. */
+export const puttingInSentence = (lines: number): string => `Putting in ${lines.toLocaleString('en')} lines`
+
+/** What lists still lack. */
+export const figuresToComeSentence = (count: number): string =>
+  count === 1
+    ? 'The figures of one fly are being worked out'
+    : `The figures of ${count.toLocaleString('en')} flies are being worked out`

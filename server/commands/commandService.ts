@@ -7,6 +7,7 @@ import type { Database, Tx } from '../db/database.ts'
 import { constraintCode } from '../db/errors.ts'
 import { action, setting } from '../db/schema.ts'
 import { forgetFamilies } from '../read/families.ts'
+import type { FigureKeeper } from '../upkeep/figureKeeper.ts'
 import { refreshFigures, remeasureFigures } from '../upkeep/figures.ts'
 import { canonicalJson, contentHash } from '../db/ids.ts'
 import { invalid, ProblemError } from '../problems/problem.ts'
@@ -40,6 +41,8 @@ import { photoAttach } from './photos.ts'
 import { eveningSet, planFix } from './plan.ts'
 import { purchaseArrive, purchaseClose, purchaseOrder } from './purchases.ts'
 import { fliesPutIn, storesPutIn } from './putIn.ts'
+import { makeWorks } from './works.ts'
+import type { Works } from './works.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './images.ts'
 import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
@@ -55,10 +58,15 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore
 
+/** Figures that a write works out itself, so that they are there at once; others come behind. */
+const AT_ONCE = 120
+
 /** The one way to write. */
 export interface CommandService {
   /** Carries out a write once; the same id again answers what was answered then. */
   readonly execute: (input: unknown) => Promise<CommandResult>
+  /** long writes that are under way */
+  readonly works: Pick<Works, 'all' | 'stop'>
 }
 
 /** What a refused statement means to the user, where the database was the one to notice. */
@@ -123,7 +131,8 @@ const movesFigures = (images: readonly Image[]): boolean =>
   )
 
 /** The one way to write: checks, runs and records a command in one transaction. */
-export function makeCommandService(database: Database, clock: Clock): CommandService {
+export function makeCommandService(database: Database, clock: Clock, figures: FigureKeeper): CommandService {
+  const works = makeWorks()
   async function execute(input: unknown): Promise<CommandResult> {
     const envelope = command.safeParse(input)
     if (!envelope.success) throw invalid(envelope.error)
@@ -135,45 +144,49 @@ export function makeCommandService(database: Database, clock: Clock): CommandSer
     try {
       let remeasured = false
       let madeFamily = false
-      const answered = await database.write(async (tx) => {
-        const [known] = await tx.select().from(action).where(eq(action.id, id))
-        if (known && known.requestHash !== requestHash) {
-          throw new ProblemError('commandReused', 'This id was used for something else.')
-        }
-        if (known) return answer(known)
-        const [settings] = await tx.select().from(setting)
-        if (!settings) throw new Error('the settings row is missing')
-        const nowMs = clock.nowMs()
-        const recorder = makeRecorder(tx)
-        const outcome = await handler(
-          { tx, recorder, actionId: id, nowMs, settings: settings.body },
-          parsed.data,
-        )
-        const row = {
-          id,
-          kind,
-          atMs: nowMs,
-          label: outcome.label,
-          requestHash,
-          result: outcome.eventId ? { eventId: outcome.eventId } : {},
-          before: recorder.images,
-          undoable: outcome.undoable ?? true,
-          undoesActionId: outcome.undoes ?? null,
-        }
-        await tx.insert(action).values(row)
-        await sumUpChanged(tx, recorder.images)
-        remeasured = movesFigures(recorder.images)
-        madeFamily = recorder.images.some((image) => image.kind === 'row' && image.table === 'family')
-        if (remeasured) await remeasureFigures(tx)
-        else if (madeRecipe(recorder.images)) await refreshFigures(tx)
-        return answer(row)
-      })
+      let toCome = 0
+      const answered = await works.run(id, (pace) =>
+        database.write(async (tx) => {
+          const [known] = await tx.select().from(action).where(eq(action.id, id))
+          if (known && known.requestHash !== requestHash) {
+            throw new ProblemError('commandReused', 'This id was used for something else.')
+          }
+          if (known) return answer(known)
+          const [settings] = await tx.select().from(setting)
+          if (!settings) throw new Error('the settings row is missing')
+          const nowMs = clock.nowMs()
+          const recorder = makeRecorder(tx)
+          const outcome = await handler(
+            { tx, recorder, actionId: id, nowMs, settings: settings.body, pace },
+            parsed.data,
+          )
+          const row = {
+            id,
+            kind,
+            atMs: nowMs,
+            label: outcome.label,
+            requestHash,
+            result: outcome.eventId ? { eventId: outcome.eventId } : {},
+            before: recorder.images,
+            undoable: outcome.undoable ?? true,
+            undoesActionId: outcome.undoes ?? null,
+          }
+          await tx.insert(action).values(row)
+          await sumUpChanged(tx, recorder.images)
+          remeasured = movesFigures(recorder.images)
+          madeFamily = recorder.images.some((image) => image.kind === 'row' && image.table === 'family')
+          if (remeasured) toCome = await remeasureFigures(tx, AT_ONCE)
+          else if (madeRecipe(recorder.images)) toCome = await refreshFigures(tx, AT_ONCE)
+          return answer(row)
+        }),
+      )
       if (remeasured || madeFamily) forgetFamilies(database.db)
       if (remeasured) forgetFigures(database.db)
+      if (toCome > 0) void figures.catchUp()
       return answered
     } catch (error) {
       throw refusal(error) ?? error
     }
   }
-  return { execute }
+  return { execute, works }
 }

@@ -2,6 +2,7 @@ import type { ActionLabel } from '../../core/index.ts'
 import type { ActionId, SettingsBody } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import type { Recorder } from './recorder.ts'
+import type { Pace } from './works.ts'
 
 /** What a handler works with: one transaction, its recorder, the time, and the user's habits. */
 export interface CommandContext {
@@ -10,6 +11,7 @@ export interface CommandContext {
   readonly actionId: ActionId
   readonly nowMs: number
   readonly settings: SettingsBody
+  readonly pace: Pace
 }
 
 /** What a handler leaves behind: how the action is called, and whether it can be undone. */

@@ -7,12 +7,17 @@ import type { CommandContext } from './context.ts'
 
 /** Mints drawers that are not there yet; one that has come meanwhile under another id is a fault of the page. */
 export async function mintMaterials(
-  { tx, recorder }: CommandContext,
+  { tx, recorder, pace }: CommandContext,
   drawers: CommandBody<'patternSave'>['newMaterials'],
 ): Promise<void> {
+  const families = new Map<string, typeof family.$inferSelect>()
   for (const drawer of drawers) {
-    const [row] = await tx.select().from(family).where(eq(family.id, drawer.familyId))
+    await pace.step()
+    const [row] = families.has(drawer.familyId)
+      ? [families.get(drawer.familyId)]
+      : await tx.select().from(family).where(eq(family.id, drawer.familyId))
     if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
+    families.set(row.id, row)
     const colour = row.body.colours.find(({ name }) => name === drawer.colourName)
     const allowed =
       row.body.sizes.length === 0 ? drawer.sizeKey === '' : row.body.sizes.includes(drawer.sizeKey)

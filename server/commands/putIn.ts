@@ -66,11 +66,17 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
 /** Puts many flies into compartments, all or none; makes those that nobody has a recipe of. */
 export const fliesPutIn: Handler<CommandBody<'fliesPutIn'>> = async (context, body) => {
   const { recorder } = context
+  const { pace } = context
+  pace.expect(body.newMaterials.length + body.newFlies.length + body.lines.length)
   await mintMaterials(context, body.newMaterials)
-  for (const fly of body.newFlies) await makeBareFly(context, fly)
+  for (const fly of body.newFlies) {
+    await makeBareFly(context, fly)
+    await pace.step()
+  }
   let put = 0
   const places = new Set<string>()
   for (const { compartmentId, variantId, count } of body.lines) {
+    await pace.step()
     const place = await recorder.need('compartment', compartmentId, 'compartment')
     places.add(place.label)
     put += count
@@ -91,8 +97,10 @@ export const fliesPutIn: Handler<CommandBody<'fliesPutIn'>> = async (context, bo
 
 /** Takes over what many drawers hold and how they are bought, all or none. */
 export const storesPutIn: Handler<CommandBody<'storesPutIn'>> = async (context, body) => {
+  context.pace.expect(body.newMaterials.length + body.lines.length)
   await mintMaterials(context, body.newMaterials)
   for (const { materialId, counted, ...bought } of body.lines) {
+    await context.pace.step()
     await context.recorder.need('material', materialId, 'material')
     const change = Object.fromEntries(Object.entries(bought).filter(([, value]) => value !== null))
     if (Object.keys(change).length > 0) await context.recorder.update('material', materialId, null, change)

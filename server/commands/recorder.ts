@@ -65,16 +65,16 @@ export interface Recorder {
 /** A recorder over a transaction. */
 export function makeRecorder(tx: Tx): Recorder {
   const images: Image[] = []
+  /** where the image of a row stands */
+  const at = new Map<string, number>()
 
   /** One image a row: what it was before the action, and what it is after all of it. */
   function keep(table: TableName, before: AnyRow | null, after: AnyRow | null): void {
-    const id = (before ?? after)?.id
-    const known = images.findIndex(
-      (image) => image.kind === 'row' && image.table === table && (image.before ?? image.after)?.id === id,
-    )
-    const earlier = images[known]
-    if (earlier?.kind === 'row') images[known] = { ...earlier, after }
-    else images.push({ kind: 'row', table, before, after })
+    const key = `${table} ${(before ?? after)?.id}`
+    const known = at.get(key)
+    const earlier = known === undefined ? undefined : images[known]
+    if (known !== undefined && earlier?.kind === 'row') images[known] = { ...earlier, after }
+    else at.set(key, images.push({ kind: 'row', table, before, after }) - 1)
   }
 
   async function readRow(table: TableName, id: string): Promise<AnyRow | null> {

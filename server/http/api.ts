@@ -105,6 +105,10 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
   router.get(routes.backupPreview.path, async (request, response) => {
     response.json(await backups.preview(askedOf('backupPreview', request).params.id))
   })
+  router.get(routes.work.path, (_request, response) => {
+    response.json({ work: [...commands.works.all()] } satisfies RouteAnswer<'work'>)
+  })
+  take('workStop', BODY_LIMIT, ({ body }) => Promise.resolve({ stopped: commands.works.stop(body.id) }))
   take('backupMake', BODY_LIMIT, () => backups.make())
   take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
   read('frame', () => frameView(db, clock, buildId))

@@ -1,9 +1,9 @@
-import { and, eq, getTableColumns, inArray, isNotNull, isNull, or } from 'drizzle-orm'
+import { and, count, eq, getTableColumns, inArray, isNotNull, isNull, or } from 'drizzle-orm'
 import type { VariantFigure, VariantRevisionId } from '../../contract/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
-import { pattern, variant, variantFigure } from '../db/schema.ts'
+import { pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
 import { loadBalances } from './balances.ts'
 
 /** A variant with what lists show of it. */
@@ -41,6 +41,18 @@ async function loadFigures(
     for (const row of rows) kept.set(row.variantRevisionId, row)
   }
   return kept
+}
+
+/** How many recipes have no figures yet: they are being worked out. */
+export const loadFiguresToCome = keptUntilWrite(readFiguresToCome, [variantRevision, variantFigure])
+
+async function readFiguresToCome(db: Reader): Promise<number> {
+  const [row] = await db
+    .select({ n: count() })
+    .from(variantRevision)
+    .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variantRevision.id))
+    .where(isNull(variantFigure.variantRevisionId))
+  return row?.n ?? 0
 }
 
 /** The figure of one recipe; null where there is none yet. */

@@ -17,6 +17,7 @@ import { variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
+import { makeBreath } from '../commands/works.ts'
 import { loadMeasurements } from '../read/measurements.ts'
 import type { VariantId } from '../../contract/index.ts'
 
@@ -81,29 +82,43 @@ export function figureOf(
   }
 }
 
-/** Works out the figures of recipes that have none yet. */
-export async function refreshFigures(tx: Tx): Promise<void> {
-  const rows = await tx
+/**
+ * Works out the figures of recipes that have none yet, in slices.
+ *
+ * @param most how many at once
+ * @returns how many are left without
+ */
+export async function refreshFigures(tx: Tx, most = Infinity): Promise<number> {
+  const all = await tx
     .select({ id: variantRevision.id, body: variantRevision.body, variantId: variantRevision.variantId })
     .from(variantRevision)
     .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variantRevision.id))
     .where(isNull(variantFigure.variantRevisionId))
-  if (rows.length === 0) return
+  const rows = all.slice(0, most)
+  if (rows.length === 0) return 0
   const materials = await loadMaterials(
     tx,
     rows.flatMap(({ body }) => materialIdsOf(body)),
   )
   const { measured } = await loadMeasurements(tx)
+  const breathe = makeBreath()
   for (const { id, body, variantId } of rows) {
     const figure = figureOf(body, materials, variantId, measured)
     await tx.insert(variantFigure).values({ ...figure, variantRevisionId: id })
+    await breathe()
   }
+  return all.length - rows.length
 }
 
-/** Works out all figures anew, since what is measured of one fly moves its relatives. */
-export async function remeasureFigures(tx: Tx): Promise<void> {
+/**
+ * Works out all figures anew, since what is measured of one fly moves its relatives.
+ *
+ * @param most how many at once
+ * @returns how many are left without
+ */
+export async function remeasureFigures(tx: Tx, most = Infinity): Promise<number> {
   await tx.delete(variantFigure)
-  await refreshFigures(tx)
+  return refreshFigures(tx, most)
 }
 
 /** Works out all figures anew where they come from other inputs than today's, as after an update. */
@@ -118,6 +133,6 @@ export async function refreshStaleFigures({ db, write }: Database): Promise<void
   const { measured } = await loadMeasurements(db)
   const materials = await loadMaterials(db, materialIdsOf(body))
   if (figureOf(body, materials, variantId, measured).inputHash !== row.figure.inputHash) {
-    await write(remeasureFigures)
+    await write((tx) => remeasureFigures(tx))
   }
 }

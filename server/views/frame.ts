@@ -15,6 +15,7 @@ import { loadDrawers } from '../read/drawers.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadSettings } from '../read/settings.ts'
 import { loadStages } from '../read/stages.ts'
+import { loadFiguresToCome } from '../read/variants.ts'
 
 /** How many waters and patterns there are. */
 const loadCounts = keptUntilWrite(
@@ -34,17 +35,19 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
   const settings = await loadSettings(db)
   const nowMs = clock.nowMs()
   const now = localTime(nowMs, settings.body.timeZone)
-  const [reaches, restock, drawers, onVise, queued, actions, planned, counts, stages] = await Promise.all([
-    loadReaches(db),
-    restockLines(db, settings.body.parCount),
-    loadDrawers(db),
-    onViseMention(db),
-    queuedCount(db),
-    actionsView(db),
-    nextOuting(db, now.on),
-    loadCounts(db),
-    loadStages(db),
-  ])
+  const [reaches, restock, drawers, onVise, queued, actions, planned, counts, stages, figuresToCome] =
+    await Promise.all([
+      loadReaches(db),
+      restockLines(db, settings.body.parCount),
+      loadDrawers(db),
+      onViseMention(db),
+      queuedCount(db),
+      actionsView(db),
+      nextOuting(db, now.on),
+      loadCounts(db),
+      loadStages(db),
+      loadFiguresToCome(db),
+    ])
   const last = actions.actions.find(({ undoneBy, isUndo }) => undoneBy === null && !isUndo)
   return {
     buildId,
@@ -66,6 +69,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
         ({ onHand, minimumAmount }) => onHand !== null && minimumAmount !== null && onHand < minimumAmount,
       ).length,
       queued,
+      figuresToCome,
       nextOutingOn: planned?.on ?? null,
     },
     onVise,

@@ -5,14 +5,14 @@ import { Column } from '../column/Column.tsx'
 import { ColumnContext, EMPTY_CONTENT } from '../column/marks.ts'
 import type { ColumnContent } from '../column/marks.ts'
 import { Fault } from '../ui/layout.tsx'
-import { toFailure, useFrameQuery } from '../wire/api.ts'
+import { api, toFailure, useFrameQuery } from '../wire/api.ts'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
 import { PlaceKeysContext } from '../ui/shortcuts.ts'
 import type { PlaceKeys } from '../ui/shortcuts.ts'
 import { serveData } from '../wire/outbox/sender.ts'
-import { useAppSelector } from '../wire/store.ts'
+import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import { useSeasonKeeper } from '../moment/useSeasonKeeper.ts'
 import { labels } from '../words/frame.ts'
 
@@ -54,6 +54,8 @@ function useDelivery(dataId: string | undefined) {
   }, [dataId])
 }
 
+const LOOK_FOR_FIGURES_MS = 1500
+
 /** Whether something is not what it was when these pages were opened: another build serves them, or other data. */
 function useChanged(value: string | undefined): boolean {
   const first = useRef<string | undefined>(undefined)
@@ -61,9 +63,20 @@ function useChanged(value: string | undefined): boolean {
   return Boolean(value && first.current && value !== first.current)
 }
 
+/** Asks again and again while figures are being worked out, so that lists show them as they come. */
+function useFiguresToCome(lacking: boolean): void {
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    if (!lacking) return
+    const timer = setInterval(() => dispatch(api.util.invalidateTags(['all'])), LOOK_FOR_FIGURES_MS)
+    return () => clearInterval(timer)
+  }, [lacking, dispatch])
+}
+
 /** The frame that every place stands in: the roll, the sheet, the Column, the tray. */
 export function AppFrame() {
   const { data: frame, error } = useFrameQuery()
+  useFiguresToCome((frame?.roll.figuresToCome ?? 0) > 0)
   const [content, setContent] = useState<ColumnContent>(EMPTY_CONTENT)
   const { finding, showKeys } = useAppSelector((state) => state.view)
   const placeKeys = useMemo<{ current: PlaceKeys }>(() => ({ current: {} }), [])

@@ -33,8 +33,8 @@ export type Loose<Asked> = Asked extends string
       ? { readonly [Key in keyof Asked]: Loose<Asked[Key]> }
       : Asked
 
-/** Writes whose bodies are tables. */
-const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
+/** Writes that may take long: their bodies are tables. */
+export const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
 
 /** Changes of settings that are on their way, by the ids of their writes: what was changed does not spring back meanwhile. */
 const waitingChanges = (): readonly (readonly [string, SettingsChange])[] =>

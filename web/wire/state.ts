@@ -27,7 +27,12 @@ export interface ViewState {
   readonly lit: string | null
   readonly pinned: string | null
   /** what the tray says is being worked out */
-  readonly work: { readonly label: string; readonly done: number } | null
+  readonly work: {
+    readonly label: string
+    readonly done: number
+    /** the command to stop, where it is a write that can be stopped */
+    readonly stopId?: string
+  } | null
   /** what went wrong with the last write, for the tray */
   readonly trouble: string | null
   /** the action to take back first, where something could not be taken back because of it */

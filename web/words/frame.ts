@@ -26,6 +26,7 @@ export const labels = {
   putTheMessageAway: 'Put the message away',
   tonightsActions: "Tonight's actions",
   undo: 'Undo',
+  stop: 'Stop',
   undoThat: 'Undo that',
   redo: 'Redo',
   nothingToUndo: 'Nothing to undo',

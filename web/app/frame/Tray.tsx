@@ -3,7 +3,9 @@ import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
+import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { stopLongWrite } from '../../wire/longWrites.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
@@ -123,9 +125,16 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
           <>
             <span className="text">{work.label}</span>
             <progress value={work.done} max={1} aria-label={work.label} />
+            {work.stopId ? (
+              <Button look="quiet" onPress={() => void stopLongWrite(work.stopId ?? '')}>
+                {labels.stop}
+              </Button>
+            ) : null}
           </>
         ) : outbox.full || outbox.waiting > 0 || outbox.refused > 0 ? (
           <NotArrived outbox={outbox} />
+        ) : frame.roll.figuresToCome > 0 ? (
+          <span className="text">{wording.figuresToComeSentence(frame.roll.figuresToCome)}</span>
         ) : frame.clockStands ? (
           <span className="text" style={{ color: 'var(--quiet)' }}>
             {frame.isDemo ? 'Demo' : 'The'} clock stands at{' '}

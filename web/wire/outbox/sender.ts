@@ -1,7 +1,8 @@
 import type { CommandResult, Problem } from '../../../contract/index.ts'
 import { PATHS } from '../../../contract/paths.ts'
-import { api } from '../api.ts'
+import { api, TABLES } from '../api.ts'
 import type { Sent } from '../api.ts'
+import { watchLongWrite } from '../longWrites.ts'
 import { setOutbox } from '../state.ts'
 import { store } from '../store.ts'
 import { noteWhose, whose } from '../whose.ts'
@@ -74,7 +75,9 @@ if (tabs)
   }
 
 async function send({ id, kind, body }: Sent): Promise<Attempt> {
+  const seen = TABLES.has(kind) ? watchLongWrite(id) : undefined
   const answered = await store.dispatch(api.endpoints.command.initiate({ id, kind, body } as Sent))
+  seen?.()
   return answered.data ? { kind: 'done', result: answered.data } : attemptOf(answered.error)
 }
 

@@ -1,0 +1,98 @@
+import { v7 } from 'uuid'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import type { FrameView, PatternsView, WorkView } from '../contract/index.ts'
+import { box, hook, hookFamily, id, placeA } from './testing/smallBox.ts'
+import { makeTemplate, openTestServer } from './testing/testServer.ts'
+import type { TestServer } from './testing/testServer.ts'
+import { checkDatabase } from './upkeep/verify.ts'
+import { seedShipped } from './upkeep/seed.ts'
+
+let template: Awaited<ReturnType<typeof makeTemplate>>
+let server: TestServer
+beforeAll(async () => {
+  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
+})
+afterAll(() => template.remove())
+beforeEach(async () => {
+  server = await template.open()
+  await server
+    .command('boxCreate', { ...box, compartments: [{ ...box.compartments[0]!, capacity: null }] })
+    .expect(200)
+})
+afterEach(() => server.close())
+
+/** So many flies that nobody has a recipe of, two each into one compartment. */
+const manyFlies = (count: number) => {
+  const flies = Array.from({ length: count }, (_, n) => ({ patternId: id(`works:p${n}`), variantId: id(`works:v${n}`), name: `Found ${n}`, label: '#16', hookMaterialId: hook })) // prettier-ignore
+  return {
+    how: 'found' as const,
+    newMaterials: [{ id: hook, familyId: hookFamily, sizeKey: '16', colourName: 'bronze' }],
+    newFlies: flies,
+    lines: flies.map(({ variantId }) => ({ compartmentId: placeA, variantId, count: 2 })),
+  }
+}
+const put = (body: ReturnType<typeof manyFlies>, commandId: string) =>
+  server.agent
+    .post('/api/imports')
+    .set('Host', '127.0.0.1:4180')
+    .send({ id: commandId, kind: 'fliesPutIn', body })
+const get = async <View>(path: string) => (await server.get(path).expect(200)).body as View
+const patternCount = async () => (await get<PatternsView>('/api/patterns')).patterns.length
+const stop = (commandId: string) =>
+  server.agent.post('/api/work/stop').set('Host', '127.0.0.1:4180').send({ id: commandId })
+
+/** Waits until a long write is so far, and answers how many lines it has. */
+async function underWay(commandId: string, share: number): Promise<number> {
+  for (;;) {
+    const work = (await get<WorkView>('/api/work')).work.find(({ id: known }) => known === commandId)
+    if (work && work.done > work.total * share) return work.total
+  }
+}
+
+describe('a large import', () => {
+  it('says how far it is, answers others meanwhile, and is there when it is done', async () => {
+    const commandId = v7()
+    const importing = put(manyFlies(400), commandId)
+      .expect(200)
+      .then(({ body }) => body as { label: string })
+    expect(await underWay(commandId, 0.2)).toBe(801)
+    // what is not done yet is not seen
+    expect(await patternCount()).toBe(0)
+    expect((await importing).label).toMatch(/800/)
+    expect(await patternCount()).toBe(400)
+    expect((await get<WorkView>('/api/work')).work).toEqual([])
+  })
+
+  it('leaves nothing behind where it is stopped, and can be sent again', async () => {
+    const commandId = v7()
+    const importing = put(manyFlies(400), commandId).then(({ status, body }) => ({
+      status,
+      body: body as { code: string },
+    }))
+    await underWay(commandId, 0.3)
+    expect((await stop(commandId).expect(200)).body).toEqual({ stopped: true })
+    expect(await importing).toMatchObject({ status: 409, body: { code: 'stopped' } })
+    expect(await patternCount()).toBe(0)
+    expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
+    await put(manyFlies(3), commandId).expect(200)
+    expect(await patternCount()).toBe(3)
+    expect((await stop(commandId).expect(200)).body).toEqual({ stopped: false })
+  })
+
+  it('has its figures worked out behind, also after the server ended meanwhile', async () => {
+    await put(manyFlies(300), v7()).expect(200)
+    const toCome = async () => (await get<FrameView>('/api/frame')).roll.figuresToCome
+    const first = await toCome()
+    expect(first).toBeGreaterThan(100)
+    expect(first).toBeLessThan(300)
+    const { rows } = await server.database.client.execute('pragma database_list')
+    await server.close()
+    server = await openTestServer(String(rows[0]?.file))
+    expect(await toCome()).toBeGreaterThan(0)
+    await expect.poll(toCome, { timeout: 20_000 }).toBe(0)
+    const { patterns } = await get<PatternsView>('/api/patterns')
+    expect(patterns.every(({ variants }) => variants.every(({ figure }) => figure.drawingKey !== null))).toBe(
+      true,
+    )
+  })
+})
