@@ -5,7 +5,10 @@ import { figure, written } from './limits.ts'
 export const id = <Brand extends string>(brand: Brand) =>
   z
     .string()
-    .regex(/^[0-9a-f]{8}-[0-9a-f]{4}-[1-9a-f][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, `no ${brand} id`)
+    .regex(
+      /^[0-9a-f]{8}-[0-9a-f]{4}-[1-9a-f][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+      `There is no such ${brand.replace(/(?<=[a-z])[A-Z]/g, (letter) => ` ${letter}`).toLowerCase()}.`,
+    )
     .brand<Brand>()
 
 /** A name that people give: trimmed, NFC, 1 to 80 characters, without control characters. */

@@ -8,14 +8,25 @@ import { openTestServer } from '../server/testing/testServer.ts'
 import type { TestServer } from '../server/testing/testServer.ts'
 import { copyOfDemo } from './testing/filledDemo.ts'
 
+/** Some record of each kind. */
+type Some = Readonly<Record<'reachId' | 'patternId' | 'batchId' | 'materialId' | 'revisionId', string>>
+const SOME = `select (select id from reach limit 1) as reachId, (select id from pattern limit 1) as patternId,
+  (select id from batch limit 1) as batchId, (select id from material limit 1) as materialId,
+  (select id from variant_revision limit 1) as revisionId`
+
 /** What a loader is asked beside the database, where it needs more. */
-const ASKED: Readonly<Record<string, (reachId: string) => readonly unknown[]>> = {
+const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
   loadStageStock: () => [3],
-  loadLikely: (reachId) => [
+  loadLikely: ({ reachId }) => [
     { reachId, on: '2026-06-06', localMin: 780 },
     { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
   ],
-  loadLearned: (reachId) => [reachId],
+  loadLearned: ({ reachId }) => [reachId],
+  loadEarlier: ({ patternId, batchId }) => [patternId, batchId],
+  loadEvents: ({ batchId }) => [batchId],
+  loadMaterials: ({ materialId }) => [[materialId]],
+  loadFigure: ({ revisionId }) => [revisionId],
+  loadBills: ({ revisionId }) => [[revisionId]],
 }
 
 type Loader = ((db: Reader, ...asked: readonly unknown[]) => Promise<unknown>) & { reads: ReadonlySet<string> }
@@ -80,11 +91,9 @@ describe('loaders', () => {
   })
 
   it.each(loaders)('%s reads no table that it does not name', async (name, load) => {
-    const [reach] = await server.database.client
-      .execute('select id from reach order by id limit 1')
-      .then(({ rows }) => rows)
+    const { rows } = await server.database.client.execute(SOME)
     const read = new Set<string>()
-    const asked = ASKED[name]?.(String(reach?.id)) ?? []
+    const asked = ASKED[name]?.(rows[0] as unknown as Some) ?? []
     await load(noted(server.database.db, read), ...asked)
     expect(read.size, name).toBeGreaterThan(0)
     expect([...read].filter((table) => !load.reads.has(table))).toEqual([])

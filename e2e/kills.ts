@@ -1,8 +1,12 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { createClient } from '@libsql/client'
+import { pathToFileURL } from 'node:url'
+import { openDatabase } from '../server/db/database.ts'
 import { fixedId } from '../server/db/ids.ts'
-import { startProcess } from './serving.ts'
+import { checkDatabase } from '../server/upkeep/verify.ts'
+import { killWhileStarting, startProcess } from './serving.ts'
 import type { Serving } from './serving.ts'
 
 /** What became of writes to a server that was killed again and again. */
@@ -15,12 +19,19 @@ export interface KillReport {
   readonly lost: number
   /** flies on hand beyond those that were written once each, after every write was sent again under its own id */
   readonly tooMany: number
+  /** what the check of the database found amiss, looked for now and then and at the end */
+  readonly amiss: readonly string[]
 }
+
+/** What the server is at when it is killed. */
+export const MOMENTS = ['writing', 'importing', 'restoring', 'upgrading'] as const
 
 interface Write {
   readonly id: string
   readonly kind: string
   readonly body: object
+  /** flies that it brings */
+  readonly flies: number
   acknowledged: boolean
 }
 
@@ -67,7 +78,7 @@ const SETTING_UP = [
   },
 ]
 
-async function post(address: string, write: Write): Promise<void> {
+async function post(address: string, write: Omit<Write, 'flies'>): Promise<void> {
   const { id, kind, body } = write
   const response = await fetch(`${address}/api/${kind === 'fliesPutIn' ? 'imports' : 'commands'}`, {
     method: 'POST',
@@ -100,8 +111,51 @@ async function writeUntilKilled({ address }: Serving, mint: () => Write): Promis
   }
 }
 
+const flies = (writes: readonly Write[], which: (write: Write) => boolean = () => true) =>
+  writes.filter(which).reduce((sum, write) => sum + write.flies, 0)
+
+/** New flies of one import. */
+const IMPORTED = 40
+
+/** Copies the database and puts the copy in its place, which changes nothing that anyone sees. */
+async function putBack(address: string): Promise<void> {
+  const send = (path: string, body: object) =>
+    fetch(`${address}/api/backups/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  try {
+    const { backups } = (await (await send('make', {})).json()) as { backups: { name: string }[] }
+    await send('restore', { name: backups[0]?.name })
+  } catch (error) {
+    if (!(error instanceof TypeError)) throw error
+  }
+}
+
+/** Takes the last step of its history from a database, as if the version before had written it. */
+async function makeOlder(file: string): Promise<void> {
+  const client = createClient({ url: pathToFileURL(file).href })
+  await client.batch([
+    'alter table setting drop column data_id',
+    'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
+  ])
+  client.close()
+}
+
+async function check(file: string): Promise<readonly string[]> {
+  const database = await openDatabase(file, join(process.cwd(), 'server', 'migrations'))
+  const lines = await checkDatabase(database)
+  await database.close()
+  return lines.filter((line) => !line.startsWith('ok'))
+}
+
+/** Kills before the database is checked. */
+const CHECKED_EACH = 20
+
 /**
- * Kills the server (SIGKILL) at random moments while it is written to, restarts it on the same data, and looks whether
+ * Kills the server (SIGKILL) at random moments while it is written to, imports, puts a copy back or upgrades its
+ * database, each in turn, restarts it on the same data, and looks whether
  * what it acknowledged is there; then sends all unanswered writes again, as an outbox does, and looks whether each
  * counts once.
  */
@@ -114,6 +168,27 @@ export async function surviveKills(kills: number, random: () => number): Promise
       id: fixedId(`kills:write:${writes.length}`),
       kind: 'fliesPutIn',
       body: { how: 'found', newMaterials: [], newFlies: [], lines: [line] },
+      flies: 1,
+      acknowledged: false,
+    }
+    writes.push(write)
+    return write
+  }
+  const mintImport = (): Write => {
+    const n = writes.length
+    const newFlies = Array.from({ length: IMPORTED }, (_, i) => ({
+      patternId: fixedId(`kills:pattern:${n}:${i}`),
+      variantId: fixedId(`kills:variant:${n}:${i}`),
+      name: `Fly ${n} ${i}`,
+      label: '#16',
+      hookMaterialId: fixedId('kills:hook'),
+    }))
+    const lines = newFlies.map(({ variantId }) => ({ compartmentId: place, variantId, count: 1 }))
+    const write = {
+      id: fixedId(`kills:write:${n}`),
+      kind: 'fliesPutIn',
+      body: { how: 'found', newMaterials: [], newFlies, lines },
+      flies: IMPORTED,
       acknowledged: false,
     }
     writes.push(write)
@@ -123,15 +198,33 @@ export async function surviveKills(kills: number, random: () => number): Promise
   for (const [i, { kind, body }] of SETTING_UP.entries())
     await post(serving.address, { id: fixedId(`kills:setup:${i}`), kind, body, acknowledged: false })
   let [lost, unanswered] = [0, 0]
-  for (let n = 0; n < kills; n += 1) {
-    const dying = serving
-    const writers = Array.from({ length: WRITERS }, () => writeUntilKilled(dying, mint))
-    await new Promise((resolve) => setTimeout(resolve, 5 + random() * LONGEST_RUN_MS))
-    dying.process.kill('SIGKILL')
+  const file = join(dataPath, 'heavy-thistle.db')
+  const amiss: string[] = []
+  /** What is going on until the server is killed. */
+  async function disturbed(moment: (typeof MOMENTS)[number], dying: Serving): Promise<void> {
+    if (moment === 'restoring') return putBack(dying.address)
+    const writers = Array.from({ length: WRITERS }, (_, i) =>
+      writeUntilKilled(dying, moment === 'importing' && i === 0 ? mintImport : mint),
+    )
     await Promise.all(writers)
+  }
+  for (let n = 0; n < kills; n += 1) {
+    const moment = MOMENTS[n % MOMENTS.length] ?? 'writing'
+    const runMs = 5 + random() * LONGEST_RUN_MS
+    if (moment === 'upgrading') {
+      await serving.stop()
+      await makeOlder(file)
+      await killWhileStarting(dataPath, runMs * 3)
+    } else {
+      const [dying, going] = [serving, disturbed(moment, serving)]
+      await new Promise((resolve) => setTimeout(resolve, runMs))
+      dying.process.kill('SIGKILL')
+      await going
+    }
+    if (n % CHECKED_EACH === CHECKED_EACH - 1) amiss.push(...(await check(file)))
     serving = await startProcess('main', dataPath)
     lost += Math.max(
-      writes.filter(({ acknowledged }) => acknowledged).length - (await fliesOnHand(serving.address)),
+      flies(writes, ({ acknowledged }) => acknowledged) - (await fliesOnHand(serving.address)),
       0,
     )
     for (const write of writes.filter(({ acknowledged }) => !acknowledged)) {
@@ -139,8 +232,9 @@ export async function surviveKills(kills: number, random: () => number): Promise
       await post(serving.address, write)
     }
   }
-  const tooMany = (await fliesOnHand(serving.address)) - writes.length
+  const tooMany = (await fliesOnHand(serving.address)) - flies(writes)
   await serving.stop()
+  amiss.push(...(await check(file)))
   await rm(dataPath, { recursive: true, force: true })
-  return { kills, acknowledged: writes.length - unanswered, unanswered, lost, tooMany }
+  return { kills, acknowledged: writes.length - unanswered, unanswered, lost, tooMany, amiss }
 }

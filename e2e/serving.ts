@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process'
+import { once } from 'node:events'
 import type { ChildProcess } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -13,6 +14,22 @@ export interface Serving {
   readonly stop: () => Promise<void>
 }
 
+const launch = (entry: 'demo' | 'main', dataPath: string, port: number, env: NodeJS.ProcessEnv) =>
+  spawn(
+    process.execPath,
+    [...SERVER_FLAGS, join('dist', 'server', `${entry}.js`), '--port', String(port), '--data', dataPath],
+    { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } },
+  )
+
+/** Starts the built server and kills it after so many ms, whatever it is at. */
+export async function killWhileStarting(dataPath: string, afterMs: number): Promise<void> {
+  const child = launch('main', dataPath, 0, {})
+  const ended = once(child, 'close')
+  await new Promise((resolve) => setTimeout(resolve, afterMs))
+  child.kill('SIGKILL')
+  await ended
+}
+
 /** Starts the built server and waits until it says its address. */
 export function startProcess(
   entry: 'demo' | 'main',
@@ -20,14 +37,7 @@ export function startProcess(
   port = 0,
   env: NodeJS.ProcessEnv = {},
 ): Promise<Serving> {
-  const child = spawn(
-    process.execPath,
-    [...SERVER_FLAGS, join('dist', 'server', `${entry}.js`), '--port', String(port), '--data', dataPath],
-    {
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...env },
-    },
-  )
+  const child = launch(entry, dataPath, port, env)
   return new Promise((resolve, reject) => {
     let output = ''
     const onText = (chunk: Buffer) => {
