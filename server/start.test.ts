@@ -298,4 +298,21 @@ describe('copies', () => {
     expect((await post('/api/backups/restore', { name: name.replace('-asked', '-daily') })).status).toBe(404)
     expect(await boxes()).toEqual(['Small Box'])
   })
+
+  it('that cannot be opened once they are in place make room for what was there', async () => {
+    await serve()
+    await send('boxCreate', box)
+    const made = (await (await post('/api/backups/make', {})).json()) as Backups
+    const name = made.backups[0]!.name
+    const copy = createClient({ url: pathToFileURL(join(dataPath(), 'backups', name)).href })
+    await copy.executeMultiple('pragma foreign_keys = off; drop table family;')
+    copy.close()
+    expect((await post('/api/backups/restore', { name })).status).toBe(200)
+    await vi.waitFor(
+      async () => expect((await ask<Backups>('/api/backups')).trouble).toMatch(/could not be put back/),
+      40_000,
+    )
+    expect(await boxes()).toEqual(['Small Box'])
+    expect(await send('settingsSave', { change: { parCount: 5 } })).toBe(200)
+  })
 })

@@ -8,12 +8,13 @@ import { pino } from 'pino'
 import { FALLBACK_ZONE, isTimeZone } from '../contract/index.ts'
 import { createApp } from './app.ts'
 import { makeClock } from './clock/clock.ts'
+import { readAddress } from './db/address.ts'
 import { openDataDirectory } from './db/dataDirectory.ts'
 import type { DataDirectory } from './db/dataDirectory.ts'
 import type { Database } from './db/database.ts'
 import { whileAway } from './http/whileAway.ts'
 import { loadSettings } from './read/settings.ts'
-import { makeBackupService } from './upkeep/backupService.ts'
+import { backupsElsewhere, makeBackupService } from './upkeep/backupService.ts'
 import type { BackupNews, BackupService } from './upkeep/backupService.ts'
 import { migrationsIn, openStore } from './upkeep/openStore.ts'
 import { putBack } from './upkeep/restore.ts'
@@ -85,7 +86,8 @@ function keepDailyCopies(backups: () => BackupService): () => void {
 
 /** Opens a data directory, brings it up to date and serves it on loopback. */
 export async function start(options: StartOptions): Promise<Running> {
-  const directory = await openDataDirectory(options.dataPath)
+  const { dataPath, remote } = readAddress(options.dataPath, process.env)
+  const directory = await openDataDirectory(dataPath, remote)
   try {
     return await serveDirectory(directory, options)
   } catch (error) {
@@ -108,7 +110,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
     const database = await openStore(directory, { rootPath, timeZone, fill })
     const settings = await loadSettings(database.db)
     const clock = makeClock(settings.clockStandsAtMs, process.env.HEAVY_THISTLE_NOW)
-    const backups = makeBackupService({
+    const backups = directory.remote ? backupsElsewhere : makeBackupService({
       database, dataPath, databaseFile, migrationsFolder, news,
       swapFor: (file) => void setImmediate(() => (swapping = swap(file))),
     }) // prettier-ignore
@@ -122,20 +124,23 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   let answer: RequestListener = store.app
   let swapping: Promise<void> = Promise.resolve()
 
-  /** Puts a copy in the place of the open database; where that fails the old one is opened again. */
+  /** Puts a copy in the place of the open database; where that fails, or it cannot be opened, what was there comes back. */
   async function swap(file: string): Promise<void> {
     answer = whileAway
     await store.database.close()
+    let aside: string | null = null
     try {
-      const aside = await putBack(file, dataPath, migrationsFolder)
+      aside = await putBack(file, dataPath, migrationsFolder)
+      store = await open()
       news.trouble = null
       news.restored = `Put back from ${basename(file)}. What was there before is ${aside && basename(aside)}.`
     } catch (error) {
       log.error({ error }, 'a copy could not be put back')
       news.restored = null
       news.trouble = `The copy could not be put back: ${error instanceof Error ? error.message : String(error)}`
+      if (aside) await putBack(aside, dataPath, migrationsFolder)
+      store = await open()
     }
-    store = await open()
     answer = store.app
   }
 

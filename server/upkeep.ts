@@ -2,6 +2,7 @@ import { mkdir, stat } from 'node:fs/promises'
 import { basename, dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { brokenLine, dataRoot, fail, keepPrivate, rootPath } from './cli.ts'
+import { KEPT_ELSEWHERE, readAddress } from './db/address.ts'
 import { DATABASE, DataDirectoryError, openDataDirectory } from './db/dataDirectory.ts'
 import { openDatabase } from './db/database.ts'
 import { standingOf } from './db/standing.ts'
@@ -19,7 +20,9 @@ const { values, positionals } = parseArgs({
     demo: { type: 'boolean', default: false },
   },
 })
-const dataPath = resolve(values.data ?? join(dataRoot, values.demo ? 'demo' : 'own'))
+const named = resolve(values.data ?? join(dataRoot, values.demo ? 'demo' : 'own'))
+const { dataPath, remote } = addressOf(named)
+if (remote) fail(KEPT_ELSEWHERE)
 const databaseFile = join(dataPath, DATABASE)
 const migrations = migrationsIn(rootPath)
 const exists = (file: string) =>
@@ -27,6 +30,15 @@ const exists = (file: string) =>
     () => true,
     () => false,
   )
+
+/** Where the data are; a wrong address is said in one line. */
+function addressOf(path: string) {
+  try {
+    return readAddress(path, process.env)
+  } catch (error) {
+    return fail(error instanceof Error ? error.message : String(error))
+  }
+}
 
 /** Copies the database as one file, also while it is in use. */
 async function backup(): Promise<void> {

@@ -3,6 +3,7 @@ import { createClient } from '@libsql/client'
 import { access, chmod, constants, mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import type { RemoteDatabase } from './address.ts'
 
 /** A data directory that cannot be used, with words for whoever started the program. */
 export class DataDirectoryError extends Error {}
@@ -11,6 +12,8 @@ export class DataDirectoryError extends Error {}
 export interface DataDirectory {
   readonly path: string
   readonly databaseFile: string
+  /** a database that another server keeps, in the place of the file */
+  readonly remote: RemoteDatabase | null
   /** tells this process from any other that answers at its address later */
   readonly instance: string
   /** whether a database was kept here before, so that an empty one would hide a loss */
@@ -94,7 +97,10 @@ const exists = (path: string) =>
  *
  * @throws DataDirectoryError where it cannot be written or is in use
  */
-export async function openDataDirectory(path: string): Promise<DataDirectory> {
+export async function openDataDirectory(
+  path: string,
+  remote: RemoteDatabase | null = null,
+): Promise<DataDirectory> {
   try {
     const made = await mkdir(path, { recursive: true, mode: 0o700 })
     if (made) await chmod(path, 0o700)
@@ -119,6 +125,7 @@ export async function openDataDirectory(path: string): Promise<DataDirectory> {
   return {
     path,
     databaseFile,
+    remote,
     instance,
     wasFilled: await exists(note),
     markFilled: () => writeFile(note, ABOUT, { mode: 0o600 }),

@@ -5,6 +5,7 @@ import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import { pathToFileURL } from 'node:url'
+import type { RemoteDatabase } from './address.ts'
 import { patiently } from './busy.ts'
 import { TABLE_NAMES } from './feeds.ts'
 import { countWrites, noteReads, noteWrite, noting, writesOf } from './kept.ts'
@@ -63,24 +64,58 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
   const url = pathToFileURL(file).href
   const client = createClient({ url, concurrency: CONNECTIONS })
   const writer = createClient({ url, concurrency: CONNECTIONS })
+  await patiently(
+    () => writer.execute('PRAGMA journal_mode = WAL'),
+    () => writer.reconnect(),
+  )
+  return over({ client, writer, migrationsFolder, prepare: prepared, settle: writeBack })
+}
+
+/**
+ * Opens a database that another server keeps: it locks it, keeps its log and copies it, so that nothing is asked of it
+ * but to bring it up to date.
+ */
+export function openRemoteDatabase(remote: RemoteDatabase, migrationsFolder: string): Promise<Database> {
+  const [client, writer] = [createClient({ ...remote }), createClient({ ...remote })]
+  return over({
+    client,
+    writer,
+    migrationsFolder,
+    prepare: (tx, work) => work(tx),
+    settle: async () => undefined,
+  })
+}
+
+interface Opened {
+  readonly client: Client
+  readonly writer: Client
+  readonly migrationsFolder: string
+  /** what a write sets before it works */
+  readonly prepare: <T>(tx: Tx, work: (tx: Tx) => Promise<T>) => Promise<T>
+  /** what is done before the database is closed */
+  readonly settle: (client: Client) => Promise<unknown>
+}
+
+/** What is not written back now, as another program reads, lies in the log and is read from there. */
+const writeBack = (client: Client) => client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined)
+
+async function over({ client, writer, migrationsFolder, prepare, settle }: Opened): Promise<Database> {
   const afresh = () => writer.reconnect()
   const writing = drizzle(writer, { schema })
-  await patiently(() => writer.execute('PRAGMA journal_mode = WAL'), afresh)
   await patiently(() => migrate(writing, { migrationsFolder }), afresh)
   const db = drizzle(client, { schema, logger: { logQuery: (text) => noteReads(tablesIn(text)) } })
   let tail: Promise<unknown> = Promise.resolve()
   countWrites(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
     const changed = new Set<string>()
-    const once = () => writing.transaction((tx) => prepared(tx, (open) => work(noting(open, changed))))
+    const once = () => writing.transaction((tx) => prepare(tx, (open) => work(noting(open, changed))))
     const next = tail.then(() => patiently(once, afresh)).finally(() => noteWrite(db, changed))
     tail = next.catch(() => undefined)
     return next
   }
   const close = async () => {
     await tail
-    // what is not written back now, as another program reads, lies in the log and is read from there
-    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined)
+    await settle(client)
     writer.close()
     client.close()
   }

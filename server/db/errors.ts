@@ -18,5 +18,13 @@ export const sqliteCode = (error: unknown): string | null => firstOf(error, 'SQL
 /** Whether an error says that another program holds the database for the moment. */
 export const isBusy = (error: unknown): boolean => /^SQLITE_(BUSY|LOCKED)/.test(sqliteCode(error) ?? '')
 
+/** Whether an error says that there is no room left. */
+export const isFull = (error: unknown): boolean =>
+  [...codes(error)].some((code) => code === 'ENOSPC' || code.startsWith('SQLITE_FULL'))
+
+/** Whether an error says that the server that keeps the database does not answer. */
+export const isAway = (error: unknown): boolean =>
+  [...codes(error)].some((code) => /^(ECONN|ENOTFOUND|EAI_|ETIMEDOUT|UND_ERR|SERVER_ERROR)/.test(code))
+
 /** Whether an error says that the database was closed meanwhile, as while a copy is put in its place. */
 export const isClosed = (error: unknown): boolean => firstOf(error, 'CLIENT_CLOSED') !== null

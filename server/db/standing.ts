@@ -3,6 +3,7 @@ import type { Client } from '@libsql/client'
 import { readFile, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import type { RemoteDatabase } from './address.ts'
 import { patiently } from './busy.ts'
 import { isBusy, sqliteCode } from './errors.ts'
 
@@ -32,12 +33,18 @@ async function look(client: Client, migrationsFolder: string): Promise<Standing>
   const [check] = (await client.execute('pragma quick_check(1)')).rows
   const said = String(check?.quick_check).replace(/\s+/g, ' ')
   if (said !== 'ok') return { kind: 'damaged', what: said.replace('*** in database main *** ', '') }
+  const standing = await read(client, migrationsFolder)
+  return standing.kind === 'absent' ? { kind: 'damaged', what: 'it is empty' } : standing
+}
+
+/** Tells from tables and history whose a database is; absent where there is no table. */
+async function read(client: Client, migrationsFolder: string): Promise<Standing> {
   const tables = new Set(
     (await client.execute("select name from sqlite_master where type = 'table'")).rows.map(({ name }) =>
       String(name),
     ),
   )
-  if (tables.size === 0) return { kind: 'damaged', what: 'it is empty' }
+  if (tables.size === 0) return { kind: 'absent' }
   if (!tables.has('__drizzle_migrations')) return { kind: 'foreign' }
   const journal = JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as Journal
   const known = journal.entries.length
@@ -47,6 +54,18 @@ async function look(client: Client, migrationsFolder: string): Promise<Standing>
   return OURS.every((name) => tables.has(name))
     ? { kind: 'ours', steps: steps.length, known }
     : { kind: 'foreign' }
+}
+
+/** Looks at a database that another server keeps: that one says whether it is whole. */
+export async function standingElsewhere(remote: RemoteDatabase, migrationsFolder: string): Promise<Standing> {
+  const client = createClient({ ...remote })
+  try {
+    return await read(client, migrationsFolder)
+  } catch (error) {
+    return { kind: 'damaged', what: error instanceof Error ? error.message : String(error) }
+  } finally {
+    client.close()
+  }
 }
 
 /** Looks at a file before anything is done with it: whether it is whole, ours, and no newer than this program. */

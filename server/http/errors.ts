@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { PROBLEM_STATUS } from '../../contract/index.ts'
-import { isBusy, isClosed, sqliteCode } from '../db/errors.ts'
+import { isAway, isBusy, isFull, isClosed, sqliteCode } from '../db/errors.ts'
 import { ProblemError, toProblem } from '../problems/problem.ts'
 import type { Logger } from 'pino'
 
@@ -12,11 +12,16 @@ export const notFound: RequestHandler = (_request, _response, next) => {
 /** What the file of the database refuses, in words; null for anything else. */
 function storageTrouble(error: unknown): ProblemError | null {
   if (isClosed(error)) return new ProblemError('busy', 'The database is being opened. Try again in a moment.')
+  if (isAway(error))
+    return new ProblemError(
+      'busy',
+      'The server that keeps the database does not answer. Try again in a moment.',
+    )
   if (isBusy(error))
     return new ProblemError('busy', 'Another program holds the database. Try again in a moment.')
-  const code = sqliteCode(error) ?? ''
-  if (code.startsWith('SQLITE_FULL'))
+  if (isFull(error))
     return new ProblemError('storageFull', 'The disk is full: nothing was changed. Make room and try again.')
+  const code = sqliteCode(error) ?? ''
   if (/^SQLITE_(READONLY|CANTOPEN|PERM)/.test(code))
     return new ProblemError('storageReadOnly', 'The data directory cannot be written: nothing was changed.')
   if (/^SQLITE_(CORRUPT|NOTADB)/.test(code))

@@ -2,6 +2,8 @@ import { stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { BackupPreview, BackupsView } from '../../contract/index.ts'
 import type { Database } from '../db/database.ts'
+import { KEPT_ELSEWHERE } from '../db/address.ts'
+import { isFull } from '../db/errors.ts'
 import { standingOf } from '../db/standing.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { loadSettings } from '../read/settings.ts'
@@ -36,7 +38,21 @@ export interface BackupService {
   readonly keepDaily: () => Promise<void>
 }
 
-const reasonOf = (error: unknown) => (error instanceof Error ? error.message : String(error))
+function reasonOf(error: unknown): string {
+  if (isFull(error)) return 'the disk is full. Make room, or name a second folder on another disk.'
+  return error instanceof Error ? error.message : String(error)
+}
+
+const refuse = () => Promise.reject(new ProblemError('invalidInput', KEPT_ELSEWHERE))
+
+/** Copies of a database that another server keeps: that server makes them. */
+export const backupsElsewhere: BackupService = {
+  view: () => Promise.resolve({ folder: '', backups: [], trouble: KEPT_ELSEWHERE, restored: null }),
+  preview: refuse,
+  make: refuse,
+  restore: refuse,
+  keepDaily: () => Promise.resolve(),
+}
 
 /** The copies of one open database. */
 export function makeBackupService(context: BackupContext): BackupService {

@@ -2,9 +2,10 @@ import { chmod, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { DataDirectoryError } from '../db/dataDirectory.ts'
 import type { DataDirectory } from '../db/dataDirectory.ts'
-import { openDatabase } from '../db/database.ts'
+import type { RemoteDatabase } from '../db/address.ts'
+import { openDatabase, openRemoteDatabase } from '../db/database.ts'
 import type { Database } from '../db/database.ts'
-import { standingOf } from '../db/standing.ts'
+import { standingElsewhere, standingOf } from '../db/standing.ts'
 import type { Standing } from '../db/standing.ts'
 import { backupFolder, keepBackup, listBackups } from './backups.ts'
 import { refreshStaleFigures } from './figures.ts'
@@ -90,6 +91,37 @@ export async function copyBeforeUpgrade(
     await keepBackup(databaseFile, backupFolder(path), 'upgrade')
 }
 
+/** Opens a database that another server keeps, and brings it up to date. */
+async function openElsewhere(remote: RemoteDatabase, options: StoreOptions): Promise<Database> {
+  const migrations = migrationsIn(options.rootPath)
+  const standing = await standingElsewhere(remote, migrations)
+  const refusal = refusalElsewhere(standing, remote.url)
+  if (refusal) throw new DataDirectoryError(refusal)
+  const database = await openRemoteDatabase(remote, migrations)
+  try {
+    await bringUp(database, options)
+    return database
+  } catch (error) {
+    await database.close()
+    throw error
+  }
+}
+
+/** Why a database elsewhere is not opened; null where it can be. */
+function refusalElsewhere(standing: Standing, url: string): string | null {
+  switch (standing.kind) {
+    case 'ours':
+    case 'absent':
+      return null
+    case 'newer':
+      return `The database at ${url} was written by a later version (step ${standing.steps} of its history; this one knows ${standing.known}). Start that version.`
+    case 'foreign':
+      return `The database at ${url} is none of Heavy Thistle.`
+    case 'damaged':
+      return `The database at ${url} cannot be used: ${standing.what}.`
+  }
+}
+
 /**
  * Opens the database of a data directory: looks that it is whole and ours, copies it before an upgrade, brings it up to
  * date. A new one is made apart first.
@@ -97,7 +129,8 @@ export async function copyBeforeUpgrade(
  * @throws DataDirectoryError with one line that says what is wrong and what to do
  */
 export async function openStore(directory: DataDirectory, options: StoreOptions): Promise<Database> {
-  const { databaseFile } = directory
+  const { databaseFile, remote } = directory
+  if (remote) return openElsewhere(remote, options)
   const migrations = migrationsIn(options.rootPath)
   const standing = await standingOf(databaseFile, migrations)
   const refusal = await refusalOf(standing, directory)
