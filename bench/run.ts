@@ -12,6 +12,7 @@ import { randomFrom } from '../core/index.ts'
 import { surviveKills } from '../e2e/kills.ts'
 import { benchLarge } from './large.ts'
 import { benchLoad } from './load.ts'
+import { benchNonsense } from './nonsense.ts'
 import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
 import { benchSeason } from './season.ts'
@@ -191,6 +192,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   large: benchLarge,
   kills: benchKills,
   undo: benchUndo,
+  nonsense: benchNonsense,
   outages: benchOutages,
 }
 

@@ -1,3 +1,4 @@
+import { makeBreath } from '../clock/breath.ts'
 import { ProblemError } from '../problems/problem.ts'
 
 /** A long write that is under way. */
@@ -27,21 +28,6 @@ export interface Works {
   readonly stop: (id: string) => boolean
   /** Runs a write that goes on at a pace. */
   readonly run: <T>(id: string, write: (pace: Pace) => Promise<T>) => Promise<T>
-}
-
-/** For so long others may have to wait for a slice. */
-const SLICE_MS = 10
-
-/** Lets everything that waits have its turn. */
-export const breath = () => new Promise<void>((resolve) => setImmediate(resolve))
-
-/** A breath that is taken whenever a slice of time is over. */
-export function makeBreath(nowMs: () => number = () => performance.now()): () => Promise<void> | undefined {
-  let since = nowMs()
-  return () => {
-    if (nowMs() - since < SLICE_MS) return undefined
-    return breath().then(() => void (since = nowMs()))
-  }
 }
 
 /** Keeps the long writes of a server. */

@@ -1,4 +1,4 @@
-import { breath } from '../commands/works.ts'
+import { breath } from '../clock/breath.ts'
 import type { Database } from '../db/database.ts'
 import { isClosed } from '../db/errors.ts'
 import { loadFiguresToCome } from '../read/variants.ts'

@@ -17,7 +17,7 @@ import { variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
-import { makeBreath } from '../commands/works.ts'
+import { makeBreath } from '../clock/breath.ts'
 import { loadMeasurements } from '../read/measurements.ts'
 import type { VariantId } from '../../contract/index.ts'
 
