@@ -31,7 +31,13 @@ export { drawerName, goodsSize } from './goods.ts'
 export { entryWords } from './ledger.ts'
 export type { EntryCause } from './ledger.ts'
 export { layoutName, proposedPlaceName } from './layout.ts'
-export { figuresToComeSentence, flyLineFaultSentence, puttingInSentence, rowFaultSentence } from './intake.ts'
+export {
+  figuresToComeSentence,
+  flyLineFaultSentence,
+  keptHereSentence,
+  puttingInSentence,
+  rowFaultSentence,
+} from './intake.ts'
 export {
   bearsWord,
   componentName,

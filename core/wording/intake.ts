@@ -48,8 +48,14 @@ const LINE_FAULTS: Readonly<Record<FlyLineFault['code'], string>> = {
 /** Why a line of flies was not understood. */
 export const flyLineFaultSentence = ({ code }: FlyLineFault): string => LINE_FAULTS[code]
 
-/** What is being put in from a table. */
-export const puttingInSentence = (lines: number): string => `Putting in ${lines.toLocaleString('en')} lines`
+/** What is under way while a table is put in. */
+export const puttingInSentence = 'Putting the table in'
+
+/** Writes that the server has not taken yet. */
+export const keptHereSentence = (count: number): string =>
+  count === 1
+    ? 'One thing is kept here until it is taken'
+    : `${count} things are kept here until they are taken`
 
 /** What lists still lack. */
 export const figuresToComeSentence = (count: number): string =>

@@ -1,4 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm'
+import type { BatchId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { action, batch, batchEvent, flyEntry, materialEntry } from '../db/schema.ts'
 import { imagesOf, type Image } from './images.ts'
@@ -36,7 +37,7 @@ const takenBy = (images: readonly Image[]): readonly string[] =>
     )
   })
 
-/** The batch of what was counted, and the batch that lies on the vise where another was taken off it. */
+/** The batch of what was counted, what was noted of a batch, and the batch that lies on the vise where another left it. */
 async function atTheVise(db: Reader, row: ActionRow): Promise<readonly string[]> {
   const counted =
     typeof row.result.eventId === 'string'
@@ -48,8 +49,15 @@ async function atTheVise(db: Reader, row: ActionRow): Promise<readonly string[]>
   const leftIt = imagesOf(row).some(
     (image) => image.kind === 'row' && image.table === 'batch' && image.before?.onVise === true,
   )
+  const batches = rowsOf(row).flatMap(({ table, before, after }) =>
+    table === 'batch' ? [(after ?? before)?.id as BatchId] : [],
+  )
+  const noted = await db
+    .select({ id: batchEvent.id })
+    .from(batchEvent)
+    .where(inArray(batchEvent.batchId, batches))
   const there = leftIt ? await db.select({ id: batch.id }).from(batch).where(eq(batch.onVise, true)) : []
-  return [...counted, ...there].map(({ id }) => id)
+  return [...counted, ...noted, ...there].map(({ id }) => id)
 }
 
 /** Places of flies, and drawers, that an action moved something of. */
@@ -99,6 +107,11 @@ async function laterStanding(db: Reader, target: ActionRow): Promise<readonly Ac
 const rowsOf = (row: ActionRow) => imagesOf(row).flatMap((image) => (image.kind === 'row' ? [image] : []))
 const servesOf = (row: ActionRow) => imagesOf(row).flatMap((image) => (image.kind === 'serves' ? [image] : []))
 const keyOf = ({ table, before, after }: Image & { kind: 'row' }) => `${table} ${(after ?? before)?.id}`
+/** Whether an action put a batch on the vise or took one off it: the vise is one place, and holds one batch. */
+const changedVise = (row: ActionRow) =>
+  rowsOf(row).some(
+    ({ table, before, after }) => table === 'batch' && Boolean(before?.onVise) !== Boolean(after?.onVise),
+  )
 const unversioned = (image: Image & { kind: 'row' }) => ({
   before: image.before && { ...image.before, version: 0 },
   after: image.after && { ...image.after, version: 0 },
@@ -111,10 +124,12 @@ const unversioned = (image: Image & { kind: 'row' }) => ({
 export async function touchedAgain(db: Reader, target: ActionRow): Promise<ActionRow | null> {
   const rows = new Map(rowsOf(target).map((image) => [keyOf(image), image]))
   const serves = new Set(servesOf(target).map(({ patternId }) => patternId))
+  const vise = changedVise(target)
   const later = await laterStanding(db, target)
   return (
     later.find(
       (row) =>
+        (vise && changedVise(row)) ||
         servesOf(row).some(({ patternId }) => serves.has(patternId)) ||
         rowsOf(row).some((image) => {
           const mine = rows.get(keyOf(image))

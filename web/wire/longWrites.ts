@@ -30,9 +30,7 @@ export function watchLongWrite(id: string): () => void {
     const found = answer?.work.find((work) => work.id === id)
     if (over || !found) return
     shown = true
-    store.dispatch(
-      setWork({ label: wording.puttingInSentence(found.total), done: found.done / found.total, stopId: id }),
-    )
+    store.dispatch(setWork({ label: wording.puttingInSentence, done: found.done / found.total, stopId: id }))
   }
   const timer = setInterval(() => void look(), LOOK_EACH_MS)
   return () => {

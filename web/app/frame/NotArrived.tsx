@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
+import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { setAside } from '../../wire/outbox/sender.ts'
 import type { OutboxState } from '../../wire/state.ts'
@@ -28,7 +29,7 @@ export function NotArrived({ outbox }: { readonly outbox: OutboxState }) {
       {waiting > 0 ? (
         <span className={trouble ? 'text trouble' : 'text'}>
           {trouble ? `${trouble} ` : ''}
-          {waiting} kept here until they are taken
+          {wording.keptHereSentence(waiting)}
         </span>
       ) : null}
       {refused > 0 ? (

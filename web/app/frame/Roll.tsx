@@ -16,6 +16,7 @@ import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
+import { useUnsent } from '../../wire/unsent.ts'
 import { dayName } from '../../words/words.ts'
 import { labels } from '../../words/frame.ts'
 
@@ -32,7 +33,7 @@ const ICONS: Readonly<Record<PlaceName, LucideIcon>> = {
 }
 
 /** What a pocket holds, in words. */
-function contents(name: PlaceName, frame: FrameView): string {
+function contents(name: PlaceName, frame: FrameView, unsentDone: number): string {
   const { roll, onVise } = frame
   switch (name) {
     case 'Waters':
@@ -43,7 +44,7 @@ function contents(name: PlaceName, frame: FrameView): string {
       return `${roll.patterns}`
     case 'Bench':
       return onVise
-        ? `${onVise.done} of ${onVise.planned}`
+        ? `${onVise.done + unsentDone} of ${onVise.planned}`
         : roll.queued > 0
           ? `${roll.queued} waiting`
           : 'vise empty'
@@ -146,6 +147,7 @@ const Tool = styled.nav`
 
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
 export function Roll({ frame }: { readonly frame: FrameView }) {
+  const unsent = useUnsent(frame.onVise?.batchId ?? '')
   return (
     <Tool aria-label={labels.places}>
       <span className="title">{labels.heavyThistle}</span>
@@ -157,7 +159,7 @@ export function Roll({ frame }: { readonly frame: FrameView }) {
             <Icon aria-hidden="true" strokeWidth={1.6} />
             <span>
               <span className="name">{name}</span>
-              <span className="words">{contents(name, frame)}</span>
+              <span className="words">{contents(name, frame, unsent.done)}</span>
             </span>
           </NavLink>
         )

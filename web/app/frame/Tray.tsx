@@ -6,6 +6,7 @@ import type { FrameView } from '../../../contract/index.ts'
 import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { stopLongWrite } from '../../wire/longWrites.ts'
+import { useUnsent } from '../../wire/unsent.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
@@ -48,7 +49,14 @@ const Foot = styled.footer`
     accent-color: var(--thistle);
   }
   @media (max-width: 700px) {
-    grid-template-columns: 1fr auto;
+    grid-template-columns: minmax(0, 1fr) auto;
+    .middle {
+      grid-column: 1 / -1;
+      order: -1;
+    }
+    .last .text {
+      max-width: 34vw !important;
+    }
     .middle:not(:has(.trouble, progress)) {
       display: none;
     }
@@ -85,6 +93,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
   const dispatch = useAppDispatch()
   const takeBack = useUndo()
   const { onVise, lastAction } = frame
+  const unsent = useUnsent(onVise?.batchId ?? '')
   const [undoing, setUndoing] = useState<string | null>(null)
   const undo = async (actionId: string) => {
     setUndoing(actionId)
@@ -96,7 +105,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
       <div className="spot">
         {onVise ? (
           <Link to="/bench" className="text">
-            On the vise: {onVise.patternName} {onVise.label}, {onVise.done} of {onVise.planned}
+            On the vise: {onVise.patternName} {onVise.label}, {onVise.done + unsent.done} of {onVise.planned}
           </Link>
         ) : (
           <span className="text" style={{ color: 'var(--quiet)' }}>

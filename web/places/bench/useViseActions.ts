@@ -1,25 +1,10 @@
 import { useCallback, useState } from 'react'
 import type { BenchStep, BenchView, EventId } from '../../../contract/index.ts'
-import { waitingWrites } from '../../wire/outbox/sender.ts'
-import { useAppSelector } from '../../wire/store.ts'
+import { useUnsent } from '../../wire/unsent.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
 type Counted = 'done' | 'spoiled' | 'step' | 'station' | 'pause' | 'resume'
-
-/** What was counted here and has not reached the server yet. */
-function useUnsent(batchId: string): { readonly done: number; readonly spoiled: number } {
-  const waiting = useAppSelector((state) => state.view.outbox.waiting)
-  if (waiting === 0) return { done: 0, spoiled: 0 }
-  const mine = waitingWrites().flatMap(({ kind, body }) => {
-    const count = body as { readonly batchId?: string; readonly kind?: string }
-    return kind === 'batchCount' && count.batchId === batchId ? [count.kind] : []
-  })
-  return {
-    done: mine.filter((kind) => kind === 'done').length,
-    spoiled: mine.filter((kind) => kind === 'spoiled').length,
-  }
-}
 
 /** What can be done at the vise: next, back, count, pause, end. Each has a key and a button. */
 export function useViseActions(vise: OnVise) {
