@@ -20,7 +20,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'counting', test: /\/core\/(number|season\/calendar)/ },
+            { name: 'counting', test: /\/core\/(number|season\/(calendar|warmth\/(seasonalModel|forecast)))/ },
             { name: 'wire', test: /\/web\/wire\/(?!planned|askOnce)/ },
             {
               name: 'base',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { figure, written } from './limits.ts'
+import { figure, written } from './limited.ts'
 
 /** Ids are UUIDs in lower case, minted by whoever creates the row. */
 export const id = <Brand extends string>(brand: Brand) =>

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { FIELD_LIMITS } from '../core/index.ts'
 import { command } from './commands/index.ts'
-import { figure, LIMITS, listed, written } from './limits.ts'
+import { figure, listed, written } from './limited.ts'
+import { LIMITS } from './limits.ts'
 import type { Limit, LimitName } from './limits.ts'
 import { component, place, proportion, swap } from './records/dressing.ts'
 
@@ -70,6 +71,9 @@ describe('the table of limits', () => {
   it.each(byUnit((unit) => unit === 'characters'))('texts: %s', (name, { min, max }) => {
     const takes = (length: number) => written(name).safeParse('x'.repeat(length)).success
     expect([takes(min), takes(max), takes(max + 1)]).toEqual([true, true, false])
+    for (const odd of ['\u0000', 'a\u0007', '\ud800', 'x\udc00y'])
+      expect(written(name).safeParse(odd).success, JSON.stringify(odd)).toBe(false)
+    if (max > 4) expect(written(name).safeParse('a\n🪰').success).toBe(true)
     if (min > 0) {
       expect(takes(min - 1)).toBe(false)
       expect(written(name, { trimmed: true }).safeParse(' '.repeat(min)).success).toBe(false)

@@ -1,4 +1,3 @@
-import { z } from 'zod'
 import { FIELD_LIMITS } from '../core/index.ts'
 
 /** What a limit is counted in. */
@@ -360,38 +359,11 @@ export const LIMITS = {
 /** Names a limit. */
 export type LimitName = keyof typeof LIMITS
 
-const limitOf = (name: LimitName): Limit => LIMITS[name]
-/** Units that are said with the number. */
-const SAID: ReadonlySet<LimitUnit> = new Set(['mm', 'mm/s', 'm', 'mg', '°C', '°', 's', 'h'])
-const said = (value: number, unit: LimitUnit) =>
-  `${value.toLocaleString('en')}${SAID.has(unit) ? ` ${unit}` : ''}`
-const least = ({ min, unit, under }: Limit) =>
-  under ?? (min === 0 ? 'This cannot be below nought.' : `At least ${said(min, unit)}.`)
-const most = ({ max, unit, over }: Limit) => over ?? `At most ${said(max, unit)}.`
+/** A limit by its name. */
+export const limitOf = (name: LimitName): Limit => LIMITS[name]
 
 /** The least, the most and whether whole ones only: what a field of the page is told. */
 export function within(name: LimitName): Pick<Limit, 'min' | 'max' | 'whole'> {
   const { min, max, whole: isWhole } = limitOf(name)
   return { min, max, whole: isWhole }
-}
-
-/** A figure within its limit, refused in words. */
-export function figure(name: LimitName) {
-  const limit = limitOf(name)
-  const bounded = z.number().min(limit.min, least(limit)).max(limit.max, most(limit))
-  if (!limit.whole) return bounded
-  return bounded.int(limit.unit === 'flies' ? 'Whole flies only.' : 'Whole ones only.')
-}
-
-/** A text whose length is within its limit; trimmed where asked, before it is measured. */
-export function written(name: LimitName, { trimmed = false }: { trimmed?: boolean } = {}) {
-  const limit = limitOf(name)
-  const typed = trimmed ? z.string().trim() : z.string()
-  return typed.min(limit.min, least(limit)).max(limit.max, most(limit))
-}
-
-/** A list whose length is within its limit. */
-export function listed<T extends z.ZodType>(name: LimitName, entry: T) {
-  const limit = limitOf(name)
-  return z.array(entry).min(limit.min, least(limit)).max(limit.max, most(limit))
 }

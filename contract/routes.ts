@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { PATHS } from './paths.ts'
-import { listed, written } from './limits.ts'
+import { listed, written } from './limited.ts'
 import {
   actionId,
   civilDate,

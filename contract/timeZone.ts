@@ -1,4 +1,4 @@
-import { written } from './limits.ts'
+import { written } from './limited.ts'
 
 /** The zone where a machine's own is not known. */
 export const FALLBACK_ZONE = 'UTC'

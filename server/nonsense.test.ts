@@ -52,6 +52,7 @@ describe('nonsense is refused in words at its field', () => {
       dressed(...Array.from({ length: 40 }, (_, n) => bead(n))),
       /^dressing\.components: A hook has room for two/,
     ],
+    ['a note that nobody can read', { note: 'before\u0000after' }, /^note: It has signs in it/],
     [
       'lengths that multiply',
       dressed({ ...measuredBy('a', 'b'), length: { mm: 10 } }, measuredBy('b', 'a'), measuredBy('c', 'b')),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { batchId, compartmentId, eventId, note, variantId } from '../common.ts'
-import { figure, written } from '../limits.ts'
+import { figure, written } from '../limited.ts'
 import { componentKey } from '../records/dressing.ts'
 import { anyway, flies } from './shared.ts'
 

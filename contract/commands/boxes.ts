@@ -1,7 +1,7 @@
 import { wording } from '../../core/index.ts'
 import { z } from 'zod'
 import { boxId, compartmentId, materialId, name, note, outingId, patternId, variantId } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 import { anyway, flies, fliesSeen, newMaterial } from './shared.ts'
 
 /** a fly that was bought, given or found: a name and a hook, and no recipe */

@@ -11,7 +11,7 @@ import {
   variantId,
   version,
 } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 import { dressingBody, swaps } from '../records/dressing.ts'
 import { newMaterial, nextVersion } from './shared.ts'
 

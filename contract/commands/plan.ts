@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { civilDate, name, patternId, variantId } from '../common.ts'
-import { figure } from '../limits.ts'
+import { figure } from '../limited.ts'
 
 /** What the user decides of the plan. */
 export const planCommands = {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { foodId, foodStageId, name, version } from '../common.ts'
-import { written } from '../limits.ts'
+import { written } from '../limited.ts'
 import { foodStageBody } from '../records/food.ts'
 import { observationBody, observationId, readingImportId, readingsBody } from '../records/season.ts'
 import { nextVersion } from './shared.ts'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { familyId, materialId, version } from '../common.ts'
-import { figure, written } from '../limits.ts'
+import { figure, written } from '../limited.ts'
 
 /** Flies are counted in whole ones. */
 export const flies = figure('flies')

@@ -11,7 +11,7 @@ import {
   note,
   version,
 } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 import { newMaterial } from './shared.ts'
 
 const packs = figure('packs')

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { outingId, reachId, spellId, variantId, version, waterId } from '../common.ts'
-import { figure, listed } from '../limits.ts'
+import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
 import { nextVersion } from './shared.ts'

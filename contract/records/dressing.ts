@@ -1,7 +1,7 @@
 import { COMPONENT_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { materialId, note } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 
 /** Key of a component within its dressing. */
 export const componentKey = written('componentKey').regex(

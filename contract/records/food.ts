@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { DEPTH_BANDS, MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
 import { name, note, share } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 import { brood, trigger } from './season.ts'
 
 const known = (rows: readonly { readonly key: string }[], what: string) => {

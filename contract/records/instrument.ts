@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { figure } from '../limits.ts'
+import { figure } from '../limited.ts'
 
 /** Asks a scale or a drop timer for a reading. */
 export const instrumentAsk = z

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { TIMINGS } from '../../core/index.ts'
 import { id, materialId, note, variantId } from '../common.ts'
-import { figure, listed } from '../limits.ts'
+import { figure, listed } from '../limited.ts'
 
 /** Names a drop test. */
 export const dropTestId = id('DropTest')

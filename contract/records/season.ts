@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Trigger } from '../../core/index.ts'
 import { civilDate, foodStageId, id, localMinute, monthDay, name, note, reachId, share } from '../common.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 
 /** Names one take-in of readings. */
 export const readingImportId = id('ReadingImport')

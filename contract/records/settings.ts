@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { SCHOOLS } from '../../core/index.ts'
-import { figure, listed, written } from '../limits.ts'
+import { figure, listed, written } from '../limited.ts'
 import { timeZone } from '../timeZone.ts'
 
 /** Colour of a turn of thread behind the bead; null for none. */

@@ -2,7 +2,7 @@ import { WATER_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { timeZone } from '../timeZone.ts'
 import { name, note, reachId, monthDay } from '../common.ts'
-import { figure } from '../limits.ts'
+import { figure } from '../limited.ts'
 
 /** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
 export const waterRules = z
