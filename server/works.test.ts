@@ -79,6 +79,25 @@ describe('a large import', () => {
     expect((await stop(commandId).expect(200)).body).toEqual({ stopped: false })
   })
 
+  it('is taken back in slices too', async () => {
+    const { body } = await put(manyFlies(300), v7()).expect(200)
+    let undone = false
+    const undoing = server
+      .command('undo', { actionId: (body as { actionId: string }).actionId })
+      .then((answer) => {
+        undone = true
+        return answer
+      })
+    let answered = 0
+    while (!undone) {
+      await get('/api/alive')
+      if (!undone) answered += 1
+    }
+    expect((await undoing).status).toBe(200)
+    expect(answered).toBeGreaterThan(2)
+    expect(await patternCount()).toBe(0)
+  })
+
   it('has its figures worked out behind, also after the server ended meanwhile', async () => {
     await put(manyFlies(300), v7()).expect(200)
     const toCome = async () => (await get<FrameView>('/api/frame')).roll.figuresToCome

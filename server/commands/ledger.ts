@@ -19,20 +19,24 @@ type MaterialEntry = Omit<typeof materialEntry.$inferInsert, 'id' | 'actionId' |
 
 /** Writes fly entries of this action. */
 export async function bookFlies(
-  { tx, actionId, nowMs }: CommandContext,
+  { tx, actionId, nowMs, pace }: CommandContext,
   entries: readonly FlyEntry[],
 ): Promise<void> {
-  for (const entry of entries)
+  for (const entry of entries) {
     await tx.insert(flyEntry).values({ ...entry, id: newId(), actionId, atMs: nowMs })
+    await pace.breathe()
+  }
 }
 
 /** Writes material entries of this action. */
 export async function bookMaterials(
-  { tx, actionId, nowMs }: CommandContext,
+  { tx, actionId, nowMs, pace }: CommandContext,
   entries: readonly MaterialEntry[],
 ): Promise<void> {
-  for (const entry of entries)
+  for (const entry of entries) {
     await tx.insert(materialEntry).values({ ...entry, id: newId(), actionId, atMs: nowMs })
+    await pace.breathe()
+  }
 }
 
 /** Recipes of a variant that lie in a compartment, with how many of each. */

@@ -133,6 +133,7 @@ async function restoreImages(context: CommandContext, images: readonly Image[]):
     madeRows(images, 'variantRevision').flatMap(({ id, variantId }) => (variants.has(variantId) ? [id] : [])),
   )
   for (const image of [...images].reverse()) {
+    await context.pace.breathe()
     if (!belongsTo(stays, image, revisions)) await context.recorder.restore(image)
     else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
       await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })

@@ -19,6 +19,8 @@ export interface Pace {
    * @throws ProblemError `stopped` where the user has stopped it: its transaction leaves nothing behind
    */
   readonly step: () => Promise<void>
+  /** Lets others have their turn where a slice is over, in the middle of what counts as no line. */
+  readonly breathe: () => Promise<void> | undefined
 }
 
 /** Long writes that are under way, by the ids of their commands. */
@@ -52,6 +54,7 @@ export function makeWorks(): Works {
           if (work) running.set(id, { ...work, done: work.done + 1 })
           await breathe()
         },
+        breathe,
       }
       try {
         return await write(pace)
