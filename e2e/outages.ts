@@ -34,7 +34,7 @@ export async function putOnVise(page: Page): Promise<void> {
   const body = {
     batchId: v7(),
     variantId: variants[0]?.variantId,
-    plannedCount: 99,
+    plannedCount: 900,
     compartmentId: trayId,
     onVise: true,
   }
