@@ -23,7 +23,7 @@ test('the bench on a phone: large targets, nothing cut off, counts kept through 
 
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Count one done' }).tap()
-  await expect(page.getByRole('status')).toContainText('The server does not answer. 1 kept here')
+  await expect(page.getByRole('status')).toContainText('The server does not answer. One thing is kept here')
   await page.close()
   await context.setOffline(false)
 

@@ -82,7 +82,7 @@ test('a server that is killed in the middle of a save and started again has the 
   await page.getByLabel('How much, g').fill('5')
   serving.process.kill('SIGKILL')
   await page.getByRole('button', { name: 'Bought' }).click()
-  await expect(page.getByRole('status')).toContainText('The server does not answer. 1 kept here')
+  await expect(page.getByRole('status')).toContainText('The server does not answer. One thing is kept here')
   const port = Number(new URL(serving.address).port)
   await serving.stop()
   const again = await startProcess('demo', serving.dataPath, port)
