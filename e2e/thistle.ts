@@ -71,6 +71,8 @@ export async function choose(
 ): Promise<void> {
   await within.getByRole('button', { name: label }).first().click()
   await page.getByRole('option', { name: option }).first().click()
+  // a list that is still closing takes the next press for one beside it
+  await page.getByRole('listbox').first().waitFor({ state: 'detached' })
 }
 
 /**
