@@ -1,19 +1,13 @@
 import { gzipSync } from 'node:zlib'
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import type { CommandInput, CommandKind } from '../contract/index.ts'
 import { box, hook, id, midge, placeA, thread, variantId } from './testing/smallBox.ts'
-import { makeTemplate } from './testing/testServer.ts'
+import { onShippedData } from './testing/onShippedData.ts'
 import type { TestServer } from './testing/testServer.ts'
-import { seedShipped } from './upkeep/seed.ts'
 
-let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-beforeAll(async () => {
-  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
-})
-afterAll(() => template.remove())
-beforeEach(async () => {
-  server = await template.open()
+onShippedData((opened) => {
+  server = opened
 })
 afterEach(() => server.close())
 

@@ -1,20 +1,14 @@
 import fc from 'fast-check'
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import type { BoxesView, CommandInput, CommandKind, PatternView, PatternsView } from '../contract/index.ts'
 import { box, id, midge, patternId, placeA, placeB, variantId } from './testing/smallBox.ts'
-import { makeTemplate } from './testing/testServer.ts'
+import { onShippedData } from './testing/onShippedData.ts'
 import type { TestServer } from './testing/testServer.ts'
-import { seedShipped } from './upkeep/seed.ts'
 import { checkDatabase } from './upkeep/verify.ts'
 
-let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-beforeAll(async () => {
-  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
-})
-afterAll(() => template.remove())
-beforeEach(async () => {
-  server = await template.open()
+onShippedData((opened) => {
+  server = opened
 })
 afterEach(() => server.close())
 

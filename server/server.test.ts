@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm'
 import fc from 'fast-check'
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
 import type {
   BenchView,
@@ -28,7 +28,6 @@ import {
   material,
   variantFigure,
 } from './db/schema.ts'
-import { seedShipped } from './upkeep/seed.ts'
 import {
   box,
   hook,
@@ -41,19 +40,13 @@ import {
   threadFamily,
   variantId,
 } from './testing/smallBox.ts'
-import { makeTemplate } from './testing/testServer.ts'
+import { onShippedData } from './testing/onShippedData.ts'
 import type { TestServer } from './testing/testServer.ts'
 import { localTime } from './clock/localTime.ts'
 
-let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-
-beforeAll(async () => {
-  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
-})
-afterAll(() => template.remove())
-beforeEach(async () => {
-  server = await template.open()
+onShippedData((opened) => {
+  server = opened
 })
 afterEach(() => server.close())
 

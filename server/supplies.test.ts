@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm'
 import sharp from 'sharp'
 import { v7 } from 'uuid'
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { wording } from '../core/index.ts'
 import { noRules } from '../contract/index.ts'
 import type {
@@ -18,7 +18,6 @@ import type {
 } from '../contract/index.ts'
 import { photo } from './db/schema.ts'
 import { dropUnusedPhotos } from './upkeep/photos.ts'
-import { seedShipped } from './upkeep/seed.ts'
 import {
   box,
   boxId,
@@ -32,17 +31,14 @@ import {
   thread,
   variantId,
 } from './testing/smallBox.ts'
-import { makeTemplate } from './testing/testServer.ts'
+import { onShippedData } from './testing/onShippedData.ts'
 import type { TestServer } from './testing/testServer.ts'
 
-let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-beforeAll(async () => {
-  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
+onShippedData((opened) => {
+  server = opened
 })
-afterAll(() => template.remove())
 beforeEach(async () => {
-  server = await template.open()
   await server.command('boxCreate', box).expect(200)
   await server.command('patternSave', midge()).expect(200)
 })

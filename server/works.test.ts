@@ -1,20 +1,17 @@
 import { v7 } from 'uuid'
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import type { FrameView, PatternsView, WorkView } from '../contract/index.ts'
 import { box, hook, hookFamily, id, placeA } from './testing/smallBox.ts'
-import { makeTemplate, openTestServer } from './testing/testServer.ts'
+import { onShippedData } from './testing/onShippedData.ts'
+import { openTestServer } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 import { checkDatabase } from './upkeep/verify.ts'
-import { seedShipped } from './upkeep/seed.ts'
 
-let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
-beforeAll(async () => {
-  template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
+onShippedData((opened) => {
+  server = opened
 })
-afterAll(() => template.remove())
 beforeEach(async () => {
-  server = await template.open()
   await server
     .command('boxCreate', { ...box, compartments: [{ ...box.compartments[0]!, capacity: null }] })
     .expect(200)
@@ -39,12 +36,12 @@ const put = (body: ReturnType<typeof manyFlies>, commandId: string) =>
 const get = async <View>(path: string) => (await server.get(path).expect(200)).body as View
 const patternCount = async () => (await get<PatternsView>('/api/patterns')).patterns.length
 const stop = (commandId: string) =>
-  server.agent.post('/api/work/stop').set('Host', '127.0.0.1:4180').send({ id: commandId })
+  server.agent.post('/api/long-writes/stop').set('Host', '127.0.0.1:4180').send({ id: commandId })
 
 /** Waits until a long write is so far, and answers how many lines it has. */
 async function underWay(commandId: string, share: number): Promise<number> {
   for (;;) {
-    const work = (await get<WorkView>('/api/work')).work.find(({ id: known }) => known === commandId)
+    const work = (await get<WorkView>('/api/long-writes')).work.find(({ id: known }) => known === commandId)
     if (work && work.done > work.total * share) return work.total
   }
 }
@@ -60,7 +57,7 @@ describe('a large import', () => {
     expect(await patternCount()).toBe(0)
     expect((await importing).label).toMatch(/800/)
     expect(await patternCount()).toBe(400)
-    expect((await get<WorkView>('/api/work')).work).toEqual([])
+    expect((await get<WorkView>('/api/long-writes')).work).toEqual([])
   })
 
   it('leaves nothing behind where it is stopped, and can be sent again', async () => {
