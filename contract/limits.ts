@@ -236,6 +236,7 @@ export const LIMITS = {
     'At most 0.6 mm.',
   ),
   tippetDensity: any(0.8, 2, 'mg/mm³', 'From gel-spun to fluorocarbon.'),
+  tippetCurlDeg: any(0, 45, '°', 'From straight to coils.', NOUGHT, 'At most 45°.'),
   tippetLengthMm: any(0, 10_000, 'mm', 'A long leader.', NOUGHT, 'At most 10 m.'),
   dropS: any(0.05, 600, 's', 'Slower falls hover.', 'A fall takes longer than 0.05 s.', 'At most ten minutes.'),
   drops: list(1, 40, 'Times of one test.', 'Time it at least once.', 'At most 40 times.'),

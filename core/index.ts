@@ -70,6 +70,7 @@ export { BARE_FORMS, readTypedLine } from './entry/index.ts'
 export type { BareForm, TypedLine } from './entry/index.ts'
 export {
   behaviourOf,
+  countdown,
   evaluateFly,
   LIST_CONDITIONS,
   PRIOR_DRAG_SD_LOG,
@@ -78,7 +79,8 @@ export {
   SPLASHES,
   splashLimitMicroJ,
   UNCALIBRATED,
-  USUAL_LEADER_MM,
+  USUAL_CURL_DEG,
+  USUAL_LEADER,
   USUAL_TIPPET,
 } from './evaluate/index.ts'
 export type {

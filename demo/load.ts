@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { datedBroods, emergenceWindows } from '../core/index.ts'
+import { datedBroods, emergenceWindows, USUAL_CURL_DEG } from '../core/index.ts'
 import { defaultSettings } from '../contract/index.ts'
 import type { CommandInput, CommandKind, FoodStageId, ReachId } from '../contract/index.ts'
 import { makeFigureKeeper } from '../server/upkeep/figureKeeper.ts'
@@ -300,7 +300,12 @@ async function tellMeasurements(tell: Tell): Promise<void> {
         ...drop,
         variantId: variantIdOf(name, label),
         waterTempC: 10,
-        tippet: line && { lengthMm: line[0], diameterMm: line[1], densityMgPerMm3: 1.13 },
+        tippet: line && {
+          lengthMm: line[0],
+          diameterMm: line[1],
+          densityMgPerMm3: 1.13,
+          curlDeg: USUAL_CURL_DEG,
+        },
         times: times.map((timeS) => ({ timeS, setAside: false })),
       },
     })

@@ -227,7 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    await client.execute('alter table setting drop column data_id')
+    await client.execute('alter table drop_test drop column tippet_curl_deg')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -241,8 +241,12 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
+    const columns = "select count(*) as n from pragma_table_info('drop_test') where name = 'tippet_curl_deg'"
+    expect((await kept.execute(columns)).rows[0]?.n).toBe(0)
     kept.close()
-    expect((await ask<{ dataId: string }>('/api/frame')).dataId).toHaveLength(32)
+    const now = createClient({ url: pathToFileURL(directory.databaseFile).href })
+    expect((await now.execute(columns)).rows[0]?.n).toBe(1)
+    now.close()
   })
 })
 

@@ -25,6 +25,7 @@ export const dropTestBody = z
         diameterMm: figure('tippetMm'),
         densityMgPerMm3: figure('tippetDensity'),
         lengthMm: figure('tippetLengthMm'),
+        curlDeg: figure('tippetCurlDeg'),
       })
       .strict()
       .nullable(),

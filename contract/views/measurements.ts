@@ -43,6 +43,7 @@ export const dropTestLine = z
     vesselMm: z.number().nullable(),
     tippetDiameterMm: z.number().nullable(),
     tippetLengthMm: z.number().nullable(),
+    tippetCurlDeg: z.number(),
     wet: z.enum(['dry', 'fresh', 'soaked']),
     times: z.array(z.object({ timeS: z.number(), setAside: z.boolean() })),
     note: z.string(),

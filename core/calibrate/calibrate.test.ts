@@ -2,8 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
-import { evaluateFly, LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
+import { evaluateFly, LIST_CONDITIONS, UNCALIBRATED, USUAL_TIPPET } from '../evaluate/index.ts'
+import { flyDrag, tippetPull } from '../sink/index.ts'
 import { trials } from '../testing/generatedFlies.ts'
+import { stepsOf } from '../testing/steps.ts'
+import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
 import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { condition, solveCovariance } from './gaussian.ts'
 import { contradictions, likelyMetal, massFactorOf, readDrop, shrinkDrag, wallFactor } from './index.ts'
@@ -116,6 +119,81 @@ describe('a timed drop', () => {
   })
 })
 
+describe('a drop that came as foretold', () => {
+  const fly = flyOf(jigNymph())
+
+  /** The fall of a fly stepped by hand, a quarter of a mm at a time: the force on it, its inertia, as much line behind it as it is deep. */
+  function steppedS(test: Pick<DropTest, 'depthMm' | 'tippet' | 'wet' | 'waterTempC'>): number {
+    const { waterTempC, tippet, wet, depthMm } = test
+    const report = evaluateFly(fly, { waterTempC, tippet, wet, filmTreatment: 'none' })
+    if (report.kind !== 'sinks') throw new Error(report.kind)
+    const { model } = report
+    const weight = model.submergedMg * GRAVITY_MM_PER_S2
+    const STEP_MM = 0.25
+    let [timeS, speed] = [0, 0]
+    for (let depth = 0; depth < depthMm; depth += STEP_MM) {
+      const trails = Math.min(depth + STEP_MM / 2, tippet?.lengthMm ?? 0)
+      const force = weight - flyDrag(model, speed) - (speed > 0 ? tippetPull(model, speed, trails) : 0)
+      const next = Math.sqrt(Math.max(speed ** 2 + (2 * STEP_MM * force) / model.inertiaMg, 1))
+      timeS += (2 * STEP_MM) / (speed + next)
+      speed = next
+    }
+    return timeS
+  }
+
+  it('is 1.000 for every line, depth, wetness and vessel, and moves nothing', () => {
+    for (const lengthMm of [0, 200, 500, 1200, 3000])
+      for (const depthMm of [700, 1200, 2000])
+        for (const curlDeg of [0, 15])
+          for (const wet of ['dry', 'fresh', 'soaked'] as const) {
+            const tippet = lengthMm > 0 ? { ...USUAL_TIPPET, lengthMm, curlDeg } : null
+            const test = { tippet, depthMm, wet, waterTempC: 10, timing: 'gates' } as const
+            const openS = steppedS(test)
+            for (const vesselMm of [null, 60, 20]) {
+              const seconds = openS * wallFactor(2.8, vesselMm)
+              const reading = read(fly, { ...test, vesselMm, timesS: [seconds, seconds] })
+              const what = `${lengthMm} mm at ${curlDeg}°, ${depthMm} mm, ${wet}, ${vesselMm}`
+              expect(Math.abs(reading.ratio - 1), what).toBeLessThan(0.001)
+              expect(Math.abs(reading.logDrag), what).toBeLessThan(0.005)
+            }
+          }
+  })
+
+  it('by a thumb is what a watch that is late would show', () => {
+    const seconds = 1200 / read(fly, { timing: 'gates' }).estimateMmPerS + 0.15
+    const reading = read(fly, { timing: 'thumb', timesS: [seconds, seconds] })
+    expect(reading.ratio).toBeCloseTo(1, 6)
+    expect(reading.logDrag).toBeCloseTo(0, 3)
+  })
+
+  it('three times with half a metre of line leaves the fall where it is', () => {
+    const tippet = { ...USUAL_TIPPET, curlDeg: 0 }
+    const seconds = steppedS({ depthMm: 1200, tippet, wet: 'fresh', waterTempC: 10 })
+    const reading = read(fly, { tippet, wet: 'fresh', timing: 'gates', timesS: [seconds, seconds, seconds] })
+    const after = evaluateFly(
+      fly,
+      { ...LIST_CONDITIONS, tippet },
+      { ...UNCALIBRATED, ...shrinkDrag([reading], target(reading)) },
+    )
+    const before = evaluateFly(fly, { ...LIST_CONDITIONS, tippet })
+    if (after.kind !== 'sinks' || before.kind !== 'sinks') throw new Error('it should sink')
+    const truth = before.trailing?.sinkSpeedMmPerS.value ?? 0
+    const now = after.trailing?.sinkSpeedMmPerS
+    expect((now?.value ?? 0) / truth).toBeCloseTo(1, 2)
+    expect(now?.low).toBeLessThan(truth)
+    expect(now?.high).toBeGreaterThan(truth)
+  })
+
+  it('says less of the fly the more of all drag its line has', () => {
+    const sds = [0, 500, 3000].map(
+      (lengthMm) =>
+        read(fly, { depthMm: 3000, tippet: lengthMm ? { ...USUAL_TIPPET, lengthMm } : null, timesS: [8, 8] })
+          .sdLog,
+    )
+    expect(Math.min(...stepsOf(sds))).toBeGreaterThan(0.02)
+  })
+})
+
 describe('the five tests of the valley', () => {
   it('takes a slow dry drop beside a true soaked one for held air, not for drag', () => {
     const fly = flyOf(jigNymph())
@@ -187,10 +265,11 @@ describe('the five tests of the valley', () => {
   it('hardly moves by a short vase and a late thumb, and asks for a longer fall', () => {
     const fly = flyOf(jigNymph('bead-tungsten-slotted', '4.0', '10'))
     const vase = { depthMm: 300, timing: 'thumb' } as const
-    const { estimateMmPerS } = read(fly, vase)
+    // what light gates would show, which are not late
+    const { estimateMmPerS } = read(fly, { ...vase, timing: 'gates' })
     const scale = 300 / estimateMmPerS / 0.8 / 0.77
     const reading = read(fly, { ...vase, timesS: [0.85, 0.62, 0.9, 0.71].map((time) => time * scale) })
-    expect(reading.ratio).toBeCloseTo(0.8, 1)
+    expect(reading.seenMmPerS / estimateMmPerS).toBeCloseTo(0.8, 1)
     expect(reading.advice).toBe('dropFarther')
     const after = evaluateFly(fly, LIST_CONDITIONS, {
       ...UNCALIBRATED,

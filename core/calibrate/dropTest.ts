@@ -1,10 +1,10 @@
 import type { Fly, WetState } from '../dressing/index.ts'
 import { dressedWidthMm } from './width.ts'
 import { dryness } from '../dressing/index.ts'
-import { evaluateFly, preparedParts } from '../evaluate/index.ts'
+import { evaluateFly, lineDragSdLog, preparedParts } from '../evaluate/index.ts'
 import type { Calibration } from '../evaluate/index.ts'
-import { descend, timeToDepth } from '../sink/index.ts'
-import type { Tippet } from '../sink/index.ts'
+import { descend, flyDrag, lineDrag, terminalSpeed, timeToDepth } from '../sink/index.ts'
+import type { FallModel, Tippet } from '../sink/index.ts'
 import { dragShares } from './likeness.ts'
 import type { DragShares } from './likeness.ts'
 import { median, mean } from '../number/index.ts'
@@ -23,7 +23,7 @@ export interface DropTest {
   readonly waterTempC: number
   /** inner width of tube or vase, mm; null in open water */
   readonly vesselMm: number | null
-  /** line on it, as long as what can trail; null for none */
+  /** line on it, all that follows it down, and the curl that it was foretold with; null for none */
   readonly tippet: Tippet | null
   readonly wet: WetState
 }
@@ -32,12 +32,12 @@ export interface DropTest {
 export interface DropReading {
   readonly testId: string
   readonly variantId: string
-  /** mean speed that was seen, and the estimate for the same fall */
+  /** depth over the mean of the times, and what the estimate would have shown by the same watch in the same vessel */
   readonly seenMmPerS: number
   readonly estimateMmPerS: number
-  /** seen ÷ estimate, as measured */
+  /** seen ÷ estimate, 1 for a drop that came as foretold */
   readonly ratio: number
-  /** q in F ∝ v^q at that speed */
+  /** by how much ln(drag of the fly) has to change for a change of ln(speed): q over the fly's share of all drag */
   readonly exponent: number
   /** ln(drag ÷ estimate) that would explain it, and its standard deviation */
   readonly logDrag: number
@@ -92,9 +92,32 @@ function outliersOf(timesS: readonly number[], scatterS: number): readonly numbe
 export const wallFactor = (bodyMm: number, vesselMm: number | null): number =>
   vesselMm === null ? 1 : 1 / (1 - Math.min(bodyMm / vesselMm, 0.8) ** 1.5)
 
+/** How far the drag of a fly may be off for a drop to be read, as factor: beyond it something else is wrong. */
+const DRAG_OFF_AT_MOST = 20
+
+/** Seconds that a fall to a depth takes in a vessel, with all of its line that follows it. */
+export const fallS = (model: FallModel, depthMm: number, wall: number): number =>
+  (timeToDepth(descend(model, depthMm, 'follows'), depthMm) ?? depthMm / terminalSpeed(model)) * wall
+
+/** ln of the factor on the fly's own drag with which a fall takes so long, by bisection. */
+function logDragFor(model: FallModel, timeS: number, depthMm: number, wall: number): number {
+  const off = (logDrag: number) =>
+    fallS({ ...model, dragMultiplier: model.dragMultiplier * Math.exp(logDrag) }, depthMm, wall) - timeS
+  let [low, high] = [-Math.log(DRAG_OFF_AT_MOST), Math.log(DRAG_OFF_AT_MOST)]
+  if (off(low) >= 0) return low
+  if (off(high) <= 0) return high
+  while (high - low > 1e-4) {
+    const middle = (low + high) / 2
+    if (off(middle) > 0) high = middle
+    else low = middle
+  }
+  return (low + high) / 2
+}
+
 /**
- * Reads a drop test against the estimate of the same fall, with line, start from rest, temperature and wetness as they
- * were. ln(drag ÷ estimate) = −q ln(seen ÷ estimate), with q the exponent of drag at that speed.
+ * Reads a drop test against the estimate of the same fall, with line, start from rest, temperature, vessel and wetness
+ * as they were: the drag of the fly with which it would have taken as long. The drag of the line is taken as known to
+ * {@link lineDragSdLog}, so that a drop with much line says less of the fly.
  *
  * @param masses what weighing says; drag itself is taken as not yet measured
  */
@@ -103,36 +126,28 @@ export function readDrop(test: DropTest, fly: Fly, masses: Calibration): DropOut
   const outliers = outliersOf(test.timesS, scatter)
   const kept = test.timesS.filter((_, i) => !outliers.includes(i))
   if (kept.length === 0 || kept.some((time) => !(time > 0)) || !(test.depthMm > 0)) return { kind: 'noTimes' }
-  const conditions = {
-    waterTempC: test.waterTempC,
-    tippet: test.tippet,
-    wet: test.wet,
-    filmTreatment: 'none',
-  } as const
+  const { waterTempC, tippet, wet, depthMm } = test
+  const conditions = { waterTempC, tippet, wet, filmTreatment: 'none' } as const
   const report = evaluateFly(fly, conditions, masses)
   if (report.kind !== 'sinks') return { kind: report.kind }
   const meanS = mean(kept)
-  const seenMmPerS = test.depthMm / meanS
+  const seenMmPerS = depthMm / meanS
   if (seenMmPerS > FASTEST_MM_PER_S) return { kind: 'tooFast', seenMmPerS }
 
   const { model } = report
   const fall = report.trailing ?? report.free
-  const leaderMm = test.tippet?.lengthMm ?? Infinity
-  const descent = descend({ ...model, tippet: test.tippet }, test.depthMm, Math.max(leaderMm, test.depthMm))
-  const estimateS = timeToDepth(descent, test.depthMm) ?? test.depthMm / fall.sinkSpeedMmPerS.value
-  const estimateMmPerS = test.depthMm / estimateS
+  const wall = wallFactor(dressedWidthMm(fly), test.vesselMm)
+  const estimateS = fallS(model, depthMm, wall)
+  const estimateMmPerS = depthMm / (estimateS + late)
   const trueS = Math.max(meanS - late, 0.2 * meanS)
-  const open = (test.depthMm / trueS) * wallFactor(dressedWidthMm(fly), test.vesselMm)
   const observed =
     kept.length > 2
       ? Math.sqrt(kept.reduce((sum, time) => sum + (time - meanS) ** 2, 0) / (kept.length - 1))
       : 0
   const spreadS = Math.max(observed, scatter)
-  const sdOfSpeed = Math.hypot(
-    lateSd / trueS,
-    spreadS / trueS / Math.sqrt(kept.length),
-    DEPTH_SD_MM / test.depthMm,
-  )
+  const sdOfSpeed = Math.hypot(lateSd / trueS, spreadS / trueS / Math.sqrt(kept.length), DEPTH_SD_MM / depthMm)
+  const line = lineShare(model, depthMm / estimateS, depthMm)
+  const exponent = fall.exponent / (1 - line.share)
 
   const parts = preparedParts(fly, conditions, masses)
   const density = model.water.densityMgPerMm3
@@ -147,14 +162,28 @@ export function readDrop(test: DropTest, fly: Fly, masses: Calibration): DropOut
     seenMmPerS,
     estimateMmPerS,
     ratio: seenMmPerS / estimateMmPerS,
-    logDrag: -fall.exponent * Math.log(open / estimateMmPerS),
-    sdLog: fall.exponent * sdOfSpeed,
-    dryness: dryness(parts, test.wet),
+    logDrag: logDragFor(model, trueS, depthMm, wall),
+    sdLog: Math.hypot(exponent * sdOfSpeed, (line.share / (1 - line.share)) * line.sdLog),
+    dryness: dryness(parts, wet),
     weightVariance: weightSd / model.submergedMg ** 2,
     shares: dragShares(fly, parts),
-    exponent: fall.exponent,
+    exponent,
     outliers,
     advice: adviceFor(test, sdOfSpeed, kept.length),
+  }
+}
+
+/** Share of all drag that the line has on the way down, and how well it is known. */
+function lineShare(model: FallModel, speedMmPerS: number, depthMm: number) {
+  const { tippet, water } = model
+  if (!tippet) return { share: 0, sdLog: 0 }
+  // as the line is paid out with the fly, so much of it trails on the mean of the way
+  const { lengthMm } = tippet
+  const meanMm = depthMm <= lengthMm ? depthMm / 2 : lengthMm * (1 - lengthMm / depthMm / 2)
+  const line = lineDrag(tippet, meanMm, speedMmPerS, water)
+  return {
+    share: line / (line + flyDrag(model, speedMmPerS)),
+    sdLog: lineDragSdLog(tippet, meanMm, speedMmPerS, water),
   }
 }
 

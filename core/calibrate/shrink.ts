@@ -96,6 +96,5 @@ export function foretold(reading: DropReading, earlier: readonly DropReading[]):
     sd / reading.exponent,
     timedCount > 0 ? ['timed'] : ['catalogue'],
   )
-  const seen = reading.estimateMmPerS * Math.exp(-reading.logDrag / reading.exponent)
-  return { speed, held: speed.low <= seen && seen <= speed.high }
+  return { speed, held: speed.low <= reading.seenMmPerS && reading.seenMmPerS <= speed.high }
 }

@@ -24,7 +24,8 @@ function dropped(bead: 'tungsten' | 'brass' | null, bulk = 0.3) {
 function reckoned(made: ReturnType<typeof dropped>, tippetMm: number) {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error(JSON.stringify(fly.missing))
-  const tippet = tippetMm > 0 ? { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: tippetMm } : null
+  const tippet =
+    tippetMm > 0 ? { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: tippetMm, curlDeg: 0 } : null
   const report = evaluateFly(fly, { waterTempC: 10, tippet, wet: 'soaked', filmTreatment: 'none' })
   if (report.kind !== 'sinks') throw new Error(report.kind)
   return report

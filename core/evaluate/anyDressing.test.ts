@@ -6,8 +6,7 @@ import { hookOf } from '../hook/index.ts'
 import type { Material } from '../material/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
-import { descend } from '../sink/index.ts'
-import { evaluateFly, USUAL_TIPPET } from './index.ts'
+import { countdown, evaluateFly, USUAL_TIPPET } from './index.ts'
 
 const drawers: readonly Material[] = shippedFamilies.flatMap(({ key, sizes, hook }) =>
   hook ? [] : [shippedMaterial(key, sizes[0] ?? ''), shippedMaterial(key, sizes.at(-1) ?? '')],
@@ -91,7 +90,7 @@ describe('any dressing that a recipe may hold', () => {
           if (report.kind === 'sinks') {
             expect(report.free.sinkSpeedMmPerS.value).toBeGreaterThan(0)
             expect(Number.isFinite(report.free.sinkSpeedMmPerS.value)).toBe(true)
-            const times = descend(report.model, 500, 3600).points.map(({ timeS }) => timeS)
+            const times = countdown(report.model, 500).points.map(({ timeS }) => timeS)
             expect(times.every(Number.isFinite)).toBe(true)
           }
         },

@@ -1,14 +1,32 @@
 import { KINDS } from '../dressing/index.ts'
 import type { Part } from '../dressing/index.ts'
-import { flyDrag, localExponent, terminalSpeed, tippetPull } from '../sink/index.ts'
-import type { FallModel } from '../sink/index.ts'
+import { Z_80 } from '../number/index.ts'
+import { flyDrag, lineDrag, localExponent, terminalSpeed, tippetPull } from '../sink/index.ts'
+import type { FallModel, Tippet } from '../sink/index.ts'
 import { logEstimate } from '../uncertainty/index.ts'
 import type { Evidence } from '../uncertainty/index.ts'
+import type { WaterProperties } from '../water/index.ts'
 import type { Calibration } from './calibration.ts'
 import type { DoubtShare, Fall } from './report.ts'
 
-/** Drag of a trailing line is known better than that of a dressing. */
-const TIPPET_DRAG_SD_LOG = 0.1
+/** Drag of a straight trailing line is known better than that of a dressing. */
+const STRAIGHT_LINE_SD_LOG = 0.1
+
+/**
+ * How well the drag of a line is known, as sd of its logarithm: of a curled one a straight line is the fast end of
+ * what it may do, one in ten.
+ */
+export const lineDragSdLog = (
+  tippet: Tippet,
+  lengthMm: number,
+  speedMmPerS: number,
+  water: WaterProperties,
+): number => {
+  if (lengthMm <= 0) return STRAIGHT_LINE_SD_LOG
+  const curled = lineDrag(tippet, lengthMm, speedMmPerS, water)
+  const straight = lineDrag({ ...tippet, curlDeg: 0 }, lengthMm, speedMmPerS, water)
+  return Math.hypot(STRAIGHT_LINE_SD_LOG, Math.log(curled / straight) / Z_80)
+}
 
 /** How far the weight in water moves, in mg, for one standard deviation of ln(mass) of a part. */
 export function submergedSdMg(part: Part, waterDensity: number): number {
@@ -36,7 +54,10 @@ export function fallOf(model: FallModel, parts: readonly Part[], calibration: Ca
   const add = (input: DoubtShare['input'], sd: number) =>
     variances.set(input, (variances.get(input) ?? 0) + sd ** 2)
   add('drag', (fly / (fly + line)) * calibration.dragSdLog)
-  if (line > 0) add('tippet', (line / (fly + line)) * TIPPET_DRAG_SD_LOG)
+  if (model.tippet && line > 0) {
+    const { tippet, water } = model
+    add('tippet', (line / (fly + line)) * lineDragSdLog(tippet, tippet.lengthMm, speed, water))
+  }
   // drops of this very fly saw drag over weight: its weight is then no doubt of its own
   for (const part of calibration.timedCount > 0 ? [] : parts) {
     add(inputOf(part.kind), submergedSdMg(part, model.water.densityMgPerMm3) / model.submergedMg)

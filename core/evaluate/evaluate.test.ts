@@ -27,8 +27,8 @@ function sinking(fly: Fly, conditions = withTippet) {
 }
 
 describe('evaluateFly', () => {
-  it('lets the size 16 tungsten nymph fall at 57 cm/s free and 41 with half a metre, within 15 %', () => {
-    const report = sinking(flyOf(jigNymph()))
+  it('lets the size 16 tungsten nymph fall at 57 cm/s free and 41 with half a metre of straight line, within 15 %', () => {
+    const report = sinking(flyOf(jigNymph()), { ...LIST_CONDITIONS, tippet: { ...USUAL_TIPPET, curlDeg: 0 } })
     expect(Math.abs(report.free.sinkSpeedMmPerS.value / 570 - 1)).toBeLessThan(0.15)
     expect(Math.abs((report.trailing?.sinkSpeedMmPerS.value ?? 0) / 415 - 1)).toBeLessThan(0.15)
     expect(report.attitude.hold).toBe('steady')
@@ -60,6 +60,18 @@ describe('evaluateFly', () => {
     }
   })
 
+  it('puts a straight line at the fast end of what a curled one may do: one in ten', () => {
+    const fly = flyOf(jigNymph())
+    const curled = sinking(fly).trailing
+    const straight = sinking(fly, { ...withTippet, tippet: { ...USUAL_TIPPET, curlDeg: 0 } }).trailing
+    const share = curled?.doubt.find(({ input }) => input === 'tippet')?.share ?? 0
+    const { value = 0, high = 0 } = curled?.sinkSpeedMmPerS ?? {}
+    // the line's own part of the band; 0.1 of doubt in the laws beside it widens it by a fourteenth
+    const byLine = Math.exp(Math.log(high / value) * Math.sqrt(share))
+    expect(((straight?.sinkSpeedMmPerS.value ?? 0) / value - 1) / (byLine - 1)).toBeGreaterThan(0.8)
+    expect(((straight?.sinkSpeedMmPerS.value ?? 0) / value - 1) / (byLine - 1)).toBeLessThan(1.05)
+  })
+
   it('has the same speed, mass and fit where only those are asked for', () => {
     const fly = flyOf(jigNymph())
     const report = sinking(fly)
@@ -88,7 +100,7 @@ describe('evaluateFly', () => {
             sinking(fly, {
               ...withTippet,
               waterTempC: t,
-              tippet: { diameterMm: d, densityMgPerMm3: 1, lengthMm: 500 },
+              tippet: { diameterMm: d, densityMgPerMm3: 1, lengthMm: 500, curlDeg: 0 },
             }).trailing?.sinkSpeedMmPerS.value ?? 0
           expect(at(tempC + 2, diameterMm)).toBeGreaterThan(at(tempC, diameterMm))
           expect(at(tempC, diameterMm * 1.3)).toBeLessThan(at(tempC, diameterMm))

@@ -1,13 +1,14 @@
 import type { Fly } from '../dressing/index.ts'
 import { terminalSpeed } from '../sink/index.ts'
-import type { FallModel } from '../sink/index.ts'
+import type { FallModel, Tippet } from '../sink/index.ts'
+import type { Random } from '../uncertainty/index.ts'
 import { normal, randomFrom } from '../uncertainty/index.ts'
 import type { Estimate } from '../uncertainty/index.ts'
 import { UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
 import { evaluateFly, preparedParts } from './evaluateFly.ts'
-import { quantile } from '../number/index.ts'
+import { quantile, Z_80 } from '../number/index.ts'
 
 /** How far a long piece of work has got, 0 to 1. */
 export interface Progress {
@@ -33,6 +34,14 @@ export interface SampleInput {
 }
 
 const BATCH = 50
+/** The drag of a curled line over that of a straight one grows with about this power of its curl. */
+const CURL_EXPONENT = 2.2
+
+/** A line drawn at random: straight for one in ten, as said in the middle. */
+const drawnLine = (tippet: Tippet, random: Random): Tippet => ({
+  ...tippet,
+  curlDeg: tippet.curlDeg * Math.max(0, 1 + normal(random) / Z_80) ** (1 / CURL_EXPONENT),
+})
 
 /**
  * The band of a free or trailing fall by drawing every mass and the drag from their spreads, a generator that
@@ -58,6 +67,7 @@ export function* sampleFall(
       )
       const model: FallModel = {
         ...report.model,
+        tippet: report.model.tippet && drawnLine(report.model.tippet, random),
         submergedMg: report.model.submergedMg + weightShift,
         dragMultiplier: report.model.dragMultiplier * Math.exp(calibration.dragSdLog * normal(random)),
       }

@@ -153,11 +153,7 @@ export function reckonInFull(quickest: Found, merits: readonly Merit[], input: F
   }
   if (report.kind !== 'sinks') return null
   const { depthMm } = wanted
-  const descent = descend(
-    report.model,
-    depthMm,
-    Math.max(input.conditions.tippet?.lengthMm ?? Infinity, depthMm),
-  )
+  const descent = descend(report.model, depthMm, 'follows')
   const timeS = timeToDepth(descent, depthMm)
   if (timeS === null) return null
   const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS

@@ -1,7 +1,7 @@
 import { speedAtHeight } from '../drift/index.ts'
 import { valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
-import { axialCylinderForce } from '../sink/index.ts'
+import { linePull as pullOf } from '../sink/index.ts'
 import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
 import { beadMg, wireMgPerMm } from './group.ts'
 import type { Group } from './group.ts'
@@ -50,16 +50,9 @@ export function quickly(group: Group, input: FindInput, wanted: WantedFall) {
   const { tippet } = input.conditions
   const { depthMm } = wanted
   const density = water.densityMgPerMm3
-  const lineWeightMgPerMm = tippet
-    ? (tippet.densityMgPerMm3 - density) * (Math.PI / 4) * tippet.diameterMm ** 2
-    : 0
   const leaderMm = tippet?.lengthMm ?? 0
   const logMultiplier = Math.log(group.dragMultiplier)
-  const linePull = (speed: number, lengthMm: number) =>
-    tippet && lengthMm > 0
-      ? axialCylinderForce(speed, lengthMm, tippet.diameterMm, water.viscosityMgPerMmS, density) -
-        lineWeightMgPerMm * lengthMm * GRAVITY_MM_PER_S2
-      : 0
+  const linePull = (speed: number, lengthMm: number) => (tippet ? pullOf(tippet, lengthMm, speed, water) : 0)
   const current = wanted.kind === 'lead' ? wanted.current : null
   const drag = group.drag()
 

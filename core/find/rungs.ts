@@ -1,9 +1,8 @@
 import { resolveDressing } from '../dressing/index.ts'
 import type { Dressing, Swap, Variant } from '../dressing/index.ts'
-import { evaluateFly } from '../evaluate/index.ts'
+import { countdown, evaluateFly } from '../evaluate/index.ts'
 import type { Calibration, Conditions, FlyReport } from '../evaluate/index.ts'
 import type { Material } from '../material/index.ts'
-import { descend } from '../sink/index.ts'
 import type { Descent } from '../sink/index.ts'
 
 /** A weighting that exists beside the one at hand: the same fly with another bead, or with none. */
@@ -46,8 +45,7 @@ export function rungsOf(ladder: Ladder): readonly Rung[] {
       if (fly.kind !== 'fly') return []
       const report = evaluateFly(fly, conditions, calibration)
       if (report.kind !== 'sinks') return []
-      const leaderMm = Math.max(conditions.tippet?.lengthMm ?? 0, toDepthMm)
-      return [{ bead, swaps, report, descent: descend(report.model, toDepthMm, leaderMm) }]
+      return [{ bead, swaps, report, descent: countdown(report.model, toDepthMm) }]
     })
     .sort((a, b) => speedOf(a) - speedOf(b))
 }

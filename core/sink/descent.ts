@@ -10,10 +10,10 @@ export interface DescentPoint {
   readonly speedMmPerS: number
 }
 
-/** A fall from rest at the surface down to a depth, or to the end of the leader. */
+/** A fall from rest at the surface down to a depth, or to where its line is at full stretch. */
 export interface Descent {
   readonly points: readonly DescentPoint[]
-  /** depth at which the leader is at full stretch, mm; null where the fly gets to the depth asked for */
+  /** depth at which the line is at full stretch, mm; null where the fly gets to the depth asked for */
   readonly stretchedAtMm: number | null
 }
 
@@ -46,22 +46,26 @@ function tabulatedDrag(model: FallModel, fastestMmPerS: number): (speedMmPerS: n
   }
 }
 
+/** What the upper end of the line does: it is held at the surface, so that the fly swings once it is stretched, or it follows. */
+export type LineEnd = 'held' | 'follows'
+
 /**
- * Depth over time. The trailing length of tippet is the depth reached, never longer than the leader;
- * where the leader is at full stretch the fall ends, since under a floating line the fly then swings.
+ * Depth over time. The trailing length of tippet is the depth reached, never more than there is of it; where its end
+ * is held the fall ends at full stretch, since under a floating line the fly then swings.
  *
  * From rest the equation of motion with added mass is stepped (fourth-order Runge–Kutta) until the fly is within
- * 0.5 % of its terminal speed; from there the fly follows the terminal speed at the length that trails.
+ * 0.5 % of its terminal speed; from there it goes by longer steps of depth.
  *
- * @param toDepthMm     how deep to reckon, above 0
- * @param leaderMm      length of leader that can follow; Infinity for a free drop
+ * @param toDepthMm how deep to reckon, above 0
  * @returns no points but the start for a fly that does not sink
  */
-export function descend(model: FallModel, toDepthMm: number, leaderMm: number): Descent {
-  const endMm = Math.min(toDepthMm, leaderMm)
+export function descend(model: FallModel, toDepthMm: number, lineEnd: LineEnd): Descent {
+  const lineMm = model.tippet?.lengthMm ?? 0
+  const stretchedAtMm = model.tippet && lineEnd === 'held' && lineMm < toDepthMm ? lineMm : null
+  const endMm = stretchedAtMm ?? toDepthMm
   const points: DescentPoint[] = [{ timeS: 0, depthMm: 0, speedMmPerS: 0 }]
   if (model.submergedMg <= 0 || endMm <= 0) return { points, stretchedAtMm: null }
-  const trailing = (depth: number) => (model.tippet ? Math.min(depth, leaderMm) : 0)
+  const trailing = (depth: number) => Math.min(depth, lineMm)
   const weight = model.submergedMg * GRAVITY_MM_PER_S2
   const freeSpeed = terminalSpeed(model, 0)
   const drag = tabulatedDrag(model, freeSpeed)
@@ -87,18 +91,20 @@ export function descend(model: FallModel, toDepthMm: number, leaderMm: number): 
   const settledAt = depth
   for (let step = 1; step <= STEPS_OF_DEPTH && depth < endMm; step += 1) {
     const nextDepth = settledAt + ((endMm - settledAt) * step) / STEPS_OF_DEPTH
-    const length = trailing((depth + nextDepth) / 2)
+    const length = trailing(nextDepth)
+    // what it takes to change speed on the way, or gives back, by the implicit Euler rule in depth
+    const inertia = model.inertiaMg / (2 * (nextDepth - depth))
     const nextSpeed = balanceSpeed(
-      weight,
-      (v) => drag(v) + tippetPull(model, v, length),
+      weight + inertia * speed ** 2,
+      (v) => drag(v) + tippetPull(model, v, length) + inertia * v ** 2,
       Math.max(speed, freeSpeed / 100),
     )
-    time += (nextDepth - depth) / nextSpeed
+    time += (2 * (nextDepth - depth)) / (speed + nextSpeed)
     depth = nextDepth
     speed = nextSpeed
     points.push({ timeS: time, depthMm: depth, speedMmPerS: speed })
   }
-  return { points, stretchedAtMm: leaderMm < toDepthMm ? leaderMm : null }
+  return { points, stretchedAtMm }
 }
 
 /** Seconds until a depth is reached, between the points of a fall; null where it is not. */

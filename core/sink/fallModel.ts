@@ -1,15 +1,8 @@
-import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { axialCylinderForce } from './dragLaws.ts'
 import { pushOn } from './facing.ts'
 import type { Facing, Push } from './facing.ts'
-
-/** Line tied to the fly. It trails behind a falling fly, along the flow. */
-export interface Tippet {
-  readonly diameterMm: number
-  readonly densityMgPerMm3: number
-  readonly lengthMm: number
-}
+import { linePull } from './trailingLine.ts'
+import type { Tippet } from './trailingLine.ts'
 
 /** All that decides a fall: what pulls down, what the water pushes on, and the water. */
 export interface FallModel {
@@ -38,11 +31,6 @@ export function flyDrag(model: FallModel, speedMmPerS: number): number {
   return force * model.dragMultiplier
 }
 
-/** Drag of a trailing tippet less its own weight in water, mg·mm/s². */
-export function tippetPull(model: FallModel, speedMmPerS: number, lengthMm: number): number {
-  if (!model.tippet || lengthMm <= 0) return 0
-  const { diameterMm, densityMgPerMm3 } = model.tippet
-  const { densityMgPerMm3: water, viscosityMgPerMmS: viscosity } = model.water
-  const weightMg = (densityMgPerMm3 - water) * (Math.PI / 4) * diameterMm ** 2 * lengthMm
-  return axialCylinderForce(speedMmPerS, lengthMm, diameterMm, viscosity, water) - weightMg * GRAVITY_MM_PER_S2
-}
+/** Drag of this much of a fall's trailing tippet less its own weight in water, mg·mm/s². */
+export const tippetPull = ({ tippet, water }: FallModel, speedMmPerS: number, lengthMm: number): number =>
+  tippet ? linePull(tippet, lengthMm, speedMmPerS, water) : 0

@@ -12,6 +12,7 @@ import {
   faceFlow,
   flowAt,
   flyDrag,
+  lineDrag,
   sphereDragCoefficient,
   terminalSpeed,
   timeToDepth,
@@ -75,6 +76,31 @@ describe('drag laws', () => {
     const across = 0.5 * water.densityMgPerMm3 * 400 ** 2 * 0.13 * 500 * cylinderDragCoefficient(re)
     expect(across / trailing).toBeGreaterThan(10)
     expect(across / trailing).toBeLessThan(18)
+  })
+})
+
+describe('a line that trails', () => {
+  const LINE = { diameterMm: 0.13, curlDeg: 0 }
+
+  it('drags as its friction where it is straight', () => {
+    const { viscosityMgPerMmS: viscosity, densityMgPerMm3: density } = water
+    expect(lineDrag(LINE, 500, 400, water)).toBe(axialCylinderForce(400, 500, 0.13, viscosity, density))
+  })
+
+  // 3 m of 0.10 mm at 20 cm/s, reckoned apart from friction along it and a cylinder across
+  it.each([
+    [10, 1.13],
+    [15, 1.33],
+    [20, 1.67],
+  ])('drags more at %s° of curl: %s times', (curlDeg, times) => {
+    const of = (curl: number) => lineDrag({ diameterMm: 0.1, curlDeg: curl }, 3000, 200, water)
+    expect(Math.abs(of(curlDeg) / of(0) / times - 1)).toBeLessThan(0.012)
+  })
+
+  it('lies across the flow at 90°', () => {
+    const re = (400 * 0.13 * water.densityMgPerMm3) / water.viscosityMgPerMmS
+    const across = 0.5 * water.densityMgPerMm3 * 400 ** 2 * 0.13 * 500 * cylinderDragCoefficient(re)
+    expect(lineDrag({ ...LINE, curlDeg: 90 }, 500, 400, water) / across).toBeCloseTo(1, 6)
   })
 })
 
@@ -162,7 +188,7 @@ describe('descend', () => {
   it('follows the closed form of quadratic drag while it starts from rest', () => {
     const model = ball(4, 17.5)
     const terminal = terminalSpeed(model)
-    const descent = descend(model, 1500, Infinity)
+    const descent = descend(model, 1500, 'follows')
     const rate = (model.submergedMg * GRAVITY_MM_PER_S2) / model.inertiaMg / terminal
     const closed = (t: number) => (terminal / rate) * Math.log(Math.cosh(rate * t))
     for (const timeS of [0.1, 0.2, 0.4, 0.8]) {
@@ -172,17 +198,30 @@ describe('descend', () => {
 
   it('is slower with line that trails, and ends where the leader is at full stretch', () => {
     const { model } = anchorNymph({ bead: 'tungsten', bulk: 1, tippetMm: 500 })
-    const free = descend({ ...model, tippet: null }, 3000, Infinity)
-    const tied = descend(model, 3000, Infinity)
+    const free = descend({ ...model, tippet: null }, 3000, 'follows')
+    const tied = descend(model, 3000, 'follows')
     expect(timeToDepth(tied, 3000) ?? 0).toBeGreaterThan(timeToDepth(free, 3000) ?? Infinity)
-    const short = descend(model, 3000, 2000)
-    expect(short.stretchedAtMm).toBe(2000)
-    expect(timeToDepth(short, 3000)).toBeNull()
+    const held = descend(model, 3000, 'held')
+    expect(held.stretchedAtMm).toBe(500)
+    expect(timeToDepth(held, 3000)).toBeNull()
+  })
+
+  it('drags no more line than there is: below its length it falls at the speed of that length', () => {
+    const { model } = anchorNymph({ bead: 'tungsten', bulk: 1, tippetMm: 500 })
+    const descent = descend(model, 2000, 'follows')
+    const seconds = (timeToDepth(descent, 2000) ?? 0) - (timeToDepth(descent, 700) ?? 0)
+    expect(1300 / seconds / terminalSpeed(model)).toBeCloseTo(1, 3)
+    // by hand: the first 0.5 m at the mean of what 0 to 0.5 m of line allow, in steps of 10 mm
+    const byHand = Array.from({ length: 50 }, (_, i) => 10 / terminalSpeed(model, i * 10 + 5))
+    const first = byHand.reduce((sum, seconds) => sum + seconds, 0)
+    const startingS = (timeToDepth(descent, 500) ?? 0) - first
+    expect(startingS).toBeGreaterThan(0)
+    expect(startingS).toBeLessThan(0.06)
   })
 
   it('goes only down, and its two readings agree', () => {
     const { model } = anchorNymph({ bead: 'brass', bulk: 2, tippetMm: 500 })
-    const descent = descend(model, 3000, Infinity)
+    const descent = descend(model, 3000, 'follows')
     descent.points
       .slice(1)
       .forEach((point, i) => expect(point.depthMm).toBeGreaterThan(descent.points[i]?.depthMm ?? 0))
@@ -192,7 +231,7 @@ describe('descend', () => {
 
   it('keeps to its steps where a light fly with much drag answers at once', () => {
     const light = { ...ball(8, 1.0005), inertiaMg: 1 }
-    const descent = descend(light, 500, Infinity)
+    const descent = descend(light, 500, 'follows')
     const speed = terminalSpeed(light)
     for (const point of descent.points.slice(1)) {
       expect(point.speedMmPerS).toBeGreaterThan(0)
@@ -202,6 +241,6 @@ describe('descend', () => {
   })
 
   it('does not move what floats', () => {
-    expect(descend(ball(3, 0.5), 1000, Infinity).points).toHaveLength(1)
+    expect(descend(ball(3, 0.5), 1000, 'follows').points).toHaveLength(1)
   })
 })

@@ -105,7 +105,9 @@ export function anchorNymph(choice: AnchorChoice): { readonly massMg: number; re
       facing: faceFlow(elementsOf(choice), flowAt(90)),
       dragMultiplier: 1,
       tippet:
-        choice.tippetMm > 0 ? { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: choice.tippetMm } : null,
+        choice.tippetMm > 0
+          ? { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: choice.tippetMm, curlDeg: 0 }
+          : null,
       water,
     },
   }

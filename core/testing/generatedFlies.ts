@@ -2,10 +2,12 @@ import { readDrop, shrinkDrag } from '../calibrate/index.ts'
 import type { DropTest } from '../calibrate/index.ts'
 import { resolveDressing } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
-import { evaluateFly, LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
+import { evaluateFly, LIST_CONDITIONS, UNCALIBRATED, USUAL_TIPPET } from '../evaluate/index.ts'
 import type { Calibration } from '../evaluate/index.ts'
 import type { Material } from '../material/index.ts'
+import { Z_80 } from '../number/index.ts'
 import { descend, timeToDepth } from '../sink/index.ts'
+import type { Tippet } from '../sink/index.ts'
 import { normal, randomFrom } from '../uncertainty/index.ts'
 import type { Random } from '../uncertainty/index.ts'
 import { recipe, shippedMaterial } from './shippedMaterial.ts'
@@ -111,6 +113,14 @@ const ERRORS = {
   film: { late: 0, lateSd: 0.015, scatter: 0.03 },
 }
 
+const line = (lengthMm: number): Tippet => ({ ...USUAL_TIPPET, lengthMm })
+/** A drop in five has no line; the others half a metre to two. */
+const LINES = [null, line(500), line(500), line(1000), line(2000)] as const
+
+/** A line as it truly lies: as much curled as it may be about what was said of it, its length as measured. */
+const trueLine = (tippet: Tippet | null, random: Random): Tippet | null =>
+  tippet && { ...tippet, curlDeg: tippet.curlDeg * Math.max(0, 1 + normal(random) / Z_80) ** (1 / 2.2) }
+
 /** Generates a fly, its truth and three timed drops of 1 to 2 m, and looks how near the corrected estimate comes. */
 export function trial(seed: number, bias: Bias = { drag: 1, hooks: 1 }): Trial | null {
   const random = randomFrom(seed * 7919 + 13)
@@ -127,7 +137,11 @@ export function trial(seed: number, bias: Bias = { drag: 1, hooks: 1 }): Trial |
     dragMultiplier: truth.model.dragMultiplier * Math.exp(FLY_TO_FLY_SD_LOG * normal(random)),
   }
   const trueDepthMm = depthMm + DEPTH_SD_MM * normal(random)
-  const trueS = timeToDepth(descend(dropped, trueDepthMm, Infinity), trueDepthMm)
+  const tippet = pick(random, LINES)
+  const trueS = timeToDepth(
+    descend({ ...dropped, tippet: trueLine(tippet, random) }, trueDepthMm, 'follows'),
+    trueDepthMm,
+  )
   if (trueS === null) return null
   const late = error.late + error.lateSd * normal(random)
   const test: DropTest = {
@@ -138,7 +152,7 @@ export function trial(seed: number, bias: Bias = { drag: 1, hooks: 1 }): Trial |
     timing,
     waterTempC: 10,
     vesselMm: null,
-    tippet: null,
+    tippet,
     wet: 'soaked',
   }
   const reading = readDrop(test, fly, UNCALIBRATED)

@@ -17,7 +17,7 @@ export function nymphSearch(
     conditions: {
       ...LIST_CONDITIONS,
       waterTempC: 8,
-      tippet: { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600 },
+      tippet: { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600, curlDeg: 0 },
     },
     calibration: UNCALIBRATED,
     mostSplashMicroJ: Infinity,

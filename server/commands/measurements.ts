@@ -25,6 +25,7 @@ export const dropTestSave: Handler<CommandBody<'dropTestSave'>> = async (context
     tippetDiameterMm: tippet?.diameterMm ?? null,
     tippetLengthMm: tippet?.lengthMm ?? null,
     tippetDensityMgPerMm3: tippet?.densityMgPerMm3 ?? null,
+    tippetCurlDeg: tippet?.curlDeg ?? 0,
   }
   if (version === null) {
     await context.recorder.insert('dropTest', {

@@ -46,6 +46,7 @@ const toCoreTest = (row: TestRow, variantId: VariantId): DropTest => ({
           diameterMm: row.tippetDiameterMm,
           densityMgPerMm3: row.tippetDensityMgPerMm3 ?? 1.13,
           lengthMm: row.tippetLengthMm,
+          curlDeg: row.tippetCurlDeg,
         }
       : null,
   wet: row.wet,

@@ -28,6 +28,8 @@ export const labels = {
   timedBy: 'Timed by',
   itWas: 'It was',
   withLine: 'With line',
+  lineThatFollows: 'Line that follows it',
+  theLineWas: 'The line was',
   timesS: 'Times, s',
   dropItThroughSimulated: 'Drop it through simulated gates',
   keepTheTest: 'Keep the test',

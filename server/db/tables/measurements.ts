@@ -29,6 +29,7 @@ export const dropTest = sqliteTable(
     tippetDiameterMm: real('tippet_diameter_mm'),
     tippetLengthMm: real('tippet_length_mm'),
     tippetDensityMgPerMm3: real('tippet_density_mg_per_mm3'),
+    tippetCurlDeg: real('tippet_curl_deg').notNull().default(0),
     wet: text('wet').$type<WetState>().notNull(),
     times: json<readonly DropTime[]>('times').notNull(),
     note: text('note').notNull().default(''),

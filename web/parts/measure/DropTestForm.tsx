@@ -9,7 +9,7 @@ import type { Choice } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { readDropTest } from './dropTest.ts'
-import type { Wet, Written } from './dropTest.ts'
+import type { LineWas, Wet, Written } from './dropTest.ts'
 import { useInstrument } from './useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
 import { useStopwatch } from './useStopwatch.ts'
@@ -27,8 +27,14 @@ const STATES: readonly (Choice & { readonly id: Wet })[] = [
 ]
 const LINES = [
   { id: 'none', name: 'none' },
-  ...['0.10', '0.13', '0.15', '0.18'].map((id) => ({ id, name: `half a metre of ${id} mm` })),
+  ...['0.10', '0.13', '0.15', '0.18'].map((id) => ({ id, name: `${id} mm` })),
 ]
+const LINE_WAS: readonly (Choice & { readonly id: LineWas })[] = [
+  { id: 'straight', name: 'stretched straight' },
+  { id: 'offTheSpool', name: 'as off the spool' },
+  { id: 'coiled', name: 'in coils' },
+]
+const USUAL_LINE_MM = 500
 const USUAL_DEPTH_MM = 1200
 
 interface DropTestFormProps {
@@ -51,6 +57,8 @@ function useDropTest({ firstId, waterTempC, speedOf }: Omit<DropTestFormProps, '
     timing: 'thumb',
     wet: 'soaked',
     line: 'none',
+    lineLength: fromCore(USUAL_LINE_MM, units.depth).toFixed(1),
+    lineWas: 'offTheSpool',
     times: '',
   }))
   const [armed, setArmed] = useState(false)
@@ -157,8 +165,27 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           value={written.line}
           choices={LINES}
           onChange={(line) => change({ line })}
-          width="180px"
+          width="110px"
         />
+        {written.line === 'none' ? null : (
+          <>
+            <TextField
+              name="test.tippet.lengthMm"
+              label={`${labels.lineThatFollows}, ${units.depth}`}
+              value={written.lineLength}
+              onChange={(lineLength) => change({ lineLength })}
+              width="130px"
+              fault={faults.lineLength}
+            />
+            <Select
+              label={labels.theLineWas}
+              value={written.lineWas}
+              choices={LINE_WAS}
+              onChange={(id) => change({ lineWas: id as LineWas })}
+              width="170px"
+            />
+          </>
+        )}
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <TextField

@@ -4,7 +4,7 @@ import type { DropUnits, Written } from './dropTest.ts'
 
 const metres: DropUnits = { depth: 'm', vessel: 'cm' }
 const written = (change: Partial<Written> = {}): Written => ({
-  variantId: 'fly', depth: '1.2', vessel: '', timing: 'thumb', wet: 'soaked', line: 'none', times: '3.1 3.2 3.3', ...change,
+  variantId: 'fly', depth: '1.2', vessel: '', timing: 'thumb', wet: 'soaked', line: 'none', lineLength: '0.5', lineWas: 'offTheSpool', times: '3.1 3.2 3.3', ...change,
 }) // prettier-ignore
 
 describe('readTimes', () => {
@@ -30,7 +30,7 @@ describe('readDropTest', () => {
     expect(test).toMatchObject({
       variantId: 'fly',
       vesselMm: 80,
-      tippet: { diameterMm: 0.15, densityMgPerMm3: 1.13, lengthMm: 500 },
+      tippet: { diameterMm: 0.15, densityMgPerMm3: 1.13, lengthMm: 500, curlDeg: 15 },
       times: [3.1, 3.2, 3.3].map((timeS) => ({ timeS, setAside: false })),
     })
   })

@@ -1,6 +1,6 @@
 import { within } from '../../../contract/limits.ts'
 import type { LimitName } from '../../../contract/limits.ts'
-import { mean, parseDecimal, toCore } from '../../../core/index.ts'
+import { mean, parseDecimal, toCore, USUAL_CURL_DEG } from '../../../core/index.ts'
 import type { Timing, Unit } from '../../../core/index.ts'
 import type { CommandInput } from '../../../contract/index.ts'
 
@@ -9,8 +9,11 @@ export type Wet = DropTest['wet']
 
 /** Density of a copolymer tippet, mg/mm³. */
 const COPOLYMER = 1.13
-const TIPPET_MM = 500
 const MM_PER_CM = 10
+
+/** How straight a line lies in the water, and what curl stands for that. */
+export const CURL_DEG = { straight: 0, offTheSpool: USUAL_CURL_DEG, coiled: 25 } as const
+export type LineWas = keyof typeof CURL_DEG
 
 /** What was written down of a drop test. */
 export interface Written {
@@ -22,6 +25,10 @@ export interface Written {
   readonly wet: Wet
   /** diameter of the line it hung on, mm, or `none` */
   readonly line: string
+  /** how much of it follows the fly down */
+  readonly lineLength: string
+  /** how straight it was, by name */
+  readonly lineWas: LineWas
   /** times, one after another */
   readonly times: string
 }
@@ -37,7 +44,12 @@ export interface ReadDropTest {
   readonly depthMm: number | null
   readonly times: readonly number[]
   readonly meanS: number
-  readonly faults: { readonly depth?: string; readonly vessel?: string; readonly times?: string }
+  readonly faults: {
+    readonly depth?: string
+    readonly vessel?: string
+    readonly lineLength?: string
+    readonly times?: string
+  }
   /** ready to be kept; null while something is missing or wrong */
   readonly test: Pick<
     DropTest,
@@ -82,9 +94,15 @@ export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
   const vessel = written.vessel.trim() === '' ? null : readLength(written.vessel, units.vessel, 'vesselMm')
   const { times, unclear } = readTimes(written.times)
   const depthMm = typeof deep === 'number' ? deep : null
-  const { variantId, timing, wet, line } = written
+  const { variantId, timing, wet, line, lineWas } = written
+  const lineMm = line === 'none' ? 0 : readLength(written.lineLength, units.depth, 'tippetLengthMm')
   const isReady =
-    variantId !== null && depthMm !== null && times.length > 0 && !unclear && typeof vessel !== 'string'
+    variantId !== null &&
+    depthMm !== null &&
+    times.length > 0 &&
+    !unclear &&
+    typeof vessel !== 'string' &&
+    typeof lineMm === 'number'
   return {
     depthMm,
     times,
@@ -92,6 +110,7 @@ export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
     faults: {
       depth: said(deep),
       vessel: said(vessel),
+      lineLength: said(lineMm),
       times: unclear ? `“${unclear}” is no time.` : undefined,
     },
     test: isReady
@@ -104,7 +123,12 @@ export function readDropTest(written: Written, units: DropUnits): ReadDropTest {
           tippet:
             line === 'none'
               ? null
-              : { diameterMm: Number(line), densityMgPerMm3: COPOLYMER, lengthMm: TIPPET_MM },
+              : {
+                  diameterMm: Number(line),
+                  densityMgPerMm3: COPOLYMER,
+                  lengthMm: lineMm,
+                  curlDeg: CURL_DEG[lineWas],
+                },
           times: times.map((timeS) => ({ timeS, setAside: false })),
         }
       : null,

@@ -1,12 +1,11 @@
 import { useMemo } from 'react'
 import {
   calibrationFor,
-  descend,
+  countdown,
   drawFly,
   evaluateFly,
   resolveDressing,
   timeToDepth,
-  USUAL_LEADER_MM,
   USUAL_TIPPET,
 } from '../../../core/index.ts'
 import type {
@@ -52,8 +51,7 @@ export function workOut(
     { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
     calibration,
   )
-  const descent =
-    report.kind === 'sinks' ? descend(report.model, DEPTHS_MM.at(-1) ?? 3000, USUAL_LEADER_MM) : null
+  const descent = report.kind === 'sinks' ? countdown(report.model, DEPTHS_MM.at(-1) ?? 3000) : null
   return {
     fly,
     report,

@@ -45,7 +45,10 @@ function TestRow({ test }: { readonly test: DropTestLine }) {
         <Quiet>
           {test.wet === 'dry' ? 'dry' : test.wet === 'fresh' ? 'dipped' : 'soaked'}, {depth(test.depthMm)}
           {test.vesselMm ? `, tube ${smallSpan(test.vesselMm, test.vesselMm)}` : ''}
-          {test.tippetDiameterMm ? `, ${test.tippetDiameterMm.toFixed(2)} mm line` : ''}, {test.timing}
+          {test.tippetDiameterMm
+            ? `, ${depth(test.tippetLengthMm ?? 0)} of ${test.tippetDiameterMm.toFixed(2)} mm line${test.tippetCurlDeg > 0 ? '' : ', straight'}`
+            : ''}
+          , {test.timing}
         </Quiet>
       </td>
       <td className="number">

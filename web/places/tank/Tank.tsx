@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { parseQuantity, USUAL_LEADER_MM, USUAL_TIPPET, wording } from '../../../core/index.ts'
+import { parseQuantity, USUAL_LEADER, wording } from '../../../core/index.ts'
 import type { Conditions, Current } from '../../../core/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -50,7 +50,7 @@ function useTankWater() {
   const conditions = useMemo<Conditions>(
     () => ({
       waterTempC,
-      tippet: diameterMm === null ? null : { ...USUAL_TIPPET, diameterMm, lengthMm: USUAL_LEADER_MM },
+      tippet: diameterMm === null ? null : { ...USUAL_LEADER, diameterMm },
       wet: wet as Conditions['wet'],
       filmTreatment: 'none',
     }),
@@ -117,8 +117,9 @@ function useChosenFlies(choices: readonly { readonly id: string; readonly name: 
 }
 
 function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut: (() => void) | null }) {
-  const { units, speed, speedBand } = useWording()
+  const { units, speed, speedBand, depth } = useWording()
   const { report } = fly
+  const end = fly.descent?.points.at(-1)
   const fall = report.kind === 'sinks' ? report.free.sinkSpeedMmPerS : null
   return (
     <Row $gap={8} style={{ paddingTop: 4 }}>
@@ -127,8 +128,11 @@ function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut:
         {report.kind === 'sinks' && fall ? (
           <>
             {' '}
-            free{report.trailing ? `, ${speed(report.trailing.sinkSpeedMmPerS.value)} at full line` : ''},{' '}
-            {wording.attitudeWords(report.attitude)}{' '}
+            free
+            {end && report.trailing
+              ? `, ${speed(end.speedMmPerS)} at ${depth(end.depthMm)} behind its line`
+              : ''}
+            , {wording.attitudeWords(report.attitude)}{' '}
             <Quiet>
               likely {speedBand(fall)}, {wording.provenance(fall.basis)}
             </Quiet>
@@ -227,7 +231,7 @@ export default function Tank() {
         <FallTables flies={flies} depthMm={depthMm} />
         <Quiet>
           With line the trailing length is the depth reached, so the fall slows as it goes; at the end of a
-          leader of {depth(USUAL_LEADER_MM)} the fly swings.
+          leader of {depth(USUAL_LEADER.lengthMm)} the fly swings.
         </Quiet>
       </Section>
       <Meeting flies={flies} depthMm={depthMm} />

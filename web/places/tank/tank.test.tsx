@@ -2,7 +2,7 @@
 import { act, fireEvent, screen } from '@testing-library/react'
 import { createRef } from 'react'
 import { describe, expect, it } from 'vitest'
-import { depthAtTime, USUAL_LEADER_MM, USUAL_TIPPET } from '../../../core/index.ts'
+import { depthAtTime, USUAL_LEADER } from '../../../core/index.ts'
 import type { Conditions } from '../../../core/index.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
@@ -16,7 +16,7 @@ onTheDemo()
 
 const NONE: readonly never[] = []
 const conditions: Conditions = {
-  waterTempC: 10, tippet: { ...USUAL_TIPPET, lengthMm: USUAL_LEADER_MM }, wet: 'soaked', filmTreatment: 'none',
+  waterTempC: 10, tippet: USUAL_LEADER, wet: 'soaked', filmTreatment: 'none',
 } // prettier-ignore
 const water = { conditions, depthMm: 2000 }
 

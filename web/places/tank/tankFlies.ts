@@ -62,10 +62,9 @@ export function putInTank(
   const common = { id, name: `${pattern.name} ${variant.label}`, report, drawing: drawFly(fly) }
   if (report.kind !== 'sinks') return { ...common, descent: null, spread: null }
   const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
-  const leaderMm = conditions.tippet ? conditions.tippet.lengthMm : Infinity
   return {
     ...common,
-    descent: descend(report.model, depthMm, leaderMm),
+    descent: descend(report.model, depthMm, 'held'),
     spread: { low: low / value, high: high / value },
   }
 }

@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react'
-import { SPLASHES, splashLimitMicroJ, USUAL_LEADER_MM, USUAL_TIPPET, wording } from '../../../../core/index.ts'
+import { SPLASHES, splashLimitMicroJ, USUAL_LEADER, wording } from '../../../../core/index.ts'
 import type { Calibration, Finalist, SplashWord } from '../../../../core/index.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
@@ -21,7 +21,6 @@ const SPLASH_CHOICES = [
   { id: ANY, name: 'any splash' },
   ...SPLASHES.slice(0, -1).map((word) => ({ id: word, name: `at most: ${wording.splashWord[word]}` })),
 ]
-const LINE = { ...USUAL_TIPPET, lengthMm: USUAL_LEADER_MM }
 
 interface FindWeightingProps {
   readonly draft: Draft
@@ -83,7 +82,7 @@ export default function FindWeighting({
       materials: book.materials,
       offers: searchable.offers,
       wanted,
-      conditions: { waterTempC, tippet: LINE, wet: 'fresh', filmTreatment: 'none' },
+      conditions: { waterTempC, tippet: USUAL_LEADER, wet: 'fresh', filmTreatment: 'none' },
       calibration,
       mostSplashMicroJ: splash === ANY ? Infinity : splashLimitMicroJ(splash as SplashWord),
     })
@@ -121,7 +120,8 @@ export default function FindWeighting({
         </Button>
         {finding.busy ? <Button onPress={halt}>{labels.stop}</Button> : null}
         <Quiet>
-          The line is {LINE.diameterMm} mm on a leader of {depth(LINE.lengthMm)}, trailing as it sinks.
+          The line is {USUAL_LEADER.diameterMm} mm on a leader of {depth(USUAL_LEADER.lengthMm)}, trailing as it
+          sinks.
         </Quiet>
       </Row>
       <FoundTable finding={finding} onMake={make} />

@@ -1,0 +1,1 @@
+ALTER TABLE `drop_test` ADD `tippet_curl_deg` real DEFAULT 0 NOT NULL;
