@@ -1,4 +1,4 @@
-import { KINDS, partsOf, seatOf, turnsThatFit, wrapLengthMm } from '../dressing/index.ts'
+import { KINDS, partsOf, seatOf, turnsThatFit, woundStrandMm } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import { linearMassMgPerMm, strandDiameterMm, valueOf } from '../material/index.ts'
 
@@ -38,9 +38,11 @@ function strandMm(component: FlyComponent, fly: Fly): number {
   const { strandMm: ofKind } = KINDS[kind]
   if (ofKind) return ofKind(seatOf(component, fly))
   if (component.lengthMm !== null) return component.lengthMm * (component.strands ?? 1)
-  const diameterMm = Math.max(strandDiameterMm(material), 0.03)
-  const turns = component.turns ?? turnsThatFit(placeMm, diameterMm)
-  return wrapLengthMm(turns, component.coreMm, diameterMm, turns > 0 ? placeMm / turns : diameterMm)
+  return woundStrandMm(
+    component.turns === undefined
+      ? { ...component, turns: turnsThatFit(placeMm, Math.max(strandDiameterMm(material), 0.03)) }
+      : component,
+  )
 }
 
 function amount(component: FlyComponent, fly: Fly, massMg: number): number {

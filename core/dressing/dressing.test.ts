@@ -45,6 +45,53 @@ describe('makeBead', () => {
   })
 })
 
+describe('wire in two layers', () => {
+  const wired = (layers: number, turns?: number) => {
+    const made = recipe(shippedMaterial('hook-straight', '12', 'bronze'), [
+      {
+        key: 'it',
+        kind: 'wire',
+        material: shippedMaterial('wire-tin', '0.51'),
+        at: [0.25, 0.7],
+        layers,
+        turns,
+      },
+    ])
+    const fly = resolveDressing(made.dressing, made.variant, made.materials)
+    if (fly.kind !== 'fly') throw new Error(JSON.stringify(fly.missing))
+    const { coreMm, outerMm } = fly.components[0]!
+    return { coreMm, outerMm, massMg: partsOf(fly).find(({ key }) => key === 'it')!.massMg }
+  }
+  /** Close turns by hand: n π (core + d) of the first, and one step further out of the second. */
+  const byHandMm = (step: number, coreMm: number) =>
+    8 * Math.PI * (coreMm + 0.51) + 8 * Math.PI * (coreMm + 0.51 + 2 * step * 0.51)
+
+  it('weighs what it does between nested and stacked, and is as thick', () => {
+    const [one, two] = [wired(1, 8), wired(2, 16)]
+    const firstMm = 8 * Math.PI * (one.coreMm + 0.51)
+    expect(two.massMg / one.massMg).toBeGreaterThan((byHandMm(Math.sqrt(3) / 2, one.coreMm) / firstMm) * 0.99)
+    expect(two.massMg / one.massMg).toBeLessThan(byHandMm(1, one.coreMm) / firstMm)
+    expect(two.outerMm - one.outerMm).toBeGreaterThan(Math.sqrt(3) * 0.51)
+    expect(two.outerMm - one.outerMm).toBeLessThan(2 * 0.51)
+  })
+
+  it('has eight turns in each layer where none are said', () => {
+    expect(wired(2).massMg).toBeCloseTo(wired(2, 16).massMg, 9)
+    expect(wired(3).massMg).toBeGreaterThan(wired(2).massMg * 1.7)
+  })
+
+  it('that step, the upper one shorter, lies on the lower', () => {
+    const made = recipe(shippedMaterial('hook-straight', '12', 'bronze'), [
+      { key: 'long', kind: 'wire', material: shippedMaterial('wire-tin', '0.51'), at: [0.25, 0.75], turns: 10 },
+      { key: 'short', kind: 'wire', material: shippedMaterial('wire-tin', '0.51'), at: [0.35, 0.6], turns: 5 },
+    ])
+    const fly = resolveDressing(made.dressing, made.variant, made.materials)
+    if (fly.kind !== 'fly') throw new Error(JSON.stringify(fly.missing))
+    const [long, short] = fly.components
+    expect(short!.coreMm - long!.coreMm).toBeCloseTo(2 * 0.51, 9)
+  })
+})
+
 describe('wrapLengthMm', () => {
   it('takes the mean diameter of the turn, not the core', () => {
     expect(wrapLengthMm(10, 0.5, 0.38, 0.38)).toBeCloseTo(10 * Math.hypot(Math.PI * 0.88, 0.38), 9)

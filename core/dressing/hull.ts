@@ -35,19 +35,39 @@ export function hullOf(fly: Fly): readonly HullSection[] {
   return sections
 }
 
-/** The hull as drag elements, each in the lee of the widest that goes before it when the fly falls eye first. */
+/** Section of each of these in turn that none before it covers, mm². */
+function frontsOf(sections: readonly HullSection[]): readonly number[] {
+  let widest = 0
+  return sections.map(({ diameterMm }) => {
+    const front = (Math.PI / 4) * Math.max(diameterMm ** 2 - widest ** 2, 0)
+    widest = Math.max(widest, diameterMm)
+    return front
+  })
+}
+
+/** The hull as slices of one body, each in the lee of the bead when the fly falls eye first. */
 export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
-  let widestAhead = beadMm
-  return hullOf(fly).map(({ fromMm, toMm, diameterMm }) => {
-    const shelteredShare = Math.min((widestAhead / diameterMm) ** 2, 1)
-    widestAhead = Math.max(widestAhead, diameterMm)
+  const sections = hullOf(fly)
+  const [eyeFirst, bendFirst] = [frontsOf(sections), frontsOf(sections.toReversed()).toReversed()]
+  const total = (of: (diameterMm: number) => number) =>
+    sections.reduce((sum, { fromMm, toMm, diameterMm }) => sum + of(diameterMm) * (toMm - fromMm), 0)
+  const profileMm2 = total((diameterMm) => diameterMm)
+  const sectionMm2 = (Math.PI / 4) * Math.max(...sections.map(({ diameterMm }) => diameterMm)) ** 2
+  const whole = {
+    volumeMm3: total((diameterMm) => (Math.PI / 4) * diameterMm ** 2),
+    surfaceMm2: Math.PI * profileMm2 + 2 * sectionMm2,
+    sectionMm2,
+    profileMm2,
+  }
+  return sections.map(({ fromMm, toMm, diameterMm }, i) => {
     const xMm = (fromMm + toMm) / 2
     return {
       kind: 'body',
       at: { xMm, yMm: shankHeightMm(fly.hook, xMm) },
       diameterMm,
       lengthMm: toMm - fromMm,
-      shelteredShare,
+      shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1),
+      sliceOf: { ...whole, frontMm2: { eyeFirst: eyeFirst[i] ?? 0, bendFirst: bendFirst[i] ?? 0 } },
     }
   })
 }

@@ -47,7 +47,9 @@ describe('amounts that a recipe leaves out', () => {
       )
       return partsOf(fly).find(({ key }) => key === 'it')?.massMg ?? 0
     }
-    expect(layered(4) / layered(2)).toBeCloseTo(2, 1)
+    // each layer lies on those below it, so that twice the layers take more than twice the thread
+    expect(layered(4) / layered(2)).toBeGreaterThan(2)
+    expect(layered(4) / layered(2)).toBeLessThan(2.4)
   })
 
   it('leave a wound collar of fur without a free length', () => {

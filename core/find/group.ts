@@ -1,6 +1,6 @@
 import { airKept, dryness, hullOf, is, makeBead, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
-import { checkFit, spreadWrapLengthMm } from '../dressing/index.ts'
+import { checkFit, windingLengthMm } from '../dressing/index.ts'
 import { dragElementsOf, preparedParts } from '../evaluate/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { linearMassMgPerMm, strandDiameterMm } from '../material/index.ts'
@@ -139,6 +139,7 @@ export function makeGroup(
   }
   const diameterMm = wire ? strandDiameterMm(wire) : 1
   const spanMm = wireComponent ? wireComponent.toMm - wireComponent.fromMm : 0
+  const layers = wireComponent?.layers ?? 1
   let drag: DragField | null = null
   return {
     ...shape,
@@ -147,7 +148,7 @@ export function makeGroup(
     beadKey: keys.beadKey,
     wireKey: keys.wireKey,
     eye: eyeCentre(fly.hook),
-    mostTurns: wire ? Math.min(input.offers.mostTurns, Math.floor(spanMm / diameterMm)) : 0,
+    mostTurns: wire ? Math.min(input.offers.mostTurns, layers * Math.floor(spanMm / diameterMm)) : 0,
     bulkIndex: Math.max(...hullOf(fly).map((section) => section.diameterMm)) / fly.hook.gapeMm,
     drag: () => (drag ??= dragField(elements, water, FIRST_SPEED)),
     dragMultiplier:
@@ -158,7 +159,9 @@ export function makeGroup(
     beadVolumeMm3: beadPart?.volumeMm3 ?? 0,
     wireAt: wirePart?.at ?? null,
     wireLengthMm: (turns) =>
-      wireComponent ? spreadWrapLengthMm(turns, wireComponent.coreMm, diameterMm, spanMm) : 0,
+      wireComponent
+        ? windingLengthMm({ turns, layers, coreMm: wireComponent.coreMm, diameterMm, overMm: spanMm })
+        : 0,
     bodyVolumeMm3: elements.reduce(
       (sum, element) =>
         element.kind === 'body' ? sum + (Math.PI / 4) * element.diameterMm ** 2 * element.lengthMm : sum,

@@ -68,6 +68,7 @@ describe('restingAttitude', () => {
       diameterMm: 1,
       lengthMm: 10,
       shelteredShare: 0,
+      sliceOf: null,
     }
     expect(Math.abs(restingAttitude(fly([body], 5, -0.001)).noseDownDeg)).toBeLessThan(2)
   })

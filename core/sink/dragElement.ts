@@ -8,13 +8,28 @@ export interface FlySpot {
   readonly yMm: number
 }
 
-/** Envelope that a bundle cannot exceed: fibres closer than about ten diameters shield each other. */
-export interface Envelope {
+/** What strands cannot drag more than: fibres closer than about ten diameters shield each other. */
+export type Envelope = Bundle | Coat
+
+/** A bunch, at most one bluff body. */
+export interface Bundle {
+  readonly kind: 'bundle'
   /** area facing a flow along the shank, and one across it, mm² */
   readonly alongMm2: number
   readonly acrossMm2: number
   /** drag coefficient of the bundle taken as one bluff body */
   readonly dragCoefficient: number
+}
+
+/** Hairs that stand out of a body: both together drag at most as a solid body of the whole outline. */
+export interface Coat {
+  readonly kind: 'coat'
+  readonly lengthMm: number
+  /** diameter of the body, and over its hairs */
+  readonly coreMm: number
+  readonly outlineMm: number
+  /** drag of that outline, filled so loosely, over that of a solid one, beyond what the body has by itself: 0 to 1 */
+  readonly share: number
 }
 
 /** A ball. */
@@ -33,6 +48,22 @@ export interface BodyElement {
   readonly lengthMm: number
   /** share of its front that stands in the lee of what goes before it when it falls eye first, 0 to 1 */
   readonly shelteredShare: number
+  /** the body that it is a slice of; null where it is a whole one */
+  readonly sliceOf: SlicedBody | null
+}
+
+/**
+ * A body of several thicknesses, of which a drag element is a slice. The water meets one body: its coefficients are
+ * those of the whole, and each slice has its part of the friction, of the front and of the profile.
+ */
+export interface SlicedBody {
+  readonly volumeMm3: number
+  readonly surfaceMm2: number
+  /** largest section, and diameter × length over all slices */
+  readonly sectionMm2: number
+  readonly profileMm2: number
+  /** section of this slice that no slice before it covers, falling eye first and bend first */
+  readonly frontMm2: { readonly eyeFirst: number; readonly bendFirst: number }
 }
 
 /** Wires or fibres, alone or in a bunch. */

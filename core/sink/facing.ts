@@ -7,7 +7,7 @@ import {
   sphereDragCoefficient,
 } from './dragLaws.ts'
 import type { BluffShape } from './dragLaws.ts'
-import type { BodyElement, DragElement, StrandsElement } from './dragElement.ts'
+import type { BodyElement, DragElement, Envelope, SlicedBody, StrandsElement } from './dragElement.ts'
 import { radians } from '../number/index.ts'
 
 /** How the water meets a fly: its direction past the fly, in the plane of the hook. */
@@ -43,16 +43,26 @@ export type Facing =
       readonly equivalentMm: number
       readonly sectionMm2: number
       readonly shape: BluffShape
+      /** its share of the friction of the whole body */
+      readonly friction: number
+      /** its share of the pressure on the whole body that meets it, in no lee */
       readonly exposed: number
-      /** push to the left of the flow over the push along it that pressure makes */
+      /** push to the left of the flow over what pressure makes on the whole body */
       readonly lean: number
     }
   | {
       readonly kind: 'strands'
       readonly element: StrandsElement
       readonly aspects: readonly Aspect[]
-      readonly cappedMm2: number
+      readonly cap: Cap
     }
+
+type FacedBody = Extract<Facing, { kind: 'body' }>
+
+/** What strands drag at most: so much area with its coefficient, or what an outline drags beyond the body in it. */
+type Cap =
+  | { readonly kind: 'area'; readonly mm2: number }
+  | { readonly kind: 'coat'; readonly outline: FacedBody; readonly core: FacedBody; readonly share: number }
 
 /** Push of the water: along the flow, and to the left of it as the fly's frame has it (mg·mm/s²). */
 export interface Push {
@@ -64,25 +74,39 @@ const FOLD_REFERENCE_MM_PER_S = 300
 /** A bundle that hardly moves does not open further than this over its state at 300 mm/s. */
 const LARGEST_UNFOLDING = 1.6
 
-function faceBody(body: BodyElement, flow: Flow): Facing {
-  const { diameterMm, lengthMm } = body
+type Cylinder = Pick<BodyElement, 'diameterMm' | 'lengthMm' | 'shelteredShare' | 'sliceOf'>
+
+/** A whole body as the only slice of itself. */
+function wholeOf({ diameterMm, lengthMm }: Cylinder): SlicedBody {
   const section = (Math.PI / 4) * diameterMm ** 2
-  const equivalentMm = Math.cbrt((6 / Math.PI) * section * lengthMm)
+  return {
+    volumeMm3: section * lengthMm,
+    surfaceMm2: Math.PI * diameterMm * lengthMm + 2 * section,
+    sectionMm2: section,
+    profileMm2: diameterMm * lengthMm,
+    frontMm2: { eyeFirst: section, bendFirst: section },
+  }
+}
+
+function faceBody(body: Cylinder, flow: Flow): FacedBody {
+  const whole = body.sliceOf ?? wholeOf(body)
+  const equivalentMm = Math.cbrt((6 / Math.PI) * whole.volumeMm3)
   const sectionMm2 = (Math.PI / 4) * equivalentMm ** 2
   const along = Math.min(Math.abs(flow.x), 1)
   const across = Math.sqrt(1 - along ** 2)
-  const facing = section * along + diameterMm * lengthMm * across
+  const facing = whole.sectionMm2 * along + whole.profileMm2 * across
+  const front = flow.x >= 0 ? whole.frontMm2.eyeFirst : whole.frontMm2.bendFirst
+  const profile = body.diameterMm * body.lengthMm
+  const exposed = 1 - body.shelteredShare * Math.max(flow.x, 0)
   return {
     kind: 'body',
     equivalentMm,
     sectionMm2,
-    shape: bluffShape(
-      Math.min((4 * sectionMm2) / (Math.PI * diameterMm * lengthMm + 2 * section), 1),
-      sectionMm2 / facing,
-    ),
-    exposed: 1 - body.shelteredShare * Math.max(flow.x, 0),
+    shape: bluffShape(Math.min((4 * sectionMm2) / whole.surfaceMm2, 1), sectionMm2 / facing),
+    friction: profile / whole.profileMm2,
+    exposed: ((front * along + profile * across) / facing) * exposed,
     // cross-flow principle: what pushes across the body is split from what pushes along it
-    lean: ((diameterMm * lengthMm - section) / facing) * flow.x * flow.y,
+    lean: ((profile - front) / facing) * flow.x * flow.y * exposed,
   }
 }
 
@@ -99,12 +123,20 @@ function faceStrands(element: StrandsElement, flow: Flow): Facing {
       same.lean += lean
     } else aspects.push({ cosine, sine: Math.sqrt(1 - cosine ** 2), share, lean })
   }
-  const { envelope } = element
+  return { kind: 'strands', element, aspects, cap: capOf(element.envelope, flow) }
+}
+
+function capOf(envelope: Envelope | null, flow: Flow): Cap {
+  if (!envelope) return { kind: 'area', mm2: Infinity }
+  if (envelope.kind === 'coat') {
+    const { lengthMm, coreMm, outlineMm, share } = envelope
+    const facing = (diameterMm: number) =>
+      faceBody({ diameterMm, lengthMm, shelteredShare: 0, sliceOf: null }, flow)
+    return { kind: 'coat', outline: facing(outlineMm), core: facing(coreMm), share }
+  }
   const along = Math.min(Math.abs(flow.x), 1)
-  const cappedMm2 = envelope
-    ? (envelope.alongMm2 * along + envelope.acrossMm2 * Math.sqrt(1 - along ** 2)) * envelope.dragCoefficient
-    : Infinity
-  return { kind: 'strands', element, aspects, cappedMm2 }
+  const mm2 = envelope.alongMm2 * along + envelope.acrossMm2 * Math.sqrt(1 - along ** 2)
+  return { kind: 'area', mm2: mm2 * envelope.dragCoefficient }
 }
 
 /** Turns drag elements towards a flow. */
@@ -135,25 +167,38 @@ export function pushOn(facing: Facing, speed: number, water: WaterProperties, pu
       push.left = 0
       return
     }
-    case 'body': {
-      const reynolds = (density * speed * facing.equivalentMm) / viscosity
-      const head = 0.5 * density * speed ** 2 * facing.sectionMm2
-      const pressure = facing.shape.pressure * facing.exposed
-      push.along = head * (bluffFriction(facing.shape, reynolds) + pressure)
-      push.left = head * pressure * facing.lean
+    case 'body':
+      push.along = bodyDrag(facing, speed, water)
+      push.left = 0.5 * density * speed ** 2 * facing.sectionMm2 * facing.shape.pressure * facing.lean
       return
-    }
     case 'strands':
       pushOnStrands(facing, speed, water, push)
   }
 }
 
+/** Push of the water on a body along the flow, mg·mm/s². */
+function bodyDrag(body: FacedBody, speed: number, water: WaterProperties): number {
+  const { shape, equivalentMm, sectionMm2, friction, exposed } = body
+  const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water
+  const coefficient =
+    bluffFriction(shape, (density * speed * equivalentMm) / viscosity) * friction + shape.pressure * exposed
+  return 0.5 * density * speed ** 2 * sectionMm2 * coefficient
+}
+
+/** What strands drag at most, mg·mm/s², folded back to this share of their outline; no hair opens beyond its own. */
+function mostDrag(cap: Cap, speed: number, water: WaterProperties, folded: number): number {
+  if (cap.kind === 'area') return 0.5 * water.densityMgPerMm3 * speed ** 2 * cap.mm2 * folded
+  const beyond = bodyDrag(cap.outline, speed, water) - bodyDrag(cap.core, speed, water)
+  return cap.share * Math.max(beyond, 0) * Math.min(folded, 1)
+}
+
 function pushOnStrands(
   facing: Extract<Facing, { kind: 'strands' }>,
   speed: number,
-  { densityMgPerMm3: density, viscosityMgPerMmS: viscosity }: WaterProperties,
+  water: WaterProperties,
   push: Push,
 ): void {
+  const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water
   const { diameterMm, lengthMm, count, foldExponent } = facing.element
   let along = 0
   let left = 0
@@ -173,7 +218,7 @@ function pushOnStrands(
     foldExponent === 0 ? 1 : Math.min((speed / FOLD_REFERENCE_MM_PER_S) ** -foldExponent, LARGEST_UNFOLDING)
   along *= count * folded
   left *= count * folded
-  const most = 0.5 * density * speed ** 2 * facing.cappedMm2 * folded
+  const most = mostDrag(facing.cap, speed, water, folded)
   const capped = along > most ? most / along : 1
   push.along = along * capped
   push.left = left * capped

@@ -70,6 +70,7 @@ function elementsOf(choice: AnchorChoice): readonly DragElement[] {
     axes: ringOfAxes(45),
     foldExponent: 0,
     envelope: {
+      kind: 'bundle',
       alongMm2: (Math.PI / 4) * (diameterMm + 2.1) ** 2,
       acrossMm2: 5 * (diameterMm + 2.1),
       dragCoefficient: 1,
@@ -82,6 +83,7 @@ function elementsOf(choice: AnchorChoice): readonly DragElement[] {
       diameterMm,
       lengthMm: 5,
       shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1),
+      sliceOf: null,
     },
     hairsInEnvelope,
     strands(at(8.8, -2), 1, 0.41, 4.0, [UPRIGHT]),

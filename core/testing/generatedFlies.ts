@@ -117,9 +117,16 @@ const line = (lengthMm: number): Tippet => ({ ...USUAL_TIPPET, lengthMm })
 /** A drop in five has no line; the others half a metre to two. */
 const LINES = [null, line(500), line(500), line(1000), line(2000)] as const
 
-/** A line as it truly lies: as much curled as it may be about what was said of it, its length as measured. */
+/** Drag of a line grows with about the cube root of its diameter, so that 0.1 of doubt in its laws is this much in that. */
+const LINE_LAW_SD_LOG = 0.3
+
+/** A line as it truly lies and drags: curled about what was said of it, and off the laws by as much as they are doubted. */
 const trueLine = (tippet: Tippet | null, random: Random): Tippet | null =>
-  tippet && { ...tippet, curlDeg: tippet.curlDeg * Math.max(0, 1 + normal(random) / Z_80) ** (1 / 2.2) }
+  tippet && {
+    ...tippet,
+    diameterMm: tippet.diameterMm * Math.exp(LINE_LAW_SD_LOG * normal(random)),
+    curlDeg: tippet.curlDeg * Math.max(0, 1 + normal(random) / Z_80) ** (1 / 2.2),
+  }
 
 /** Generates a fly, its truth and three timed drops of 1 to 2 m, and looks how near the corrected estimate comes. */
 export function trial(seed: number, bias: Bias = { drag: 1, hooks: 1 }): Trial | null {

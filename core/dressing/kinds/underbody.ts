@@ -4,6 +4,7 @@ import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
 import { eyesSubstance, sheetSubstance } from '../substance/metal.ts'
 import { woundSubstance } from '../substance/wound.ts'
+import { layersMm } from '../wraps.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
 import { always } from './triggers.ts'
@@ -25,16 +26,18 @@ function wireFit(component: FlyComponent, fly: Fly): readonly FitFinding[] {
   return needMm > freeMm ? [finding(component, 'caution', 'beadAndWireCrowdShank', needMm, freeMm)] : []
 }
 
-/** Turns of wire under the body. */
+const TURNS_A_LAYER = 8
+
+/** Turns of wire under the body, all layers counted. */
 export const wire: KindOf = {
   ...PLAIN,
   madeOf: ['wire'],
   asks: () => ['turns', 'layers'],
   place: { from: 0.25, to: 0.7, side: 'around' },
-  usual: () => ({ turns: 8, layers: 1 }),
+  usual: ({ layers = 1 }) => ({ turns: TURNS_A_LAYER * layers, layers }),
   layer: 'underbody',
   traits: ['weighs', 'hidden', 'bare', 'boundIn'],
-  addedDiameterMm: ({ layers = 1 }, material) => 2 * strandDiameterMm(material) * layers,
+  addedDiameterMm: ({ layers = 1 }, material) => layersMm(layers, strandDiameterMm(material)),
   substance: woundSubstance,
   fit: wireFit,
   step: { verb: 'wrap', order: 20, threadEndsAt: 'to' },

@@ -133,6 +133,7 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
         axes: axesOf(stance),
         foldExponent: valueOf(material, 'foldExponent'),
         envelope: {
+          kind: 'bundle',
           alongMm2: upright ? spreadMm * lengthMm : (Math.PI / 4) * spreadMm ** 2,
           acrossMm2: lengthMm * spreadMm,
           dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
@@ -191,6 +192,7 @@ export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
     axes: ringOfAxes(leanDeg),
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
+      kind: 'bundle',
       alongMm2: (Math.PI / 4) * acrossMm ** 2 * kept,
       acrossMm2: acrossMm * (Math.max(placeMm(component), stemMm) + reachMm) * kept,
       dragCoefficient: 1.17 * valueOf(material, 'dragEnvelope'),
@@ -232,6 +234,7 @@ export function stripSubstance(seat: Seat): Substance {
         axes: ringOfAxes(20),
         foldExponent: valueOf(material, 'foldExponent'),
         envelope: {
+          kind: 'bundle',
           alongMm2: (Math.PI / 4) * acrossMm ** 2 * 0.6,
           acrossMm2: acrossMm * lengthMm,
           dragCoefficient: 1.1 * valueOf(material, 'dragEnvelope'),

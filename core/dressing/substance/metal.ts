@@ -78,7 +78,9 @@ export function coneSubstance(seat: Seat): Substance {
   return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
     volumeMm3,
     at,
-    elements: [{ kind: 'body', at, diameterMm: 0.8 * diameterMm, lengthMm, shelteredShare: 0.4 }],
+    elements: [
+      { kind: 'body', at, diameterMm: 0.8 * diameterMm, lengthMm, shelteredShare: 0.4, sliceOf: null },
+    ],
     massSdLog: spreadOf(seat),
   })
 }

@@ -1,23 +1,32 @@
 import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
+import type { FlyComponent } from '../fly.ts'
 import { threadStrandMm } from '../thread.ts'
-import { spreadWrapLengthMm } from '../wraps.ts'
+import { THREAD_LAYER_MM } from '../threadWidth.ts'
+import { windingLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
 
-/** Wire, tinsel or floss wound in turns. */
-export function woundSubstance(seat: Seat): Substance {
-  const { component } = seat
-  const lengthMm = placeMm(component)
-  const diameterMm = strandDiameterMm(component.material)
-  const { turns = 0 } = component
-  const strandMm = spreadWrapLengthMm(turns, component.coreMm, diameterMm, lengthMm)
-  return substance(seat, strandMm * linearMassMgPerMm(component.material), {
-    massSdLog: 0.06,
-    film: flank(lengthMm, component.outerMm),
+/** Strand that is wound in turns on the shank, mm. */
+export function woundStrandMm(component: FlyComponent): number {
+  const { material, coreMm, turns = 0, layers = 1 } = component
+  return windingLengthMm({
+    turns,
+    layers,
+    coreMm,
+    diameterMm: strandDiameterMm(material),
+    overMm: placeMm(component),
+    ...(material.family.kind === 'thread' ? { layerMm: THREAD_LAYER_MM } : {}),
   })
 }
+
+/** Wire, tinsel or floss wound in turns. */
+export const woundSubstance = (seat: Seat): Substance =>
+  substance(seat, woundStrandMm(seat.component) * linearMassMgPerMm(seat.component.material), {
+    massSdLog: 0.06,
+    film: flank(placeMm(seat.component), seat.component.outerMm),
+  })
 
 /** The tying thread with all that it binds in, and the head. */
 export const threadSubstance = (seat: Seat): Substance =>
@@ -40,11 +49,21 @@ export function fillingSubstance(seat: Seat): Substance {
   })
 }
 
-/** Hairs that stand out of a dubbed body: 2.4 on a mm² for a spiky fur of stiffness 0.3, a tenth of the staple long. */
+/**
+ * Hairs that stand out of a dubbed body. Spun on thread a fibre is held along its length and only its ends stand out:
+ * by a millimetre or so whatever the staple, and the fewer the longer the staple, as with the hairiness of yarns
+ * (Barella 1983, Textile Progress 13). Counted on a spiky fur of stiffness 0.3 and 14 mm staple: 2.4 on a mm², 1.4 mm long.
+ */
+const COUNTED = { perMm2: 2.4, stiffness: 0.3, stapleMm: 14, longestMm: 1.5, ofStaple: 0.1 }
+
 function guardHairs(seat: Seat, lengthMm: number): DragElement {
   const { material, outerMm } = seat.component
-  const hairMm = 0.1 * valueOf(material, 'fibreLengthMm')
-  const perMm2 = 2.4 * Math.min(valueOf(material, 'stiffness') / 0.3, 1.5)
+  const stapleMm = valueOf(material, 'fibreLengthMm')
+  const hairMm = Math.min(COUNTED.ofStaple * stapleMm, COUNTED.longestMm)
+  const perMm2 =
+    COUNTED.perMm2 *
+    Math.min(valueOf(material, 'stiffness') / COUNTED.stiffness, 1.5) *
+    Math.min(COUNTED.stapleMm / stapleMm, 1)
   const spreadMm = outerMm + 2 * hairMm * Math.SQRT1_2
   return {
     kind: 'strands',
@@ -55,9 +74,11 @@ function guardHairs(seat: Seat, lengthMm: number): DragElement {
     axes: ringOfAxes(45),
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
-      alongMm2: (Math.PI / 4) * spreadMm ** 2,
-      acrossMm2: lengthMm * spreadMm,
-      dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
+      kind: 'coat',
+      lengthMm,
+      coreMm: outerMm,
+      outlineMm: spreadMm,
+      share: Math.min(valueOf(material, 'dragEnvelope'), 1),
     },
   }
 }
