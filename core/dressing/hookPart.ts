@@ -108,6 +108,7 @@ function makePart(hook: Hook, material: Material): Part {
     elements: [...bendElements(hook), ...eyeElements(hook)],
     film: null,
     filmSupportShare: 0,
+    holdsUp: false,
     topMm: 0,
   }
 }

@@ -5,6 +5,20 @@ import type { ComponentKind } from './dressing.ts'
 /** How wet the fly is: as tied, dipped and cast twice, or squeezed out under water. */
 export type WetState = 'dry' | 'fresh' | 'soaked'
 
+/** Fibres that the film pushes on, each a cantilever that is held at its root. */
+export interface Barbs {
+  readonly count: number
+  /** from the root to the tip, mm */
+  readonly reachMm: number
+  /** load on one for a mm of bend, and at which it folds, mg */
+  readonly bendMgPerMm: number
+  readonly foldMg: number
+  /** in a ring about the shank, of which the lower half meets the film; flat on it all round; or in a fan to one side */
+  readonly lie: 'ring' | 'disc' | 'fan'
+  /** share of their length that shears have left of those that point down */
+  readonly leftBelow: number
+}
+
 /** How a part can lie on the surface film. */
 export interface FilmContact {
   /** fibres that bend on the film; a body along it; or wings spread out in it */
@@ -14,8 +28,8 @@ export interface FilmContact {
   /** the way round the dimple that they share, and its area */
   readonly aroundMm: number
   readonly areaMm2: number
-  /** how far it holds the shank above the film, mm */
-  readonly standoffMm: number
+  /** null for a body, which does not bend */
+  readonly barbs: Barbs | null
 }
 
 /** What one component brings to the fly: weight, volume, air, drag and support at the film. */
@@ -39,6 +53,8 @@ export interface Part {
   readonly film: FilmContact | null
   /** share of the film's limit that it reaches dry, with its treatment, 0 to 0.6 */
   readonly filmSupportShare: number
+  /** there to hold the fly up: tied for that, treated, or of stuff that keeps its air */
+  readonly holdsUp: boolean
   readonly topMm: number
 }
 

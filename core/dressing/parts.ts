@@ -1,4 +1,5 @@
 import { valueOf } from '../material/index.ts'
+import type { MaterialKind } from '../material/index.ts'
 import type { Fly, FlyComponent } from './fly.ts'
 import { hookPart } from './hookPart.ts'
 import type { Part } from './part.ts'
@@ -9,10 +10,22 @@ const FILM_SHARE_LIMIT = 0.6
 /** What floatant does, as geared to the shipped gels and powders: to the film's grip, and to the time until wet. */
 const FLOATANT = { film: 1.6, wetting: 4 }
 
+/** Stuff that keeps its air, and from what hollow share on a hair does. */
+const AIRY: ReadonlySet<MaterialKind> = new Set(['cdc', 'foam'])
+const HOLLOW_HAIR = 0.35
+
 /** A component in its place, with all that the tying thread binds in. */
 export const seatOf = (component: FlyComponent, fly: Fly): Seat => ({
   component,
   boundIn: fly.components.filter(({ kind }) => is(kind, 'boundIn')),
+  post:
+    fly.components.find(
+      (other) =>
+        other !== component &&
+        is(other.kind, 'post') &&
+        other.fromMm < component.toMm &&
+        component.fromMm < other.toMm,
+    ) ?? null,
   hook: fly.hook,
 })
 
@@ -23,6 +36,7 @@ export function partsOf(fly: Fly): readonly Part[] {
     ...fly.components.map((component): Part => {
       const { key, kind, material, treatment } = component
       const treated = treatment === 'floatant'
+      const airy = AIRY.has(material.family.kind) || valueOf(material, 'hollowShare') >= HOLLOW_HAIR
       return {
         key,
         kind,
@@ -34,6 +48,7 @@ export function partsOf(fly: Fly): readonly Part[] {
           valueOf(material, 'filmSupportShare') * (treated ? FLOATANT.film : 1),
           FILM_SHARE_LIMIT,
         ),
+        holdsUp: treated || airy || is(kind, 'floats'),
       }
     }),
   ]
@@ -49,5 +64,6 @@ export const withFloatant = (parts: readonly Part[]): readonly Part[] =>
           wettingStrokes: part.wettingStrokes * FLOATANT.wetting,
           wettingTimeS: part.wettingTimeS * FLOATANT.wetting,
           filmSupportShare: Math.min(part.filmSupportShare * FLOATANT.film, FILM_SHARE_LIMIT),
+          holdsUp: true,
         },
   )

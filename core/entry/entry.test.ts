@@ -125,11 +125,15 @@ describe('the eight bare forms', () => {
     expect(worked.find((form) => form.key === key)?.report.kind).toBe(kind)
   })
 
-  it('ride as their names say: the dry proud, the spinner low, the emerger in the film', () => {
+  it('ride as their names say: the dry proud, the spinner in the film, the emerger hanging from its tuft', () => {
     const posture = (key: string) => {
       const report = worked.find((form) => form.key === key)?.report
       return report?.kind === 'floats' ? report.ride.posture : null
     }
-    expect([posture('hackledDry'), posture('spinner'), posture('emerger')]).toEqual(['proud', 'low', 'inFilm'])
+    expect([posture('hackledDry'), posture('spinner'), posture('emerger')]).toEqual([
+      'proud',
+      'inFilm',
+      'hanging',
+    ])
   })
 })

@@ -1,6 +1,6 @@
-import { checkFit, is, partsOf, withFloatant } from '../dressing/index.ts'
+import { checkFit, partsOf, withFloatant } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
-import { rideOf } from '../float/index.ts'
+import { rideOf, wettingOf } from '../float/index.ts'
 import { restingAttitude } from '../sink/index.ts'
 import { logEstimate } from '../uncertainty/index.ts'
 import { waterAt } from '../water/index.ts'
@@ -32,21 +32,6 @@ function partMasses(parts: readonly Part[], water: WaterProperties): readonly Pa
   }))
 }
 
-/** Whether it was tied to stay up: a stiff or treated hackle, a post, foam, or a feather that holds air. */
-function dressedToFloat(fly: Fly, conditions: Conditions): boolean {
-  if (conditions.filmTreatment === 'floatant') return true
-  return fly.components.some(
-    ({ kind, material, treatment }) =>
-      is(kind, 'floats') ||
-      treatment === 'floatant' ||
-      material.family.kind === 'cdc' ||
-      material.family.kind === 'foam',
-  )
-}
-
-/** What is dressed to float is cast dry: dipped or not, it has not been dragged under yet. */
-const NOT_DROWNED = { drownings: 0, seconds: 0 }
-
 /** The parts as measured and treated, from which everything else follows. */
 export function preparedParts(fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] {
   const parts = calibratedParts(partsOf(fly), calibration)
@@ -69,8 +54,8 @@ export function evaluateFly(
   const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
 
-  if (conditions.wet !== 'soaked' && dressedToFloat(fly, conditions)) {
-    const ride = rideOf(parts, water, NOT_DROWNED)
+  if (conditions.wet !== 'soaked') {
+    const ride = rideOf(parts, water, wettingOf(conditions.wet))
     if (ride) return { kind: 'floats', ...common, ride }
   }
   const loads = loadsOf(parts, conditions.wet, water)

@@ -4,6 +4,7 @@ import { resolveDressing } from '../dressing/index.ts'
 import { POSTURES } from '../float/index.ts'
 import type { Posture } from '../float/index.ts'
 import { nymphSearch } from '../testing/nymphSearch.ts'
+import { strandDiameterMm } from '../material/index.ts'
 import { emerger, hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { dominates } from './findWeightings.ts'
 import {
@@ -200,7 +201,12 @@ describe('holding a posture', () => {
       const book = new Map(materials).set(hook.id, hook)
       if (wire) book.set(wire.id, wire)
       const fly = resolveDressing(whole, { hookMaterialId: hook.id, swaps }, book)
-      const report = fly.kind === 'fly' ? evaluateFly(fly, LIST_CONDITIONS) : null
+      if (fly.kind !== 'fly') return []
+      // no more turns than lie side by side in the place of the wire
+      const place = fly.components.find(({ key }) => key === keys.wireKey)
+      const spanMm = place ? place.toMm - place.fromMm : 0
+      if (wire && turns > Math.floor(spanMm / strandDiameterMm(wire))) return []
+      const report = evaluateFly(fly, LIST_CONDITIONS)
       return report?.kind === 'floats' ? [report] : []
     })
   }

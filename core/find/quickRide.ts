@@ -1,4 +1,4 @@
-import { postureOf } from '../float/index.ts'
+import { postureOf, wettingOf } from '../float/index.ts'
 import type { Posture } from '../float/index.ts'
 import { valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
@@ -7,11 +7,10 @@ import { beadMg, wireMgPerMm } from './group.ts'
 import type { Group } from './group.ts'
 import type { FindInput } from './wanted.ts'
 
-const DRY = { drownings: 0, seconds: 0 }
-
 /** Reckons how weightings of an outline ride: its parts with the masses of this bead and of so many turns of wire. */
 export function quickRide(group: Group, input: FindInput, wanted: Posture) {
   const water = waterAt(input.conditions.waterTempC)
+  const { wet } = input.conditions
   return (bead: Material | null, wire: Material | null, turns: number) => {
     let massMg = 0
     const parts = group.parts.map((part) => {
@@ -24,7 +23,7 @@ export function quickRide(group: Group, input: FindInput, wanted: Posture) {
       massMg += weighted.massMg
       return weighted
     })
-    const ride = postureOf(parts, water, DRY)
+    const ride = wet === 'soaked' ? null : postureOf(parts, water, wettingOf(wet))
     return ride?.posture === wanted ? { timeS: 0, massMg, pinMm: null, reserve: ride.reserve } : null
   }
 }

@@ -1,6 +1,6 @@
 import type { Part } from '../dressing/index.ts'
-import { GRAVITY_MM_PER_S2 } from '../water/index.ts'
 import type { WaterProperties } from '../water/index.ts'
+import { filmSupportMg } from './film.ts'
 
 /**
  * How a fly sits at the surface, from high to low: on the tips of its hackle; with its body on the film; with its body
@@ -34,12 +34,15 @@ export interface Wetting {
   readonly seconds: number
 }
 
-/** A dimple in the film is at most this deep, mm: 2 capillary lengths × sin 45°, as for a body that water does not wet. */
-const DEEPEST_DIMPLE_MM = 3.85
 /** An abdomen that hangs down touches the film with this share of its length. */
 const HANGING_SHARE = 0.3
+/** A fly that was dipped and cast has been under once; one straight from the vise has not. */
+export const wettingOf = (wet: 'dry' | 'fresh'): Wetting => ({ drownings: wet === 'dry' ? 0 : 1, seconds: 0 })
+
 /** A hackle holds the body clear from this height on, mm. */
 const CLEAR_MM = 0.6
+/** No hackle holds a body higher, mm. */
+const TALLEST_MM = 30
 const MOST_DROWNINGS = 500
 const MOST_SECONDS = 24 * 3600
 
@@ -60,18 +63,6 @@ const sum = (parts: readonly Part[], of: (part: Part) => number) =>
 const dryShare = (part: Part, { drownings, seconds }: Wetting) =>
   Math.exp(-drownings / Math.max(part.wettingStrokes, 0.05) - seconds / Math.max(part.wettingTimeS, 0.05))
 
-/**
- * Load that the film bears under a part, mg: at most 2γ along each line, but neighbours share one dimple, so at most
- * γ × the way round it and what its hollow displaces; of that the share that its surface reaches.
- */
-export function filmLimitMg(part: Part, water: WaterProperties): number {
-  if (!part.film) return 0
-  const perMm = water.surfaceTensionMgPerS2 / GRAVITY_MM_PER_S2
-  const { lineMm, aroundMm, areaMm2 } = part.film
-  const dimple = perMm * aroundMm + water.densityMgPerMm3 * areaMm2 * DEEPEST_DIMPLE_MM
-  return part.filmSupportShare * Math.min(perMm * lineMm, dimple)
-}
-
 /** Stands up out of the water rather than lying in it: wing, post, tuft, hackle. */
 const stands = (part: Part) => part.topMm > 0 && part.kind !== 'hook'
 /** Holds the fly up from above: a tuft of feather or fibre, or foam. */
@@ -83,32 +74,71 @@ interface Stage {
   readonly supportMg: number
 }
 
+/** What holds a fly up in a state of wetting. */
+interface Support {
+  /** by the film under fibres that bend on it, wings spread on it and bodies along it, the shank on the film */
+  readonly film: (kind: 'fringe' | 'spread' | 'flank') => number
+  /** by fibres alone, the shank this far above the film */
+  readonly standingMg: (heightMm: number) => number
+  readonly airMg: (part: Part) => number
+}
+
+/**
+ * What film and air bear. A fly that has been dipped is held clear of the water by what was tied to hold it up: the
+ * grip of everything else, which has been under, counts for at most as much. Where a fringe lies on the film, the body
+ * in it has no dimple of its own.
+ */
+function supportOf(parts: readonly Part[], water: WaterProperties, wetting: Wetting): Support {
+  const airMg = (part: Part) => water.densityMgPerMm3 * part.airMm3 * dryShare(part, wetting)
+  const held = (part: Part, heightMm: number) => filmSupportMg(part, water, heightMm, dryShare(part, wetting))
+  const holding = parts.filter(({ holdsUp }) => holdsUp)
+  const liftMg = sum(holding, (part) => held(part, 0) + airMg(part) + foamMg(part, water))
+  const others = parts.filter(({ holdsUp }) => !holdsUp)
+  const othersMg = sum(others, (part) => held(part, 0))
+  const share = othersMg > 0 ? Math.min(liftMg / othersMg, 1) : 1
+  const counted = (part: Part, heightMm: number) => held(part, heightMm) * (part.holdsUp ? 1 : share)
+  const areaOf = (kind: 'fringe' | 'flank') =>
+    sum(parts, ({ film }) => (film?.kind === kind ? film.areaMm2 : 0))
+  const bodyApart = 1 - areaOf('fringe') / Math.max(areaOf('fringe') + areaOf('flank'), 1e-9)
+  return {
+    film: (kind) => {
+      const each = parts.map((part) => (part.film?.kind === kind ? counted(part, 0) : 0))
+      return kind === 'flank' ? bodyApart * Math.max(0, ...each) : each.reduce((all, mg) => all + mg, 0)
+    },
+    standingMg: (heightMm) => {
+      const of = (ring: boolean) =>
+        sum(parts, (part) =>
+          part.film?.kind === 'fringe' && (part.film.barbs?.lie === 'ring') === ring
+            ? counted(part, heightMm)
+            : 0,
+        )
+      // a tail bears one end of the fly, so at most what the hackle bears at the other
+      return of(true) + Math.min(of(false), of(true))
+    },
+    airMg,
+  }
+}
+
+/** What a part lighter than water bears by its own volume, mg; nought for what is heavier. */
+const foamMg = ({ massMg, volumeMm3 }: Part, water: WaterProperties) =>
+  Math.max(water.densityMgPerMm3 * volumeMm3 - massMg, 0)
+
 /** Load and support of each posture that the dressing can take, from high to low. */
 function stagesOf(parts: readonly Part[], water: WaterProperties, wetting: Wetting): readonly Stage[] {
   const density = water.densityMgPerMm3
-  const film = (part: Part) => filmLimitMg(part, water) * dryShare(part, wetting)
-  const air = (part: Part) => density * part.airMm3 * dryShare(part, wetting)
+  const { film, standingMg, airMg } = supportOf(parts, water, wetting)
   const inWater = (part: Part) => part.massMg - density * part.volumeMm3
   const weight = sum(parts, (part) => part.massMg)
-  const fringe = sum(parts, (part) => (part.film?.kind === 'fringe' ? film(part) : 0))
-  const spread = sum(parts, (part) => (part.film?.kind === 'spread' ? film(part) : 0))
-  const flank = Math.max(0, ...parts.map((part) => (part.film?.kind === 'flank' ? film(part) : 0)))
-  const standoff = Math.max(0, ...parts.map((part) => part.film?.standoffMm ?? 0))
-  const lift = parts.some(lifts)
-  const stages: Stage[] = []
-  if (standoff > CLEAR_MM) stages.push({ posture: 'proud', loadMg: weight, supportMg: fringe })
-  if (fringe > 0 || spread > 0) {
-    stages.push({ posture: 'low', loadMg: weight, supportMg: fringe + spread + flank })
-  }
+  const [fringe, spread, flank] = [film('fringe'), film('spread'), film('flank')]
+  const stages: Stage[] = [
+    { posture: 'proud', loadMg: weight, supportMg: standingMg(CLEAR_MM) },
+    { posture: 'low', loadMg: weight, supportMg: fringe + spread + flank },
+  ]
   const sunk = parts.filter((part) => !stands(part))
   const standing = parts.filter(stands)
   const load = sum(sunk, inWater) + sum(standing, (part) => part.massMg)
-  stages.push({
-    posture: 'inFilm',
-    loadMg: load,
-    supportMg: fringe + spread + flank + sum(sunk, air),
-  })
-  if (lift) {
+  stages.push({ posture: 'inFilm', loadMg: load, supportMg: fringe + spread + flank + sum(sunk, airMg) })
+  if (parts.some(lifts)) {
     stages.push({
       posture: 'hanging',
       loadMg: load,
@@ -116,11 +146,11 @@ function stagesOf(parts: readonly Part[], water: WaterProperties, wetting: Wetti
         fringe +
         spread +
         HANGING_SHARE * flank +
-        sum(parts, air) +
+        sum(parts, airMg) +
         sum(standing, (part) => density * part.volumeMm3),
     })
   }
-  stages.push({ posture: 'awash', loadMg: Math.max(sum(parts, inWater), 1e-6), supportMg: sum(parts, air) })
+  stages.push({ posture: 'awash', loadMg: Math.max(sum(parts, inWater), 1e-6), supportMg: sum(parts, airMg) })
   return stages
 }
 
@@ -139,13 +169,19 @@ function lastAt(most: number, holds: (amount: number) => boolean): number {
 const highest = (parts: readonly Part[], water: WaterProperties, wetting: Wetting) =>
   stagesOf(parts, water, wetting).find(({ loadMg, supportMg }) => supportMg >= loadMg)
 
-/** Height of the top above the film: a tuft that carries sinks in by the share of its lift that the load asks for. */
-function freeHeight(parts: readonly Part[], { posture, loadMg, supportMg }: Stage): number {
+/** Height of the top above the film: barbs bend until they bear the load; a tuft that carries sinks in by the share of its lift that the load asks for. */
+function freeHeight(
+  parts: readonly Part[],
+  water: WaterProperties,
+  wetting: Wetting,
+  { posture, loadMg, supportMg }: Stage,
+): number {
   const top = Math.max(0, ...parts.map((part) => part.topMm))
-  const standoff = Math.max(0, ...parts.map((part) => part.film?.standoffMm ?? 0))
   switch (posture) {
-    case 'proud':
-      return top + standoff
+    case 'proud': {
+      const { standingMg } = supportOf(parts, water, wetting)
+      return top + lastAt(TALLEST_MM, (heightMm) => standingMg(heightMm) >= loadMg)
+    }
     case 'low':
     case 'inFilm':
       return top
@@ -189,7 +225,7 @@ export function rideOf(parts: readonly Part[], water: WaterProperties, wetting: 
     }) !== undefined
   return {
     posture: stage.posture,
-    freeHeightMm: freeHeight(parts, stage),
+    freeHeightMm: freeHeight(parts, water, wetting, stage),
     spareMg,
     reserve,
     bears: stage.posture === 'awash' ? 'calm' : (BEARS.find(([, least]) => reserve >= least)?.[0] ?? 'calm'),

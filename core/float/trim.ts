@@ -1,7 +1,7 @@
 import { KINDS, partsOf } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { rideOf } from './ride.ts'
+import { rideOf, wettingOf } from './ride.ts'
 import type { Ride } from './ride.ts'
 
 /** What shears can do: shorten a tuft, wing or post, or clip a hackle below the shank. */
@@ -55,6 +55,6 @@ export function trimSteps(
 ): readonly Trimmed[] {
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const cut: Cut = { componentKey, how, left: 1 - i / STEPS }
-    return { cut, ride: rideOf(partsOf(afterCut(fly, cut)), water, { drownings: 0, seconds: 0 }) }
+    return { cut, ride: rideOf(partsOf(afterCut(fly, cut)), water, wettingOf('fresh')) }
   })
 }

@@ -2,7 +2,7 @@ import type { MaterialKind } from './material.ts'
 
 /** What a physical property is: its unit, what it can be, and what is taken where a material says nothing of it. */
 export interface PropertyOf {
-  readonly unit: 'mg/mm³' | 'mg/mm' | 'mg/mm²' | 'mm' | '1/mm' | '1/mm²' | '1/m' | 's' | 'h' | 'kPa' | '°' | 'count' | 'share' | 'factor' | 'exponent' // prettier-ignore
+  readonly unit: 'mg/mm³' | 'mg/mm' | 'mg/mm²' | 'mm' | '1/mm' | '1/mm²' | '1/m' | 's' | 'h' | 'kPa' | 'GPa' | '°' | 'count' | 'share' | 'factor' | 'exponent' // prettier-ignore
   readonly least: number
   readonly most: number
   /** taken where neither drawer nor family says anything; by kind of goods where one figure does not do for all */
@@ -46,6 +46,7 @@ export const PROPERTIES = {
   // ---- how the water pushes it
   dragEnvelope: { unit: 'share', least: 0.05, most: 1.5, fallback: 0.8, fallbackOf: { strip: 0.75, quill: 0.7 }, source: 'Drag of a dressed bunch over that of a solid of its outline.' },
   foldExponent: { unit: 'exponent', least: 0, most: 1, fallback: 0, fallbackOf: { strip: 0.6 }, source: 'p in area ∝ speed^−p about 300 mm/s.' },
+  modulusGPa: { unit: 'GPa', least: 0.01, most: 250, fallback: 3, fallbackOf: { yarn: 2, foam: 0.01, rubber: 0.01 }, source: 'Young’s modulus. Keratin of feather and hair 2.5 to 3.5 (Bonser & Purslow 1995, J. Exp. Biol. 198, 1029); spun synthetics 1 to 4.' },
   stiffness: { unit: 'share', least: 0, most: 1, fallback: 0.2, source: '0 limp to 1 rigid.' },
   // ---- what holds it up
   airShareDry: { unit: 'share', least: 0, most: 1, fallback: 0, source: 'Share of the voids that holds air when the fly first goes in.' },

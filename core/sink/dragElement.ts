@@ -96,4 +96,13 @@ export function ringOfAxes(fromShankDeg: number): readonly Direction[] {
   return ring
 }
 
+/** Eight directions in the plane of the shank's sides, as of a hackle that is wound round an upright post. */
+export const discOfAxes = (): readonly Direction[] => disc
+
+const disc = Array.from({ length: 8 }, (_, i): Direction => [
+  Math.cos((i * Math.PI) / 4),
+  0,
+  Math.sin((i * Math.PI) / 4),
+])
+
 const rings = new Map<number, readonly Direction[]>()

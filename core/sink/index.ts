@@ -5,7 +5,7 @@ export {
   cylinderDragCoefficient,
   sphereDragCoefficient,
 } from './dragLaws.ts'
-export { ringOfAxes } from './dragElement.ts'
+export { discOfAxes, ringOfAxes } from './dragElement.ts'
 export type { Direction, DragElement, Envelope, FlySpot } from './dragElement.ts'
 export { faceFlow, flowAt } from './facing.ts'
 export type { Facing, Flow } from './facing.ts'

@@ -109,7 +109,7 @@ export const post: KindOf = {
   place: { from: 0.25, to: 0.3, side: 'above' },
   substance: standing(postStance, 'upright'),
   usualLength: { factor: 1.1, of: 'shank' },
-  traits: ['floats', 'boundIn', 'crowdsEye'],
+  traits: ['floats', 'post', 'boundIn', 'crowdsEye'],
   step: { verb: 'tieIn', order: 150, threadEndsAt: 'to' },
   drawn: { shape: 'post', reaches: ['above'], behindHook: true },
   trim: { how: 'shorten', order: 0 },

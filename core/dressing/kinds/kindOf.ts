@@ -26,6 +26,8 @@ export type Trait =
   | 'bare'
   /** is tied for the sake of floating */
   | 'floats'
+  /** stands upright, so that a hackle may be wound round it */
+  | 'post'
   /** is bound in with turns of the tying thread */
   | 'boundIn'
   /** crowds the eye where it is wound up to it */

@@ -1,9 +1,9 @@
-import { linearMassMgPerMm, propertyOf, strandDiameterMm, valueOf } from '../../material/index.ts'
-import { ringOfAxes } from '../../sink/index.ts'
+import { linearMassMgPerMm, propertyOf, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
+import { discOfAxes, ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
-import type { FilmContact } from '../part.ts'
 import { tiedInStrands } from '../bunch.ts'
+import { barbsOf, discContact, fanContact, ringContact } from './barbs.ts'
 import { wrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
@@ -38,10 +38,11 @@ export const postStance = ({ side }: FlyComponent): Stance =>
 
 /** Fibres of a hackle that point to the film: those within 60° of straight down. */
 const DOWNWARD_SHARE = 1 / 3
-/** Of a fibre that bends on the film about half its length lies along it, and it lifts the shank by half its reach. */
-const LYING_SHARE = 0.5
-const STANDOFF_SHARE = 0.5
 const SPREAD_DEG = 20
+/** A wing or a fan of fibres is about a third as wide as long. */
+const WING_WIDTH_OF_LENGTH = 0.35
+/** A hackle no longer than this on the shank is wound round the post that stands there. */
+const ROUND_A_POST_OF_SHANK = 0.3
 
 function axesOf({ leanDeg, way }: Stance): readonly Direction[] {
   if (way === 'around') return ringOfAxes(leanDeg)
@@ -75,26 +76,14 @@ function bunchCentre(root: FlySpot, lengthMm: number, { leanDeg, way }: Stance):
   }
 }
 
-function bunchFilm(stance: Stance, lengthMm: number, widthMm: number, count: number): FilmContact | null {
+function bunchFilm(component: FlyComponent, stance: Stance, lengthMm: number, widthMm: number, count: number) {
   // tips that pierce the film carry almost nothing
   if (stance.way === 'up') return null
-  if (stance.way === 'out') {
-    return {
-      kind: 'spread',
-      lineMm: 2 * Math.min(count, 8) * lengthMm,
-      aroundMm: 4 * lengthMm + 2 * widthMm,
-      areaMm2: 2 * lengthMm * widthMm,
-      standoffMm: 0,
-    }
-  }
+  const barbs = barbsOf(component.material, { count, reachMm: lengthMm, lie: 'fan', leftBelow: 1 })
+  if (stance.way === 'out')
+    return fanContact(barbs, Math.max(widthMm, WING_WIDTH_OF_LENGTH * lengthMm), 'spread')
   const fan = Math.max(widthMm, 2 * lengthMm * Math.sin(radians(Math.min(stance.leanDeg, 25))))
-  return {
-    kind: 'fringe',
-    lineMm: 2 * count * lengthMm * LYING_SHARE,
-    aroundMm: 2 * (lengthMm + fan),
-    areaMm2: lengthMm * fan,
-    standoffMm: 0,
-  }
+  return fanContact(barbs, fan, 'fringe')
 }
 
 /** Fibres tied in by one end: tail, legs, shuck, wing, post, gills. */
@@ -111,7 +100,7 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
   const spreadMm =
     stance.way === 'around'
       ? diameterMm * Math.sqrt(count) + 2 * lengthMm * Math.sin(radians(stance.leanDeg))
-      : Math.max(diameterMm * Math.sqrt(count), 0.35 * lengthMm)
+      : Math.max(diameterMm * Math.sqrt(count), WING_WIDTH_OF_LENGTH * lengthMm)
   const packing = valueOf(material, 'packingShare')
   const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
   const wallsMm3 = massMg / propertyOf(material, 'densityMgPerMm3').value
@@ -140,7 +129,7 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
         },
       },
     ],
-    film: bunchFilm(stance, lengthMm, diameterMm * Math.sqrt(count), count),
+    film: bunchFilm(component, stance, lengthMm, diameterMm * Math.sqrt(count), count),
     topMm: upright ? lengthMm * Math.sin(radians(stance.leanDeg)) : 0,
   })
 }
@@ -150,61 +139,79 @@ function leftBelow({ clipped, side }: FlyComponent): number {
   return clipped ?? (side === 'above' || side === 'both' ? 0 : 1)
 }
 
-/** What of a hackle lies on the film: the fringe below it, or the fibres at its sides where it is clipped. */
-function hackleFilm(count: number, reachMm: number, below: number, lengthMm: number): FilmContact {
-  const standing = below * reachMm
-  const lying = Math.max(standing, reachMm * 0.75)
-  return {
-    kind: 'fringe',
-    lineMm: 2 * count * DOWNWARD_SHARE * lying * LYING_SHARE,
-    aroundMm: 2 * Math.PI * 0.85 * lying,
-    areaMm2: Math.PI * (0.85 * lying) ** 2 * Math.min((lengthMm + lying) / (2 * lying), 1),
-    standoffMm: STANDOFF_SHARE * standing,
-  }
+/** The post that a hackle is wound round, as a parachute; null for one that is palmered past it. */
+const postUnder = ({ component, post, hook }: Seat): FlyComponent | null =>
+  placeMm(component) > ROUND_A_POST_OF_SHANK * hook.shankMm ? null : post
+
+/** Thickness of a post under its hackle, mm: its fibres drawn together. */
+function postMm({ material, strands = 1, fibreCount = 1 }: FlyComponent): number {
+  const fibre = material.family.kind === 'foam' ? (sizeNumber(material) ?? 2) : strandDiameterMm(material)
+  return tiedInStrands(material) ? 0.6 * fibre * Math.sqrt(strands) : 1.2 * fibre * Math.sqrt(fibreCount)
 }
 
-/** A feather wound on edge: stem and barbs standing out all round, palmered where its place is long. */
+/** A feather wound on edge: stem and barbs standing out all round, palmered where its place is long, flat about a post. */
 export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
   const { component } = seat
-  const { material, coreMm } = component
-  const { turns = 0 } = component
+  const { material, coreMm, turns = 0 } = component
+  const post = postUnder(seat)
   const stemMm = valueOf(material, 'stemDiameterMm')
-  const woundMm = wrapLengthMm(turns, coreMm, stemMm, stemMm)
+  const woundMm = wrapLengthMm(turns, post ? postMm(post) : coreMm, stemMm, stemMm)
   const reachMm = component.lengthMm ?? 4
-  const count = woundMm * valueOf(material, 'fibresPerMm')
-  const below = leftBelow(component)
+  const all = woundMm * valueOf(material, 'fibresPerMm')
+  const below = post ? 1 : leftBelow(component)
   const above = component.side === 'both' ? 0.25 : 1
-  const kept = 1 - DOWNWARD_SHARE * (1 - below) - DOWNWARD_SHARE * (1 - above)
-  const density = valueOf(material, 'densityMgPerMm3')
-  const stem = (Math.PI / 4) * stemMm ** 2 * density * woundMm
-  const acrossMm = coreMm + 2 * reachMm * Math.sin(radians(leanDeg))
+  const kept = post ? 1 : 1 - DOWNWARD_SHARE * (1 - below) - DOWNWARD_SHARE * (1 - above)
+  const count = all * kept
+  const stem = (Math.PI / 4) * stemMm ** 2 * valueOf(material, 'densityMgPerMm3') * woundMm
   const middle = middleOf({ ...seat, component: { ...component, side: 'around' } })
-  const at: FlySpot = {
-    xMm: middle.xMm + (reachMm / 2) * Math.cos(radians(leanDeg)),
-    yMm: middle.yMm + (DOWNWARD_SHARE * (above - below) * reachMm) / 2 / kept,
-  }
-  const element: DragElement = {
+  const barbs = barbsOf(material, { count: all, reachMm, lie: post ? 'disc' : 'ring', leftBelow: below })
+  const at: FlySpot = post
+    ? { xMm: middle.xMm, yMm: middle.yMm + component.outerMm / 2 }
+    : {
+        xMm: middle.xMm + (reachMm / 2) * Math.cos(radians(leanDeg)),
+        yMm: middle.yMm + (DOWNWARD_SHARE * (above - below) * reachMm) / 2 / kept,
+      }
+  return substance(seat, stem + count * fibreMassPerMm(component) * reachMm, {
+    airMm3: count * reachMm * 0.004 * airShare(component),
+    at,
+    elements: [hackleElement(seat, { count, reachMm, leanDeg, kept, flat: post !== null }, at)],
+    film: post ? discContact(barbs) : ringContact(barbs, placeMm(component)),
+    topMm: post ? component.outerMm / 2 : above * reachMm,
+  })
+}
+
+interface Wound {
+  readonly count: number
+  readonly reachMm: number
+  readonly leanDeg: number
+  /** share of the ring that shears have left */
+  readonly kept: number
+  /** in the plane of the film, not round the shank */
+  readonly flat: boolean
+}
+
+/** What the water pushes on of a hackle. */
+function hackleElement({ component }: Seat, wound: Wound, at: FlySpot): DragElement {
+  const { count, reachMm, leanDeg, kept, flat } = wound
+  const { material, coreMm } = component
+  const acrossMm = coreMm + 2 * reachMm * Math.sin(radians(leanDeg))
+  const disc = (Math.PI / 4) * acrossMm ** 2 * kept
+  const edge = acrossMm * (Math.max(placeMm(component), valueOf(material, 'stemDiameterMm')) + reachMm) * kept
+  return {
     kind: 'strands',
     at,
-    count: count * kept,
+    count,
     diameterMm: valueOf(material, 'fibreDiameterMm'),
     lengthMm: reachMm,
-    axes: ringOfAxes(leanDeg),
+    axes: flat ? discOfAxes() : ringOfAxes(leanDeg),
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
       kind: 'bundle',
-      alongMm2: (Math.PI / 4) * acrossMm ** 2 * kept,
-      acrossMm2: acrossMm * (Math.max(placeMm(component), stemMm) + reachMm) * kept,
+      alongMm2: flat ? edge : disc,
+      acrossMm2: flat ? disc : edge,
       dragCoefficient: 1.17 * valueOf(material, 'dragEnvelope'),
     },
   }
-  return substance(seat, stem + count * kept * fibreMassPerMm(component) * reachMm, {
-    airMm3: count * kept * reachMm * 0.004 * airShare(component),
-    at,
-    elements: [element],
-    film: hackleFilm(count, reachMm, below, placeMm(component)),
-    topMm: above * reachMm,
-  })
 }
 
 /** A strip of skin with its fur, tied in at the head and hanging behind the bend. */

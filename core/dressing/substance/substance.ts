@@ -24,6 +24,8 @@ export interface Substance {
 export interface Seat {
   readonly component: FlyComponent
   readonly boundIn: readonly FlyComponent[]
+  /** the upright post that stands in its place; null for none */
+  readonly post: FlyComponent | null
   readonly hook: Hook
 }
 
@@ -70,7 +72,7 @@ export const flank = (lengthMm: number, widthMm: number): FilmContact => ({
   lineMm: 2 * lengthMm,
   aroundMm: 2 * (lengthMm + widthMm),
   areaMm2: lengthMm * widthMm,
-  standoffMm: 0,
+  barbs: null,
 })
 
 /** The share of air among its fibres that a material holds when it is dry. */
