@@ -285,7 +285,13 @@ export const patterns: readonly DemoPattern[] = [
     ],
     variants: [
       { label: '#16 olive', hook: 'c16', home: 'Emergers and cripples, lid', onHand: 3 },
-      { label: '#14 olive', hook: 'c14', home: 'Emergers and cripples, lid', onHand: 1 },
+      {
+        label: '#14 olive',
+        hook: 'c14',
+        swaps: [{ of: 'tuft', strands: 3 }],
+        home: 'Emergers and cripples, lid',
+        onHand: 1,
+      },
       { label: '#18 olive', hook: 'c18', home: 'Emergers and cripples, lid', onHand: 2 },
       {
         label: '#16 iron grey',

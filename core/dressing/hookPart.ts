@@ -104,6 +104,7 @@ function makePart(hook: Hook, material: Material): Part {
     airMm3: 0,
     wettingStrokes: 1,
     wettingTimeS: 1,
+    drinks: false,
     at: wireCentre(hook),
     elements: [...bendElements(hook), ...eyeElements(hook)],
     film: null,

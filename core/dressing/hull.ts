@@ -1,8 +1,9 @@
 import { shankHeightMm } from '../hook/index.ts'
 import type { DragElement } from '../sink/index.ts'
-import type { Fly } from './fly.ts'
+import type { Fly, FlyComponent } from './fly.ts'
 import { KINDS } from './kinds/index.ts'
 import type { Layer } from './kinds/index.ts'
+import { solidOuterMm } from './pile.ts'
 
 /** A stretch of the body of one thickness, from the eye backwards. */
 export interface HullSection {
@@ -14,8 +15,10 @@ export interface HullSection {
 const SLICES = 16
 const WOUND: ReadonlySet<Layer> = new Set(['underbody', 'body', 'collar'])
 
-/** The outline of all that is wound on the shank, as sections of equal thickness. */
-export function hullOf(fly: Fly): readonly HullSection[] {
+/** The outline of all that is wound on the shank, pile and all, as sections of equal thickness. */
+export const hullOf = (fly: Fly): readonly HullSection[] => sectionsOf(fly, ({ outerMm }) => outerMm)
+
+function sectionsOf(fly: Fly, outerOf: (component: FlyComponent) => number): readonly HullSection[] {
   const wound = fly.components.filter(({ kind }) => WOUND.has(KINDS[kind].layer))
   const sections: HullSection[] = []
   for (let i = 0; i < SLICES; i += 1) {
@@ -24,8 +27,8 @@ export function hullOf(fly: Fly): readonly HullSection[] {
     const middle = (fromMm + toMm) / 2
     let diameterMm = fly.hook.wireMm
     for (const component of wound) {
-      if (component.fromMm <= middle && middle <= component.toMm && component.outerMm > diameterMm) {
-        diameterMm = component.outerMm
+      if (component.fromMm <= middle && middle <= component.toMm) {
+        diameterMm = Math.max(diameterMm, outerOf(component))
       }
     }
     const last = sections[sections.length - 1]
@@ -45,9 +48,9 @@ function frontsOf(sections: readonly HullSection[]): readonly number[] {
   })
 }
 
-/** The hull as slices of one body, each in the lee of the bead when the fly falls eye first. */
+/** The hull, without what water passes through, as slices of one body, each in the lee of the bead when the fly falls eye first. */
 export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
-  const sections = hullOf(fly)
+  const sections = sectionsOf(fly, solidOuterMm)
   const [eyeFirst, bendFirst] = [frontsOf(sections), frontsOf(sections.toReversed()).toReversed()]
   const total = (of: (diameterMm: number) => number) =>
     sections.reduce((sum, { fromMm, toMm, diameterMm }) => sum + of(diameterMm) * (toMm - fromMm), 0)

@@ -21,14 +21,14 @@ export interface Barbs {
 
 /** How a part can lie on the surface film. */
 export interface FilmContact {
-  /** fibres that bend on the film; a body along it; or wings spread out in it */
-  readonly kind: 'fringe' | 'flank' | 'spread'
+  /** fibres that bend on the film; a body along it; wings spread out in it; or the film about a tuft that goes under */
+  readonly kind: 'fringe' | 'flank' | 'spread' | 'rim'
   /** sum of the lines of contact, both sides of each fibre, mm */
   readonly lineMm: number
   /** the way round the dimple that they share, and its area */
   readonly aroundMm: number
   readonly areaMm2: number
-  /** null for a body, which does not bend */
+  /** null for what does not bend: a body, a tuft */
   readonly barbs: Barbs | null
 }
 
@@ -47,6 +47,8 @@ export interface Part {
   /** drownings that leave 37 % of that air, and seconds in quiet water that do */
   readonly wettingStrokes: number
   readonly wettingTimeS: number
+  /** soaks through in two casts, whatever air it held */
+  readonly drinks: boolean
   /** where its weight sits */
   readonly at: FlySpot
   readonly elements: readonly DragElement[]
@@ -69,5 +71,7 @@ export function dryness(parts: readonly Part[], wet: WetState): number {
 /** Share of its first air that a part still holds. */
 export function airKept(part: Part, wet: WetState): number {
   if (wet === 'dry') return 1
-  return wet === 'soaked' ? 0 : Math.exp(-STROKES_WHEN_FRESH / Math.max(part.wettingStrokes, 0.05))
+  return wet === 'soaked' || part.drinks
+    ? 0
+    : Math.exp(-STROKES_WHEN_FRESH / Math.max(part.wettingStrokes, 0.05))
 }

@@ -1,5 +1,5 @@
 import { valueOf } from '../material/index.ts'
-import type { MaterialKind } from '../material/index.ts'
+import type { Material, MaterialKind } from '../material/index.ts'
 import type { Fly, FlyComponent } from './fly.ts'
 import { hookPart } from './hookPart.ts'
 import type { Part } from './part.ts'
@@ -9,6 +9,14 @@ import type { Seat } from './substance/substance.ts'
 const FILM_SHARE_LIMIT = 0.6
 /** What floatant does, as geared to the shipped gels and powders: to the film's grip, and to the time until wet. */
 const FLOATANT = { film: 1.6, wetting: 4 }
+
+/** Pile, skin with its fur and marabou, and yarn that is loose enough: wet through within a minute. */
+const DRINKING: ReadonlySet<MaterialKind> = new Set(['chenille', 'strip', 'marabou'])
+const DRINKS_WITHIN_S = 60
+
+const drinksAtOnce = (material: Material): boolean =>
+  DRINKING.has(material.family.kind) ||
+  (material.family.kind === 'yarn' && valueOf(material, 'wettingTimeS') <= DRINKS_WITHIN_S)
 
 /** Stuff that keeps its air, and from what hollow share on a hair does. */
 const AIRY: ReadonlySet<MaterialKind> = new Set(['cdc', 'foam'])
@@ -48,6 +56,7 @@ export function partsOf(fly: Fly): readonly Part[] {
           valueOf(material, 'filmSupportShare') * (treated ? FLOATANT.film : 1),
           FILM_SHARE_LIMIT,
         ),
+        drinks: !treated && drinksAtOnce(material),
         holdsUp: treated || airy || is(kind, 'floats'),
       }
     }),
@@ -64,6 +73,7 @@ export const withFloatant = (parts: readonly Part[]): readonly Part[] =>
           wettingStrokes: part.wettingStrokes * FLOATANT.wetting,
           wettingTimeS: part.wettingTimeS * FLOATANT.wetting,
           filmSupportShare: Math.min(part.filmSupportShare * FLOATANT.film, FILM_SHARE_LIMIT),
+          drinks: false,
           holdsUp: true,
         },
   )

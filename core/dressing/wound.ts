@@ -4,6 +4,7 @@ import type { Material, MaterialKind } from '../material/index.ts'
 import type { Amounts } from './amount.ts'
 import type { Component } from './dressing.ts'
 import type { Field } from './fields.ts'
+import { pileAddsMm } from './pile.ts'
 import { THREAD_LAYER_MM, threadWidthMm } from './threadWidth.ts'
 import { turnsThatFit } from './wraps.ts'
 
@@ -54,8 +55,9 @@ export function bodyDiameterMm(component: Component, material: Material, hook: H
       return 2 * Math.max(valueOf(material, 'thicknessMm'), 0.04)
     case 'wire':
       return 2 * strandDiameterMm(material)
-    case 'herl':
     case 'chenille':
+      return pileAddsMm(material)
+    case 'herl':
     case 'yarn':
       return 2 * valueOf(material, 'diameterMm') * 0.8
     case 'foam':

@@ -55,9 +55,9 @@ export function bendingMg(barbs: Barbs, heightMm: number): number {
 }
 
 /** What the film bears along a contact, mg: at most 2γ along each line, but neighbours share one dimple. */
-function surfaceMg({ lineMm, aroundMm, areaMm2, barbs }: FilmContact, water: WaterProperties): number {
+function surfaceMg({ kind, lineMm, aroundMm, areaMm2, barbs }: FilmContact, water: WaterProperties): number {
   const perMm = water.surfaceTensionMgPerS2 / GRAVITY_MM_PER_S2
-  const { pull, depthMm } = barbs ? ABOUT_FIBRES : ABOUT_BODY
+  const { pull, depthMm } = barbs || kind === 'rim' ? ABOUT_FIBRES : ABOUT_BODY
   return Math.min(perMm * lineMm, perMm * aroundMm * pull + water.densityMgPerMm3 * areaMm2 * depthMm)
 }
 

@@ -239,14 +239,15 @@ describe('how dries ride, wet once, without floatant', () => {
     },
   )
 
-  it('as they are tied: hackle holds the body clear, a parachute lays it on the film, a tuft lets it hang', () => {
+  it('as they are tied: hackle holds the body clear, a parachute lays it on the film, a tuft lets a bent hook hang', () => {
     const posture = (name: keyof typeof flies) =>
       rideOf(partsFor(flies[name]('16')), water, wettingOf('fresh'))?.posture
     expect(posture('hackled')).toBe('proud')
     expect(posture('palmer')).toBe('proud')
     expect(posture('parachute')).toBe('low')
     expect(posture('hairWing')).toBe('low')
-    expect(posture('tuft')).toBe('hanging')
+    expect(posture('tuft')).toBe('low')
+    expect(rideOf(partsFor(emerger(1.5)), water, wettingOf('fresh'))?.posture).toBe('hanging')
     expect(posture('softSpent')).toBeUndefined()
   })
 
@@ -292,7 +293,7 @@ describe('rideOf', () => {
   })
 
   it('goes from hanging to sunk as a tuft is shortened, with less to spare at each cut', () => {
-    const rides = [2, 1.5, 1, 0.8].map((gapes) => rideOf(partsFor(emerger(gapes)), water, DRY))
+    const rides = [2, 1.5, 1, 0.3].map((gapes) => rideOf(partsFor(emerger(gapes)), water, DRY))
     expect(rides.map((ride) => ride?.posture)).toEqual(['hanging', 'hanging', 'hanging', undefined])
     const spare = rides.map((ride) => ride?.spareMg ?? 0)
     expect(Math.max(...stepsOf(spare))).toBeLessThan(0)

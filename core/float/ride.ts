@@ -1,4 +1,4 @@
-import type { Part } from '../dressing/index.ts'
+import type { FilmContact, Part } from '../dressing/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import { filmSupportMg } from './film.ts'
 
@@ -61,12 +61,14 @@ const sum = (parts: readonly Part[], of: (part: Part) => number) =>
 
 /** Share of its first air and grip that a part still has. */
 const dryShare = (part: Part, { drownings, seconds }: Wetting) =>
-  Math.exp(-drownings / Math.max(part.wettingStrokes, 0.05) - seconds / Math.max(part.wettingTimeS, 0.05))
+  part.drinks && drownings >= 1
+    ? 0
+    : Math.exp(-drownings / Math.max(part.wettingStrokes, 0.05) - seconds / Math.max(part.wettingTimeS, 0.05))
 
 /** Stands up out of the water rather than lying in it: wing, post, tuft, hackle. */
 const stands = (part: Part) => part.topMm > 0 && part.kind !== 'hook'
 /** Holds the fly up from above: a tuft of feather or fibre, or foam. */
-const lifts = (part: Part) => stands(part) && part.film === null
+const lifts = (part: Part) => stands(part) && (part.film === null || part.film.kind === 'rim')
 
 interface Stage {
   readonly posture: Posture
@@ -76,8 +78,8 @@ interface Stage {
 
 /** What holds a fly up in a state of wetting. */
 interface Support {
-  /** by the film under fibres that bend on it, wings spread on it and bodies along it, the shank on the film */
-  readonly film: (kind: 'fringe' | 'spread' | 'flank') => number
+  /** by the film, the shank on it: under fibres that bend, under wings and bodies, about a tuft that goes under */
+  readonly film: (kind: FilmContact['kind']) => number
   /** by fibres alone, the shank this far above the film */
   readonly standingMg: (heightMm: number) => number
   readonly airMg: (part: Part) => number
@@ -145,6 +147,7 @@ function stagesOf(parts: readonly Part[], water: WaterProperties, wetting: Wetti
       supportMg:
         fringe +
         spread +
+        film('rim') +
         HANGING_SHARE * flank +
         sum(parts, airMg) +
         sum(standing, (part) => density * part.volumeMm3),

@@ -12,8 +12,8 @@ export function strandDiameterMm(material: Material): number {
 }
 
 /**
- * Mass of one mm of strand, mg. Threads by denier (g per 9000 m), wires by their section,
- * everything else by the family's figure.
+ * Mass of one mm of strand, mg. Threads by denier (g per 9000 m), wires by their section, pile and strips of skin by
+ * their size over that which the family's figure is of, everything else by that figure.
  */
 export function linearMassMgPerMm(material: Material): number {
   const size = sizeNumber(material)
@@ -21,5 +21,12 @@ export function linearMassMgPerMm(material: Material): number {
   if (material.family.massModel === 'round' && size !== null) {
     return valueOf(material, 'densityMgPerMm3') * (Math.PI / 4) * size ** 2
   }
-  return propertyOf(material, 'linearMassMgPerMm').value
+  const family = propertyOf(material, 'linearMassMgPerMm').value
+  if (size === null) return family
+  if (material.family.massModel === 'pile') {
+    // as loosely filled in every size: the pile grows with the section, the core that holds it stays
+    const core = Math.min(valueOf(material, 'coreMassMgPerMm'), family)
+    return core + (family - core) * (size / valueOf(material, 'diameterMm')) ** 2
+  }
+  return material.family.massModel === 'strip' ? family * (size / valueOf(material, 'widthMm')) : family
 }

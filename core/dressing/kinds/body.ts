@@ -1,4 +1,5 @@
-import { fillingSubstance, foamSubstance, woundSubstance } from '../substance/wound.ts'
+import { isPile } from '../pile.ts'
+import { fillingSubstance, foamSubstance, pileSubstance, woundSubstance } from '../substance/wound.ts'
 import type { FoamHeld } from '../substance/wound.ts'
 import { sheetSubstance } from '../substance/metal.ts'
 import type { Seat, Substance } from '../substance/substance.ts'
@@ -14,6 +15,7 @@ function woundOf(seat: Seat, held: FoamHeld): Substance {
   const goods = seat.component.material.family.kind
   if (goods === 'foam') return foamSubstance(seat, held)
   if (goods === 'sheet') return sheetSubstance(seat)
+  if (isPile(seat.component.material)) return pileSubstance(seat)
   return goods === 'wire' || goods === 'thread' ? woundSubstance(seat) : fillingSubstance(seat)
 }
 

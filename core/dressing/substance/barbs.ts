@@ -64,6 +64,15 @@ export const discContact = (barbs: Barbs): FilmContact => ({
   barbs,
 })
 
+/** A tuft is drawn down over so much of its length before the film closes over it, mm (judgement). */
+const RIM_MM = 2
+
+/** The film about a tuft of this thickness as it goes under: less of it the shorter the tuft is. */
+export const rimContact = (thicknessMm: number, lengthMm: number): FilmContact => {
+  const aroundMm = Math.PI * thicknessMm * Math.min(lengthMm / RIM_MM, 1)
+  return { kind: 'rim', lineMm: aroundMm, aroundMm, areaMm2: 0, barbs: null }
+}
+
 /** A fan of fibres that lies on the film behind its root, or one to each side. */
 export function fanContact(barbs: Barbs, widthMm: number, kind: 'fringe' | 'spread'): FilmContact {
   const fans = kind === 'spread' ? 2 : 1

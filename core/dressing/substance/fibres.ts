@@ -3,7 +3,8 @@ import { discOfAxes, ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import { tiedInStrands } from '../bunch.ts'
-import { barbsOf, discContact, fanContact, ringContact } from './barbs.ts'
+import { barbsOf, discContact, fanContact, rimContact, ringContact } from './barbs.ts'
+import { isPile } from '../pile.ts'
 import { wrapLengthMm } from '../wraps.ts'
 import { airShare, flank, middleOf, placeMm, spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
@@ -76,15 +77,29 @@ function bunchCentre(root: FlySpot, lengthMm: number, { leanDeg, way }: Stance):
   }
 }
 
-function bunchFilm(component: FlyComponent, stance: Stance, lengthMm: number, widthMm: number, count: number) {
-  // tips that pierce the film carry almost nothing
-  if (stance.way === 'up') return null
+function bunchFilm(
+  component: FlyComponent,
+  stance: Stance,
+  { count, lengthMm, widthMm, tuftMm }: { count: number; lengthMm: number; widthMm: number; tuftMm: number },
+) {
+  // tips that pierce the film carry almost nothing, the tuft that goes under with them draws it down
+  if (stance.way === 'up') return rimContact(tuftMm, lengthMm)
   const barbs = barbsOf(component.material, { count, reachMm: lengthMm, lie: 'fan', leftBelow: 1 })
   if (stance.way === 'out')
     return fanContact(barbs, Math.max(widthMm, WING_WIDTH_OF_LENGTH * lengthMm), 'spread')
   const fan = Math.max(widthMm, 2 * lengthMm * Math.sin(radians(Math.min(stance.leanDeg, 25))))
   return fanContact(barbs, fan, 'fringe')
 }
+
+/** A finger of pile, too thick to be a fibre: a blunt body. */
+const fingerElement = (at: FlySpot, diameterMm: number, lengthMm: number): DragElement => ({
+  kind: 'body',
+  at,
+  diameterMm,
+  lengthMm: Math.max(lengthMm, 0.05),
+  shelteredShare: 0,
+  sliceOf: null,
+})
 
 /** Fibres tied in by one end: tail, legs, shuck, wing, post, gills. */
 export function bunchSubstance(seat: Seat, stance: Stance): Substance {
@@ -112,24 +127,31 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
     volumeMm3: solidMm3,
     airMm3: (solidMm3 / packing - solidMm3) * airShare(component),
     at,
-    elements: [
-      {
-        kind: 'strands',
-        at,
-        count,
-        diameterMm,
-        lengthMm,
-        axes: axesOf(stance),
-        foldExponent: valueOf(material, 'foldExponent'),
-        envelope: {
-          kind: 'bundle',
-          alongMm2: upright ? spreadMm * lengthMm : (Math.PI / 4) * spreadMm ** 2,
-          acrossMm2: lengthMm * spreadMm,
-          dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
-        },
-      },
-    ],
-    film: bunchFilm(component, stance, lengthMm, diameterMm * Math.sqrt(count), count),
+    elements: isPile(material)
+      ? [fingerElement(at, diameterMm * Math.sqrt(count), lengthMm)]
+      : [
+          {
+            kind: 'strands',
+            at,
+            count,
+            diameterMm,
+            lengthMm,
+            axes: axesOf(stance),
+            foldExponent: valueOf(material, 'foldExponent'),
+            envelope: {
+              kind: 'bundle',
+              alongMm2: upright ? spreadMm * lengthMm : (Math.PI / 4) * spreadMm ** 2,
+              acrossMm2: lengthMm * spreadMm,
+              dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
+            },
+          },
+        ],
+    film: bunchFilm(component, stance, {
+      count,
+      lengthMm,
+      widthMm: diameterMm * Math.sqrt(count),
+      tuftMm: Math.sqrt((4 / Math.PI) * (solidMm3 / packing / Math.max(lengthMm, 0.05))),
+    }),
     topMm: upright ? lengthMm * Math.sin(radians(stance.leanDeg)) : 0,
   })
 }
@@ -221,7 +243,7 @@ export function stripSubstance(seat: Seat): Substance {
   const lengthMm = component.lengthMm ?? placeMm(component)
   const massMg = lengthMm * linearMassMgPerMm(material)
   const furMm = 0.7 * valueOf(material, 'fibreLengthMm')
-  const widthMm = valueOf(material, 'widthMm')
+  const widthMm = sizeNumber(material) ?? valueOf(material, 'widthMm')
   const packing = valueOf(material, 'packingShare')
   const solidMm3 =
     massMg / propertyOf(material, 'densityMgPerMm3').value / (1 - 0.5 * valueOf(material, 'hollowShare'))

@@ -2,6 +2,7 @@ import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
+import { isPile, pileStrandMm, solidOuterMm } from '../pile.ts'
 import { threadStrandMm } from '../thread.ts'
 import { THREAD_LAYER_MM } from '../threadWidth.ts'
 import { windingLengthMm } from '../wraps.ts'
@@ -11,6 +12,7 @@ import type { Seat, Substance } from './substance.ts'
 /** Strand that is wound in turns on the shank, mm. */
 export function woundStrandMm(component: FlyComponent): number {
   const { material, coreMm, turns = 0, layers = 1 } = component
+  if (isPile(material)) return pileStrandMm(component)
   return windingLengthMm({
     turns,
     layers,
@@ -31,6 +33,40 @@ export const woundSubstance = (seat: Seat): Substance =>
 /** The tying thread with all that it binds in, and the head. */
 export const threadSubstance = (seat: Seat): Substance =>
   substance(seat, threadStrandMm(seat) * linearMassMgPerMm(seat.component.material))
+
+/** Pile wound on its core: porous, its fibres on end until the water folds them back. */
+export function pileSubstance(seat: Seat): Substance {
+  const { component } = seat
+  const { material, coreMm, outerMm } = component
+  const lengthMm = placeMm(component)
+  const strandMm = woundStrandMm(component)
+  const massMg = strandMm * linearMassMgPerMm(material)
+  const solidMm3 = massMg / valueOf(material, 'densityMgPerMm3')
+  const envelopeMm3 = (Math.PI / 4) * Math.max(outerMm ** 2 - coreMm ** 2, 0) * lengthMm
+  return substance(seat, massMg, {
+    volumeMm3: solidMm3,
+    airMm3: Math.max(envelopeMm3 - solidMm3, 0) * airShare(component),
+    elements: [
+      {
+        kind: 'strands',
+        at: middleOf(seat),
+        count: valueOf(material, 'fibresPerMm') * strandMm,
+        diameterMm: valueOf(material, 'fibreDiameterMm'),
+        lengthMm: Math.max((outerMm - solidOuterMm(component)) / 2, 0.05),
+        axes: ringOfAxes(85),
+        foldExponent: valueOf(material, 'foldExponent'),
+        envelope: {
+          kind: 'coat',
+          lengthMm,
+          coreMm: solidOuterMm(component),
+          outlineMm: outerMm,
+          share: Math.min(valueOf(material, 'dragEnvelope'), 1),
+        },
+      },
+    ],
+    film: flank(lengthMm, outerMm),
+  })
+}
 
 /** Solid and air of something wound or dubbed between two diameters. */
 export function fillingSubstance(seat: Seat): Substance {
