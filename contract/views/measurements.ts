@@ -52,7 +52,7 @@ export const dropTestLine = z
     foretold: band.nullable(),
     held: z.boolean().nullable(),
     /** why there is no reading */
-    fault: z.enum(['floats', 'doesNotFit', 'noTimes', 'tooFast', 'incomplete']).nullable(),
+    fault: z.enum(['floats', 'hovers', 'doesNotFit', 'noTimes', 'tooFast', 'incomplete']).nullable(),
   })
   .meta({ id: 'DropTest' })
 /** A drop test with what it says. */

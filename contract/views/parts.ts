@@ -41,7 +41,7 @@ export type DrawingsView = z.infer<typeof drawingsView>
 /** What lists show of a variant: free fall at 10 °C, dipped and cast. */
 export const variantFigure = z
   .object({
-    kind: z.enum(['sinks', 'floats', 'doesNotFit', 'incomplete']),
+    kind: z.enum(['sinks', 'hovers', 'floats', 'doesNotFit', 'incomplete']),
     massMg: z.number().nullable(),
     submergedMg: z.number().nullable(),
     sinkSpeedMmPerS: z.number().nullable(),

@@ -56,7 +56,7 @@ export interface DropReading {
 /** A reading, or why there is none. */
 export type DropOutcome =
   | ({ readonly kind: 'read' } & DropReading)
-  | { readonly kind: 'floats' }
+  | { readonly kind: 'floats' | 'hovers' }
   | { readonly kind: 'doesNotFit' }
   | { readonly kind: 'noTimes' }
   /** nothing on a hook falls so fast: was the depth in another unit? */

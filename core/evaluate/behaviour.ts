@@ -6,6 +6,8 @@ export function behaviourOf(report: FlyReport): Behaviour {
   switch (report.kind) {
     case 'sinks':
       return { kind: 'sinks', sinkSpeedMmPerS: (report.trailing ?? report.free).sinkSpeedMmPerS.value }
+    case 'hovers':
+      return { kind: 'sinks', sinkSpeedMmPerS: Math.max(report.speedMmPerS, 0) }
     case 'floats':
       return { kind: 'floats', posture: report.ride.posture }
     case 'doesNotFit':

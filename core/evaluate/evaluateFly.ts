@@ -1,8 +1,9 @@
 import { checkFit, partsOf, withFloatant } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
 import { rideOf, wettingOf } from '../float/index.ts'
+import type { Ride } from '../float/index.ts'
 import { restingAttitude } from '../sink/index.ts'
-import { logEstimate } from '../uncertainty/index.ts'
+import { linearEstimate, logEstimate } from '../uncertainty/index.ts'
 import { waterAt } from '../water/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import { calibratedParts, UNCALIBRATED } from './calibration.ts'
@@ -14,7 +15,7 @@ import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
 import { rollOf, senseOf } from './sense.ts'
 import { splashOf } from './splash.ts'
-import { sum } from '../number/index.ts'
+import { sum, Z_80 } from '../number/index.ts'
 
 function massEstimate(parts: readonly Part[], calibration: Calibration) {
   const massMg = sum(parts.map((part) => part.massMg))
@@ -31,6 +32,9 @@ function partMasses(parts: readonly Part[], water: WaterProperties): readonly Pa
     submergedMg: massMg - water.densityMgPerMm3 * volumeMm3,
   }))
 }
+
+/** Slower than this a fly neither falls nor rises to speak of, mm/s. */
+const HOVERING_MM_PER_S = 10
 
 /** The parts as measured and treated, from which everything else follows. */
 export function preparedParts(fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] {
@@ -54,47 +58,52 @@ export function evaluateFly(
   const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
 
-  if (conditions.wet !== 'soaked') {
-    const ride = rideOf(parts, water, wettingOf(conditions.wet))
-    if (ride) return { kind: 'floats', ...common, ride }
-  }
   const loads = loadsOf(parts, conditions.wet, water)
   const submergedMg = sum(loads.map((load) => load.submergedMg))
-  if (submergedMg <= 0) {
-    const spareMg = -submergedMg
-    return {
-      kind: 'floats',
-      ...common,
-      ride: {
-        posture: 'awash',
-        freeHeightMm: 0,
-        spareMg,
-        reserve: 1 + spareMg / Math.max(sum(parts.map(({ massMg }) => massMg)), 1e-6),
-        bears: 'calm',
-        drowningsUntilSunk: drowningsUntilHeavy(parts, water),
-        soakS: 0,
-      },
-    }
-  }
+  const sdMg = Math.hypot(...parts.map((part) => submergedSdMg(part, water.densityMgPerMm3)))
+  const neutral = Math.abs(submergedMg) < Z_80 * sdMg
+  const ride = conditions.wet === 'soaked' ? null : rideOf(parts, water, wettingOf(conditions.wet))
   const elements = dragElementsOf(fly, parts)
   const attitude = restingAttitude(balanceOf(elements, loads, water))
   const model = fallModelOf(
-    parts, elements, submergedMg, attitude.noseDownDeg, conditions, water, calibration,
+    parts, elements, Math.abs(submergedMg), attitude.noseDownDeg, conditions, water, calibration,
   ) // prettier-ignore
-  const sd = Math.hypot(...parts.map((part) => submergedSdMg(part, water.densityMgPerMm3))) / submergedMg
+  const free = fallOf({ ...model, tippet: null }, parts, calibration)
+  const moving = { free, trailing: conditions.tippet ? fallOf(model, parts, calibration) : null }
+  const speedMmPerS = free.sinkSpeedMmPerS.value
+  if (ride) return { kind: 'floats', ...common, ride, rise: submergedMg < 0 && !neutral ? moving : null }
+  if (neutral || speedMmPerS < HOVERING_MM_PER_S)
+    return {
+      kind: 'hovers',
+      ...common,
+      submergedMg: linearEstimate(submergedMg, sdMg, massBasis(calibration)),
+      speedMmPerS: Math.sign(submergedMg) * speedMmPerS,
+    }
+  if (submergedMg < 0)
+    return { kind: 'floats', ...common, ride: awash(parts, -submergedMg, water), rise: moving }
   return {
     kind: 'sinks',
     ...common,
     findings: [...findings, ...rollOf(fly, attitude)],
-    submergedMg: logEstimate(submergedMg, sd, massBasis(calibration)),
-    free: fallOf({ ...model, tippet: null }, parts, calibration),
-    trailing: conditions.tippet ? fallOf(model, parts, calibration) : null,
+    submergedMg: logEstimate(submergedMg, sdMg / submergedMg, massBasis(calibration)),
+    ...moving,
     attitude,
     hung: hangOf(fly, conditions, calibration),
     splash: splashOf(common.massMg.value),
     model,
   }
 }
+
+/** How what is wet through and still lighter than water lies in it. */
+const awash = (parts: readonly Part[], spareMg: number, water: WaterProperties): Ride => ({
+  posture: 'awash',
+  freeHeightMm: 0,
+  spareMg,
+  reserve: 1 + spareMg / Math.max(sum(parts.map(({ massMg }) => massMg)), 1e-6),
+  bears: 'calm',
+  drowningsUntilSunk: drowningsUntilHeavy(parts, water),
+  soakS: 0,
+})
 
 /** Drownings after which a fly that its air alone holds up goes down. */
 function drowningsUntilHeavy(parts: readonly Part[], water: WaterProperties): number {

@@ -23,13 +23,14 @@ export const loadsOf = (parts: readonly Part[], wet: WetState, water: WaterPrope
     submergedMg: part.massMg - water.densityMgPerMm3 * (part.volumeMm3 + part.airMm3 * airKept(part, wet)),
   }))
 
-/** What turns a fly as it falls. */
+/** What turns a fly as it falls, or as it rises where it is lighter than water. */
 export function balanceOf(
   elements: readonly DragElement[],
   loads: readonly Load[],
   water: WaterProperties,
 ): Balance {
-  return { elements, weightAt: weightCentre(loads), submergedMg: sum(loads.map((l) => l.submergedMg)), water }
+  const submergedMg = Math.abs(sum(loads.map((load) => load.submergedMg)))
+  return { elements, weightAt: weightCentre(loads), submergedMg, water }
 }
 
 /** The fall of a fly at a known attitude. */

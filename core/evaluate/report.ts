@@ -42,6 +42,13 @@ export interface Hang {
   } | null
 }
 
+/** Speed of a fly lighter than water as it comes up. */
+export interface Rise {
+  readonly free: Fall
+  /** from below, with the conditions' tippet drawn after it; null where they have none */
+  readonly trailing: Fall | null
+}
+
 interface Common {
   readonly massMg: Estimate
   readonly parts: readonly PartMass[]
@@ -62,5 +69,18 @@ export type FlyReport =
       readonly splash: Splash
       readonly model: FallModel
     })
-  | (Common & { readonly kind: 'floats'; readonly ride: Ride })
+  | (Common & {
+      readonly kind: 'floats'
+      readonly ride: Ride
+      /** how it comes up once it is drawn under; null for one that would then go down */
+      readonly rise: Rise | null
+    })
+  | (Common & {
+      /** hardly falls or rises: slower than 1 cm/s, or too near the weight of water to tell which */
+      readonly kind: 'hovers'
+      /** weight in water; a limit below nought is lift */
+      readonly submergedMg: Estimate
+      /** down; below nought up */
+      readonly speedMmPerS: number
+    })
   | (Common & { readonly kind: 'doesNotFit' })

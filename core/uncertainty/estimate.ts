@@ -19,6 +19,11 @@ export function sdOfLog(band: { readonly value: number; readonly low: number; re
   return Math.log(band.high / band.low) / (2 * Z_80)
 }
 
+/** The estimate that is normal about a value with this standard deviation: for what may be nought or below. */
+export function linearEstimate(value: number, sd: number, basis: readonly Evidence[]): Estimate {
+  return { value, low: value - Z_80 * sd, high: value + Z_80 * sd, basis }
+}
+
 /** The estimate whose logarithm is normal about ln(value) with this standard deviation. */
 export function logEstimate(value: number, sd: number, basis: readonly Evidence[]): Estimate {
   const factor = Math.exp(Z_80 * sd)

@@ -7,6 +7,7 @@ import { stepTitle } from './bench.ts'
 import { depth, mass, provenance, seconds, smallLength, speed, speedBand } from './figures.ts'
 import { drawerName } from './goods.ts'
 import { postureWord } from './names.ts'
+import { hoversWords } from './reasons.ts'
 
 /** A pattern's variant on a card: what to tie it of, step by step, with the numbers for its hook, and what it does. */
 export interface Card {
@@ -48,6 +49,8 @@ function behaviourLines(report: FlyReport, times: CardInput['times'], units: Dis
         ...(down.length > 0 ? [`With its line: ${down.join(', ')}.`] : []),
       ]
     }
+    case 'hovers':
+      return [`It ${hoversWords(report, units)}.`]
     case 'floats':
       return [`Floats ${postureWord[report.ride.posture]}.`]
     case 'doesNotFit':

@@ -56,6 +56,7 @@ export {
   fitSentence,
   likelihoodReason,
   missingSentence,
+  hoversWords,
   reportSummary,
   tooLightSentence,
   unclearSentence,

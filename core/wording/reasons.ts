@@ -4,7 +4,7 @@ import type { FlyReport } from '../evaluate/index.ts'
 import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
 import type { LikelihoodReason } from '../season/index.ts'
-import { smallLength, speed, temperature } from './figures.ts'
+import { mass, smallLength, speed, temperature } from './figures.ts'
 import { componentName, postureWord } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
@@ -180,11 +180,22 @@ export function likelihoodReason(reason: LikelihoodReason, units: DisplayUnits):
   }
 }
 
+/** What hovers, with the band of its weight: a side of it below nought is lift. */
+export function hoversWords(
+  { submergedMg: { low, high } }: Extract<FlyReport, { kind: 'hovers' }>,
+  units: DisplayUnits,
+): string {
+  const side = (mg: number) => (mg < 0 ? `${mass(-mg, units)} light` : `${mass(mg, units)} heavy`)
+  return `hovers, between ${side(low)} and ${side(high)} in water`
+}
+
 /** One line on what core says of a fly, for lists and headings. */
 export function reportSummary(report: FlyReport, units: DisplayUnits): string {
   switch (report.kind) {
     case 'sinks':
       return `falls ${speed(report.free.sinkSpeedMmPerS.value, units)}`
+    case 'hovers':
+      return hoversWords(report, units)
     case 'floats':
       return `floats ${postureWord[report.ride.posture]}`
     case 'doesNotFit':

@@ -152,7 +152,7 @@ export function toFigureView(row: FigureRow | null): VariantFigure {
 
 /** How a variant behaves in the water, from its stored figure. */
 export function behaviourOfRow(row: FigureRow | null): Behaviour {
-  if (row?.kind === 'sinks' && row.trailingSpeedMmPerS !== null) {
+  if ((row?.kind === 'sinks' || row?.kind === 'hovers') && row.trailingSpeedMmPerS !== null) {
     return { kind: 'sinks', sinkSpeedMmPerS: row.trailingSpeedMmPerS }
   }
   return row?.kind === 'floats' && row.posture ? { kind: 'floats', posture: row.posture } : { kind: 'unknown' }

@@ -36,6 +36,11 @@ function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<F
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }, calibration)
   const massMg = report.massMg.value
   if (report.kind === 'floats') return { kind: 'floats', massMg, posture: report.ride.posture }
+  if (report.kind === 'hovers') {
+    const speed = Math.max(report.speedMmPerS, 0)
+    const submergedMg = report.submergedMg.value
+    return { kind: 'hovers', massMg, submergedMg, sinkSpeedMmPerS: speed, trailingSpeedMmPerS: speed }
+  }
   if (report.kind !== 'sinks') return { kind: report.kind, massMg }
   const { value, low, high } = report.free.sinkSpeedMmPerS
   return {

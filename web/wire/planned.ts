@@ -61,7 +61,8 @@ export function usePlanned(skip = false): Planned | undefined {
 
 function behaviourOf({ figure }: PlannedVariant): Behaviour {
   const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
-  if (figure.kind === 'sinks' && speed !== null) return { kind: 'sinks', sinkSpeedMmPerS: speed }
+  if ((figure.kind === 'sinks' || figure.kind === 'hovers') && speed !== null)
+    return { kind: 'sinks', sinkSpeedMmPerS: speed }
   return figure.kind === 'floats' && figure.posture
     ? { kind: 'floats', posture: figure.posture }
     : { kind: 'unknown' }

@@ -13,7 +13,7 @@ export const variantFigure = sqliteTable(
       .primaryKey()
       .references(() => variantRevision.id, { onDelete: 'cascade' }),
     inputHash: text('input_hash').notNull(),
-    kind: text('kind').$type<'sinks' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
+    kind: text('kind').$type<'sinks' | 'hovers' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
     massMg: real('mass_mg'),
     submergedMg: real('submerged_mg'),
     sinkSpeedMmPerS: real('sink_speed_mm_per_s'),

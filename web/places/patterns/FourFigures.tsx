@@ -80,7 +80,7 @@ const NOT_FOUND = '–'
 
 /** How it rides or falls, and what a tier would ask next about that. */
 function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
-  const { mass, small: smallLength } = useWording()
+  const { mass, small: smallLength, speed, units } = useWording()
   switch (report.kind) {
     case 'sinks': {
       const { hung } = report
@@ -111,10 +111,14 @@ function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
             {ride.freeHeightMm > 0 ? `${smallLength(ride.freeHeightMm)} clear; ` : ''}bears{' '}
             {wording.bearsWord[ride.bears]} and {mass(ride.spareMg)} more; sinks after{' '}
             {wording.drownings(ride.drowningsUntilSunk)}
+            {report.rise ? `; drawn under it rises ${speed(report.rise.free.sinkSpeedMmPerS.value)}` : ''}
+            {report.rise?.trailing ? `, ${speed(report.rise.trailing.sinkSpeedMmPerS.value)} with line` : ''}
           </small>
         </>
       )
     }
+    case 'hovers':
+      return <>{wording.hoversWords(report, units)}</>
     case 'doesNotFit':
       return <>{labels.doesNotFit}</>
   }

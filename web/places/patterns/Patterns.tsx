@@ -63,6 +63,8 @@ function fallOf(variant: VariantLine, speed: (mmPerS: number) => string): string
   switch (figure.kind) {
     case 'sinks':
       return `falls ${speed(figure.sinkSpeedMmPerS ?? 0)}`
+    case 'hovers':
+      return 'hovers'
     case 'floats':
       return figure.posture ? wording.postureWord[figure.posture] : 'floats'
     case 'doesNotFit':

@@ -57,8 +57,8 @@ function rungs(
         words:
           figure.kind === 'sinks'
             ? `${speed(figure.trailingSpeedMmPerS ?? 0)}`
-            : figure.kind === 'floats'
-              ? 'floats'
+            : figure.kind === 'floats' || figure.kind === 'hovers'
+              ? figure.kind
               : '–',
         look: 'fly',
         narrow: true,

@@ -36,6 +36,8 @@ function behaviourIn(fly: Fly, speed: (mmPerS: number) => string): string {
   switch (report.kind) {
     case 'sinks':
       return `falls ${speed(report.free.sinkSpeedMmPerS.value)}`
+    case 'hovers':
+      return 'hovers'
     case 'floats':
       return wording.postureWord[report.ride.posture]
     default:

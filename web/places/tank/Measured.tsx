@@ -17,6 +17,7 @@ const USUAL_FALL_MM_PER_S = 300
 
 const FAULTS: Readonly<Record<NonNullable<DropTestLine['fault']>, string>> = {
   floats: 'It floats as it was then: nothing to compare with a fall.',
+  hovers: 'It hovers as it was then: too near the weight of water to foretell a fall.',
   doesNotFit: 'Its parts do not fit the hook.',
   noTimes: 'No time is left that counts.',
   tooFast: 'Nothing on a hook falls so fast. Was the depth in another unit?',
