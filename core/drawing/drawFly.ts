@@ -1,4 +1,4 @@
-import { hullOf, KINDS, makeBead, pinMm } from '../dressing/index.ts'
+import { beadCentreMm, hullOf, KINDS, makeBead, pinMm } from '../dressing/index.ts'
 import type { DrawnAs, Fly, FlyComponent } from '../dressing/index.ts'
 import { eyeCentre, hookCurve, shankHeightMm } from '../hook/index.ts'
 import { strandDiameterMm, valueOf } from '../material/index.ts'
@@ -128,7 +128,7 @@ const shortened = (component: FlyComponent, share: number): FlyComponent => ({
 function beadShapes(component: FlyComponent, fly: Fly): readonly DrawingShape[] {
   const bead = makeBead(component.material)
   const onPinMm = pinMm(component)
-  const centre = onShank(fly, onPinMm === null ? component.fromMm + bead.diameterMm * 0.35 : -onPinMm)
+  const centre = onShank(fly, beadCentreMm(component, fly.hook))
   const radius = bead.diameterMm / 2
   const ring: DrawingShape = {
     key: component.key,

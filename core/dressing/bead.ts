@@ -1,6 +1,8 @@
+import type { Hook } from '../hook/index.ts'
 import { sizeNumber, valueOf } from '../material/index.ts'
 import type { BeadBoring, Material } from '../material/index.ts'
 import { clamp } from '../number/index.ts'
+import type { FlyComponent } from './fly.ts'
 
 /** A bead in millimetres. */
 export interface Bead {
@@ -112,4 +114,16 @@ function integrateBead(material: Material): Bead {
     volumeMm3,
     massMg: volumeMm3 * valueOf(material, 'densityMgPerMm3'),
   }
+}
+
+/** Against a bent-up neck the slot lets a bead forward until its middle stands this share of it behind the bend (judgement). */
+const IN_THE_BEND_OF_DIAMETER = 0.08
+const BENT_UP_DEG = 30
+
+/** Middle of a bead on its hook, mm from the rear of the eye: behind it, in the bend of a jig's neck, or before it on a pin. */
+export function beadCentreMm({ material, fromMm, lengthMm: pinMm }: FlyComponent, { style }: Hook): number {
+  const { diameterMm, boring } = makeBead(material)
+  if (pinMm !== null) return -pinMm
+  const inTheBend = boring === 'slotted' && style.neckDeg >= BENT_UP_DEG && fromMm < diameterMm / 2
+  return inTheBend ? IN_THE_BEND_OF_DIAMETER * diameterMm : fromMm + diameterMm / 2
 }

@@ -81,6 +81,17 @@ describe('evaluateFly', () => {
     expect(report.findings).toEqual(expect.arrayContaining([...quick.findings]))
   })
 
+  it.each([
+    ['2.4', '18'],
+    ['2.8', '16'],
+    ['3.3', '14'],
+  ])('hangs a jig with a slotted %s on a #%s with its shank at 44 to 48°, point up', (bead, hook) => {
+    const { hung } = sinking(flyOf(jigNymph('bead-tungsten-slotted', bead, hook)))
+    expect(hung.pointUp).toBe(true)
+    expect(180 - Math.abs(hung.noseDownDeg)).toBeGreaterThan(44)
+    expect(180 - Math.abs(hung.noseDownDeg)).toBeLessThan(48)
+  })
+
   it('orders tungsten, brass and no bead', () => {
     const speed = (made: ReturnType<typeof recipe>) => sinking(flyOf(made)).free.sinkSpeedMmPerS.value
     const made = jigNymph()

@@ -37,14 +37,15 @@ export function hangOf(fly: Fly, conditions: Conditions, calibration: Calibratio
   const pointUp = Math.abs(noseDownDeg) > 90
   if (!bead?.lengthMm) return { noseDownDeg, pointUp, pin: null }
   const tilt = (lengthMm: number) => tiltFromLevelDeg(hungAt(withPin(fly, lengthMm)))
+  const levelAtMm = levelLength(tilt)
   return {
     noseDownDeg,
     pointUp,
     pin: {
       lengthMm: bead.lengthMm,
-      levelAtMm: levelLength(tilt),
+      levelAtMm,
       degreesPerFifthMm: Math.abs(tilt(bead.lengthMm + ANSWER_MM) - tilt(bead.lengthMm)),
-      clearsEye: bead.lengthMm - (sizeNumber(bead.material) ?? 0) / 2 > fly.hook.eyeOuterMm,
+      clearsEye: (levelAtMm ?? bead.lengthMm) - (sizeNumber(bead.material) ?? 0) / 2 > fly.hook.eyeOuterMm,
     },
   }
 }

@@ -16,6 +16,7 @@ function report(turns: number, wet: 'fresh' | 'soaked' = 'soaked') {
             material: shippedMaterial('wire-lead', '0.63'),
             at: [0.2, 0.9] as const,
             turns,
+            layers: turns > 14 ? 2 : 1,
           },
         ]
       : []),
@@ -33,7 +34,7 @@ function report(turns: number, wet: 'fresh' | 'soaked' = 'soaked') {
   return evaluateFly(fly, { ...LIST_CONDITIONS, wet, tippet: USUAL_TIPPET })
 }
 
-const TURNS = Array.from({ length: 29 }, (_, i) => i * 0.5)
+const TURNS = Array.from({ length: 57 }, (_, i) => i * 0.5)
 
 describe('a fly near the weight of water', () => {
   const all = TURNS.map((turns) => report(turns))
@@ -85,7 +86,7 @@ describe('a fly near the weight of water', () => {
   })
 
   it('rises as a fall of the same weight, upside down', () => {
-    const heavy = report(14)
+    const heavy = report(28)
     if (heavy.kind !== 'sinks') throw new Error(heavy.kind)
     const light = all[0]!
     if (light.kind !== 'floats' || !light.rise) throw new Error(light.kind)

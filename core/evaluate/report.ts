@@ -38,6 +38,7 @@ export interface Hang {
     /** null where no length does */
     readonly levelAtMm: number | null
     readonly degreesPerFifthMm: number
+    /** whether the bead clears the eye there; at the length it has where no length hangs it level */
     readonly clearsEye: boolean
   } | null
 }

@@ -1,6 +1,6 @@
 import { propertyOf, sizeNumber, valueOf } from '../../material/index.ts'
 import { sdOfLog } from '../../uncertainty/index.ts'
-import { makeBead } from '../bead.ts'
+import { beadCentreMm, makeBead } from '../bead.ts'
 import { CONE } from '../cone.ts'
 import { spotAt, substance } from './substance.ts'
 import type { Seat, Substance } from './substance.ts'
@@ -22,7 +22,7 @@ export function beadSubstance(seat: Seat): Substance {
   const { component, hook } = seat
   const made = makeBead(component.material)
   const pinMm = component.lengthMm
-  const xMm = pinMm === null ? component.fromMm + made.diameterMm / 2 : -pinMm
+  const xMm = beadCentreMm(component, hook)
   const at = spotAt(seat, xMm)
   const offset =
     made.boring === 'slotted'

@@ -96,7 +96,11 @@ function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
                 ? 'no pin hangs it level'
                 : `level with the bead ${smallLength(hung.pin.levelAtMm)} before the eye`}
               , {hung.pin.degreesPerFifthMm.toFixed(1)}° for each {smallLength(0.2)}
-              {hung.pin.clearsEye ? '' : '; here the bead does not clear the eye'}
+              {hung.pin.clearsEye
+                ? ''
+                : hung.pin.levelAtMm === null
+                  ? '; the bead does not clear the eye'
+                  : '; there the bead does not clear the eye'}
             </small>
           ) : null}
         </>
