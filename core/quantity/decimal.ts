@@ -9,6 +9,7 @@ export type UnclearCode =
   | 'notANumber'
   | 'unknownUnit'
   | 'thousandsOrDecimal'
+  | 'inchOrMm'
   | 'negative'
   | 'tooLarge'
   | 'tooSmall'
@@ -37,6 +38,26 @@ const VULGAR: Readonly<Record<string, number>> = {
 export const unclear = (code: UnclearCode, suggestions: readonly string[] = []) =>
   ({ kind: 'unclear', code, suggestions }) as const
 
+/** Typographic marks as the signs of a keyboard: `7⁄64″`, `54ºF`, `1 000`, `–2`, `+2.8`, `2·8`. */
+export const plainFigures = (text: string): string =>
+  text
+    .normalize('NFC')
+    .replace(/[\u00a0\u2000-\u200a\u202f\u205f]/g, ' ')
+    .replace(/[\u2010-\u2015\u2212]/g, '-')
+    .replace(/[\u2044\u2215]/g, '/')
+    .replace(/℃/g, '°C')
+    .replace(/℉/g, '°F')
+    .replace(/[\u00ba\u02da]/g, '°')
+    .replace(/''|[\u2033\u201c\u201d]/g, '"')
+    .replace(/[\u2032\u2018\u2019]/g, "'")
+    .replace(/(\d)·(\d)/g, '$1.$2')
+    .replace(/^\+\s*(?=[\d.,])/, '')
+    .replace(
+      /^(\d{1,3})((?: \d{3})+)(?![\d/])/,
+      (_, first: string, rest: string) => first + rest.replaceAll(' ', ''),
+    )
+    .trim()
+
 const parsed = (value: number): ParsedNumber => ({ kind: 'number', value })
 
 function parseFraction(above: string, below: string, whole: number): ParsedNumber {
@@ -53,14 +74,14 @@ function parseFraction(above: string, below: string, whole: number): ParsedNumbe
  * @example parseDecimal('7/64') // { kind: 'number', value: 0.109375 }
  */
 export function parseDecimal(text: string): ParsedNumber {
-  const written = text.normalize('NFC').trim().replaceAll('−', '-')
+  const written = plainFigures(text)
   if (written === '') return unclear('empty')
-  const vulgar = /^(-?\d*)\s*([¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])$/u.exec(written)
+  const vulgar = /^(-?)(\d*)[\s-]*([¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])$/u.exec(written)
   if (vulgar) {
-    const share = VULGAR[vulgar[2] ?? '']
-    if (share !== undefined) return parsed(Number(vulgar[1] || 0) + share)
+    const share = VULGAR[vulgar[3] ?? '']
+    if (share !== undefined) return parsed((vulgar[1] ? -1 : 1) * (Number(vulgar[2] || 0) + share))
   }
-  const mixed = /^(\d+)\s+(\d+)\s*\/\s*(\d+)$/.exec(written)
+  const mixed = /^(\d+)(?:\s+|\s*-\s*)(\d+)\s*\/\s*(\d+)$/.exec(written)
   if (mixed) return parseFraction(mixed[2] ?? '', mixed[3] ?? '', Number(mixed[1]))
   const fraction = /^(\d+)\s*\/\s*(\d+)$/.exec(written)
   if (fraction) return parseFraction(fraction[1] ?? '', fraction[2] ?? '', 0)

@@ -1,5 +1,6 @@
-import { parseDecimal, unclear } from './decimal.ts'
+import { parseDecimal, plainFigures, unclear } from './decimal.ts'
 import type { UnclearCode } from './decimal.ts'
+import { unitOf } from './spellings.ts'
 import { fromCore, toCore, UNITS } from './units.ts'
 import type { Quantity, Unit } from './units.ts'
 
@@ -14,26 +15,23 @@ export interface Bounds {
   readonly max: number
 }
 
-const SPELLINGS: Readonly<Record<string, Unit>> = {
-  mm: 'mm', cm: 'cm', m: 'm', in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in',
-  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft', '’': 'ft',
-  'mm/s': 'mm/s', 'cm/s': 'cm/s', 'm/s': 'm/s', 'in/s': 'in/s', ips: 'in/s', 'ft/s': 'ft/s',
-  mg: 'mg', g: 'g', gr: 'gr', grain: 'gr', grains: 'gr',
-  c: '°C', '°c': '°C', '°': '°C', f: '°F', '°f': '°F',
-} // prettier-ignore
-
 /** A fly that falls faster than this was probably written in another unit; a solid tungsten ball of 5 mm does 1.8 m/s. */
 const UNLIKELY_SPEED_MM_PER_S = 2500
+/** `7/64`, or `.015` as wire is sold: in inches wherever they have a unit. */
+const INCH_LIKE = /^\d+\s*\/\s*(?:8|16|32|64|128)$|^[.,]\d{3}$/
 
+/** A figure and what follows it. */
 function splitUnit(text: string): { figure: string; spelling: string } {
-  const match = /^([-−\d.,\s/¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]*[\d.,¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])\s*(.*)$/u.exec(text)
-  return match ? { figure: match[1] ?? '', spelling: (match[2] ?? '').trim() } : { figure: text, spelling: '' }
+  const match = /^([-\d.,\s/¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]*[\d.,¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞])\s*(.*)$/u.exec(text)
+  return match ? { figure: match[1] ?? '', spelling: match[2] ?? '' } : { figure: text, spelling: '' }
 }
 
+/** Feet with inches, mm; null for what is none. */
 function parseFeetAndInches(text: string): number | null {
-  const match = /^(\d+)\s*(?:ft|feet|foot|'|′)\s*(\d+(?:[.,]\d+)?)\s*(?:in|inch|inches|"|″)?$/i.exec(text)
+  const match = /^(\d+)\s*(?:ft\.?|feet|foot|')\s*(\d[^a-z"]*?)\s*(?:ins?\.?|inch|inches|")?$/i.exec(text)
   if (!match) return null
-  return toCore(Number(match[1]), 'ft') + toCore(Number((match[2] ?? '0').replace(',', '.')), 'in')
+  const inches = parseDecimal(match[2] ?? '')
+  return inches.kind === 'number' ? toCore(Number(match[1]), 'ft') + toCore(inches.value, 'in') : null
 }
 
 function check(value: number, quantity: Quantity, bounds: Bounds): UnclearCode | null {
@@ -43,8 +41,15 @@ function check(value: number, quantity: Quantity, bounds: Bounds): UnclearCode |
   return null
 }
 
+/** A length without the sign of a diameter, which says nothing of how long it is. */
+const withoutDiameterSign = (text: string) =>
+  text.replace(/^(?:[øØ⌀]|dia\.?|diameter)\s*(?=[\d.,])/iu, '').replace(/\s*(?:dia\.?|diameter)$/iu, '')
+
 /**
- * Reads a quantity in any notation: `7/64 in`, `2.8`, `2,8`, `.015"`, `54 F`, `1 ft 6`.
+ * Reads a quantity in any notation: `7/64 in`, `2.8`, `2,8`, `.015"`, `18 thou`, `54 deg F`, `1'6"`, `2 mph`, `70 den`.
+ *
+ * An inch fraction or a bare thousandth is never taken for millimetres, nor an apostrophe for a thousands mark: they
+ * are asked about.
  *
  * @param assumed the unit of a bare figure
  * @param bounds  what is taken, in core's unit
@@ -54,15 +59,21 @@ function check(value: number, quantity: Quantity, bounds: Bounds): UnclearCode |
  */
 export function parseQuantity(text: string, quantity: Quantity, assumed: Unit, bounds: Bounds): ParsedQuantity {
   const asWritten = text.normalize('NFC').trim()
-  const feetAndInches = quantity === 'length' ? parseFeetAndInches(asWritten) : null
+  const plain = plainFigures(asWritten)
+  const written = quantity === 'length' ? withoutDiameterSign(plain) : plain
+  const swiss = /^(\d{1,3})'(\d{3})(?!\d)(.*)$/.exec(written)
+  if (swiss) return unclear('thousandsOrDecimal', [`${swiss[1]}${swiss[2]}${swiss[3]}`.trim()])
+  const feetAndInches = quantity === 'length' ? parseFeetAndInches(written) : null
   if (feetAndInches !== null) {
     const fault = check(feetAndInches, quantity, bounds)
     return fault ? unclear(fault) : { kind: 'quantity', value: feetAndInches, unit: 'ft', asWritten }
   }
-  const { figure, spelling } = splitUnit(asWritten)
+  const { figure, spelling } = splitUnit(written)
   const number = parseDecimal(figure)
   if (number.kind === 'unclear') return number
-  const unit = spelling === '' ? assumed : SPELLINGS[spelling.toLowerCase()]
+  if (spelling === '' && assumed === 'mm' && INCH_LIKE.test(figure))
+    return unclear('inchOrMm', [`${figure} in`, `${figure} mm`])
+  const unit = spelling === '' ? assumed : unitOf(spelling, assumed)
   if (unit === undefined || !(UNITS[quantity] as readonly Unit[]).includes(unit)) return unclear('unknownUnit')
   const value = toCore(number.value, unit)
   if (quantity === 'speed' && value > UNLIKELY_SPEED_MM_PER_S && unit === 'm/s') {

@@ -212,6 +212,7 @@ export function unclearSentence(code: UnclearCode, suggestions: readonly string[
       return 'This is no figure. Write 2.8, 2,8 or 7/64 in.'
     case 'unknownUnit':
       return 'This unit is not known here.'
+    case 'inchOrMm':
     case 'thousandsOrDecimal':
       return `Did you mean ${suggestions.join(' or ')}?`
     case 'negative':
