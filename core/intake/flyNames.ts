@@ -7,26 +7,41 @@ export interface NamedFly {
   readonly label: string
 }
 
-const folded = (text: string) =>
+/** The words of a name, without plurals and punctuation. */
+const wordsOf = (text: string): readonly string[] =>
   text
     .normalize('NFC')
     .toLocaleLowerCase('en')
-    .replace(/[^\p{L}\p{N}.]+/gu, ' ')
-    .trim()
+    .split(/[^\p{L}\p{N}./]+/u)
+    .filter(Boolean)
+    .map((word) => (/^\p{L}{3,}s$/u.test(word) && !word.endsWith('ss') ? word.slice(0, -1) : word))
+
+const holds = (words: readonly string[], some: readonly string[]) => some.every((word) => words.includes(word))
 
 /**
- * Flies that a name and a hook size may mean: the one whose pattern and label are just that, else those of a pattern of
- * that name, on that hook where one is said. Case and punctuation do not count.
+ * Flies that a name and a hook size may mean: all that is written stands in their pattern's name and their label, and
+ * the pattern's name stands in what is written, or it is the pattern that the list is about. One that is called just
+ * so comes before all others. Case, punctuation, plurals and the order of words do not count.
+ *
+ * @param under name of the pattern under which the line stands
  */
 export function fliesNamed(
   { name, hookSize, written }: Pick<FlyLine, 'name' | 'hookSize' | 'written'>,
   flies: readonly NamedFly[],
+  under: string | null = null,
 ): readonly NamedFly[] {
-  const sought = folded(name)
-  const whole = folded(written)
-  const exact = flies.filter(({ patternName, label }) => folded(`${patternName} ${label}`) === whole)
-  if (exact.length > 0) return exact
-  const ofPattern = flies.filter(({ patternName }) => folded(patternName) === sought)
-  if (hookSize === null) return ofPattern
-  return ofPattern.filter(({ label }) => folded(label).split(' ').includes(hookSize))
+  const said = [...wordsOf(name), ...(hookSize === null ? [] : [hookSize])]
+  const whole = wordsOf(written)
+  const meant = flies.filter(({ patternName, label }) => {
+    const pattern = wordsOf(patternName)
+    const all = [...pattern, ...wordsOf(label)]
+    return (holds(all, said) || holds(all, whole)) && (patternName === under || holds(whole, pattern))
+  })
+  const exact = meant.filter(({ patternName, label }) =>
+    holds(
+      patternName === under ? [...wordsOf(patternName), ...whole] : whole,
+      wordsOf(`${patternName} ${label}`),
+    ),
+  )
+  return exact.length > 0 ? exact : meant
 }

@@ -8,6 +8,9 @@ const flies: readonly NamedFly[] = [
   { key: 'a', patternName: 'Third Button', label: '#16 B 2.8' },
   { key: 'b', patternName: 'Third Button', label: '#14 B 3.3' },
   { key: 'c', patternName: 'Wet Slate', label: '#16' },
+  { key: 'd', patternName: 'Bell Rope', label: '#14 black' },
+  { key: 'e', patternName: 'Bell Rope', label: '#12 black' },
+  { key: 'f', patternName: 'Bell Rope', label: '#14 olive' },
 ]
 const places = [
   { key: 'p', boxName: 'Kitchen box', label: 'Nymphs' },
@@ -23,6 +26,19 @@ describe('readFlyLine', () => {
     ['sea thing 2/0', 'sea thing', '2/0', 1],
     ['model 72 brown', 'model 72 brown', null, 1],
     ['mole 88', 'mole 88', null, 1],
+    ['6 olive jig 14', 'olive jig', '14', 6],
+    ['6 olive jigs #14', 'olive jigs', '14', 6],
+    ['olive jig #14 – 6', 'olive jig', '14', 6],
+    ['olive jig 14 - 6', 'olive jig', '14', 6],
+    ['olive jig #14, 6', 'olive jig', '14', 6],
+    ['olive jig, size 14: 6', 'olive jig', '14', 6],
+    ['a dozen olive jigs 14', 'olive jigs', '14', 12],
+    ['half a dozen olive jigs size 14', 'olive jigs', '14', 6],
+    ['two dozen midges 20', 'midges', '20', 24],
+    ['six olive jigs 14', 'olive jigs', '14', 6],
+    ['a couple of olive jigs 14', 'olive jigs', '14', 2],
+    ['black 14 ×3', 'black', '14', 3],
+    ['100 olive jigs', 'olive jigs', null, 100],
   ])('reads %s', (line, name, hookSize, count) => {
     expect(readFlyLine(line)).toMatchObject({ kind: 'fly', name, hookSize, count })
   })
@@ -32,6 +48,9 @@ describe('readFlyLine', () => {
     ['', 'noName'],
     ['olive jig x0', 'noneOfIt'],
     ['olive jig x1000', 'tooMany'],
+    // six flies, or size six?
+    ['6 olive jig', 'countOrSize'],
+    ['14 olive jig', 'countOrSize'],
   ])('refuses %s', (line, code) => {
     expect(readFlyLine(line)).toEqual({ kind: 'unclear', code })
   })
@@ -57,6 +76,17 @@ describe('fliesNamed', () => {
     expect(named('third button 16 b 2.8')).toEqual(['a'])
     expect(named('third button #16 B 2.8 x3')).toEqual(['a'])
     expect(named('THIRD BUTTON #14')).toEqual(['b'])
+  })
+
+  it('finds a variant by its words in any order, in the plural, and under its pattern by what sets it apart', () => {
+    expect(named('black bell ropes 14 x3')).toEqual(['d'])
+    expect(named('bell rope black #14 – 6')).toEqual(['d'])
+    expect(named('6 third buttons 14')).toEqual(['b'])
+    const line = readFlyLine('black 14 ×3')
+    if (line.kind !== 'fly') throw new Error(line.code)
+    expect(fliesNamed(line, flies, 'Bell Rope').map(({ key }) => key)).toEqual(['d'])
+    expect(fliesNamed(line, flies)).toEqual([])
+    expect(named('bell rope purple 14')).toEqual([])
   })
 
   it('finds all of a pattern where no size is said, and none on another hook', () => {

@@ -43,6 +43,7 @@ const LINE_FAULTS: Readonly<Record<FlyLineFault['code'], string>> = {
   noName: 'Give it a name.',
   noneOfIt: 'None of it: leave the line out.',
   tooMany: 'At most 999 of a fly.',
+  countOrSize: 'So many flies, or that size? Write “6 x olive jig” or “olive jig #6”.',
 }
 
 /** Why a line of flies was not understood. */

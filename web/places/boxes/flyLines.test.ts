@@ -33,6 +33,17 @@ describe('readFlyLines', () => {
     expect(fliesIn(lines)).toBe(13)
   })
 
+  it('finds a known variant by what sets it apart below its pattern, never a second one', () => {
+    const below = readFlyLines('Olive Jig:\n#14 x3\n16 ×2\nthird button x1\n#14 x3', flies)
+    expect(below.map(({ named }) => named.map(({ key }) => key)).slice(0, 3)).toEqual([
+      ['jig14'],
+      ['jig16'],
+      ['button'],
+    ])
+    // the third button came between, so that the last line is of that, which has no 14
+    expect(below[3]?.named).toEqual([])
+  })
+
   it('asks which where a name could mean several, until one is chosen', () => {
     expect(lines.map((line) => isUnsettled(line, {}))).toEqual([false, true, false])
     expect(isUnsettled(lines[1]!, { 'olive jig x6': 'jig16' })).toBe(false)

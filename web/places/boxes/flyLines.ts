@@ -16,15 +16,34 @@ export interface PastedLine {
 /** Which fly was meant by a line that could mean several: a key, or `NO_RECIPE`. */
 export type Chosen = Readonly<Record<string, string>>
 
-/** Each line that is not empty, read against the flies that there are. */
-export const readFlyLines = (text: string, flies: readonly NamedFly[]): readonly PastedLine[] =>
-  text
-    .split('\n')
-    .filter((line) => line.trim() !== '')
-    .map((line) => {
-      const read = readFlyLine(line)
-      return { line, read, named: read.kind === 'fly' ? fliesNamed(read, flies) : [] }
-    })
+/** A line that is only the name of a pattern and a colon stands over the lines below it. */
+const HEADING = /^(.*):\s*$/
+
+/** Each line that is not empty, read against the flies that there are; the pattern of a line holds for those below it. */
+export function readFlyLines(text: string, flies: readonly NamedFly[]): readonly PastedLine[] {
+  let under: string | null = null
+  return text.split('\n').flatMap((line): readonly PastedLine[] => {
+    if (line.trim() === '') return []
+    const heading = HEADING.exec(line)
+    const over = heading && patternNamed(heading[1] ?? '', flies)
+    if (over) {
+      under = over
+      return []
+    }
+    const alone = readFlyLine(line)
+    const nameless = alone.kind === 'unclear' && alone.code === 'noName'
+    const read = nameless && under !== null ? readFlyLine(`${under} ${line.trim()}`) : alone
+    if (read.kind !== 'fly') return [{ line, read, named: [] }]
+    const apart = fliesNamed(read, flies)
+    const named = apart.length > 0 ? apart : fliesNamed(read, flies, under)
+    const patterns = patternNamesOf(named)
+    if (patterns.length === 1) under = patterns[0] ?? null
+    return [{ line, read, named }]
+  })
+}
+
+const patternNamed = (name: string, flies: readonly NamedFly[]) =>
+  patternNamesOf(flies).find((pattern) => pattern.toLowerCase() === name.trim().toLowerCase()) ?? null
 
 /** Whether a line is not understood, or could mean several flies of which none is chosen. */
 export const isUnsettled = ({ line, read, named }: PastedLine, chosen: Chosen): boolean =>
