@@ -36,3 +36,6 @@ export function listed<T extends z.ZodType>(name: LimitName, entry: T) {
   const limit = limitOf(name)
   return z.array(entry).min(limit.min, least(limit)).max(limit.max, most(limit))
 }
+
+/** A colour as `#6d6a37`. */
+export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written #6d6a37.')

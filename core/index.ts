@@ -66,7 +66,9 @@ export type {
 } from './dressing/index.ts'
 export { driftedMm, intercept, leadTo, speedAtHeight } from './drift/index.ts'
 export type { Current } from './drift/index.ts'
+export { whenWet } from './colour/index.ts'
 export { BARE_FORMS, readTypedLine } from './entry/index.ts'
+export type { Ask, Settled } from './entry/index.ts'
 export type { BareForm, TypedLine } from './entry/index.ts'
 export {
   behaviourOf,
@@ -144,6 +146,7 @@ export type {
   YearOfUse,
 } from './match/index.ts'
 export {
+  canBeMadeIn,
   kindDefaults,
   likeFamily,
   MATERIAL_KINDS,

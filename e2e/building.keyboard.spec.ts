@@ -58,7 +58,7 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
   await tabTo(page, form.getByLabel('Type a line'))
   await page.keyboard.type('rib: copper wire, some turns')
   await page.keyboard.press('Enter')
-  await expect(form).toContainText('“some turns” is not understood')
+  await expect(form).toContainText('Settle what it asks first.')
   await page.keyboard.press('Control+a')
   await page.keyboard.press('Delete')
   await page.keyboard.press('Escape')

@@ -186,6 +186,50 @@ describe('patterns', () => {
     expect((await server.command('patternSave', odd).expect(400)).body.fields[0].path).toBe('newMaterials')
   })
 
+  it('mints a colour of one’s own, and a bead of a size between those that are listed', async () => {
+    await ready()
+    const families = (
+      (await server.get('/api/catalogue').expect(200)).body as { families: { id: string; name: string }[] }
+    ).families
+    const familyOf = (name: string) => families.find((family) => family.name === name)!.id
+    const minted = [
+      {
+        id: id('test:purple'),
+        familyId: familyOf('Hare-like fur with guard hair'),
+        sizeKey: '',
+        colourName: 'purple',
+        colourHex: '#5b3a7a',
+      },
+      {
+        id: id('test:26'),
+        familyId: familyOf('Tungsten alloy bead, slotted'),
+        sizeKey: '2.6',
+        colourName: 'copper',
+      },
+    ]
+    const own = midge({ version: 1, newMaterials: [...(midge().newMaterials as never[]), ...minted] as never })
+    await server.command('patternSave', own).expect(200)
+    const { materials } = (await server.get('/api/stores').expect(200)).body as {
+      materials: { id: string; sizeKey: string; colourName: string; colourHex: string; colourWetHex: string }[]
+    }
+    expect(materials.find((one) => one.id === minted[0]!.id)).toMatchObject({
+      colourName: 'purple',
+      colourHex: '#5b3a7a',
+    })
+    // wet it is darker
+    expect(
+      parseInt(materials.find((one) => one.id === minted[0]!.id)!.colourWetHex.slice(1, 3), 16),
+    ).toBeLessThan(0x5b)
+    expect(materials.find((one) => one.id === minted[1]!.id)).toMatchObject({
+      sizeKey: '2.6',
+      colourName: 'copper',
+    })
+    const wire = { id: id('test:wire'), familyId: familyOf('Lead wire'), sizeKey: '0.45', colourName: 'lead' }
+    await server
+      .command('patternSave', midge({ patternId: id('test:other'), newMaterials: [wire] as never }))
+      .expect(400)
+  })
+
   it('keep markup in a name as the text it is', async () => {
     await ready()
     await server.command('patternSave', midge({ version: 1, name: '<script>alert(1)</script>' })).expect(200)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { familyId, materialId, version } from '../common.ts'
-import { figure, written } from '../limited.ts'
+import { figure, hexColour, written } from '../limited.ts'
 
 /** Flies are counted in whole ones. */
 export const flies = figure('flies')
@@ -21,5 +21,7 @@ export const newMaterial = z
     familyId,
     sizeKey: written('sizeKey'),
     colourName: written('word'),
+    /** of a colour of one's own, which its family does not list */
+    colourHex: hexColour.optional(),
   })
   .strict()

@@ -1,14 +1,13 @@
 import { z } from 'zod'
 import { DEPTH_BANDS, MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
 import { name, note, share } from '../common.ts'
-import { figure, listed, written } from '../limited.ts'
+import { figure, listed, written, hexColour } from '../limited.ts'
 import { brood, trigger } from './season.ts'
 
 const known = (rows: readonly { readonly key: string }[], what: string) => {
   const keys = new Set(rows.map(({ key }) => key))
   return z.string().refine((key) => keys.has(key), `There is no such ${what}.`)
 }
-const hex = z.string().regex(/^#[0-9a-f]{6}$/i, 'A colour is written #6d6a37.')
 const lengthMm = figure('foodMm')
 
 /** What a month knows of a stage; null where it is not there. */
@@ -35,7 +34,7 @@ export const foodStageBody = z
     stage: written('word', { trimmed: true }),
     stageName: name,
     months: z.array(stageMonth.nullable()).length(12),
-    colours: listed('foodColours', z.object({ name, hexDry: hex, hexWet: hex, share }).strict()),
+    colours: listed('foodColours', z.object({ name, hexDry: hexColour, hexWet: hexColour, share }).strict()),
     silhouette: known(SILHOUETTES, 'outline'),
     movements: listed('looks', known(MOVEMENTS, 'movement')),
     triggers: listed('looks', known(TRIGGER_LOOKS, 'mark')),

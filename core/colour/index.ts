@@ -1,2 +1,3 @@
 export { colourDistance, okLab } from './distance.ts'
+export { whenWet } from './wet.ts'
 export type { OkLab } from './distance.ts'

@@ -1,65 +1,99 @@
 import { COMPONENT_KINDS, KINDS } from '../dressing/index.ts'
-import type { Component, ComponentKind, Place, Proportion } from '../dressing/index.ts'
-import type { MaterialKind } from '../material/index.ts'
-import { parseDecimal, parseQuantity } from '../quantity/index.ts'
+import type { Component, ComponentKind, Place } from '../dressing/index.ts'
+import { parseQuantity, plainFigures } from '../quantity/index.ts'
+import { extractAmounts, numberOf } from './amounts.ts'
+import type { Amount } from './amounts.ts'
+import { colourFor, isColourWord } from './colours.ts'
+import { likenessOf, rankedGoods } from './goods.ts'
+import type { Likeness, NamedFamily } from './goods.ts'
+import { sizeOf } from './sizes.ts'
+import type { SizeFound } from './sizes.ts'
+import { FIGURE, NUMBER, tellingWordsOf, wordsOf } from './words.ts'
 
-/** Goods that a line may mean. */
-export interface NamedFamily {
-  readonly id: string
-  readonly name: string
-  readonly kind: MaterialKind
-  readonly sizes: readonly string[]
-  readonly colours: readonly { readonly name: string }[]
+/** What of a line is a component, without its key and drawer. */
+export type TypedComponent = Omit<Component, 'key' | 'materialId' | 'place'> & {
+  readonly place: Partial<Place>
 }
 
-/** What was understood of a line: the component without its key and drawer, and the goods that it means. */
+/** What is to be settled before a line is taken. */
+export type Ask =
+  | { readonly about: 'goods'; readonly choices: readonly NamedFamily[] }
+  | {
+      readonly about: 'size'
+      readonly familyId: string
+      /** as typed; null where none was */
+      readonly written: string | null
+      readonly choices: readonly string[]
+      /** size that a drawer could be made in; null for goods that come only as listed */
+      readonly make: string | null
+    }
+  | {
+      readonly about: 'colour'
+      readonly familyId: string
+      readonly written: string
+      /** the nearest there are */
+      readonly choices: readonly string[]
+      /** how the colour that was typed may look */
+      readonly hex: string
+    }
+  /** some words were not understood: is it meant without them? */
+  | { readonly about: 'words' }
+
+/** What was understood of a line. */
 export type TypedLine =
   | {
       readonly kind: 'understood'
-      readonly component: Omit<Component, 'key' | 'materialId' | 'place'> & { readonly place: Partial<Place> }
+      readonly component: TypedComponent
       readonly familyId: string
       readonly sizeKey: string
       readonly colourName: string
+      /** readings that were not plain, to be said */
+      readonly notes: readonly string[]
+    }
+  | {
+      readonly kind: 'asks'
+      readonly ask: Ask
+      /** words that were not understood */
+      readonly unused: readonly string[]
     }
   | {
       readonly kind: 'unclear'
-      readonly code: 'noKind' | 'unknownKind' | 'noMaterial' | 'unknownAmount'
+      readonly code: 'noKind' | 'unknownKind' | 'noMaterial'
       /** the words at which it stopped */
       readonly at: string
     }
 
+/** What was settled of what a line asked. */
+export interface Settled {
+  readonly familyId?: string
+  readonly sizeKey?: string
+  readonly colourName?: string
+  readonly withoutWords?: boolean
+}
+
 /** Words for components beside their own names. */
 const KIND_WORDS: Readonly<Record<ComponentKind, readonly string[]>> = {
-  bead: [], cone: [], eyes: [], wire: ['underbody', 'weight', 'turns of wire'], sheet: [], thread: ['silk'],
-  tail: ['whisks', 'tails'], shuck: ['trailing shuck'], body: ['abdomen'], rib: [], thorax: [], gills: [],
-  legs: ['feelers', 'horns'], collar: [], hackle: [], wing: ['tuft'], post: ['parachute'], wingCase: ['wing case'],
-  back: [], strip: [], foam: [], coat: ['resin', 'varnish', 'resin coat'], hotSpot: ['hot spot', 'spot'], egg: [],
-} // prettier-ignore
-
-const SIDES: Readonly<Record<string, Place['side']>> = {
-  above: 'above', 'on top': 'above', upright: 'above', below: 'below', beneath: 'below', around: 'around',
-  tented: 'around', 'both sides': 'both', spent: 'both',
+  bead: ['beadhead', 'bead head'], cone: ['conehead'], eyes: [], wire: ['underbody', 'weight', 'turns of wire'], sheet: [], thread: ['silk'],
+  tail: ['whisks', 'tails'], shuck: ['trailing shuck'], body: ['abdomen'], rib: ['ribbing'], thorax: [], gills: [],
+  legs: ['feelers', 'horns'], collar: [], hackle: [], wing: ['tuft', 'wings'], post: ['parachute'], wingCase: ['wing case', 'wingcase'],
+  back: ['shellback'], strip: [], foam: [], coat: ['resin', 'varnish', 'resin coat'], hotSpot: ['hot spot', 'spot'], egg: ['egg sac'],
 } // prettier-ignore
 
 const BULKS: Readonly<Record<string, number>> = {
-  sparse: 0.1,
-  thin: 0.1,
-  slim: 0.25,
-  medium: 0.45,
-  full: 0.55,
-  bulky: 0.8,
-}
-const OF: Readonly<Record<string, 'shank' | 'gape' | 'hookLength' | 'bead'>> = {
-  shank: 'shank', shanks: 'shank', gape: 'gape', gapes: 'gape', fly: 'hookLength', flies: 'hookLength',
-  hook: 'hookLength', bead: 'bead', beads: 'bead',
+  sparse: 0.1, thin: 0.1, slim: 0.25, medium: 0.45, full: 0.55, bulky: 0.8,
 } // prettier-ignore
 
-const FIGURE = '[-\\d.,\\s/¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]*[\\d¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]'
-const COUNTED = new RegExp(`^(${FIGURE})\\s*(turns?|t|fibres?|strands?|layers?)$`, 'u')
-const SAID_OF = new RegExp(
-  `^(${FIGURE})\\s*(?:of the |of a |the |a )?(shanks?|gapes?|fly|flies|hook|beads?)$`,
-  'u',
+const MOST_CHOICES = 4
+const COUNT_BEFORE = new RegExp(`^\\s*(${NUMBER})\\s+(?=\\p{L})`, 'iu')
+const UNIT = `(?:mm|cm|millimet\\w+|in(?:ch(?:es)?|s)?\\b\\.?|"|thou|mils?|den(?:ier)?|dtex|d\\b)`
+const FIGURES = new RegExp(
+  `(?:#\\s?|\\b(?:size|sz\\.?)\\s+)\\d+(?:/0)?|[øØ⌀]?\\s*${FIGURE}(?:\\s*${UNIT})?(?:\\s*/0)?`,
+  'giu',
 )
+
+const STARTS_WITH_UNIT = new RegExp(`^${UNIT}`, 'iu')
+/** `12 mm long` is 12 mm. */
+const LONG = /(\d\s*(?:mm|cm|in|"))\s+long\b/giu
 
 const kindOf = (word: string): ComponentKind | null => {
   const folded = word.trim().toLowerCase()
@@ -67,138 +101,179 @@ const kindOf = (word: string): ComponentKind | null => {
   return own ?? COMPONENT_KINDS.find((kind) => KIND_WORDS[kind].includes(folded)) ?? null
 }
 
-type Amount = Omit<Partial<Component>, 'place'> & { readonly place?: Partial<Place> }
-
-function counted(figure: string, what: string): Amount | null {
-  const parsed = parseDecimal(figure)
-  if (parsed.kind !== 'number' || parsed.value < 0) return null
-  if (what.startsWith('t')) return { turns: parsed.value }
-  if (!Number.isInteger(parsed.value)) return null
-  if (what.startsWith('f')) return { fibreCount: parsed.value }
-  return what.startsWith('s') ? { strands: parsed.value } : { layers: parsed.value }
+/** A line in its parts: amounts, figures and words, wherever they stand. */
+function partsOfLine(kind: ComponentKind, text: string) {
+  const { amount, rest } = extractAmounts(plainFigures(text).replace(LONG, '$1'))
+  const goods = rest.replace(/^[\s,;]+/, '')
+  const before = COUNT_BEFORE.exec(goods)
+  const counted =
+    before && !STARTS_WITH_UNIT.test(goods.slice(before[0].length)) ? numberOf(before[1] ?? '') : null
+  const isCount = counted !== null && Number.isInteger(counted)
+  const left = isCount ? goods.slice(before?.[0].length ?? 0) : goods
+  const figures = [...left.matchAll(FIGURES)].map(([figure]) => figure.trim())
+  const words = tellingWordsOf(left.replace(FIGURES, ' '))
+  const own = new Set([kind, ...KIND_WORDS[kind]].flatMap((name) => wordsOf(name)))
+  return { amount: isCount ? { fibreCount: counted, ...amount } : amount, figures, words, own }
 }
 
-function lengthOf(words: string): Proportion | null {
-  const said = SAID_OF.exec(words)
-  const of = OF[said?.[2] ?? '']
-  if (said && of) {
-    const parsed = parseDecimal(said[1] ?? '')
-    return parsed.kind === 'number' ? { factor: parsed.value, of } : null
-  }
-  if (!/(mm|cm|in|")$/.test(words)) return null
-  const parsed = parseQuantity(words, 'length', 'mm', { min: 0, max: 200 })
-  return parsed.kind === 'quantity' ? { mm: parsed.value } : null
-}
+type Parts = ReturnType<typeof partsOfLine>
 
-/** One amount of a line: a count, a length, a thickness, a side, a stretch of the shank, shears. */
-function amountOf(words: string): Amount | null {
-  const many = COUNTED.exec(words)
-  if (many) return counted(many[1] ?? '', many[2] ?? '')
-  const side = SIDES[words]
-  if (side) return { place: { side } }
-  const bulk = BULKS[words]
-  if (bulk !== undefined) return { bulk }
-  if (words === 'clipped below') return { clipped: 0 }
-  if (words === 'with floatant') return { treatment: 'floatant' }
-  const stretch = /^from ([\d.,]+) to ([\d.,]+)$/.exec(words)
-  if (stretch) {
-    const [from, to] = [stretch[1], stretch[2]].map((part) => parseDecimal(part ?? ''))
-    return from?.kind === 'number' && to?.kind === 'number' && from.value <= to.value && to.value <= 1
-      ? { place: { from: from.value, to: to.value } }
-      : null
-  }
-  const length = lengthOf(words)
-  return length ? { length } : null
-}
+/** Words that have to belong to the goods: neither colours nor amounts nor the name of the part. */
+const telling = ({ words, own }: Parts, { byName }: Likeness) =>
+  words.filter(
+    (word) => byName.has(word) || !(isColourWord(word) || own.has(word) || BULKS[word] !== undefined),
+  )
 
-const wordsOf = (text: string) =>
-  text
-    .toLowerCase()
-    .split(/[^\p{L}\d./"]+/u)
-    .filter(Boolean)
-
-/** How much of what was written a family's name and colours account for; more for a word that begins alike. */
-function score(family: NamedFamily, written: readonly string[]): number {
-  const name = wordsOf(family.name)
-  const colours = family.colours.flatMap((colour) => wordsOf(colour.name))
-  return written.reduce((sum, word) => {
-    const stem = word.replace(/s$/, '')
-    // the kind of goods says little: all dubbings are that
-    if (stem === family.kind) return sum + 1
-    if (name.some((part) => part === word || part === stem)) return sum + 3
-    if (name.some((part) => part.startsWith(stem))) return sum + 2
-    return sum + (colours.some((part) => part.startsWith(stem)) ? 1 : 0)
-  }, 0)
-}
-
-/** The size of a family that was meant: a figure in any notation that it comes in. */
-function sizeOf(family: NamedFamily, figures: readonly string[]): string {
-  for (const figure of figures) {
-    const bare = figure.replace(/^#/, '')
-    if (family.sizes.includes(bare)) return bare
-    const parsed = parseQuantity(figure, 'length', 'mm', { min: 0, max: 100 })
-    const near =
-      parsed.kind === 'quantity'
-        ? family.sizes.find((size) => Math.abs(Number(size) - parsed.value) <= 0.06)
-        : undefined
-    if (near) return near
-  }
-  return family.sizes[Math.floor(family.sizes.length / 2)] ?? ''
-}
-
-function materialOf(kind: ComponentKind, text: string, families: readonly NamedFamily[]) {
-  const figures = text.match(/#?[\d.,]+(?:\/\d+)?\s*(?:mm|in|")?/g)?.map((figure) => figure.trim()) ?? []
-  const written = wordsOf(text.replace(/#?[\d.,]+(?:\/\d+)?\s*(?:mm|in|"|den(?:ier)?)?/g, ' '))
+/** Goods that a line may mean, the likeliest first; those as likely as each other are told apart by size and colour only. */
+function candidates(kind: ComponentKind, families: readonly NamedFamily[], parts: Parts): readonly Likeness[] {
+  const { figures, words } = parts
   const kinds = KINDS[kind].madeOf
-  const best = families
-    .filter((family) => kinds.includes(family.kind))
-    .map((family) => ({ family, points: score(family, written) }))
-    .sort(
-      (a, b) =>
-        b.points - a.points ||
-        kinds.indexOf(a.family.kind) - kinds.indexOf(b.family.kind) ||
-        a.family.name.length - b.family.name.length,
-    )[0]
-  if (!best || (best.points === 0 && written.length > 0)) return null
-  const { family } = best
-  const colour =
-    family.colours.find(({ name }) => wordsOf(name).every((part) => written.includes(part))) ??
-    family.colours.find(({ name }) => wordsOf(name).some((part) => written.includes(part))) ??
-    family.colours[0]
-  return { familyId: family.id, sizeKey: sizeOf(family, figures), colourName: colour?.name ?? '' }
+  const usable = families.filter((family) => kinds.includes(family.kind))
+  const ranked = rankedGoods(usable, words)
+  const named = words.some((word) => !isColourWord(word) && !parts.own.has(word) && BULKS[word] === undefined)
+  const pool =
+    ranked.length > 0 || named
+      ? ranked
+      : usable.filter((family) => family.kind === kinds[0]).map((family) => likenessOf(family, words))
+  const best = pool.filter(({ points }) => points === pool[0]?.points)
+  const having = (holds: (likeness: Likeness) => boolean, from: readonly Likeness[]) => {
+    const some = from.filter(holds)
+    return some.length > 0 ? some : from
+  }
+  const sized = having(({ family }) => figures.some((figure) => sizeOf(family, figure).kind === 'size'), best)
+  const coloured = having(
+    ({ byColour }) => words.filter(isColourWord).every((word) => byColour.has(word)),
+    sized,
+  )
+  return coloured.length === 1 ? coloured : [...coloured, ...pool.filter((one) => !coloured.includes(one))]
+}
+
+/** Figures of a line as a size and a free length; those that are neither are left over. */
+function figuresFor(kind: ComponentKind, family: NamedFamily, figures: readonly string[]) {
+  const asksLength = KINDS[kind].asks(family.kind).some((field) => field === 'length' || field === 'pin')
+  let sizeKey: string | null = null
+  let length: Amount = {}
+  let missing: Extract<Ask, { about: 'size' }> | null = null
+  const notes: string[] = []
+  const unused: string[] = []
+  for (const figure of figures) {
+    const size: SizeFound = sizeKey === null ? sizeOf(family, figure) : { kind: 'none' }
+    if (size.kind === 'size') {
+      sizeKey = size.sizeKey
+      if (size.readAs) notes.push(size.readAs)
+      continue
+    }
+    const parsed = parseQuantity(figure, 'length', 'mm', { min: 0, max: 200 })
+    const hasUnit = /[a-z"]/i.test(figure)
+    if (parsed.kind === 'quantity' && asksLength && hasUnit && length.length === undefined)
+      length = { length: { mm: parsed.value } }
+    else if (size.kind === 'noSuchSize')
+      missing = {
+        about: 'size',
+        familyId: family.id,
+        written: size.written,
+        choices: size.nearest,
+        make: size.make,
+      }
+    else unused.push(figure)
+  }
+  return { sizeKey, length, missing, notes, unused }
+}
+
+const middleOf = (sizes: readonly string[]) => {
+  const from = Math.max(0, Math.floor((sizes.length - MOST_CHOICES) / 2))
+  return sizes.slice(from, from + MOST_CHOICES)
+}
+
+/** Reads a line against the goods that it means. */
+function readAs(kind: ComponentKind, likeness: Likeness, parts: Parts, settled: Settled): TypedLine {
+  const { family, byName } = likeness
+  const { words, own, amount } = parts
+  const figures = figuresFor(kind, family, parts.figures)
+  const bulkWord = KINDS[kind].asks(family.kind).includes('bulk')
+    ? words.find((word) => BULKS[word] !== undefined && !byName.has(word))
+    : undefined
+  const colourWords = words.filter((word) => isColourWord(word) && !byName.has(word))
+  const colour = colourFor(family, colourWords, words)
+  const unused = [
+    ...words.filter(
+      (word) => !byName.has(word) && !colourWords.includes(word) && !own.has(word) && word !== bulkWord,
+    ),
+    ...figures.unused,
+  ]
+  const asks = (ask: Ask): TypedLine => ({ kind: 'asks', ask, unused })
+  const sizeKey = settled.sizeKey ?? figures.sizeKey ?? (family.sizes.length === 0 ? '' : null)
+  if (sizeKey === null) {
+    const open = {
+      about: 'size',
+      familyId: family.id,
+      written: null,
+      choices: middleOf(family.sizes),
+      make: null,
+    } as const
+    return asks(figures.missing ?? open)
+  }
+  const colourName = settled.colourName ?? colour.name
+  if (colourName === null)
+    return asks({
+      about: 'colour',
+      familyId: family.id,
+      written: colourWords.join(' '),
+      choices: colour.nearest,
+      hex: colour.hex,
+    })
+  if (unused.length > 0 && !settled.withoutWords) return asks({ about: 'words' })
+  const { place, ...said } = { ...amount, ...figures.length, ...(bulkWord ? { bulk: BULKS[bulkWord] } : {}) }
+  return {
+    kind: 'understood',
+    component: { ...said, kind, place: place ?? {} } as TypedComponent,
+    familyId: family.id,
+    sizeKey,
+    colourName,
+    notes: figures.notes,
+  }
 }
 
 /**
- * Reads a line of a dressing as tiers write it: `kind: goods, amount, amount`.
+ * Reads a line of a dressing as tiers write it: `kind: goods and amounts`, in any order.
  *
- * Goods are words of a family's name, a size in any notation, a colour, and may begin with a count of fibres.
- * Amounts are `5 turns`, `6 fibres`, `2 strands`, `3 layers`; `⅔ shank`, `1½ gapes`, `2 beads`, `12 mm`;
- * `sparse`, `slim`, `medium`, `full`, `bulky`; `above`, `below`, `tented`, `spent`; `from 0.2 to 0.9`;
- * `clipped below`; `with floatant`.
+ * Goods are words of a name or what it is also called, a size in any notation, a colour; a figure before them counts
+ * fibres. Amounts are `5 turns`, `six fibres`, `two layers`; `⅔ shank`, `1.5x shank`, `12 mm`; `rear ⅔`, `from 0.2 to
+ * 0.9`; `sparse` to `bulky`; `above`, `spent`; `clipped below`; `with floatant`.
  *
+ * Nothing is guessed: where several goods fit as well, most words belong to none, a size or a colour is not there, or
+ * words are left over, the line asks.
+ *
+ * @param settled answers to what it asked
  * @example readTypedLine('tail: 6 speckled cock, ⅔ shank', families)
  */
-export function readTypedLine(text: string, families: readonly NamedFamily[]): TypedLine {
+export function readTypedLine(
+  text: string,
+  families: readonly NamedFamily[],
+  settled: Settled = {},
+): TypedLine {
   const colon = text.indexOf(':')
   if (colon < 0) return { kind: 'unclear', code: 'noKind', at: text.trim() }
   const kind = kindOf(text.slice(0, colon))
   if (!kind) return { kind: 'unclear', code: 'unknownKind', at: text.slice(0, colon).trim() }
-  const [goods = '', ...rest] = text
-    .slice(colon + 1)
-    .split(/[,;](?=\s|$)/)
-    .map((part) => part.trim().toLowerCase())
-  const count = /^(\d+)\s+(?!mm|in\b)(?=\p{L})/u.exec(goods)
-  const material = materialOf(kind, count ? goods.slice(count[0].length) : goods, families)
-  if (!material) return { kind: 'unclear', code: 'noMaterial', at: goods }
-  let component: Amount = count ? { fibreCount: Number(count[1]) } : {}
-  for (const words of rest.filter(Boolean)) {
-    const amount = amountOf(words)
-    if (!amount) return { kind: 'unclear', code: 'unknownAmount', at: words }
-    component = { ...component, ...amount, place: { ...component.place, ...amount.place } }
+  const said = text.slice(colon + 1)
+  const parts = partsOfLine(kind, said)
+  const chosen = families.find(({ id }) => id === settled.familyId)
+  if (chosen) return readAs(kind, likenessOf(chosen, parts.words), parts, settled)
+  const found = candidates(kind, families, parts)
+  const [best] = found
+  if (!best) return { kind: 'unclear', code: 'noMaterial', at: said.trim() }
+  const needed = telling(parts, best)
+  const isMajority =
+    needed.length === 0 || needed.filter((word) => best.byName.has(word)).length > needed.length / 2
+  if (found.length === 1 || (isMajority && (found[1]?.points ?? 0) < best.points)) {
+    if (isMajority) return readAs(kind, best, parts, settled)
   }
   return {
-    kind: 'understood',
-    component: { ...component, kind, place: component.place ?? {} },
-    ...material,
+    kind: 'asks',
+    ask: { about: 'goods', choices: found.slice(0, MOST_CHOICES).map(({ family }) => family) },
+    unused: parts.words.filter(
+      (word) => !found.some(({ byName, byColour }) => byName.has(word) || byColour.has(word)),
+    ),
   }
 }

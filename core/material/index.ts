@@ -1,3 +1,4 @@
+export { canBeMadeIn } from './madeSize.ts'
 export { MATERIAL_KINDS } from './material.ts'
 export type {
   BeadBoring,

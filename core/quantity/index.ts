@@ -1,4 +1,4 @@
-export { parseDecimal } from './decimal.ts'
+export { parseDecimal, plainFigures } from './decimal.ts'
 export type { ParsedNumber, UnclearCode } from './decimal.ts'
 export { parseQuantity } from './parseQuantity.ts'
 export type { Bounds, ParsedQuantity } from './parseQuantity.ts'

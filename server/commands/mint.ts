@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { foldedKey } from '../../contract/index.ts'
+import { canBeMadeIn, whenWet } from '../../core/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -18,9 +19,14 @@ export async function mintMaterials(
       : await tx.select().from(family).where(eq(family.id, drawer.familyId))
     if (!row) throw new ProblemError('unknownId', 'There is no such family of material.')
     families.set(row.id, row)
-    const colour = row.body.colours.find(({ name }) => name === drawer.colourName)
+    const own = drawer.colourHex
+    const colour =
+      row.body.colours.find(({ name }) => name === drawer.colourName) ??
+      (own ? { name: drawer.colourName, hexDry: own, hexWet: whenWet(own) } : undefined)
     const allowed =
-      row.body.sizes.length === 0 ? drawer.sizeKey === '' : row.body.sizes.includes(drawer.sizeKey)
+      row.body.sizes.length === 0
+        ? drawer.sizeKey === ''
+        : row.body.sizes.includes(drawer.sizeKey) || canBeMadeIn(row.kind, drawer.sizeKey)
     if (!colour || !allowed) {
       const detail = `${row.name} does not come in ${drawer.sizeKey || 'that size'}, ${drawer.colourName}.`
       throw new ProblemError('invalidInput', detail, [{ path: 'newMaterials', message: detail }])

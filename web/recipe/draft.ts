@@ -21,6 +21,8 @@ export interface NewDrawer {
   readonly familyId: string
   readonly sizeKey: string
   readonly colourName: string
+  /** of a colour of one's own, which its family does not list */
+  readonly colourHex?: string
 }
 
 /** A pattern as it is being edited: kept on this machine until it is saved. */

@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useState } from 'react'
+import { whenWet } from '../../core/index.ts'
 import type { Material, MaterialFamily } from '../../core/index.ts'
 import type { FamilyFull, MaterialLine } from '../../contract/index.ts'
 import { api, useCatalogueQuery, useFamiliesQuery, useStoresQuery } from '../wire/api.ts'
@@ -17,6 +18,8 @@ export interface MaterialBook {
     familyId: string,
     sizeKey: string,
     colourName: string,
+    /** of a colour that the family does not list */
+    colourHex?: string,
   ) => Promise<{ id: string; material: Material; minted: NewDrawer | null }>
   readonly onHandOf: (materialId: string) => number | null
   /** price of one piece or of one mm, in the currency's smallest coin, by family: the drawer's own, else a sister's */
@@ -36,9 +39,10 @@ const toCore = (family: FamilyFull): MaterialFamily => family
 /** A drawer as core reckons with it. */
 export function toMaterial(
   family: FamilyFull,
-  { id, sizeKey, colourName }: Omit<NewDrawer, 'familyId'>,
+  { id, sizeKey, colourName, colourHex }: Omit<NewDrawer, 'familyId'>,
 ): Material {
-  const colour = family.colours.find(({ name }) => name === colourName)
+  const listed = family.colours.find(({ name }) => name === colourName)
+  const colour = listed ?? (colourHex ? { hexDry: colourHex, hexWet: whenWet(colourHex) } : undefined)
   return {
     id,
     family: toCore(family),
@@ -78,7 +82,7 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
   }, [stores, newDrawers, physics])
 
   const drawer = useCallback(
-    async (familyId: string, sizeKey: string, colourName: string) => {
+    async (familyId: string, sizeKey: string, colourName: string, colourHex?: string) => {
       let family = physics.get(familyId)
       if (!family) {
         const { data } = await dispatch(api.endpoints.family.initiate(familyId))
@@ -97,7 +101,7 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
           minted: null,
         }
       }
-      const minted = { id: newId(), familyId, sizeKey, colourName }
+      const minted = { id: newId(), familyId, sizeKey, colourName, ...(colourHex ? { colourHex } : {}) }
       return { id: minted.id, material: toMaterial(family, minted), minted }
     },
     [physics, materials, dispatch, stores, newDrawers],

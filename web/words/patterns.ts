@@ -105,6 +105,7 @@ export const labels = {
   typeALine: 'Type a line',
   tail6SpeckledCock: 'tail: 6 speckled cock, ⅔ shank',
   addTheLine: 'Add the line',
+  settleTheLine: 'Settle what it asks first.',
   makeThis: 'make this',
   noPlaceYet: 'no place yet',
   nameOfTheVariant: 'Name of the variant',
