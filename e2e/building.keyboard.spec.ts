@@ -75,7 +75,7 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
 
   await begin(page, 'Sedge Lantern')
   await fromForm(page, 'tufted emerger')
-  await expect(figures(page)).toContainText('in the film')
+  await expect(figures(page)).toContainText('hanging below the film')
   await save(page, 'Sedge Lantern')
 
   await begin(page, 'Peat Beetle')

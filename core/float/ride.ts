@@ -48,7 +48,7 @@ const MOST_SECONDS = 24 * 3600
 
 /**
  * Weight that a wave of steepness s adds: the water heaves at πs·g (linear waves; Airy 1845). Ripple of 1 in 20, and
- * waves up to those that break at 1 in 7 (Stokes 1880); broken water by judgement.
+ * waves up to those that break at 1 in 7 (Michell 1893); broken water by judgement.
  */
 const BEARS: readonly (readonly [Bears, number])[] = [
   ['broken', 2.5],
