@@ -24,6 +24,7 @@ export const PATHS = {
   stores: '/api/stores',
   materialUses: '/api/materials/:id/uses',
   measurements: '/api/measurements',
+  moved: '/api/moved',
   actions: '/api/actions',
   search: '/api/search',
   instrument: '/api/instruments/read',

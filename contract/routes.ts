@@ -18,6 +18,7 @@ import { actionsView, frameView, searchView } from './views/frame.ts'
 import { historyView } from './views/history.ts'
 import { ledgerQuery, ledgerView } from './views/ledger.ts'
 import { measurementsView } from './views/measurements.ts'
+import { movedView } from './views/moved.ts'
 import { seasonWindowsBody } from './records/season.ts'
 import { reachSeasonView, seasonStateView } from './views/season.ts'
 import { momentView } from './views/moment.ts'
@@ -203,6 +204,12 @@ export const routes = {
     path: PATHS.measurements,
     summary: 'Drop tests and weighings, and what they say',
     answer: measurementsView,
+  },
+  moved: {
+    method: 'get',
+    path: PATHS.moved,
+    summary: 'Flies whose figures moved with the last version, by more than their band',
+    answer: movedView,
   },
   actions: {
     method: 'get',

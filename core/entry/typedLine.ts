@@ -273,7 +273,9 @@ export function readTypedLine(
     kind: 'asks',
     ask: { about: 'goods', choices: found.slice(0, MOST_CHOICES).map(({ family }) => family) },
     unused: parts.words.filter(
-      (word) => !found.some(({ byName, byColour }) => byName.has(word) || byColour.has(word)),
+      (word) =>
+        !(parts.own.has(word) || isColourWord(word) || BULKS[word] !== undefined) &&
+        !found.some(({ byName }) => byName.has(word)),
     ),
   }
 }

@@ -30,6 +30,7 @@ export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize } from './goods.ts'
 export { entryWords } from './ledger.ts'
 export type { EntryCause } from './ledger.ts'
+export { moveCause } from './moved.ts'
 export { layoutName, proposedPlaceName } from './layout.ts'
 export {
   figuresToComeSentence,

@@ -23,6 +23,7 @@ import { storesView, usesView } from '../views/stores.ts'
 import { watersView } from '../views/waters.ts'
 import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
+import { movedView } from '../views/moved.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView, seasonStateView } from '../views/season.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
@@ -141,6 +142,7 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
   read('stores', async () => storesView(db, (await settings()).timeZone))
   read('materialUses', ({ params }) => usesView(db, params.id))
   read('measurements', () => measurementsView(db))
+  read('moved', () => movedView(db))
   read('actions', () => actionsView(db))
   read('search', ({ query }) => searchView(db, query.q))
 

@@ -13,7 +13,7 @@ import {
 } from '../../core/index.ts'
 import type { Calibration, Fly, Material, Measured } from '../../core/index.ts'
 import type { Database, Tx } from '../db/database.ts'
-import { variantFigure, variantRevision } from '../db/schema.ts'
+import { figureBefore, variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
@@ -126,6 +126,15 @@ export async function remeasureFigures(tx: Tx, most = Infinity): Promise<number>
   return refreshFigures(tx, most)
 }
 
+/** Keeps what lists show now, to be held against what they will. */
+async function keepBefore(tx: Tx): Promise<void> {
+  await tx.delete(figureBefore)
+  const { variantRevisionId, kind, sinkSpeedMmPerS, low, high, posture } = variantFigure
+  await tx
+    .insert(figureBefore)
+    .select(tx.select({ variantRevisionId, kind, sinkSpeedMmPerS, low, high, posture }).from(variantFigure))
+}
+
 /** Works out all figures anew where they come from other inputs than today's, as after an update. */
 export async function refreshStaleFigures({ db, write }: Database): Promise<void> {
   const [row] = await db
@@ -138,6 +147,9 @@ export async function refreshStaleFigures({ db, write }: Database): Promise<void
   const { measured } = await loadMeasurements(db)
   const materials = await loadMaterials(db, materialIdsOf(body))
   if (figureOf(body, materials, variantId, measured).inputHash !== row.figure.inputHash) {
-    await write((tx) => remeasureFigures(tx))
+    await write(async (tx) => {
+      await keepBefore(tx)
+      await remeasureFigures(tx)
+    })
   }
 }

@@ -8,6 +8,7 @@ const Ahead = lazy(() => import('../places/tonight/Ahead.tsx'))
 const Waters = lazy(() => import('../places/waters/Waters.tsx'))
 const Larder = lazy(() => import('../places/larder/Larder.tsx'))
 const Patterns = lazy(() => import('../places/patterns/Patterns.tsx'))
+const Moved = lazy(() => import('../places/patterns/Moved.tsx'))
 const PatternSheet = lazy(() => import('../places/patterns/PatternSheet.tsx'))
 const Tank = lazy(() => import('../places/tank/Tank.tsx'))
 const Bench = lazy(() => import('../places/bench/Bench.tsx'))
@@ -40,6 +41,7 @@ export const router = createBrowserRouter([
       { path: 'waters', element: <Waters /> },
       { path: 'larder', element: <Larder /> },
       { path: 'patterns', element: <Patterns /> },
+      { path: 'patterns/moved', element: <Moved /> },
       { path: 'patterns/:patternId', element: <PatternSheet /> },
       { path: 'tank', element: <Tank /> },
       { path: 'bench', element: <Bench /> },

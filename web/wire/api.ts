@@ -116,6 +116,7 @@ export const api = createApi({
       stores: plain('stores'),
       materialUses: named('materialUses'),
       measurements: plain('measurements'),
+      moved: plain('moved'),
       actions: plain('actions'),
       backups: plain('backups'),
       backupPreview: named('backupPreview'),
@@ -163,7 +164,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
+  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,
 } = api // prettier-ignore

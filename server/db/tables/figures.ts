@@ -5,6 +5,8 @@ import { json } from './columns.ts'
 import { variantRevision } from './patterns.ts'
 
 /** What lists show of a recipe; derived, may be dropped and is rebuilt. */
+type FigureKind = 'sinks' | 'hovers' | 'floats' | 'doesNotFit' | 'incomplete'
+
 export const variantFigure = sqliteTable(
   'variant_figure',
   {
@@ -13,7 +15,7 @@ export const variantFigure = sqliteTable(
       .primaryKey()
       .references(() => variantRevision.id, { onDelete: 'cascade' }),
     inputHash: text('input_hash').notNull(),
-    kind: text('kind').$type<'sinks' | 'hovers' | 'floats' | 'doesNotFit' | 'incomplete'>().notNull(),
+    kind: text('kind').$type<FigureKind>().notNull(),
     massMg: real('mass_mg'),
     submergedMg: real('submerged_mg'),
     sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
@@ -30,3 +32,16 @@ export const variantFigure = sqliteTable(
   },
   (t) => [index('figure_drawing').on(t.drawingKey)],
 )
+
+/** What lists showed of a recipe before the last version reckoned it anew. */
+export const figureBefore = sqliteTable('figure_before', {
+  variantRevisionId: text('variant_revision_id')
+    .$type<VariantRevisionId>()
+    .primaryKey()
+    .references(() => variantRevision.id, { onDelete: 'cascade' }),
+  kind: text('kind').$type<FigureKind>().notNull(),
+  sinkSpeedMmPerS: real('sink_speed_mm_per_s'),
+  low: real('low'),
+  high: real('high'),
+  posture: text('posture').$type<Posture>(),
+})

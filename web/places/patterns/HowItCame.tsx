@@ -13,7 +13,10 @@ import { labels } from '../../words/patterns.ts'
 
 const INPUTS: Readonly<Record<DoubtShare['input'], { name: string; narrow: string }>> = {
   drag: { name: 'drag of the dressing', narrow: 'Time three drops of a metre or more.' },
-  tippet: { name: 'drag of the line', narrow: 'Stretch the line and let it soak: how it curls is what nobody knows.' },
+  tippet: {
+    name: 'drag of the line',
+    narrow: 'Stretch the line and let it soak: how it curls is what nobody knows.',
+  },
   hook: { name: 'mass of the hook', narrow: 'Weigh ten hooks.' },
   bead: { name: 'mass of the bead', narrow: 'Weigh ten beads.' },
   wire: { name: 'mass of the wire', narrow: 'Weigh a metre of the wire.' },

@@ -14,6 +14,7 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { MovedNote } from './MovedNote.tsx'
 import { ToldApart } from './ToldApart.tsx'
 import { labels } from '../../words/patterns.ts'
 
@@ -240,6 +241,7 @@ export default function Patterns() {
           10 fall within the band.
         </Quiet>
       </p>
+      <MovedNote />
       <ToldApart data={data} />
       <List ref={list} aria-label={labels.patternsAndTheirVariants}>
         <thead>

@@ -1,0 +1,72 @@
+import { Link } from 'react-router'
+import type { MovedView } from '../../../contract/index.ts'
+import { wording } from '../../../core/index.ts'
+import { useMovedQuery } from '../../wire/api.ts'
+import { useWording } from '../../words/useWording.ts'
+import { Dense, Heading, Quiet } from '../../ui/layout.tsx'
+import { labels } from '../../words/patterns.ts'
+
+type Figure = MovedView['flies'][number]['now']
+
+/** What a figure says of a fly, as lists do. */
+function Said({ figure }: { readonly figure: Figure }) {
+  const { speed, speedBand } = useWording()
+  const { kind, sinkSpeedMmPerS: value, low, high, posture } = figure
+  if (kind === 'floats') return posture ? wording.postureWord[posture] : 'floats'
+  if (kind === 'hovers') return 'hovers'
+  if (kind !== 'sinks' || value === null) return labels.doesNotFit
+  return (
+    <>
+      {speed(value)}{' '}
+      {low !== null && high !== null ? (
+        <Quiet>likely {speedBand({ value, low, high, basis: [] })}</Quiet>
+      ) : null}
+    </>
+  )
+}
+
+/** Flies that the last version reckons otherwise, by more than their band, with what they were, what they are and why. */
+export default function Moved() {
+  const { data } = useMovedQuery()
+  if (!data) return <p aria-busy="true">{labels.layingOutTheFlies}</p>
+  return (
+    <>
+      <Heading>
+        <h1>{labels.whatMoved}</h1>
+      </Heading>
+      <p>{labels.whatMovedMeans}</p>
+      {data.flies.length === 0 ? (
+        <Quiet>{labels.nothingMoved}</Quiet>
+      ) : (
+        <Dense aria-label={labels.whatMoved}>
+          <thead>
+            <tr>
+              <th>{labels.fly}</th>
+              <th>{labels.before}</th>
+              <th>{labels.now}</th>
+              <th>{labels.because}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data.flies.map(({ variantId, patternId, flyName, before, now, causes }) => (
+              <tr key={variantId}>
+                <td>
+                  <Link to={`/patterns/${patternId}?variant=${variantId}`}>{flyName}</Link>
+                </td>
+                <td>
+                  <Said figure={before} />
+                </td>
+                <td>
+                  <Said figure={now} />
+                </td>
+                <td>
+                  <Quiet>{causes.map((cause) => wording.moveCause[cause]).join('; ')}</Quiet>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Dense>
+      )}
+    </>
+  )
+}
