@@ -50,6 +50,10 @@ const Pinned = styled.div`
   .findings {
     grid-column: 1 / -1;
   }
+  @media (max-width: 700px) {
+    position: static;
+    grid-template-columns: minmax(0, 1fr);
+  }
 `
 
 /** A rule of a centimetre or half an inch, tied to the drawing. */

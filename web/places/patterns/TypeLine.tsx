@@ -201,7 +201,7 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
             setTried(false)
           }}
           placeholder={labels.tail6SpeckledCock}
-          width="420px"
+          width="min(420px, 100%)"
           fault={tried ? faultOf(line) : undefined}
         />
         <Button type="submit" isDisabled={text.trim() === ''}>
