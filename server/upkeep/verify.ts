@@ -16,8 +16,12 @@ const MATERIAL_SUMS = sql`with recursive ${STANDING} select material_id, sum(del
  */
 export async function checkDatabase({ db, write }: Database): Promise<readonly string[]> {
   const report: string[] = []
-  const integrity = async () =>
-    (await db.all<{ integrity_check: string }>(sql`pragma integrity_check`))[0]?.integrity_check
+  // by the connection that writes: one that only reads may hold an older picture of the index of words and call it damaged
+  const integrity = () =>
+    write(
+      async (tx) =>
+        (await tx.all<{ integrity_check: string }>(sql`pragma integrity_check`))[0]?.integrity_check,
+    )
   const first = await integrity()
   if (first?.includes('search_text')) {
     await write((tx) => tx.run(sql`insert into search_text (search_text) values ('rebuild')`))

@@ -17,6 +17,9 @@ interface TrimProps {
 
 const HOW: Readonly<Record<Cut['how'], string>> = { shorten: 'shorten the', clipBelow: 'clip below: the' }
 
+/** Which side of the shank the shears take from. */
+const SIDE: Readonly<Record<Cut['how'], string>> = { shorten: 'above', clipBelow: 'below' }
+
 /** A component after a cut, said again in the way in which its length was said. */
 function cutComponent(component: Component, { how, left }: Cut, lengthMm: number | null): Component {
   if (how === 'clipBelow') return { ...component, clipped: (component.clipped ?? 1) * left }
@@ -63,7 +66,9 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
       <Dense aria-label={labels.whatEachCutDoes} style={{ width: 'auto', marginTop: 6 }}>
         <thead>
           <tr>
-            <th className="number">left of the {wording.componentName[chosen.component.kind]}</th>
+            <th className="number">
+              {wording.componentName[chosen.component.kind]} left {SIDE[chosen.how]}
+            </th>
             <th>{labels.itFloats}</th>
             <th className="number">{labels.clear}</th>
             <th>{labels.bears}</th>
@@ -75,7 +80,10 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
         <tbody>
           {steps.map((step, i) => (
             <tr key={step.cut.left}>
-              <td className="number">{Math.round(step.cut.left * 100)} %</td>
+              <td className="number">
+                {small((chosen.component.lengthMm ?? 0) * step.cut.left)}{' '}
+                <Quiet>{Math.round(step.cut.left * 100)} %</Quiet>
+              </td>
               {step.ride ? (
                 <>
                   <td>{wording.postureWord[step.ride.posture]}</td>
