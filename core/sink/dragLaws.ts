@@ -36,14 +36,25 @@ export interface BluffShape {
  * @param sphericity surface of the sphere of equal volume over the body's own, 0 to 1
  * @param crosswise  section of the sphere of equal volume over the body's area facing the flow
  */
-export function bluffShape(sphericity: number, crosswise: number): BluffShape {
+export const bluffShape = (sphericity: number, crosswise: number): BluffShape =>
+  turnedAcross(bluffOutline(sphericity), crosswise)
+
+/** What of {@link bluffShape} does not change as a body turns. */
+export function bluffOutline(sphericity: number): BluffShape {
   const roughness = 0.4 * Math.max(-Math.log10(sphericity), 0) ** 0.2
   return {
-    creeping: 8 / Math.sqrt(crosswise) + 16 / Math.sqrt(sphericity),
+    creeping: 16 / Math.sqrt(sphericity),
     boundary: 3 / sphericity ** 0.75,
-    pressure: (0.42 * 10 ** roughness) / crosswise,
+    pressure: 0.42 * 10 ** roughness,
   }
 }
+
+/** An outline turned so that it has this crosswise sphericity; see {@link bluffShape}. */
+export const turnedAcross = (outline: BluffShape, crosswise: number): BluffShape => ({
+  creeping: 8 / Math.sqrt(crosswise) + outline.creeping,
+  boundary: outline.boundary,
+  pressure: outline.pressure / crosswise,
+})
 
 /**
  * The part of a bluff body's drag coefficient that friction makes; pressure makes the rest.

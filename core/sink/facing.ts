@@ -2,12 +2,13 @@ import type { WaterProperties } from '../water/index.ts'
 import {
   axialCylinderForce,
   bluffFriction,
-  bluffShape,
+  bluffOutline,
   cylinderDragCoefficient,
   sphereDragCoefficient,
+  turnedAcross,
 } from './dragLaws.ts'
 import type { BluffShape } from './dragLaws.ts'
-import type { BodyElement, DragElement, Envelope, SlicedBody, StrandsElement } from './dragElement.ts'
+import type { BodyElement, Coat, DragElement, Envelope, SlicedBody, StrandsElement } from './dragElement.ts'
 import { radians } from '../number/index.ts'
 
 /** How the water meets a fly: its direction past the fly, in the plane of the hook. */
@@ -88,10 +89,31 @@ function wholeOf({ diameterMm, lengthMm }: Cylinder): SlicedBody {
   }
 }
 
-function faceBody(body: Cylinder, flow: Flow): FacedBody {
+/** What of a body does not change as it turns. */
+interface Outline {
+  readonly whole: SlicedBody
+  readonly equivalentMm: number
+  readonly sectionMm2: number
+  readonly shape: BluffShape
+}
+
+/** A fly is turned to many flows: what does not change is worked out once for each of its bodies. */
+const outlines = new WeakMap<Cylinder, Outline>()
+
+function outlineOf(body: Cylinder): Outline {
+  const known = outlines.get(body)
+  if (known) return known
   const whole = body.sliceOf ?? wholeOf(body)
   const equivalentMm = Math.cbrt((6 / Math.PI) * whole.volumeMm3)
   const sectionMm2 = (Math.PI / 4) * equivalentMm ** 2
+  const shape = bluffOutline(Math.min((4 * sectionMm2) / whole.surfaceMm2, 1))
+  const outline = { whole, equivalentMm, sectionMm2, shape }
+  outlines.set(body, outline)
+  return outline
+}
+
+function faceBody(body: Cylinder, flow: Flow): FacedBody {
+  const { whole, equivalentMm, sectionMm2, shape } = outlineOf(body)
   const along = Math.min(Math.abs(flow.x), 1)
   const across = Math.sqrt(1 - along ** 2)
   const facing = whole.sectionMm2 * along + whole.profileMm2 * across
@@ -102,7 +124,7 @@ function faceBody(body: Cylinder, flow: Flow): FacedBody {
     kind: 'body',
     equivalentMm,
     sectionMm2,
-    shape: bluffShape(Math.min((4 * sectionMm2) / whole.surfaceMm2, 1), sectionMm2 / facing),
+    shape: turnedAcross(shape, sectionMm2 / facing),
     friction: profile / whole.profileMm2,
     exposed: ((front * along + profile * across) / facing) * exposed,
     // cross-flow principle: what pushes across the body is split from what pushes along it
@@ -126,13 +148,28 @@ function faceStrands(element: StrandsElement, flow: Flow): Facing {
   return { kind: 'strands', element, aspects, cap: capOf(element.envelope, flow) }
 }
 
+const cylinders = new WeakMap<Coat, { readonly outline: Cylinder; readonly core: Cylinder }>()
+
+/** The outline of hairs and the body that they stand out of, as bodies apart. */
+function cylindersOf(coat: Coat) {
+  const known = cylinders.get(coat)
+  if (known) return known
+  const of = (diameterMm: number): Cylinder => ({
+    diameterMm,
+    lengthMm: coat.lengthMm,
+    shelteredShare: 0,
+    sliceOf: null,
+  })
+  const made = { outline: of(coat.outlineMm), core: of(coat.coreMm) }
+  cylinders.set(coat, made)
+  return made
+}
+
 function capOf(envelope: Envelope | null, flow: Flow): Cap {
   if (!envelope) return { kind: 'area', mm2: Infinity }
   if (envelope.kind === 'coat') {
-    const { lengthMm, coreMm, outlineMm, share } = envelope
-    const facing = (diameterMm: number) =>
-      faceBody({ diameterMm, lengthMm, shelteredShare: 0, sliceOf: null }, flow)
-    return { kind: 'coat', outline: facing(outlineMm), core: facing(coreMm), share }
+    const { outline, core } = cylindersOf(envelope)
+    return { kind: 'coat', outline: faceBody(outline, flow), core: faceBody(core, flow), share: envelope.share }
   }
   const along = Math.min(Math.abs(flow.x), 1)
   const mm2 = envelope.alongMm2 * along + envelope.acrossMm2 * Math.sqrt(1 - along ** 2)
