@@ -41,7 +41,7 @@ export const drops: readonly DemoDrop[] = [
     label: '#16 W 2.8',
     line: [500, 0.13],
     wet: 'soaked',
-    times: [3.3, 3.4, 3.3, 3.4],
+    times: [3.1, 3.2, 3.2, 3.2],
     note: 'Soaked and squeezed.',
   },
   {

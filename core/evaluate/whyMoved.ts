@@ -1,4 +1,4 @@
-import { KINDS } from '../dressing/index.ts'
+import { is, KINDS } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 
 /** What the last version reckons otherwise than the one before it, where a figure of a fly may show it. */
@@ -15,7 +15,7 @@ export function whyMoved({ components, hook }: Fly): readonly MoveCause[] {
     film: goods('hackle', 'cdc', 'foam', 'hair') || some(({ treatment }) => treatment === 'floatant'),
     pile: some((component) => isPile(component) && !trails(component)),
     strip: goods('strip'),
-    layers: some(({ kind, layers = 1 }) => kind === 'wire' && layers > 1),
+    layers: some(({ kind, layers = 1 }) => is(kind, 'hidden') && layers > 1),
     hair: goods('dubbing'),
     finger: some((component) => isPile(component) && trails(component)),
     bead: hook.style.neckDeg > 0 && some(({ material }) => material.family.boring === 'slotted'),

@@ -44,6 +44,11 @@ describe('readFlyLines', () => {
     expect(below[3]?.named).toEqual([])
   })
 
+  it('takes no count alone for flies of the pattern above, nor goes on with it past another name', () => {
+    expect(readFlyLines('third button x2\nx6', flies)[1]?.read.kind).toBe('unclear')
+    expect(readFlyLines('olive jig 14 x2\nbent pin 12 x3\n16 x2', flies)[2]?.named).toEqual([])
+  })
+
   it('asks which where a name could mean several, until one is chosen', () => {
     expect(lines.map((line) => isUnsettled(line, {}))).toEqual([false, true, false])
     expect(isUnsettled(lines[1]!, { 'olive jig x6': 'jig16' })).toBe(false)

@@ -32,12 +32,14 @@ export function readFlyLines(text: string, flies: readonly NamedFly[]): readonly
     }
     const alone = readFlyLine(line)
     const nameless = alone.kind === 'unclear' && alone.code === 'noName'
-    const read = nameless && under !== null ? readFlyLine(`${under} ${line.trim()}`) : alone
+    const below = nameless && under !== null ? readFlyLine(`${under} ${line.trim()}`) : alone
+    // a count alone says of no fly that it is meant
+    const read = nameless && below.kind === 'fly' && below.hookSize === null ? alone : below
     if (read.kind !== 'fly') return [{ line, read, named: [] }]
     const apart = fliesNamed(read, flies)
     const named = apart.length > 0 ? apart : fliesNamed(read, flies, under)
     const patterns = patternNamesOf(named)
-    if (patterns.length === 1) under = patterns[0] ?? null
+    under = patterns.length === 1 ? (patterns[0] ?? null) : null
     return [{ line, read, named }]
   })
 }
