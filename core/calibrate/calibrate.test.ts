@@ -303,6 +303,19 @@ describe('weighings', () => {
     expect(massFactorOf(apart, weighing('a', 200))?.sdLog).toBeGreaterThan(5 * (agreed?.sdLog ?? 1))
   })
 
+  it('of goods stand beside the figures of a fly by name, and only of goods that are on it', () => {
+    const fly = flyOf(jigNymph())
+    const factor = { factor: 1.1, sdLog: 0.02 }
+    const basisWith = (...ids: readonly string[]) =>
+      evaluateFly(fly, LIST_CONDITIONS, {
+        ...UNCALIBRATED,
+        massFactors: new Map(ids.map((id) => [id, factor])),
+      }).massMg.basis
+    const bead = fly.components.find(({ kind }) => kind === 'bead')!.material.id
+    expect(basisWith(bead, fly.hookMaterial.id)).toEqual(['hookWeighed', 'beadWeighed', 'catalogue'])
+    expect(basisWith('another drawer')).toEqual(['catalogue'])
+  })
+
   it('of a whole fly are shared out by how little each part was known', () => {
     const fly = flyOf(jigNymph())
     const before = evaluateFly(fly, LIST_CONDITIONS)
@@ -312,6 +325,9 @@ describe('weighings', () => {
     })
     expect(after.massMg.value / before.massMg.value).toBeCloseTo(1.1, 2)
     expect(after.massMg.high / after.massMg.value).toBeLessThan(1.01)
+    // the mass was on the scale; the fall was only reckoned from it
+    expect(after.massMg.basis).toEqual(['weighed'])
+    expect(after.kind === 'sinks' && after.free.sinkSpeedMmPerS.basis).toEqual(['flyWeighed', 'catalogue'])
     const moved = (key: string) =>
       (after.parts.find((part) => part.key === key)?.massMg ?? 0) -
       (before.parts.find((part) => part.key === key)?.massMg ?? 0)

@@ -33,12 +33,25 @@ export function submergedSdMg(part: Part, waterDensity: number): number {
   return Math.abs(part.massMg - waterDensity * part.volumeMm3) * part.massSdLog
 }
 
-/** What the mass of a fly rests on. */
-export function massBasis(calibration: Calibration): readonly Evidence[] {
-  return calibration.weighed || calibration.massFactors.size > 0 ? ['weighed', 'catalogue'] : ['catalogue']
+const inputOf = (kind: Part['kind']) => (kind === 'hook' ? 'hook' : KINDS[kind].doubtOf)
+
+const WEIGHED = {
+  hook: 'hookWeighed',
+  bead: 'beadWeighed',
+  wire: 'wireWeighed',
+  dressing: 'dressingWeighed',
+} as const
+
+/** What a figure that follows from the masses rests on: the fly on a scale, else which of its goods were. */
+export function reckonedBasis(parts: readonly Part[], calibration: Calibration): readonly Evidence[] {
+  if (calibration.weighed) return ['flyWeighed', 'catalogue']
+  const weighed = parts.filter(({ material }) => calibration.massFactors.has(material.id))
+  return [...new Set(weighed.map(({ kind }): Evidence => WEIGHED[inputOf(kind)])), 'catalogue']
 }
 
-const inputOf = (kind: Part['kind']): DoubtShare['input'] => (kind === 'hook' ? 'hook' : KINDS[kind].doubtOf)
+/** What the mass of a fly rests on. */
+export const massBasis = (parts: readonly Part[], calibration: Calibration): readonly Evidence[] =>
+  calibration.weighed ? ['weighed'] : reckonedBasis(parts, calibration)
 
 /**
  * Terminal speed with its band by first-order propagation: at the root W = F(v), so
@@ -63,7 +76,7 @@ export function fallOf(model: FallModel, parts: readonly Part[], calibration: Ca
     add(inputOf(part.kind), submergedSdMg(part, model.water.densityMgPerMm3) / model.submergedMg)
   }
   const total = [...variances.values()].reduce((sum, variance) => sum + variance, 0)
-  const basis: readonly Evidence[] = calibration.timedCount > 0 ? ['timed'] : massBasis(calibration)
+  const basis: readonly Evidence[] = calibration.timedCount > 0 ? ['timed'] : reckonedBasis(parts, calibration)
   return {
     sinkSpeedMmPerS: logEstimate(speed, Math.sqrt(total) / exponent, basis),
     exponent,

@@ -9,7 +9,7 @@ import type { WaterProperties } from '../water/index.ts'
 import { calibratedParts, UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
-import { fallOf, massBasis, submergedSdMg } from './doubt.ts'
+import { fallOf, massBasis, reckonedBasis, submergedSdMg } from './doubt.ts'
 import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
 import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
@@ -20,7 +20,7 @@ import { sum, Z_80 } from '../number/index.ts'
 function massEstimate(parts: readonly Part[], calibration: Calibration) {
   const massMg = sum(parts.map((part) => part.massMg))
   const sd = Math.hypot(...parts.map((part) => part.massMg * part.massSdLog)) / massMg
-  return logEstimate(massMg, sd, massBasis(calibration))
+  return logEstimate(massMg, sd, massBasis(parts, calibration))
 }
 
 function partMasses(parts: readonly Part[], water: WaterProperties): readonly PartMass[] {
@@ -76,7 +76,7 @@ export function evaluateFly(
     return {
       kind: 'hovers',
       ...common,
-      submergedMg: linearEstimate(submergedMg, sdMg, massBasis(calibration)),
+      submergedMg: linearEstimate(submergedMg, sdMg, reckonedBasis(parts, calibration)),
       speedMmPerS: Math.sign(submergedMg) * speedMmPerS,
     }
   if (submergedMg < 0)
@@ -85,7 +85,7 @@ export function evaluateFly(
     kind: 'sinks',
     ...common,
     findings: [...findings, ...rollOf(fly, attitude)],
-    submergedMg: logEstimate(submergedMg, sdMg / submergedMg, massBasis(calibration)),
+    submergedMg: logEstimate(submergedMg, sdMg / submergedMg, reckonedBasis(parts, calibration)),
     ...moving,
     attitude,
     hung: hangOf(fly, conditions, calibration),

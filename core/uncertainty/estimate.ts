@@ -1,6 +1,19 @@
 import { Z_80 } from '../number/index.ts'
-/** Where a figure comes from, in rising order of trust. */
-export type Evidence = 'kindDefault' | 'catalogue' | 'entered' | 'weighed' | 'timed'
+/**
+ * Where a figure comes from, in rising order of trust. `weighed` and `timed` stand beside what was itself put on the
+ * scale or dropped; a figure reckoned from weighed goods, or from the whole fly on the scale, says which.
+ */
+export type Evidence =
+  | 'kindDefault'
+  | 'catalogue'
+  | 'entered'
+  | 'hookWeighed'
+  | 'beadWeighed'
+  | 'wireWeighed'
+  | 'dressingWeighed'
+  | 'flyWeighed'
+  | 'weighed'
+  | 'timed'
 
 /**
  * A figure with its doubt: the median and the 10th and 90th percentile, so that 8 in 10 lie between.

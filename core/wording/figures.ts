@@ -104,17 +104,28 @@ export function beadSize(diameterMm: number): string {
   return fraction ? `${diameterMm} mm · ${fraction} in` : `${diameterMm} mm`
 }
 
-const MARKS: Readonly<Record<Evidence, string>> = {
-  kindDefault: 'est.',
-  catalogue: 'est.',
-  entered: 'entered',
-  weighed: 'weighed',
-  timed: 'timed',
-}
+/** What was on the scale, of a figure that is only reckoned from it. */
+const ON_THE_SCALE = [
+  ['hookWeighed', 'hook'],
+  ['beadWeighed', 'bead'],
+  ['wireWeighed', 'wire'],
+  ['dressingWeighed', 'dressing'],
+  ['flyWeighed', 'fly'],
+] as const
 
-/** Where a figure comes from, by the best that it rests on. */
-export const provenance = (basis: readonly Evidence[]): string =>
-  MARKS[(['timed', 'weighed', 'entered'] as const).find((kind) => basis.includes(kind)) ?? 'catalogue']
+const joined = (words: readonly string[]) =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+
+/**
+ * Where a figure comes from, by the best that it rests on: `timed`, `weighed` or `entered` where it was itself, else
+ * `est.` with what of it was on the scale: `est., hook and bead weighed`.
+ */
+export function provenance(basis: readonly Evidence[]): string {
+  const itself = (['timed', 'weighed', 'entered'] as const).find((kind) => basis.includes(kind))
+  if (itself) return itself
+  const weighed = ON_THE_SCALE.flatMap(([kind, what]) => (basis.includes(kind) ? [what] : []))
+  return weighed.length > 0 ? `est., ${joined(weighed)} weighed` : 'est.'
+}
 
 /** A chance in words that need no percent: `6 in 10`; `rarely` below one in twenty. */
 export function inTen(chance: number): string {

@@ -61,6 +61,8 @@ describe('figures', () => {
   it('say where they come from by the best evidence', () => {
     expect(wording.provenance(['catalogue', 'timed'])).toBe('timed')
     expect(wording.provenance(['kindDefault'])).toBe('est.')
+    expect(wording.provenance(['beadWeighed', 'hookWeighed', 'catalogue'])).toBe('est., hook and bead weighed')
+    expect(wording.provenance(['weighed'])).toBe('weighed')
   })
 
   it('say chances in tens', () => {
