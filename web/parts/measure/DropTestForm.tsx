@@ -107,6 +107,47 @@ function useDropTest({ firstId, waterTempC, speedOf }: Omit<DropTestFormProps, '
   }
 }
 
+interface LineFieldsProps {
+  readonly written: Written
+  readonly change: (part: Partial<Written>) => void
+  readonly fault: string | undefined
+}
+
+/** The line on a fly that is dropped: none, or how thick, how long and how straight. */
+function LineFields({ written, change, fault }: LineFieldsProps) {
+  const { units } = useWording()
+  return (
+    <>
+      <Select
+        label={labels.withLine}
+        value={written.line}
+        choices={LINES}
+        onChange={(line) => change({ line })}
+        width="110px"
+      />
+      {written.line === 'none' ? null : (
+        <>
+          <TextField
+            name="test.tippet.lengthMm"
+            label={`${labels.lineThatFollows}, ${units.depth}`}
+            value={written.lineLength}
+            onChange={(lineLength) => change({ lineLength })}
+            width="130px"
+            fault={fault}
+          />
+          <Select
+            label={labels.theLineWas}
+            value={written.lineWas}
+            choices={LINE_WAS}
+            onChange={(id) => change({ lineWas: id as LineWas })}
+            width="170px"
+          />
+        </>
+      )}
+    </>
+  )
+}
+
 /** Enters a drop test: a fly that is really dropped, timed with the space bar or written down. */
 export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormProps) {
   const { units, depth, speed, temperature } = useWording()
@@ -160,32 +201,7 @@ export function DropTestForm({ choices, withStandIns, ...asked }: DropTestFormPr
           onChange={(id) => change({ wet: id as Wet })}
           width="170px"
         />
-        <Select
-          label={labels.withLine}
-          value={written.line}
-          choices={LINES}
-          onChange={(line) => change({ line })}
-          width="110px"
-        />
-        {written.line === 'none' ? null : (
-          <>
-            <TextField
-              name="test.tippet.lengthMm"
-              label={`${labels.lineThatFollows}, ${units.depth}`}
-              value={written.lineLength}
-              onChange={(lineLength) => change({ lineLength })}
-              width="130px"
-              fault={faults.lineLength}
-            />
-            <Select
-              label={labels.theLineWas}
-              value={written.lineWas}
-              choices={LINE_WAS}
-              onChange={(id) => change({ lineWas: id as LineWas })}
-              width="170px"
-            />
-          </>
-        )}
+        <LineFields written={written} change={change} fault={faults.lineLength} />
       </Row>
       <Row $align="end" style={{ paddingTop: 6 }}>
         <TextField
