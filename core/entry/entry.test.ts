@@ -124,6 +124,7 @@ describe('readTypedLine', () => {
     expect(asks('body: dubbing').ask).toMatchObject({ about: 'goods' })
     expect(asks('thread: 70 den').ask).toMatchObject({ about: 'goods' })
     expect(asks('bead: 2.8 copper').ask).toMatchObject({ about: 'goods' })
+    expect(asks('foam: 2 mm black foam').ask).toMatchObject({ about: 'goods' })
   })
 
   it('asks for the size where none is said, and where there is no such size', () => {

@@ -53,7 +53,9 @@ export function likenessOf(family: NamedFamily, typed: readonly string[]): Liken
     }
     byName.add(word)
   }
-  if (typed.includes(name[0] ?? '')) points += POINTS.first
+  // its first word says most of it, but not the kind of goods, which others are as well
+  const [first = ''] = name
+  if (typed.includes(first) && !kind.includes(first)) points += POINTS.first
   // all of its name was typed: nothing else can be meant so well
   if (name.length > 0 && name.every((part) => typed.includes(part))) points += POINTS.whole
   return { family, byName, byColour, points }
