@@ -46,7 +46,8 @@ export {
   tiedInStrands,
   TRIGGER_KEYS,
   turnsThatFit,
-  withUsual,
+  comesInFeathers,
+  newLine,
   withUsualAmounts,
 } from './dressing/index.ts'
 export type {

@@ -47,6 +47,7 @@ export const component = z
     length: proportion.optional(),
     ...amounts,
     clipped: figure('clipped').optional(),
+    formed: z.enum(['cut', 'knotted', 'bent']).optional(),
     treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
   })
   .strict()

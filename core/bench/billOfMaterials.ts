@@ -1,6 +1,7 @@
-import { KINDS, partsOf, seatOf, turnsThatFit, woundStrandMm } from '../dressing/index.ts'
+import { comesInFeathers, KINDS, partsOf, perFibreMgPerMm, seatOf, turnsThatFit, woundStrandMm } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import { linearMassMgPerMm, strandDiameterMm, valueOf } from '../material/index.ts'
+import type { Material } from '../material/index.ts'
 
 /** What one fly takes from a drawer, in the smallest step of its stock: hundredths of a piece or cm², mm, mg. */
 export interface BillLine {
@@ -10,25 +11,29 @@ export interface BillLine {
 
 const HUNDREDTHS = 100
 
+/** Fibres that a whole feather or slip gives; nought where they are sold one by one. */
+function fibresOf(material: Material): number {
+  const perFeather = valueOf(material, 'fibresPerFeather')
+  if (perFeather > 0 || material.family.massModel !== 'vane') return perFeather
+  return valueOf(material, 'usableLengthMm') * valueOf(material, 'fibresPerMm')
+}
+
+/** Feathers of which the fibres are torn off and wound or dubbed. */
+const feathersOf = (material: Material, massMg: number, perFeather: number) =>
+  massMg / Math.max(perFeather * perFibreMgPerMm(material) * valueOf(material, 'fibreLengthMm'), 0.01)
+
 /** Pieces of a counted material on one fly. */
-function pieces(component: FlyComponent): number {
-  const { material, kind } = component
-  switch (material.family.kind) {
-    case 'bead':
-    case 'cone':
-    case 'eyes':
-      return 1
-    case 'hackle':
-      return KINDS[kind].featherShare
-    case 'cdc':
-    case 'feather':
-      return component.strands ?? 1
-    default: {
-      const perFeather = valueOf(material, 'fibresPerFeather')
-      const fibres = component.fibreCount ?? component.strands ?? 1
-      return perFeather > 0 ? Math.min(fibres / perFeather, 1) : (component.strands ?? 1)
-    }
-  }
+function pieces({ material, kind, fibreCount, strands }: FlyComponent, massMg: number): number {
+  const goods = material.family.kind
+  if (goods === 'bead' || goods === 'cone' || goods === 'eyes') return 1
+  if (goods === 'hackle') return KINDS[kind].featherShare
+  const ofFeathers = comesInFeathers(goods)
+  if (ofFeathers && strands !== undefined) return strands
+  const perFeather = fibresOf(material)
+  const fibres = fibreCount ?? (ofFeathers ? undefined : strands)
+  if (perFeather === 0) return strands ?? 1
+  if (fibres !== undefined) return Math.min(fibres / perFeather, 1)
+  return ofFeathers ? feathersOf(material, massMg, perFeather) : 1 / perFeather
 }
 
 /** Strand on one fly, mm, before what is cut off. */
@@ -49,7 +54,7 @@ function amount(component: FlyComponent, fly: Fly, massMg: number): number {
   const { family } = component.material
   switch (family.stockUnit) {
     case 'count':
-      return pieces(component) * HUNDREDTHS
+      return pieces(component, massMg) * HUNDREDTHS
     case 'mm':
       return strandMm(component, fly) / (1 - Math.min(family.wasteShare, 0.9))
     case 'mg':

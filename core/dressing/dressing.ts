@@ -1,7 +1,7 @@
 /** What a component does on a fly. */
 export const COMPONENT_KINDS = [
   'bead', 'cone', 'eyes', 'wire', 'sheet', 'thread', 'tail', 'shuck', 'body', 'rib', 'thorax', 'gills', 'legs', 'collar',
-  'hackle', 'wing', 'post', 'wingCase', 'back', 'strip', 'foam', 'coat', 'hotSpot', 'egg',
+  'hackle', 'wing', 'post', 'wingCase', 'back', 'strip', 'foam', 'coat', 'hotSpot', 'egg', 'head',
 ] as const // prettier-ignore
 export type ComponentKind = (typeof COMPONENT_KINDS)[number]
 
@@ -36,6 +36,8 @@ export interface Component {
   readonly bulk?: number | undefined
   /** share of a hackle's fibres below the shank that shears have left: 0 flush, 1 untouched */
   readonly clipped?: number | undefined
+  /** what was done to legs or tails before they were tied in */
+  readonly formed?: 'cut' | 'knotted' | 'bent' | undefined
   readonly treatment?: 'dry' | 'floatant' | 'resin' | 'varnish' | undefined
 }
 

@@ -1,4 +1,4 @@
-import { strandDiameterMm } from '../material/index.ts'
+import { sizeNumber, strandDiameterMm, valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import type { FlyComponent } from './fly.ts'
 
@@ -14,9 +14,31 @@ export const isPile = ({ family }: Material): boolean => family.massModel === 'p
 export const pileAddsMm = (material: Material) => PILE.addsOfDiameter * strandDiameterMm(material)
 const coreAddsMm = (material: Material) => PILE.coreOfDiameter * strandDiameterMm(material)
 
-/** Diameter over what water cannot pass through, mm: of pile its core, of everything else all. */
-export const solidOuterMm = ({ material, coreMm, outerMm }: FlyComponent): number =>
-  isPile(material) && outerMm > coreMm ? coreMm + coreAddsMm(material) : outerMm
+/**
+ * A strip of skin wound on edge to edge, its fur lying back over the turns behind: it stands out by a share of its
+ * length (judgement).
+ */
+const FUR_STANDS_OUT = 0.12
+
+const skinAddsMm = (material: Material) => 2 * valueOf(material, 'thicknessMm')
+
+/** What a wound strip adds to the diameter of what it is wound on, mm, fur and all. */
+export const furAddsMm = (material: Material) =>
+  skinAddsMm(material) + 2 * FUR_STANDS_OUT * valueOf(material, 'fibreLengthMm')
+
+/** Diameter over what water cannot pass through, mm: of pile its core, of a wound strip its skin, of everything else all. */
+export function solidOuterMm({ material, coreMm, outerMm }: FlyComponent): number {
+  if (outerMm <= coreMm) return outerMm
+  if (isPile(material)) return coreMm + coreAddsMm(material)
+  return material.family.kind === 'strip' ? coreMm + skinAddsMm(material) : outerMm
+}
+
+/** Length of a strip wound edge to edge over a place, mm. */
+export function woundStripMm({ material, coreMm, fromMm, toMm }: FlyComponent): number {
+  const widthMm = sizeNumber(material) ?? valueOf(material, 'widthMm')
+  const turns = Math.max(toMm - fromMm, 0) / widthMm
+  return turns * Math.hypot(Math.PI * (coreMm + skinAddsMm(material) / 2), widthMm)
+}
 
 /** Length of pile strand wound over a place, mm, as closely as its pile allows. */
 export function pileStrandMm({ material, coreMm, fromMm, toMm }: FlyComponent): number {

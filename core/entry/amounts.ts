@@ -3,11 +3,18 @@ import { parseDecimal } from '../quantity/index.ts'
 import { NUMBER, NUMBER_WORDS } from './words.ts'
 
 /** What amounts say of a component. */
-export type Amount = Omit<Partial<Component>, 'place'> & { readonly place?: Partial<Place> }
+export type Amount = Omit<Partial<Component>, 'place'> & {
+  readonly place?: Partial<Place>
+  /** whole feathers, and fibres one by one, where nothing else can be meant */
+  readonly feathers?: number
+  readonly hairs?: number
+}
 
 /** A line without the amounts that were found in it. */
 export interface Extracted {
   readonly amount: Amount
+  /** the words that said each of them */
+  readonly words: Readonly<Partial<Record<keyof Amount, string>>>
   /** what is left: goods, size, colour, and what was not understood */
   readonly rest: string
 }
@@ -86,10 +93,13 @@ const READINGS: readonly Reading[] = [
   [re(`(${NUMBER})\\s*(?:touching\\s+|close\\s+|open\\s+)?(?:turns?|wraps?|t)`), ([, turns = '']) => turnsOf(turns)],
   [re(`(?:turns?|wraps?)\\s*:?\\s*(${NUMBER})`), ([, turns = '']) => turnsOf(turns)],
   [re(`(${NUMBER})\\s*layers?`), ([, layers = '']) => whole(layers, (count) => ({ layers: count }))],
-  [re(`(${NUMBER})\\s*(?:fibres?|fibers?|barbs?|hairs?|whisks?)`), ([, count = '']) => whole(count, (fibreCount) => ({ fibreCount }))],
-  [re(`(${NUMBER})\\s*(?:strands?|feathers?|plumes?|lengths?)`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
+  [re(`(${NUMBER})\\s*(?:fibres?|fibers?|barbs?|hairs?|whisks?)`), ([, count = '']) => whole(count, (hairs) => ({ hairs }))],
+  [re(`(${NUMBER})\\s*(?:strands?|lengths?|pieces?)`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
+  [re(`(${NUMBER})\\s*(?:feathers?|plumes?)`), ([, count = '']) => whole(count, (feathers) => ({ feathers }))],
   [re(`(?:strands?)\\s*:?\\s*(\\d+)`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
+  [re('clipped(?:\\s+flush)?\\s+(?:above\\s+and\\s+below|below\\s+and\\s+above|top\\s+and\\s+bottom)'), () => ({ clipped: 0, place: { side: 'both' } })],
   [re('clipped(?:\\s+flush)?\\s+below'), () => ({ clipped: 0 })],
+  [re('(knotted|bent|cut)'), ([, formed = '']) => ({ formed: formed.toLowerCase() as 'knotted' })],
   [re('(?:with\\s+floatant|greased|treated\\s+with\\s+floatant)'), () => ({ treatment: 'floatant' })],
   ...Object.entries(SIDES).map(([words, side]): Reading => [re(words.replace(/ /g, '\\s+')), () => ({ place: { side } })]),
 ] // prettier-ignore
@@ -103,12 +113,14 @@ function turnsOf(text: string): Amount | null {
 export function extractAmounts(text: string): Extracted {
   let rest = text
   let amount: Amount = {}
+  let words: Extracted['words'] = {}
   for (const [pattern, of] of READINGS) {
     const found = pattern.exec(rest)
     const made = found && of(found)
     if (!found || !made) continue
     rest = `${rest.slice(0, found.index)} , ${rest.slice(found.index + found[0].length)}`
     amount = { ...amount, ...made, place: { ...amount.place, ...made.place } }
+    words = { ...words, ...Object.fromEntries(Object.keys(made).map((field) => [field, found[0].trim()])) }
   }
-  return { amount, rest }
+  return { amount, words, rest }
 }

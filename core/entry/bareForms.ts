@@ -52,7 +52,7 @@ export const BARE_FORMS: readonly BareForm[] = [
       'thread: nylon 50',
       'shuck: polypropylene, 1 strand, ½ shank',
       'body: stripped herl, from 0.3 to 1',
-      'wing: cdc feather, 2 strands, 1 gape, above, from 0.15 to 0.28',
+      'wing: cdc feather, 2 feathers, 1 gape, above, from 0.15 to 0.28',
     ],
   },
   {

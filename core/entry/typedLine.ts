@@ -1,5 +1,5 @@
 import { COMPONENT_KINDS, KINDS } from '../dressing/index.ts'
-import type { Component, ComponentKind, Place } from '../dressing/index.ts'
+import type { Component, ComponentKind, Field, Place } from '../dressing/index.ts'
 import { parseQuantity, plainFigures } from '../quantity/index.ts'
 import { extractAmounts, numberOf } from './amounts.ts'
 import type { Amount } from './amounts.ts'
@@ -76,7 +76,7 @@ const KIND_WORDS: Readonly<Record<ComponentKind, readonly string[]>> = {
   bead: ['beadhead', 'bead head'], cone: ['conehead'], eyes: [], wire: ['underbody', 'weight', 'turns of wire'], sheet: [], thread: ['silk'],
   tail: ['whisks', 'tails'], shuck: ['trailing shuck'], body: ['abdomen'], rib: ['ribbing'], thorax: [], gills: [],
   legs: ['feelers', 'horns'], collar: [], hackle: [], wing: ['tuft', 'wings'], post: ['parachute'], wingCase: ['wing case', 'wingcase'],
-  back: ['shellback'], strip: [], foam: [], coat: ['resin', 'varnish', 'resin coat'], hotSpot: ['hot spot', 'spot'], egg: ['egg sac'],
+  back: ['shellback'], strip: [], foam: [], coat: ['resin', 'varnish', 'resin coat'], hotSpot: ['hot spot', 'spot'], egg: ['egg sac', 'eggsac'], head: [],
 } // prettier-ignore
 
 const BULKS: Readonly<Record<string, number>> = {
@@ -103,7 +103,7 @@ const kindOf = (word: string): ComponentKind | null => {
 
 /** A line in its parts: amounts, figures and words, wherever they stand. */
 function partsOfLine(kind: ComponentKind, text: string) {
-  const { amount, rest } = extractAmounts(plainFigures(text).replace(LONG, '$1'))
+  const { amount, words: said, rest } = extractAmounts(plainFigures(text).replace(LONG, '$1'))
   const goods = rest.replace(/^[\s,;]+/, '')
   const before = COUNT_BEFORE.exec(goods)
   const counted =
@@ -113,7 +113,9 @@ function partsOfLine(kind: ComponentKind, text: string) {
   const figures = [...left.matchAll(FIGURES)].map(([figure]) => figure.trim())
   const words = tellingWordsOf(left.replace(FIGURES, ' '))
   const own = new Set([kind, ...KIND_WORDS[kind]].flatMap((name) => wordsOf(name)))
-  return { amount: isCount ? { fibreCount: counted, ...amount } : amount, figures, words, own }
+  return isCount
+    ? { amount: { fibreCount: counted, ...amount }, said: { fibreCount: String(counted), ...said }, figures, words, own }
+    : { amount, said, figures, words, own }
 }
 
 type Parts = ReturnType<typeof partsOfLine>
@@ -180,6 +182,46 @@ function figuresFor(kind: ComponentKind, family: NamedFamily, figures: readonly 
   return { sizeKey, length, missing, notes, unused }
 }
 
+/** Amounts that nobody asks of every line: counts, which only some goods are counted in. */
+const COUNTED = ['turns', 'fibreCount', 'strands', 'feathers', 'layers', 'clipped', 'bulk', 'length'] as const
+
+/** Feathers of which as few as this are whole ones, where nobody says whether feathers or fibres are meant. */
+const FEW_FEATHERS = 6
+
+/**
+ * A count of pieces as the goods are counted: strands, fibres one by one, or feathers; herls are fibres. A reading that
+ * was not plain is to be said.
+ */
+function countedAs(asked: readonly Field[], said: Amount): { readonly amount: Amount; readonly note?: string } {
+  const { feathers, strands, fibreCount, hairs, ...rest } = said
+  const fibres = asked.includes('fibreCount')
+  const several = asked.includes('strands')
+  if (feathers !== undefined) return { amount: several ? { ...rest, strands: feathers } : { ...rest, feathers } }
+  if (hairs !== undefined) return { amount: fibres || !several ? { ...rest, fibreCount: hairs } : { ...rest, strands: hairs } }
+  const pieces = strands ?? fibreCount
+  if (pieces === undefined) return { amount: rest }
+  if (fibres && several && pieces <= FEW_FEATHERS)
+    return { amount: { ...rest, strands: pieces }, note: `${pieces} read as ${pieces === 1 ? 'a feather' : 'feathers'}` }
+  if (fibres) return { amount: { ...rest, fibreCount: pieces } }
+  if (several) return { amount: { ...rest, strands: pieces } }
+  return { amount: { ...rest, ...(strands === undefined ? { fibreCount: pieces } : { strands: pieces }) } }
+}
+
+/** Amounts of a line as its goods have them, and the words of those that they do not have. */
+function amountsFor(asked: readonly Field[], { amount, said }: Parts) {
+  const { amount: counted, note } = countedAs(asked, amount)
+  const isAsked = (name: (typeof COUNTED)[number]) =>
+    name !== 'feathers' && (asked.includes(name) || (name === 'length' && asked.includes('pin')))
+  const unasked = COUNTED.filter((name) => counted[name] !== undefined && !isAsked(name))
+  const kept = Object.fromEntries(
+    Object.entries(counted).filter(([name]) => !unasked.some((one) => one === name)),
+  ) as Amount
+  const wordsOfUnasked = unasked.flatMap(
+    (name) => said[name] ?? said.strands ?? said.hairs ?? said.fibreCount ?? [],
+  )
+  return { kept, unasked: wordsOfUnasked, notes: note ? [note] : [] }
+}
+
 const middleOf = (sizes: readonly string[]) => {
   const from = Math.max(0, Math.floor((sizes.length - MOST_CHOICES) / 2))
   return sizes.slice(from, from + MOST_CHOICES)
@@ -188,9 +230,11 @@ const middleOf = (sizes: readonly string[]) => {
 /** Reads a line against the goods that it means. */
 function readAs(kind: ComponentKind, likeness: Likeness, parts: Parts, settled: Settled): TypedLine {
   const { family, byName } = likeness
-  const { words, own, amount } = parts
+  const { words, own } = parts
+  const asked = KINDS[kind].asks(family.kind)
+  const { kept: amount, unasked, notes } = amountsFor(asked, parts)
   const figures = figuresFor(kind, family, parts.figures)
-  const bulkWord = KINDS[kind].asks(family.kind).includes('bulk')
+  const bulkWord = asked.includes('bulk')
     ? words.find((word) => BULKS[word] !== undefined && !byName.has(word))
     : undefined
   const colourWords = words.filter((word) => isColourWord(word) && !byName.has(word))
@@ -200,6 +244,7 @@ function readAs(kind: ComponentKind, likeness: Likeness, parts: Parts, settled: 
       (word) => !byName.has(word) && !colourWords.includes(word) && !own.has(word) && word !== bulkWord,
     ),
     ...figures.unused,
+    ...unasked,
   ]
   const asks = (ask: Ask): TypedLine => ({ kind: 'asks', ask, unused })
   const sizeKey = settled.sizeKey ?? figures.sizeKey ?? (family.sizes.length === 0 ? '' : null)
@@ -230,7 +275,7 @@ function readAs(kind: ComponentKind, likeness: Likeness, parts: Parts, settled: 
     familyId: family.id,
     sizeKey,
     colourName,
-    notes: figures.notes,
+    notes: [...notes, ...figures.notes],
   }
 }
 

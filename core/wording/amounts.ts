@@ -1,9 +1,16 @@
+import { comesInFeathers } from '../dressing/index.ts'
 import type { FlyComponent } from '../dressing/index.ts'
+import type { MaterialKind } from '../material/index.ts'
 import type { DisplayUnits } from '../quantity/index.ts'
 import { smallLength } from './figures.ts'
 
 const one = (count: number, single: string, several: string) =>
   `${Math.round(count)} ${Math.round(count) === 1 ? single : several}`
+
+/** Strands of goods as they are said: `2 feathers`, `1 strand`. */
+export function strandsText(count: number, goods: MaterialKind | undefined): string {
+  return goods && comesInFeathers(goods) ? one(count, 'feather', 'feathers') : one(count, 'strand', 'strands')
+}
 
 /** The amounts of a component that its recipe does not say, as worked out on this hook: `17 turns`, `4.7 mm long`. */
 export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): readonly string[] {
@@ -15,7 +22,7 @@ export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): 
       case 'fibreCount':
         return one(fibreCount, 'fibre', 'fibres')
       case 'strands':
-        return fibreCount > 0 ? [] : one(strands, 'strand', 'strands')
+        return fibreCount > 0 ? [] : strandsText(strands, component.material.family.kind)
       case 'layers':
         return one(layers, 'layer', 'layers')
       case 'bulk':

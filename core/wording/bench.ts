@@ -61,7 +61,7 @@ const TIPS_BY_KIND: Readonly<Record<ComponentKind, string | null>> = {
   coat: 'A thin coat: what runs into the eye has to be cleared before it cures.',
   cone: 'Before the thread, wide end to the rear.',
   eyes: null, sheet: null, thread: null, shuck: null, gills: null, post: null, wingCase: null, back: null, strip: null,
-  foam: null, hotSpot: null, egg: null,
+  foam: null, hotSpot: null, egg: null, head: null,
 } // prettier-ignore
 
 /** How long what goes on at a step has to dry before the water; null where it is dry within the evening. */

@@ -1,3 +1,4 @@
+import { strandsText } from './amounts.ts'
 import { componentsByKey, stepFigures, stepsOf } from '../bench/index.ts'
 import type { Dressing, Fly, Variant } from '../dressing/index.ts'
 import type { FlyReport } from '../evaluate/index.ts'
@@ -78,7 +79,7 @@ export function cardOf(input: CardInput): Card {
             ...(figures.lengthMm === null ? [] : [`${mm(figures.lengthMm)} long`]),
             ...(figures.turns === null ? [] : [`${Math.round(figures.turns)} turns`]),
             ...(figures.fibreCount === null ? [] : [`${Math.round(figures.fibreCount)} fibres`]),
-            ...(figures.strands === null ? [] : [`${figures.strands} strands`]),
+            ...(figures.strands === null ? [] : [strandsText(figures.strands, component?.material.family.kind)]),
             ...(figures.cutMm === null ? [] : [`cut ${mm(figures.cutMm)}`]),
           ]
         : []

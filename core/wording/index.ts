@@ -1,6 +1,6 @@
 export { actionSentence } from './actions.ts'
 export type { ActionCode, ActionLabel } from './actions.ts'
-export { markSentence, workedOutAmounts } from './amounts.ts'
+export { markSentence, strandsText, workedOutAmounts } from './amounts.ts'
 export { caution, cautionMark, dryingTip, SPOILED_CAUSES, stepTip, stepTitle } from './bench.ts'
 export { cardMarkdown, cardOf } from './card.ts'
 export type { Card, CardInput } from './card.ts'

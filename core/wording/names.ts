@@ -8,7 +8,7 @@ export const componentName: Readonly<Record<ComponentKind | 'hook', string>> = {
   hook: 'hook', bead: 'bead', cone: 'cone', eyes: 'eyes', wire: 'turns of wire', sheet: 'sheet', thread: 'thread',
   tail: 'tail', shuck: 'trailing shuck', body: 'body', rib: 'rib', thorax: 'thorax', gills: 'gills', legs: 'legs',
   collar: 'collar', hackle: 'hackle', wing: 'wing', post: 'post', wingCase: 'wing case', back: 'back', strip: 'strip',
-  foam: 'foam', coat: 'resin coat', hotSpot: 'hot spot', egg: 'egg',
+  foam: 'foam', coat: 'resin coat', hotSpot: 'hot spot', egg: 'egg', head: 'head',
 } // prettier-ignore
 
 export const depthBandName: Readonly<Record<DepthBand, string>> = {

@@ -1,37 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { KINDS } from '../../core/index.ts'
+import { newLine } from '../../core/index.ts'
 import type { Component } from '../../core/index.ts'
 import { shippedMaterial } from '../../core/testing/shippedMaterial.ts'
-import { emptyDraft, newLine, savedDraft, toCommand } from './draft.ts'
+import { emptyDraft, savedDraft, toCommand } from './draft.ts'
 
 const hare = shippedMaterial('dubbing-hare', '', 'natural')
-const cape = shippedMaterial('hackle-cape-stiff', '16', 'dun')
 const line = (key: string): Component => ({ ...newLine({ kind: 'body' }, hare, []), key })
-
-describe('newLine', () => {
-  it('writes what is usual of its kind into the line, so that a later default does not move it', () => {
-    expect(newLine({ kind: 'hackle' }, cape, [])).toMatchObject({
-      key: 'hackle',
-      turns: 4,
-      place: KINDS.hackle.place,
-    })
-    expect(newLine({ kind: 'body' }, hare, [])).toMatchObject({ bulk: 0.25 })
-  })
-
-  it('keeps what was said over what is usual', () => {
-    expect(newLine({ kind: 'hackle', turns: 7 }, cape, []).turns).toBe(7)
-    expect(newLine({ kind: 'body', place: { from: 0.5 } }, hare, []).place).toEqual({
-      ...KINDS.body.place,
-      from: 0.5,
-    })
-  })
-
-  it('takes a key that no other line has', () => {
-    expect(newLine({ kind: 'body' }, hare, [line('body')]).key).toBe('body2')
-    expect(newLine({ kind: 'body' }, hare, [line('body'), line('body2')]).key).toBe('body3')
-    expect(newLine({ kind: 'body' }, hare, [line('body2')]).key).toBe('body')
-  })
-})
 
 describe('a variant’s place and number', () => {
   const said = (variant: object) => {

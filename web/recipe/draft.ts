@@ -1,5 +1,4 @@
-import { KINDS, withUsual } from '../../core/index.ts'
-import type { Component, Material, Place, Swap } from '../../core/index.ts'
+import type { Component, Swap } from '../../core/index.ts'
 import type { CommandInput, PatternView } from '../../contract/index.ts'
 import { newId } from '../wire/useCommand.ts'
 
@@ -109,19 +108,6 @@ export function emptyDraft(): Draft {
     ownMonths: [],
     dislike: 0,
   }
-}
-
-/** What is said of a new line: its kind, and what was written or chosen of its amounts and place. */
-export type SaidOfLine = Pick<Component, 'kind'> &
-  Partial<Omit<Component, 'key' | 'materialId' | 'place'>> & { readonly place?: Partial<Place> }
-
-/** A new line with what is usual of its kind and goods written in, its key free in the draft. */
-export function newLine(said: SaidOfLine, material: Material, taken: readonly Component[]): Component {
-  const keys = new Set(taken.map(({ key }) => key))
-  let key: string = said.kind
-  for (let n = 2; keys.has(key); n += 1) key = `${said.kind}${n}`
-  const place = { ...KINDS[said.kind].place, ...said.place }
-  return withUsual({ ...said, key, materialId: material.id, place }, material)
 }
 
 /** A variant as it is saved: its place and how many to keep only where they were changed. */

@@ -40,10 +40,11 @@ export function componentLine(
   material: Material | undefined,
   units: DisplayUnits,
 ): string {
-  const { kind, fibreCount, strands, turns, layers, bulk, length } = component
+  const { kind, fibreCount, strands, formed, turns, layers, bulk, length } = component
   const amounts = [
     fibreCount === undefined ? '' : `${fibreCount} fibres`,
-    strands === undefined ? '' : `${strands} ${strands === 1 ? 'strand' : 'strands'}`,
+    strands === undefined ? '' : wording.strandsText(strands, material?.family.kind),
+    formed ?? '',
     turns === undefined ? '' : `${factorText(turns)} turns`,
     layers === undefined ? '' : `${layers} layers`,
     length ? lengthText(kind, length, units) : '',

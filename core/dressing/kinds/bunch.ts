@@ -5,6 +5,7 @@ import {
 } from '../substance/fibres.ts' // prettier-ignore
 import type { Stance } from '../substance/fibres.ts'
 import type { Seat, Substance } from '../substance/substance.ts'
+import { filmWingSubstance } from '../substance/filmWing.ts'
 import { foamSubstance } from '../substance/wound.ts'
 import type { FoamHeld } from '../substance/wound.ts'
 import { PLAIN } from './kindOf.ts'
@@ -14,10 +15,11 @@ import { always, atFront, both, either, long, not, ofRubber, onSide, waves } fro
 /** A bunch in its stance, or upright foam. */
 const standing =
   (stanceOf: (component: FlyComponent) => Stance, held: FoamHeld) =>
-  (seat: Seat): Substance =>
-    seat.component.material.family.kind === 'foam'
-      ? foamSubstance(seat, held)
-      : bunchSubstance(seat, stanceOf(seat.component))
+  (seat: Seat): Substance => {
+    const goods = seat.component.material.family.kind
+    if (goods === 'foam') return foamSubstance(seat, held)
+    return goods === 'sheet' ? filmWingSubstance(seat) : bunchSubstance(seat, stanceOf(seat.component))
+  }
 
 const trailing = (seat: Seat): Substance =>
   seat.component.material.family.kind === 'strip' ? stripSubstance(seat) : bunchSubstance(seat, TRAILING)
@@ -32,7 +34,10 @@ const BUNCH = {
 
 export const tail: KindOf = {
   ...BUNCH,
-  madeOf: ['fibre', 'marabou', 'hackle', 'hair', 'quill', 'rubber', 'yarn', 'feather'],
+  madeOf: [
+    'fibre', 'marabou', 'hackle', 'hair', 'quill', 'rubber', 'yarn', 'feather', 'tinsel', 'floss', 'herl', 'strip', 'cdc',
+    'chenille',
+  ], // prettier-ignore
   place: { from: 1, to: 1, side: 'around' },
   usual: usualOfBunch(6),
   usualLength: { factor: 2 / 3, of: 'shank' },
@@ -46,7 +51,7 @@ export const tail: KindOf = {
 /** The skin that a nymph or pupa leaves behind. */
 export const shuck: KindOf = {
   ...BUNCH,
-  madeOf: ['yarn', 'dubbing', 'fibre'],
+  madeOf: ['yarn', 'dubbing', 'fibre', 'marabou', 'tinsel', 'cdc', 'hair', 'floss', 'feather'],
   place: { from: 1, to: 1, side: 'around' },
   usualLength: { factor: 1 / 2, of: 'shank' },
   traits: ['boundIn', 'moves'],
@@ -59,7 +64,7 @@ export const shuck: KindOf = {
 
 export const legs: KindOf = {
   ...BUNCH,
-  madeOf: ['hackle', 'rubber', 'fibre', 'marabou', 'hair'],
+  madeOf: ['hackle', 'rubber', 'fibre', 'marabou', 'hair', 'feather', 'floss', 'herl', 'quill', 'yarn', 'cdc'],
   asks: (goods) => [...asksOfBunch(goods), 'side'],
   place: { from: 0.3, to: 0.5, side: 'below' },
   usualLength: { factor: 1.1, of: 'shank' },
@@ -78,7 +83,7 @@ export const legs: KindOf = {
 
 export const gills: KindOf = {
   ...BUNCH,
-  madeOf: ['marabou', 'yarn', 'herl', 'fibre'],
+  madeOf: ['marabou', 'yarn', 'herl', 'fibre', 'cdc', 'dubbing', 'tinsel', 'floss'],
   substance: standing(spreadStance, 'atEnds'),
   place: { from: 0.05, to: 0.15, side: 'around' },
   usualLength: { factor: 1 / 2, of: 'gape' },
@@ -90,7 +95,7 @@ export const gills: KindOf = {
 
 export const wing: KindOf = {
   ...BUNCH,
-  madeOf: ['cdc', 'feather', 'hair', 'yarn', 'hackle'],
+  madeOf: ['cdc', 'feather', 'hair', 'yarn', 'hackle', 'fibre', 'sheet', 'tinsel', 'marabou', 'herl', 'foam'],
   asks: (goods) => [...asksOfBunch(goods), 'side'],
   place: { from: 0.2, to: 0.3, side: 'above' },
   substance: standing(wingStance, 'upright'),
@@ -105,7 +110,7 @@ export const wing: KindOf = {
 /** An upright bunch round which a hackle may be wound. */
 export const post: KindOf = {
   ...BUNCH,
-  madeOf: ['yarn', 'hair', 'cdc', 'foam'],
+  madeOf: ['yarn', 'hair', 'cdc', 'foam', 'feather', 'fibre', 'hackle'],
   place: { from: 0.25, to: 0.3, side: 'above' },
   substance: standing(postStance, 'upright'),
   usualLength: { factor: 1.1, of: 'shank' },

@@ -2,8 +2,7 @@ import type { MaterialKind } from '../../material/index.ts'
 import { asksOfBunch, usualOfBunch, worksOutOfBunch } from '../bunch.ts'
 import { hackleSubstance, hairCollarSubstance } from '../substance/fibres.ts'
 import type { Seat, Substance } from '../substance/substance.ts'
-import { fillingSubstance } from '../substance/wound.ts'
-import { asksOfBody, bodyDiameterMm, usualOfBody, worksOutOfBody } from '../wound.ts'
+import { asksOfBody, bodyDiameterMm, bodySubstance, usualOfBody, worksOutOfBody } from '../windings.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
 import { dark, long, not, pale } from './triggers.ts'
@@ -11,12 +10,12 @@ import { dark, long, not, pale } from './triggers.ts'
 /** How far barbs stand from the shank: upright in a hackle that floats, swept back in a soft collar. */
 const LEAN_DEG = { hackle: 85, collar: 50 }
 const FEATHERS: ReadonlySet<MaterialKind> = new Set(['hackle', 'feather', 'cdc', 'marabou'])
-const BUNCHES: ReadonlySet<MaterialKind> = new Set(['hair', 'fibre'])
+const BUNCHES: ReadonlySet<MaterialKind> = new Set(['hair', 'fibre', 'rubber'])
 
 /** A feather wound on edge, whose barbs stand out all round. */
 export const hackle: KindOf = {
   ...PLAIN,
-  madeOf: ['hackle', 'cdc'],
+  madeOf: ['hackle', 'cdc', 'feather'],
   asks: () => ['turns', 'length', 'clipped', 'side'],
   place: { from: 0.1, to: 0.3, side: 'around' },
   usual: () => ({ turns: 4 }),
@@ -32,13 +31,16 @@ export const hackle: KindOf = {
 function collarSubstance(seat: Seat): Substance {
   const goods = seat.component.material.family.kind
   if (BUNCHES.has(goods)) return hairCollarSubstance(seat)
-  return FEATHERS.has(goods) ? hackleSubstance(seat, LEAN_DEG.collar) : fillingSubstance(seat)
+  return FEATHERS.has(goods) ? hackleSubstance(seat, LEAN_DEG.collar) : bodySubstance(seat)
 }
 
 /** Soft feather, flared hair or fur behind the head. */
 export const collar: KindOf = {
   ...PLAIN,
-  madeOf: ['dubbing', 'hackle', 'cdc'],
+  madeOf: [
+    'dubbing', 'hackle', 'cdc', 'feather', 'marabou', 'hair', 'fibre', 'thread', 'herl', 'chenille', 'yarn', 'floss',
+    'tinsel', 'strip', 'rubber',
+  ], // prettier-ignore
   asks: (goods) => {
     if (FEATHERS.has(goods)) return ['turns', 'length']
     return BUNCHES.has(goods) ? asksOfBunch(goods) : asksOfBody(goods)

@@ -1,5 +1,5 @@
 import type { ComponentKind } from '../dressing.ts'
-import { body, egg, thorax } from './body.ts'
+import { body, egg, head, thorax } from './body.ts'
 import { gills, legs, post, shuck, strip, tail, wing } from './bunch.ts'
 import { collar, hackle } from './hackle.ts'
 import { bead, cone } from './head.ts'
@@ -11,7 +11,7 @@ import { eyes, sheet, wire } from './underbody.ts'
 /** All that is true of each kind of component. */
 export const KINDS: Readonly<Record<ComponentKind, KindOf>> = {
   bead, cone, eyes, wire, sheet, thread, tail, shuck, body, rib, thorax, gills, legs, collar, hackle, wing, post,
-  wingCase, back, strip, foam, coat, hotSpot, egg,
+  wingCase, back, strip, foam, coat, hotSpot, egg, head,
 } // prettier-ignore
 
 /** Whether something holds of a component's kind. The bare hook has none of these traits. */

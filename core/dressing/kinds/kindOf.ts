@@ -1,7 +1,7 @@
 import type { Hook } from '../../hook/index.ts'
 import type { Material, MaterialKind } from '../../material/index.ts'
 import type { Amounts } from '../amount.ts'
-import type { Component, Place, Proportion, Step } from '../dressing.ts'
+import type { Component, ComponentKind, Place, Proportion, Step } from '../dressing.ts'
 import type { Field } from '../fields.ts'
 import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
@@ -59,6 +59,9 @@ export interface KindOf {
   readonly asks: (goods: MaterialKind) => readonly Field[]
   /** where a new one goes */
   readonly place: Place
+  /** kinds that it lies over, whose place a new one takes; and those that a new one ends behind */
+  readonly over: readonly ComponentKind[]
+  readonly behind: readonly ComponentKind[]
   /** amounts that a new line gets where it says none */
   readonly usual: (component: Component, material: Material) => Amounts
   /** free length where a line says none; null for kinds that have none */
@@ -90,6 +93,8 @@ export interface KindOf {
 export const PLAIN = {
   asks: () => [],
   place: { from: 0.2, to: 0.9, side: 'around' },
+  over: [],
+  behind: [],
   usual: () => ({}),
   usualLength: null,
   worksOut: () => ({}),

@@ -20,7 +20,7 @@ function coreWithMadeUpKind(): ts.Program {
   const { getSourceFile } = host
   host.getSourceFile = (file, ...rest) =>
     file === DRESSING
-      ? ts.createSourceFile(file, readFileSync(file, 'utf8').replace("'egg',", "'egg', 'madeUp',"), rest[0])
+      ? ts.createSourceFile(file, readFileSync(file, 'utf8').replace("'head',", "'head', 'madeUp',"), rest[0])
       : getSourceFile(file, ...rest)
   return ts.createProgram({ rootNames: config.fileNames, options, host })
 }

@@ -1,10 +1,16 @@
 import { strandDiameterMm, valueOf } from '../../material/index.ts'
+import type { Material, MaterialKind } from '../../material/index.ts'
+import type { Amounts } from '../amount.ts'
+import type { Component } from '../dressing.ts'
+import type { Field } from '../fields.ts'
 import { finding } from '../finding.ts'
 import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
-import { coatSubstance, foamSubstance, laidSubstance, woundSubstance } from '../substance/wound.ts'
-import type { Seat } from '../substance/substance.ts'
-import { bodyDiameterMm } from '../wound.ts'
+import { stripSubstance } from '../substance/fibres.ts'
+import { coatSubstance, foamSubstance, laidBunchSubstance, laidSubstance, woundSubstance } from '../substance/wound.ts'
+import type { Seat, Substance } from '../substance/substance.ts'
+import { asksOfBody, bodyDiameterMm, bodySubstance, usualOfBody } from '../windings.ts'
+import { areStrands, tiedInStrands } from '../bunch.ts'
 import { turnsThatFit } from '../wraps.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
@@ -14,9 +20,9 @@ import { always, atRear, shines } from './triggers.ts'
 const RIB_COVERS = 0.35
 
 function ribFit(rib: FlyComponent, fly: Fly): readonly FitFinding[] {
-  const { turns = 0, fromMm, toMm, material } = rib
+  const { turns = 0, strands = 1, fromMm, toMm, material } = rib
   const fits = turnsThatFit(toMm - fromMm, strandDiameterMm(material))
-  const tooMany = material.family.kind === 'wire' && turns > fits
+  const tooMany = material.family.kind === 'wire' && turns * strands > fits
   const soft = fly.components.some(
     (under) =>
       under.kind === 'body' &&
@@ -24,19 +30,20 @@ function ribFit(rib: FlyComponent, fly: Fly): readonly FitFinding[] {
       under.fromMm < toMm &&
       fromMm < under.toMm,
   )
-  const covers = (turns * strandDiameterMm(material)) / Math.max(toMm - fromMm, 0.1)
+  const covers = (turns * strands * strandDiameterMm(material)) / Math.max(toMm - fromMm, 0.1)
   return [
     ...(tooMany ? [finding(rib, 'caution', 'tooManyTurns', turns, fits)] : []),
     ...(soft && covers > RIB_COVERS ? [finding(rib, 'caution', 'ribMats', covers, RIB_COVERS)] : []),
   ]
 }
 
-/** Open turns over the body. */
+/** Open turns over the body, of one strand or of several that are wound together. */
 export const rib: KindOf = {
   ...PLAIN,
-  madeOf: ['wire', 'tinsel', 'thread', 'floss'],
-  asks: () => ['turns'],
+  madeOf: ['wire', 'tinsel', 'thread', 'floss', 'quill', 'herl', 'rubber', 'yarn', 'fibre'],
+  asks: () => ['turns', 'strands'],
   place: { from: 0.25, to: 1, side: 'around' },
+  over: ['body'],
   usual: () => ({ turns: 5 }),
   substance: woundSubstance,
   fit: ribFit,
@@ -45,14 +52,21 @@ export const rib: KindOf = {
   shows: { gasSheen: shines },
 }
 
+/** Goods of which a spot is counted in turns; of others it is wound like a body. */
+const OF_TURNS: ReadonlySet<MaterialKind> = new Set(['thread', 'floss', 'tinsel', 'herl'])
+
 /** A few turns that stand out, as a mark or a target. */
 export const hotSpot: KindOf = {
   ...PLAIN,
-  madeOf: ['thread', 'floss', 'dubbing'],
-  asks: () => ['turns'],
-  place: { from: 0.15, to: 0.25, side: 'around' },
-  usual: () => ({ turns: 5 }),
-  substance: woundSubstance,
+  madeOf: ['thread', 'floss', 'dubbing', 'tinsel', 'yarn', 'herl', 'chenille'],
+  asks: (goods) => (OF_TURNS.has(goods) ? ['turns'] : asksOfBody(goods)),
+  place: { from: 0.15, to: 0.2, side: 'around' },
+  usual: (component, material) =>
+    OF_TURNS.has(material.family.kind) ? { turns: 2 } : usualOfBody(0.2)(component, material),
+  addedDiameterMm: (component, material, hook) =>
+    OF_TURNS.has(material.family.kind) ? 0 : bodyDiameterMm(component, material, hook),
+  substance: (seat) =>
+    OF_TURNS.has(seat.component.material.family.kind) ? woundSubstance(seat) : bodySubstance(seat),
   step: { verb: 'wrap', order: 220, threadEndsAt: 'to' },
   shows: { eggSac: atRear, hotSpot: always },
 }
@@ -61,6 +75,7 @@ export const hotSpot: KindOf = {
 export const coat: KindOf = {
   ...PLAIN,
   madeOf: ['resin'],
+  over: ['body'],
   asks: () => ['layers'],
   usual: () => ({ layers: 1 }),
   layer: 'body',
@@ -72,27 +87,47 @@ export const coat: KindOf = {
   shows: { gasSheen: always },
 }
 
-/** A strip laid along the body. */
+/** Goods that are laid as one band, as wide as the body; of others so many fibres or strands are drawn over it. */
+const BANDS: ReadonlySet<MaterialKind> = new Set(['sheet', 'foam', 'strip'])
+
+function laid(seat: Seat): Substance {
+  const goods = seat.component.material.family.kind
+  if (goods === 'foam') return foamSubstance(seat, 'atEnds')
+  if (goods === 'strip') return stripSubstance(seat)
+  return goods === 'sheet' ? laidSubstance(seat) : laidBunchSubstance(seat)
+}
+
+/** One strand, or some fibres: never all of a feather. */
+function usualLaid({ fibreCount }: Component, material: Material): Amounts {
+  if (BANDS.has(material.family.kind)) return {}
+  return tiedInStrands(material) ? { strands: 1 } : { fibreCount: fibreCount ?? 12 }
+}
+
+/** A band or a bunch laid along the body and bound down at both ends. */
 const LAID = {
   ...PLAIN,
-  asks: () => ['side'],
-  substance: (seat: Seat) =>
-    seat.component.material.family.kind === 'foam' ? foamSubstance(seat, 'atEnds') : laidSubstance(seat),
+  asks: (goods: MaterialKind): readonly Field[] =>
+    BANDS.has(goods) ? ['side'] : [areStrands(goods) ? 'strands' : 'fibreCount', 'side'],
+  usual: usualLaid,
+  substance: laid,
   drawn: { shape: 'laid', reaches: [], behindHook: false },
 } as const satisfies Partial<KindOf>
 
 export const back: KindOf = {
   ...LAID,
-  madeOf: ['sheet', 'quill', 'feather', 'foam'],
+  madeOf: ['sheet', 'feather', 'fibre', 'quill', 'foam', 'hair', 'tinsel', 'herl', 'yarn', 'marabou', 'floss', 'strip'],
+  place: { from: 0.25, to: 1, side: 'above' },
+  over: ['body', 'thorax'],
   step: { verb: 'tieIn', order: 100, threadEndsAt: 'to' },
   shows: { swollenWingCase: always, gasSheen: shines, foldedWings: always },
 }
 
 export const wingCase: KindOf = {
   ...LAID,
-  madeOf: ['feather', 'sheet', 'quill', 'tinsel'],
-  place: { from: 0.15, to: 0.4, side: 'above' },
-  step: { verb: 'tieIn', order: 190, threadEndsAt: 'to' },
+  madeOf: ['feather', 'fibre', 'sheet', 'quill', 'tinsel', 'hair', 'herl', 'foam', 'marabou', 'yarn', 'floss'],
+  place: { from: 0.1, to: 0.35, side: 'above' },
+  over: ['thorax'],
+  step: { verb: 'tieIn', order: 165, threadEndsAt: 'to' },
   shows: { swollenWingCase: always },
 }
 

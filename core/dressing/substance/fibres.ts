@@ -2,7 +2,7 @@ import { linearMassMgPerMm, propertyOf, sizeNumber, strandDiameterMm, valueOf } 
 import { discOfAxes, ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
-import { tiedInStrands } from '../bunch.ts'
+import { perFibreMgPerMm, perPieceMgPerMm, pieceMm, tiedInStrands } from '../bunch.ts'
 import { barbsOf, discContact, fanContact, rimContact, ringContact } from './barbs.ts'
 import { isPile } from '../pile.ts'
 import { wrapLengthMm } from '../wraps.ts'
@@ -62,12 +62,6 @@ function axesOf({ leanDeg, way }: Stance): readonly Direction[] {
   ]
 }
 
-const fibreMassPerMm = ({ material }: FlyComponent) =>
-  (Math.PI / 4) *
-  valueOf(material, 'fibreDiameterMm') ** 2 *
-  valueOf(material, 'densityMgPerMm3') *
-  valueOf(material, 'barbuleMassFactor')
-
 /** Centre of a bunch that is tied in by one end. */
 function bunchCentre(root: FlySpot, lengthMm: number, { leanDeg, way }: Stance): FlySpot {
   const rise = way === 'up' ? 1 : way === 'down' ? -1 : 0
@@ -91,6 +85,10 @@ function bunchFilm(
   return fanContact(barbs, fan, 'fringe')
 }
 
+/** Knotted and bent legs reach so much of their length from root to tip: a knee of about 105° (judgement). */
+const KNEE_REACHES = 0.8
+const hasKnee = ({ formed }: FlyComponent) => formed === 'knotted' || formed === 'bent'
+
 /** A finger of pile, too thick to be a fibre: a blunt body. */
 const fingerElement = (at: FlySpot, diameterMm: number, lengthMm: number): DragElement => ({
   kind: 'body',
@@ -106,22 +104,21 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
   const { component } = seat
   const { material } = component
   const lengthMm = component.lengthMm ?? 0
+  const reachMm = lengthMm * (hasKnee(component) ? KNEE_REACHES : 1)
   const thick = tiedInStrands(material)
   const count = (thick ? component.strands : component.fibreCount) ?? 0
-  const diameterMm = thick ? strandDiameterMm(material) : valueOf(material, 'fibreDiameterMm')
-  const perMm =
-    thick || material.family.massModel === 'fibre' ? linearMassMgPerMm(material) : fibreMassPerMm(component)
-  const massMg = count * perMm * lengthMm
+  const diameterMm = pieceMm(material)
+  const massMg = count * perPieceMgPerMm(material) * lengthMm
   const spreadMm =
     stance.way === 'around'
-      ? diameterMm * Math.sqrt(count) + 2 * lengthMm * Math.sin(radians(stance.leanDeg))
-      : Math.max(diameterMm * Math.sqrt(count), WING_WIDTH_OF_LENGTH * lengthMm)
+      ? diameterMm * Math.sqrt(count) + 2 * reachMm * Math.sin(radians(stance.leanDeg))
+      : Math.max(diameterMm * Math.sqrt(count), WING_WIDTH_OF_LENGTH * reachMm)
   const packing = valueOf(material, 'packingShare')
   const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
   const wallsMm3 = massMg / propertyOf(material, 'densityMgPerMm3').value
   const solidMm3 = wallsMm3 / (1 - hollow)
   const root = stance.root === 'rear' ? spotAt(seat, component.toMm) : middleOf(seat)
-  const at = bunchCentre(root, lengthMm, stance)
+  const at = bunchCentre(root, reachMm, stance)
   const upright = stance.way === 'up'
   return substance(seat, massMg, {
     volumeMm3: solidMm3,
@@ -140,8 +137,8 @@ export function bunchSubstance(seat: Seat, stance: Stance): Substance {
             foldExponent: valueOf(material, 'foldExponent'),
             envelope: {
               kind: 'bundle',
-              alongMm2: upright ? spreadMm * lengthMm : (Math.PI / 4) * spreadMm ** 2,
-              acrossMm2: lengthMm * spreadMm,
+              alongMm2: upright ? spreadMm * reachMm : (Math.PI / 4) * spreadMm ** 2,
+              acrossMm2: reachMm * spreadMm,
               dragCoefficient: 1.2 * valueOf(material, 'dragEnvelope'),
             },
           },
@@ -193,7 +190,7 @@ export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
         xMm: middle.xMm + (reachMm / 2) * Math.cos(radians(leanDeg)),
         yMm: middle.yMm + (DOWNWARD_SHARE * (above - below) * reachMm) / 2 / kept,
       }
-  return substance(seat, stem + count * fibreMassPerMm(component) * reachMm, {
+  return substance(seat, stem + count * perFibreMgPerMm(material) * reachMm, {
     airMm3: count * reachMm * 0.004 * airShare(component),
     at,
     elements: [hackleElement(seat, { count, reachMm, leanDeg, kept, flat: post !== null }, at)],

@@ -2,7 +2,8 @@ import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
-import { isPile, pileStrandMm, solidOuterMm } from '../pile.ts'
+import { perPieceMgPerMm, tiedInStrands } from '../bunch.ts'
+import { isPile, pileStrandMm, solidOuterMm, woundStripMm } from '../pile.ts'
 import { threadStrandMm } from '../thread.ts'
 import { THREAD_LAYER_MM } from '../threadWidth.ts'
 import { windingLengthMm } from '../wraps.ts'
@@ -11,9 +12,10 @@ import type { Seat, Substance } from './substance.ts'
 
 /** Strand that is wound in turns on the shank, mm. */
 export function woundStrandMm(component: FlyComponent): number {
-  const { material, coreMm, turns = 0, layers = 1 } = component
+  const { material, coreMm, turns = 0, layers = 1, strands = 1 } = component
   if (isPile(material)) return pileStrandMm(component)
-  return windingLengthMm({
+  if (material.family.kind === 'strip') return woundStripMm(component)
+  return strands * windingLengthMm({
     turns,
     layers,
     coreMm,
@@ -37,9 +39,36 @@ export const threadSubstance = (seat: Seat): Substance =>
 /** Pile wound on its core: porous, its fibres on end until the water folds them back. */
 export function pileSubstance(seat: Seat): Substance {
   const { component } = seat
+  const strandMm = woundStrandMm(component)
+  return hairySubstance(seat, strandMm, {
+    count: valueOf(component.material, 'fibresPerMm') * strandMm,
+    standMm: Math.max((component.outerMm - solidOuterMm(component)) / 2, 0.05),
+    leanDeg: 85,
+  })
+}
+
+/** A strip wound as a body or a collar: skin below, the fur lying back over it. */
+export function woundFurSubstance(seat: Seat): Substance {
+  const { component } = seat
+  const { material } = component
+  const strandMm = woundStrandMm(component)
+  const widthMm = sizeNumber(material) ?? valueOf(material, 'widthMm')
+  return hairySubstance(seat, strandMm, {
+    count: valueOf(material, 'fibresPerMm2') * widthMm * strandMm,
+    standMm: valueOf(material, 'fibreLengthMm'),
+    leanDeg: 20,
+  })
+}
+
+/** What is wound of a strand with hairs on it, so and so many, that stand out of it. */
+function hairySubstance(
+  seat: Seat,
+  strandMm: number,
+  hairs: { readonly count: number; readonly standMm: number; readonly leanDeg: number },
+): Substance {
+  const { component } = seat
   const { material, coreMm, outerMm } = component
   const lengthMm = placeMm(component)
-  const strandMm = woundStrandMm(component)
   const massMg = strandMm * linearMassMgPerMm(material)
   const solidMm3 = massMg / valueOf(material, 'densityMgPerMm3')
   const envelopeMm3 = (Math.PI / 4) * Math.max(outerMm ** 2 - coreMm ** 2, 0) * lengthMm
@@ -50,10 +79,10 @@ export function pileSubstance(seat: Seat): Substance {
       {
         kind: 'strands',
         at: middleOf(seat),
-        count: valueOf(material, 'fibresPerMm') * strandMm,
+        count: hairs.count,
         diameterMm: valueOf(material, 'fibreDiameterMm'),
-        lengthMm: Math.max((outerMm - solidOuterMm(component)) / 2, 0.05),
-        axes: ringOfAxes(85),
+        lengthMm: hairs.standMm,
+        axes: ringOfAxes(hairs.leanDeg),
         foldExponent: valueOf(material, 'foldExponent'),
         envelope: {
           kind: 'coat',
@@ -132,6 +161,22 @@ export function laidSubstance(seat: Seat): Substance {
   const areaMm2 = placeMm(component) * Math.max(component.outerMm, component.coreMm) * 0.9
   const thicknessMm = valueOf(component.material, 'thicknessMm')
   return substance(seat, areaMm2 * thicknessMm * valueOf(component.material, 'densityMgPerMm3'))
+}
+
+/** What is drawn over a body follows its curve (judgement). */
+const OVER_THE_CURVE = 1.1
+
+/** Fibres, hairs or strands drawn over the body and bound down at both ends. */
+export function laidBunchSubstance(seat: Seat): Substance {
+  const { component } = seat
+  const { material } = component
+  const count = (tiedInStrands(material) ? component.strands : component.fibreCount) ?? 0
+  const overMm = OVER_THE_CURVE * placeMm(component)
+  const massMg = count * overMm * perPieceMgPerMm(material)
+  const hollow = material.family.kind === 'hair' ? valueOf(material, 'hollowShare') : 0
+  return substance(seat, massMg, {
+    volumeMm3: massMg / valueOf(material, 'densityMgPerMm3') / (1 - hollow),
+  })
 }
 
 /** How foam is held: upright, bound down along its whole length, or only at its ends as a back or a block is. */
