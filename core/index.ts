@@ -68,8 +68,8 @@ export type {
 export { driftedMm, intercept, leadTo, speedAtHeight } from './drift/index.ts'
 export type { Current } from './drift/index.ts'
 export { whenWet } from './colour/index.ts'
-export { BARE_FORMS, readTypedLine } from './entry/index.ts'
-export type { Ask, Settled } from './entry/index.ts'
+export { BARE_FORMS, readTypedHook, readTypedLine } from './entry/index.ts'
+export type { Ask, NamedFamily, Settled } from './entry/index.ts'
 export type { BareForm, TypedLine } from './entry/index.ts'
 export {
   behaviourOf,

@@ -91,18 +91,21 @@ const READINGS: readonly Reading[] = [
   [re('(?:as\\s+long\\s+as\\s+the\\s+)?(shank|gape|gap)(?:\\s+(?:length|width|long|wide))'), ([, of = '']) => lengthOf(1, of.toLowerCase())],
   [re('as\\s+long\\s+as\\s+the\\s+(shank|hook|gape|gap)'), ([, of = '']) => lengthOf(1, of.toLowerCase())],
   [re(`(${NUMBER})\\s*(?:touching\\s+|close\\s+|open\\s+)?(?:turns?|wraps?|t)`), ([, turns = '']) => turnsOf(turns)],
+  [re(`bulk\\s*:?\\s*(${NUMBER})`), ([, bulk = '']) => bulkOf(numberOf(bulk))],
   [re(`(?:turns?|wraps?)\\s*:?\\s*(${NUMBER})`), ([, turns = '']) => turnsOf(turns)],
   [re(`(${NUMBER})\\s*layers?`), ([, layers = '']) => whole(layers, (count) => ({ layers: count }))],
   [re(`(${NUMBER})\\s*(?:fibres?|fibers?|barbs?|hairs?|whisks?)`), ([, count = '']) => whole(count, (hairs) => ({ hairs }))],
   [re(`(${NUMBER})\\s*(?:strands?|lengths?|pieces?)`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
   [re(`(${NUMBER})\\s*(?:feathers?|plumes?)`), ([, count = '']) => whole(count, (feathers) => ({ feathers }))],
-  [re(`(?:strands?)\\s*:?\\s*(\\d+)`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
+  [re(`(?:strands)\\s*:?\\s*(\\d+)(?![.,/])`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
   [re('clipped(?:\\s+flush)?\\s+(?:above\\s+and\\s+below|below\\s+and\\s+above|top\\s+and\\s+bottom)'), () => ({ clipped: 0, place: { side: 'both' } })],
   [re('clipped(?:\\s+flush)?\\s+below'), () => ({ clipped: 0 })],
   [re('(knotted|bent|cut)'), ([, formed = '']) => ({ formed: formed.toLowerCase() as 'knotted' })],
   [re('(?:with\\s+floatant|greased|treated\\s+with\\s+floatant)'), () => ({ treatment: 'floatant' })],
   ...Object.entries(SIDES).map(([words, side]): Reading => [re(words.replace(/ /g, '\\s+')), () => ({ place: { side } })]),
 ] // prettier-ignore
+
+const bulkOf = (bulk: number | null): Amount | null => (bulk !== null && bulk <= 1 ? { bulk } : null)
 
 function turnsOf(text: string): Amount | null {
   const turns = numberOf(text)

@@ -4,7 +4,7 @@ import { COMPONENT_KINDS, KINDS, resolveDressing } from '../dressing/index.ts'
 import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
-import { BARE_FORMS, readTypedLine } from './index.ts'
+import { BARE_FORMS, readTypedHook, readTypedLine } from './index.ts'
 import type { TypedLine } from './index.ts'
 
 const families = shippedFamilies.map(({ key, ...family }) => ({ ...family, id: key }))
@@ -95,6 +95,7 @@ describe('readTypedLine', () => {
     ['wing: cdc feather, upright', { place: { side: 'above' } }],
     ['wing: polypropylene, spent', { place: { side: 'both' } }],
     ['body: hare, bulky', { bulk: 0.8 }],
+    ['body: hare, bulk 0.35', { bulk: 0.35 }],
     ['body: sparse hare', { bulk: 0.1 }],
     ['hackle: stiff cape 16, clipped below', { clipped: 0 }],
     ['wing: cdc feather, with floatant', { treatment: 'floatant' }],
@@ -273,5 +274,93 @@ describe('the eight bare forms', () => {
       'inFilm',
       'hanging',
     ])
+  })
+})
+
+describe('readTypedHook', () => {
+  it.each([
+    ['jig 60° #16', 'hook-jig-60', '16'],
+    ['#14 jig 60', 'hook-jig-60', '14'],
+    ['jig 90 deg 10', 'hook-jig-90', '10'],
+    ['straight fine #14', 'hook-dry-fine', '14'],
+    ['dry 16', 'hook-dry-fine', '16'],
+    ['straight fine #12 2XL', 'hook-dry-fine-2xl', '12'],
+    ['straight standard size 12', 'hook-straight', '12'],
+    ['straight, standard wire, 3X long #8', 'hook-straight-3xl', '8'],
+    ['straight heavy #14', 'hook-heavy', '14'],
+    ['straight heavy 2xl 10', 'hook-heavy-2xl', '10'],
+    ['curved grub #14', 'hook-curved', '14'],
+    ['curved grub fine #18', 'hook-curved-fine', '18'],
+    ['curved grub heavy 12', 'hook-curved-heavy', '12'],
+  ])('reads “%s”', (text, familyId, sizeKey) => {
+    expect(readTypedHook(text, families)).toMatchObject({ kind: 'understood', familyId, sizeKey })
+  })
+
+  it('asks for the neck of a jig, for a size that is not there, for words that it does not know', () => {
+    const jig = readTypedHook('jig #14', families)
+    expect(jig.kind === 'asks' && jig.ask.about === 'goods' && jig.ask.choices.map(({ id }) => id).sort()).toEqual([
+      'hook-jig-60',
+      'hook-jig-90',
+    ])
+    expect(readTypedHook('straight fine #13', families)).toMatchObject({ ask: { about: 'size', written: '#13' } })
+    expect(readTypedHook('straight fine', families)).toMatchObject({ ask: { about: 'size', written: null } })
+    expect(readTypedHook('straight fine #14 frobnicated', families)).toMatchObject({ unused: ['frobnicated'] })
+    // nothing here is 5X long
+    expect(readTypedHook('straight fine 5XL #14', families).kind).toBe('asks')
+    expect(readTypedHook('jig #14', families, { familyId: 'hook-jig-60' })).toMatchObject({ kind: 'understood' })
+  })
+})
+
+describe('counts are of what the goods are counted in', () => {
+  it.each([
+    ['tail: 3 strands pheasant tail', { fibreCount: 3 }],
+    ['tail: pheasant tail, 3 fibres', { fibreCount: 3 }],
+    ['body: 4 pheasant tail', { fibreCount: 4 }],
+    ['legs: 4 round rubber 0.6', { strands: 4 }],
+    ['wing: two cdc feather', { strands: 2 }],
+    ['wing: 2 cdc feather, above', { strands: 2 }],
+    ['tail: 40 marabou plume', { fibreCount: 40 }],
+    ['tail: marabou plume, 1 feather', { strands: 1 }],
+    ['rib: fine copper wire 0.12, 2 strands, 5 turns', { strands: 2, turns: 5 }],
+    ['legs: 6 pheasant tail, knotted', { fibreCount: 6, formed: 'knotted' }],
+  ])('%s', (text, amounts) => {
+    expect(read(text).component).toMatchObject(amounts)
+  })
+
+  it('says which it took where feathers and fibres could be meant', () => {
+    expect(read('wing: 2 cdc feather').notes).toEqual(['2 read as feathers'])
+    expect(read('tail: 3 strands pheasant tail').notes).toEqual([])
+  })
+
+  it('shows an amount that nobody asks of such goods as not understood', () => {
+    expect(asks('body: hare, 5 turns').unused).toEqual(['5 turns'])
+    expect(asks('hackle: stiff cape 16, 3 layers').unused).toEqual(['3 layers'])
+    expect(asks('bead: tungsten slotted 2.8, 6 fibres').unused).toEqual(['6 fibres'])
+  })
+})
+
+describe('any part of any stuff', () => {
+  it.each([
+    ['body: pheasant tail', 'fibre-game-tail'],
+    ['back: pheasant tail', 'fibre-game-tail'],
+    ['wing case: mottled turkey', 'feather-slip-mottled'],
+    ['thorax: peacock herl', 'herl-peacock-long'],
+    ['body: marabou plume olive', 'marabou-plume'],
+    ['collar: marabou plume black, 2 turns', 'marabou-plume'],
+    ['body: rabbit strip cut across 3 mm', 'strip-rabbit-crosscut'],
+    ['tail: rabbit strip 3', 'strip-rabbit'],
+    ['tail: flash strands pearl', 'flash-strand'],
+    ['body: half-round vinyl 0.8 red', 'vinyl-rib'],
+    ['body: soft worm strand 1.6 pink', 'worm-soft'],
+    ['wing: synthetic wing film, spent', 'sheet-wing-film'],
+    ['head: peacock herl', 'herl-peacock-long'],
+    ['head: deer body hair', 'hair-deer-body'],
+    ['collar: deer body hair, 20 fibres', 'hair-deer-body'],
+    ['egg sac: egg yarn orange', 'yarn-egg'],
+    ['legs: 2 stretch floss black', 'floss-stretch'],
+    ['thorax: seal fur claret', 'dubbing-seal-like'],
+    ['body: chartreuse hare', 'dubbing-hare'],
+  ])('%s', (text, familyId) => {
+    expect(read(text).familyId).toBe(familyId)
   })
 })

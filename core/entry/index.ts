@@ -1,5 +1,7 @@
 export { BARE_FORMS } from './bareForms.ts'
 export type { BareForm } from './bareForms.ts'
+export { readTypedHook } from './typedHook.ts'
+export type { TypedHook } from './typedHook.ts'
 export { readTypedLine } from './typedLine.ts'
 export type { NamedFamily } from './goods.ts'
 export type { Ask, Settled, TypedLine } from './typedLine.ts'
