@@ -1,5 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { datedBroods, emergenceWindows, USUAL_CURL_DEG } from '../core/index.ts'
+import type { Material } from '../core/index.ts'
+import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { defaultSettings } from '../contract/index.ts'
 import type { CommandInput, CommandKind, FoodStageId, ReachId } from '../contract/index.ts'
 import { makeFigureKeeper } from '../server/upkeep/figureKeeper.ts'
@@ -9,10 +11,12 @@ import { family, pattern, setting } from '../server/db/schema.ts'
 import { fixedId } from '../server/db/ids.ts'
 import { seasonStateView } from '../server/views/season.ts'
 import { drawers, packOf } from './drawers.ts'
-import type { DemoDrawer, DrawerKey } from './drawers.ts'
+import type { DemoDrawer } from './drawers.ts'
 import { drops, weighings } from './measurements.ts'
-import { patterns } from './patterns.ts'
-import type { DemoLine, DemoPattern, DemoVariant } from './patterns.ts'
+import { patterns } from './patterns/index.ts'
+import type { DemoPattern } from './patterns/index.ts'
+import { tie } from './tie.ts'
+import type { Drawer } from './tie.ts'
 import { observations, readings } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
 import { loadStages } from '../server/read/stages.ts'
@@ -24,10 +28,8 @@ const DEMO_YEARS = 300
 const UNIT_STEPS = { count: 100, mm: 1000, mg: 1000, patch: 100 } as const
 
 type Id<Kind extends CommandKind, Key extends keyof CommandInput<Kind>> = CommandInput<Kind>[Key]
-const drawerId = (key: DrawerKey) => {
-  const { family: familyKey, size, colour }: DemoDrawer = drawers[key]
-  return fixedId(`material:${familyKey}|${size}|${colour}`) as Id<'materialEntry', 'materialId'>
-}
+const drawerId = ({ family: familyKey, size, colour }: Drawer) =>
+  fixedId(`material:${familyKey}|${size}|${colour}`) as Id<'materialEntry', 'materialId'>
 const placeId = (label: string) => fixedId(`compartment:${label}`) as Id<'fliesCount', 'compartmentId'>
 const variantIdOf = (name: string, label: string) =>
   fixedId(`variant:${name}|${label}`) as Id<'fliesCount', 'variantId'>
@@ -89,47 +91,43 @@ async function familyIds(database: Database): Promise<ReadonlyMap<string, string
   return new Map(rows.flatMap(({ id, key }) => (key ? [[key, id]] : [])))
 }
 
-const component = ({ drawer, from, to, side, ...line }: DemoLine) => ({
-  ...line,
-  materialId: drawerId(drawer),
-  place: { from, to, side: side ?? ('around' as const) },
-})
+/** A drawer as core reckons with it, under the id that the demo gives it. */
+function materialOf({ family: familyKey, size, colour }: Drawer): Material {
+  const shipped = shippedFamilies.find(({ key }) => key === familyKey)
+  if (!shipped) throw new Error(`no ${familyKey}`)
+  const found = shipped.colours.find(({ name }) => name === colour)
+  return {
+    id: drawerId({ family: familyKey, size, colour }),
+    family: shipped,
+    sizeKey: size,
+    colourName: colour,
+    colourHex: found?.hexDry ?? '#808080',
+    colourWetHex: found?.hexWet ?? '#606060',
+  }
+}
 
-const variantOf = (owner: DemoPattern, { label, hook, swaps, home, keep }: DemoVariant) => ({
-  id: variantIdOf(owner.name, label),
-  label,
-  hookMaterialId: drawerId(hook),
-  swaps: (swaps ?? []).map(({ of, drawer, ...swap }) => ({
-    ...swap,
-    componentKey: of,
-    ...(drawer ? { materialId: drawerId(drawer) } : {}),
-  })),
-  parCount: keep ?? null,
-  homeCompartmentId: home ? placeId(home) : null,
-})
-
-const drawersOf = ({ lines, variants }: DemoPattern): readonly DrawerKey[] => [
-  ...lines.map(({ drawer }) => drawer),
-  ...variants.flatMap(({ hook, swaps }) => [hook, ...(swaps ?? []).flatMap(({ drawer }) => drawer ?? [])]),
-]
-
-async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): Promise<void> {
-  const minted = new Set<DrawerKey>()
-  const mint = (keys: readonly DrawerKey[]) =>
-    [...new Set(keys)]
-      .filter((key) => !minted.has(key))
-      .map((key) => {
-        minted.add(key)
-        const { family: familyKey, size, colour }: DemoDrawer = drawers[key]
-        const familyId = families.get(
-          familyKey,
-        ) as CommandInput<'patternSave'>['newMaterials'][number]['familyId']
-        return { id: drawerId(key), familyId, sizeKey: size, colourName: colour }
-      })
-  const others = (Object.keys(drawers) as DrawerKey[]).filter(
-    (key) => !patterns.some((p) => drawersOf(p).includes(key)),
-  )
+/** Ties every pattern by its typed lines and saves it, each drawer named where it is first taken from. */
+async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): Promise<readonly Drawer[]> {
+  const minted = new Map<string, Drawer>()
+  const mint = (wanted: Iterable<Drawer>) =>
+    [...wanted].flatMap((drawer) => {
+      const id = drawerId(drawer)
+      if (minted.has(id)) return []
+      minted.set(id, drawer)
+      const familyId = families.get(
+        drawer.family,
+      ) as CommandInput<'patternSave'>['newMaterials'][number]['familyId']
+      return [{ id, familyId, sizeKey: drawer.size, colourName: drawer.colour }]
+    })
+  const counted: readonly Drawer[] = Object.values(drawers)
   for (const [i, made] of patterns.entries()) {
+    const tied = tie(made, materialOf)
+    const variantOf = ({ label, home, keep }: DemoPattern['variants'][number], nth: number) => ({
+      ...tied.variants[nth],
+      id: variantIdOf(made.name, label),
+      parCount: keep ?? null,
+      homeCompartmentId: home ? placeId(home) : null,
+    })
     await tell(OPENING_COUNT_ON, 'patternSave', {
       patternId: fixedId(`pattern:${made.name}`) as Id<'patternSave', 'patternId'>,
       version: null,
@@ -144,11 +142,12 @@ async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): 
         foodStageId: fixedId(`stage:${key}`) as Id<'patternSave', 'serves'>[number]['foodStageId'],
         weight: 1,
       })),
-      dressing: { components: made.lines.map(component), steps: null },
-      newMaterials: mint([...drawersOf(made), ...(i === 0 ? others : [])]),
-      variants: made.variants.map((variant) => variantOf(made, variant)),
-    })
+      dressing: { components: tied.components, steps: null },
+      newMaterials: mint([...tied.drawers.values(), ...(i === 0 ? counted : [])]),
+      variants: made.variants.map(variantOf),
+    } as unknown as CommandInput<'patternSave'>)
   }
+  return [...minted.values()]
 }
 
 /** What each variant had at the opening count, so that the sums meet what is on hand now. */
@@ -228,10 +227,18 @@ async function tellOutings(tell: Tell): Promise<void> {
   }
 }
 
-async function tellStores(tell: Tell, units: ReadonlyMap<string, keyof typeof UNIT_STEPS>): Promise<void> {
-  for (const [key, drawer] of Object.entries(drawers) as [DrawerKey, DemoDrawer][]) {
-    const steps = UNIT_STEPS[units.get(drawer.family) ?? 'count']
-    const materialId = drawerId(key)
+async function tellStores(
+  tell: Tell,
+  units: ReadonlyMap<string, keyof typeof UNIT_STEPS>,
+  all: readonly Drawer[],
+): Promise<void> {
+  const counted = new Map<string, DemoDrawer>(
+    Object.values(drawers).map((drawer) => [drawerId(drawer), drawer]),
+  )
+  for (const one of all) {
+    const steps = UNIT_STEPS[units.get(one.family) ?? 'count']
+    const materialId = drawerId(one)
+    const drawer: DemoDrawer = counted.get(materialId) ?? { ...one, have: null, keep: null }
     if (drawer.have !== null) {
       await tell('2026-06-01', 'materialEntry', {
         materialId,
@@ -315,7 +322,7 @@ async function tellMeasurements(tell: Tell): Promise<void> {
       weighingId: fixedId(`weighing:${i}`) as Id<'weighingSave', 'weighingId'>,
       weighing: {
         ...weighing,
-        subject: { kind: 'material', materialId: drawerId(drawer) },
+        subject: { kind: 'material', materialId: drawerId(drawers[drawer]) },
         readabilityMg: 1,
         source: 'entered',
       },
@@ -330,10 +337,10 @@ export async function fillDemo(database: Database): Promise<void> {
   const rows = await database.db.select({ key: family.shippedKey, stockUnit: family.stockUnit }).from(family)
   const tell = makeTeller(database)
   await tellPlaces(tell)
-  await tellPatterns(tell, await familyIds(database))
+  const drawn = await tellPatterns(tell, await familyIds(database))
   await tellFlies(tell)
   await tellOutings(tell)
-  await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))))
+  await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))), drawn)
   await tellMeasurements(tell)
   await tellSeason(tell)
   await workWindowsOut(database)

@@ -211,6 +211,27 @@ export const boxes = [
     ],
   },
   {
+    name: 'Deep Box',
+    note: 'By depth and weight. Slotted.',
+    columns: [''],
+    slits: 12,
+    rows: [
+      'Top 0.3 m, none',
+      'To 0.6 m, W 2.0–2.4',
+      'To 1.0 m, W 2.8–3.3',
+      'To 1.6 m, W 4.0',
+      'Coloured water',
+      'Long flies',
+    ],
+  },
+  {
+    name: 'Brook Tin',
+    note: 'What I trust there. Lidded, 14 mm clear.',
+    columns: [''],
+    slits: 6,
+    rows: Array.from({ length: 12 }, (_, i) => `Brook ${i + 1}`),
+  },
+  {
     name: 'Still Wallet',
     note: 'By season. Foam.',
     columns: [''],

@@ -194,10 +194,10 @@ describe('patterns', () => {
     const familyOf = (name: string) => families.find((family) => family.name === name)!.id
     const minted = [
       {
-        id: id('test:purple'),
+        id: id('test:turquoise'),
         familyId: familyOf('Hare-like fur with guard hair'),
         sizeKey: '',
-        colourName: 'purple',
+        colourName: 'turquoise',
         colourHex: '#5b3a7a',
       },
       {
@@ -213,7 +213,7 @@ describe('patterns', () => {
       materials: { id: string; sizeKey: string; colourName: string; colourHex: string; colourWetHex: string }[]
     }
     expect(materials.find((one) => one.id === minted[0]!.id)).toMatchObject({
-      colourName: 'purple',
+      colourName: 'turquoise',
       colourHex: '#5b3a7a',
     })
     // wet it is darker

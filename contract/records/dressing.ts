@@ -71,6 +71,7 @@ export const swap = z
     materialId: materialId.optional(),
     ...amounts,
     length: proportion.optional(),
+    clipped: figure('clipped').optional(),
     omit: z.boolean().optional(),
   })
   .strict()

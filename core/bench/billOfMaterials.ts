@@ -1,4 +1,12 @@
-import { comesInFeathers, KINDS, partsOf, perFibreMgPerMm, seatOf, turnsThatFit, woundStrandMm } from '../dressing/index.ts'
+import {
+  comesInFeathers,
+  KINDS,
+  partsOf,
+  perFibreMgPerMm,
+  seatOf,
+  turnsThatFit,
+  woundStrandMm,
+} from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
 import { linearMassMgPerMm, strandDiameterMm, valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'

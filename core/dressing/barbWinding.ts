@@ -30,7 +30,10 @@ const usualCoreMm = (coveredMm: number) => CORE.ofPlace * coveredMm + CORE.mm
 
 /** How many barbs a body of this length is usually wound of. */
 export const barbsThatCover = (material: Material, coveredMm: number): number =>
-  Math.max(Math.round((DEPTH.usual * onceMm(material, coveredMm, usualCoreMm(coveredMm))) / barbMm(material)), 2)
+  Math.max(
+    Math.round((DEPTH.usual * onceMm(material, coveredMm, usualCoreMm(coveredMm))) / barbMm(material)),
+    2,
+  )
 
 function depthOf(fibreCount: number | undefined, material: Material, coveredMm: number): number {
   if (fibreCount === undefined) return DEPTH.usual

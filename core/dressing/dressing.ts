@@ -68,6 +68,8 @@ export interface Swap {
   /** thickness of a dubbed body, as in {@link Component} */
   readonly bulk?: number | undefined
   readonly length?: Proportion | undefined
+  /** share of what points down that shears have left, as in {@link Component} */
+  readonly clipped?: number | undefined
   readonly omit?: boolean | undefined
 }
 

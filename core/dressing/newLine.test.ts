@@ -32,14 +32,20 @@ describe('newLine', () => {
     expect(newLine({ kind: 'rib' }, wire, [body]).place).toEqual({ from: 0.4, to: 0.9, side: 'around' })
     const thorax = newLine({ kind: 'thorax' }, hare, [])
     expect(thorax.place.to).toBeLessThanOrEqual(0.36)
-    expect(newLine({ kind: 'wingCase' }, slip, [body, thorax]).place).toEqual({ ...thorax.place, side: 'above' })
+    expect(newLine({ kind: 'wingCase' }, slip, [body, thorax]).place).toEqual({
+      ...thorax.place,
+      side: 'above',
+    })
     expect(newLine({ kind: 'body' }, hare, [thorax]).place.from).toBe(thorax.place.to)
     expect(newLine({ kind: 'back' }, slip, [body, thorax]).place).toEqual({
       from: thorax.place.from,
       to: 0.9,
       side: 'above',
     })
-    expect(newLine({ kind: 'rib', place: { from: 0.5 } }, wire, [body]).place).toMatchObject({ from: 0.5, to: 0.9 })
+    expect(newLine({ kind: 'rib', place: { from: 0.5 } }, wire, [body]).place).toMatchObject({
+      from: 0.5,
+      to: 0.9,
+    })
     expect(newLine({ kind: 'hotSpot' }, wire, [body])).toMatchObject({ place: { from: 0.15, to: 0.2 } })
   })
 

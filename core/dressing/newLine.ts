@@ -35,7 +35,11 @@ function placed(kind: ComponentKind, said: Partial<Place>, lines: readonly Compo
  * @param lines those that are there: its key is free among them, and its place, where none is said, is that of what it
  *   lies over
  */
-export function newLine({ place = {}, ...said }: SaidOfLine, material: Material, lines: readonly Component[]): Component {
+export function newLine(
+  { place = {}, ...said }: SaidOfLine,
+  material: Material,
+  lines: readonly Component[],
+): Component {
   const keys = new Set(lines.map(({ key }) => key))
   let key: string = said.kind
   for (let n = 2; keys.has(key); n += 1) key = `${said.kind}${n}`

@@ -19,6 +19,7 @@ function swapped(component: Component, swap: Swap | undefined): Component | null
     materialId: swap.materialId ?? component.materialId,
     ...Object.fromEntries(AMOUNTS.map((amount) => [amount, swap[amount] ?? component[amount]])),
     length: swap.length ?? component.length,
+    clipped: swap.clipped ?? component.clipped,
   }
 }
 

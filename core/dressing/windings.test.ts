@@ -40,8 +40,12 @@ describe('barbs wound as a body', () => {
     expect(overMm).toBeCloseTo(6.4, 0)
     expect(component.fibreCount).toBe(4)
     expect(component.derived).toContain('fibreCount')
-    expect(tied('body', 'fibre-game-tail', '', {}, ['hook-straight', '10']).component.fibreCount).toBeGreaterThan(5)
-    expect(tied('body', 'fibre-game-tail', '', {}, ['hook-straight', '18']).component.fibreCount).toBeLessThan(4)
+    expect(
+      tied('body', 'fibre-game-tail', '', {}, ['hook-straight', '10']).component.fibreCount,
+    ).toBeGreaterThan(5)
+    expect(tied('body', 'fibre-game-tail', '', {}, ['hook-straight', '18']).component.fibreCount).toBeLessThan(
+      4,
+    )
   })
 
   it('weigh what fills their share of what they cover', () => {
@@ -65,7 +69,9 @@ describe('barbs wound as a body', () => {
   it('take so many hundredths of a tail', () => {
     expect(tied('body', 'fibre-game-tail').takes).toBe(Math.ceil((100 * 4) / 300))
     // a slip of 90 mm has 2.8 barbs on a mm
-    expect(tied('wingCase', 'feather-slip-mottled', '', { fibreCount: 10 }).takes).toBe(Math.ceil(1000 / (90 * 2.8)))
+    expect(tied('wingCase', 'feather-slip-mottled', '', { fibreCount: 10 }).takes).toBe(
+      Math.ceil(1000 / (90 * 2.8)),
+    )
   })
 })
 

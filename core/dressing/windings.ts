@@ -8,7 +8,13 @@ import type { Field } from './fields.ts'
 import { furAddsMm, pileAddsMm } from './pile.ts'
 import { beadSubstance, sheetSubstance } from './substance/metal.ts'
 import type { Seat, Substance } from './substance/substance.ts'
-import { fillingSubstance, foamSubstance, pileSubstance, woundFurSubstance, woundSubstance } from './substance/wound.ts'
+import {
+  fillingSubstance,
+  foamSubstance,
+  pileSubstance,
+  woundFurSubstance,
+  woundSubstance,
+} from './substance/wound.ts'
 import { THREAD_LAYER_MM, threadWidthMm } from './threadWidth.ts'
 import { turnsThatFit } from './wraps.ts'
 

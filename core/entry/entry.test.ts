@@ -298,16 +298,19 @@ describe('readTypedHook', () => {
 
   it('asks for the neck of a jig, for a size that is not there, for words that it does not know', () => {
     const jig = readTypedHook('jig #14', families)
-    expect(jig.kind === 'asks' && jig.ask.about === 'goods' && jig.ask.choices.map(({ id }) => id).sort()).toEqual([
-      'hook-jig-60',
-      'hook-jig-90',
-    ])
-    expect(readTypedHook('straight fine #13', families)).toMatchObject({ ask: { about: 'size', written: '#13' } })
+    expect(
+      jig.kind === 'asks' && jig.ask.about === 'goods' && jig.ask.choices.map(({ id }) => id).sort(),
+    ).toEqual(['hook-jig-60', 'hook-jig-90'])
+    expect(readTypedHook('straight fine #13', families)).toMatchObject({
+      ask: { about: 'size', written: '#13' },
+    })
     expect(readTypedHook('straight fine', families)).toMatchObject({ ask: { about: 'size', written: null } })
     expect(readTypedHook('straight fine #14 frobnicated', families)).toMatchObject({ unused: ['frobnicated'] })
     // nothing here is 5X long
     expect(readTypedHook('straight fine 5XL #14', families).kind).toBe('asks')
-    expect(readTypedHook('jig #14', families, { familyId: 'hook-jig-60' })).toMatchObject({ kind: 'understood' })
+    expect(readTypedHook('jig #14', families, { familyId: 'hook-jig-60' })).toMatchObject({
+      kind: 'understood',
+    })
   })
 })
 
@@ -320,6 +323,8 @@ describe('counts are of what the goods are counted in', () => {
     ['wing: two cdc feather', { strands: 2 }],
     ['wing: 2 cdc feather, above', { strands: 2 }],
     ['tail: 40 marabou plume', { fibreCount: 40 }],
+    ['tail: 20 marabou plume fibres', { fibreCount: 20 }],
+    ['legs: 8 speckled hen #14 fibres', { fibreCount: 8 }],
     ['tail: marabou plume, 1 feather', { strands: 1 }],
     ['rib: fine copper wire 0.12, 2 strands, 5 turns', { strands: 2, turns: 5 }],
     ['legs: 6 pheasant tail, knotted', { fibreCount: 6, formed: 'knotted' }],
@@ -328,7 +333,7 @@ describe('counts are of what the goods are counted in', () => {
   })
 
   it('says which it took where feathers and fibres could be meant', () => {
-    expect(read('wing: 2 cdc feather').notes).toEqual(['2 read as feathers'])
+    expect(read('wing: 2 barred flank').notes).toEqual(['2 read as feathers'])
     expect(read('tail: 3 strands pheasant tail').notes).toEqual([])
   })
 

@@ -20,7 +20,12 @@ const X_LONG = /(\d)\s*x\s*-?\s*(?:long|l)\b/iu
 const NECK = /\b(60|90)\s*(?:°|º|deg(?:rees?)?\b)|(?<=\bjig\s)(60|90)\b/iu
 const SIZE = /(?:#|\bsize\s+|\bsz\.?\s+)\s*(\d+(?:\/0)?)|(?<![\p{L}\d])(\d{1,2})(?![\p{L}\d°º])/iu
 const WIRES: ReadonlySet<string> = new Set(['fine', 'heavy', 'light', 'stout', 'strong'])
-const SAME: Readonly<Record<string, string>> = { light: 'fine', stout: 'heavy', strong: 'heavy', swimming: 'slow' }
+const SAME: Readonly<Record<string, string>> = {
+  light: 'fine',
+  stout: 'heavy',
+  strong: 'heavy',
+  swimming: 'slow',
+}
 const MOST_CHOICES = 4
 
 /** Those for which something holds, or all where it holds for none. */
@@ -50,7 +55,11 @@ function partsOfHook(text: string) {
  *
  * @example readTypedHook('straight fine wire 2XL #14', families)
  */
-export function readTypedHook(text: string, families: readonly NamedFamily[], settled: Settled = {}): TypedHook {
+export function readTypedHook(
+  text: string,
+  families: readonly NamedFamily[],
+  settled: Settled = {},
+): TypedHook {
   const { xLong, neck, size, words } = partsOfHook(text)
   const hooks = families.filter(({ kind }) => kind === 'hook')
   const chosen = hooks.find(({ id }) => id === settled.familyId)

@@ -83,6 +83,12 @@ const BULKS: Readonly<Record<string, number>> = {
   sparse: 0.1, thin: 0.1, slim: 0.25, medium: 0.45, full: 0.55, bulky: 0.8,
 } // prettier-ignore
 
+/** What a count before the goods may be of: `6 speckled cock fibres`. */
+const COUNTED_BY: Readonly<Record<string, 'hairs' | 'feathers' | 'strands'>> = {
+  fibre: 'hairs', fiber: 'hairs', barb: 'hairs', hair: 'hairs', whisk: 'hairs', herl: 'hairs', feather: 'feathers',
+  strand: 'strands', leg: 'strands',
+} // prettier-ignore
+
 const MOST_CHOICES = 4
 const COUNT_BEFORE = new RegExp(`^\\s*(${NUMBER})\\s+(?=\\p{L})`, 'iu')
 const UNIT = `(?:mm|cm|millimet\\w+|in(?:ch(?:es)?|s)?\\b\\.?|"|thou|mils?|den(?:ier)?|dtex|d\\b)`
@@ -113,9 +119,28 @@ function partsOfLine(kind: ComponentKind, text: string) {
   const figures = [...left.matchAll(FIGURES)].map(([figure]) => figure.trim())
   const words = tellingWordsOf(left.replace(FIGURES, ' '))
   const own = new Set([kind, ...KIND_WORDS[kind]].flatMap((name) => wordsOf(name)))
+  const noun = isCount ? words.findLast((word) => COUNTED_BY[word]) : undefined
+  if (isCount && noun) {
+    const by = COUNTED_BY[noun] ?? 'fibreCount'
+    return {
+      amount: { [by]: counted, ...amount },
+      said: { [by]: `${counted} ${noun}`, ...said },
+      figures,
+      words,
+      own: new Set([...own, noun]),
+      noun,
+    }
+  }
   return isCount
-    ? { amount: { fibreCount: counted, ...amount }, said: { fibreCount: String(counted), ...said }, figures, words, own }
-    : { amount, said, figures, words, own }
+    ? {
+        amount: { fibreCount: counted, ...amount },
+        said: { fibreCount: String(counted), ...said },
+        figures,
+        words,
+        own,
+        noun,
+      }
+    : { amount, said, figures, words, own, noun }
 }
 
 type Parts = ReturnType<typeof partsOfLine>
@@ -128,10 +153,13 @@ const telling = ({ words, own }: Parts, { byName }: Likeness) =>
 
 /** Goods that a line may mean, the likeliest first; those as likely as each other are told apart by size and colour only. */
 function candidates(kind: ComponentKind, families: readonly NamedFamily[], parts: Parts): readonly Likeness[] {
-  const { figures, words } = parts
+  const { figures, words, noun } = parts
   const kinds = KINDS[kind].madeOf
   const usable = families.filter((family) => kinds.includes(family.kind))
-  const ranked = rankedGoods(usable, words)
+  // what is counted says little of the goods: fibres come of many feathers
+  const naming = words.filter((word) => word !== noun)
+  const byNaming = rankedGoods(usable, naming)
+  const ranked = byNaming.length > 0 ? byNaming : rankedGoods(usable, words)
   const named = words.some((word) => !isColourWord(word) && !parts.own.has(word) && BULKS[word] === undefined)
   const pool =
     ranked.length > 0 || named
@@ -142,7 +170,8 @@ function candidates(kind: ComponentKind, families: readonly NamedFamily[], parts
     const some = from.filter(holds)
     return some.length > 0 ? some : from
   }
-  const sized = having(({ family }) => figures.some((figure) => sizeOf(family, figure).kind === 'size'), best)
+  const nouned = having(({ family }) => noun !== undefined && wordsOf(family.name).includes(noun), best)
+  const sized = having(({ family }) => figures.some((figure) => sizeOf(family, figure).kind === 'size'), nouned)
   const coloured = having(
     ({ byColour }) => words.filter(isColourWord).every((word) => byColour.has(word)),
     sized,
@@ -196,12 +225,17 @@ function countedAs(asked: readonly Field[], said: Amount): { readonly amount: Am
   const { feathers, strands, fibreCount, hairs, ...rest } = said
   const fibres = asked.includes('fibreCount')
   const several = asked.includes('strands')
-  if (feathers !== undefined) return { amount: several ? { ...rest, strands: feathers } : { ...rest, feathers } }
-  if (hairs !== undefined) return { amount: fibres || !several ? { ...rest, fibreCount: hairs } : { ...rest, strands: hairs } }
+  if (feathers !== undefined)
+    return { amount: several ? { ...rest, strands: feathers } : { ...rest, feathers } }
+  if (hairs !== undefined)
+    return { amount: fibres || !several ? { ...rest, fibreCount: hairs } : { ...rest, strands: hairs } }
   const pieces = strands ?? fibreCount
   if (pieces === undefined) return { amount: rest }
   if (fibres && several && pieces <= FEW_FEATHERS)
-    return { amount: { ...rest, strands: pieces }, note: `${pieces} read as ${pieces === 1 ? 'a feather' : 'feathers'}` }
+    return {
+      amount: { ...rest, strands: pieces },
+      note: `${pieces} read as ${pieces === 1 ? 'a feather' : 'feathers'}`,
+    }
   if (fibres) return { amount: { ...rest, fibreCount: pieces } }
   if (several) return { amount: { ...rest, strands: pieces } }
   return { amount: { ...rest, ...(strands === undefined ? { fibreCount: pieces } : { strands: pieces }) } }

@@ -79,7 +79,9 @@ export function cardOf(input: CardInput): Card {
             ...(figures.lengthMm === null ? [] : [`${mm(figures.lengthMm)} long`]),
             ...(figures.turns === null ? [] : [`${Math.round(figures.turns)} turns`]),
             ...(figures.fibreCount === null ? [] : [`${Math.round(figures.fibreCount)} fibres`]),
-            ...(figures.strands === null ? [] : [strandsText(figures.strands, component?.material.family.kind)]),
+            ...(figures.strands === null
+              ? []
+              : [strandsText(figures.strands, component?.material.family.kind)]),
             ...(figures.cutMm === null ? [] : [`cut ${mm(figures.cutMm)}`]),
           ]
         : []

@@ -5,6 +5,7 @@ import { newId } from '../wire/useCommand.ts'
 /** A variant as it is being edited. */
 export interface DraftVariant {
   readonly id: string
+  /** empty where nobody named it: it is called by what differs */
   readonly label: string
   readonly hookMaterialId: string
   readonly swaps: readonly Swap[]
@@ -100,7 +101,7 @@ export function emptyDraft(): Draft {
     components: [],
     steps: null,
     variants: [
-      { id: newId(), label: 'first', hookMaterialId: '', swaps: [], parCount: null, homeCompartmentId: null },
+      { id: newId(), label: '', hookMaterialId: '', swaps: [], parCount: null, homeCompartmentId: null },
     ],
     newDrawers: [],
     fishedHow: [],

@@ -6,7 +6,7 @@ import { emptyDraft } from './draft.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
 import {
-  beadLabel, copyToSize, copyUnweighted, copyWithDrawer, labelFor, materialIn, nearestSize, twinOf,
+  copyToSize, copyUnweighted, copyWithDrawer, materialIn, nearestSize, twinOf,
 } from './variantActions.ts' // prettier-ignore
 
 const made = jigNymph()
@@ -117,20 +117,6 @@ describe('twinOf', () => {
     expect(twinOf(draft, { ...first, hookMaterialId: 'h' })).toBeUndefined()
     expect(twinOf(draft, { ...first, swaps: [{ componentKey: 'bead', omit: true }] })).toBeUndefined()
     expect(twinOf(draft, { ...first, swaps: [{ componentKey: 'rib', turns: 6 }] })).toBeUndefined()
-  })
-})
-
-describe('labelFor', () => {
-  it('says hook and bead, and counts where that name is taken', () => {
-    expect(labelFor(draft, first, made.materials)).toBe('#16 W 2.8')
-    expect(labelFor(draft, { ...first, id: 'new' }, made.materials)).toBe('#16 W 2.8 (2)')
-    expect(labelFor(draft, { ...first, id: 'new' }, made.materials, 'olive')).toBe('#16 W 2.8 olive')
-    expect(labelFor(draft, { ...first, hookMaterialId: '?' }, made.materials)).toBe('#? W 2.8')
-  })
-
-  it('calls a bead by the first letter of its metal', () => {
-    expect(beadLabel(shippedMaterial('bead-brass-slotted', '2.4'))).toBe('B 2.4')
-    expect(beadLabel(undefined)).toBe('none')
   })
 })
 

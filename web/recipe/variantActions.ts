@@ -1,5 +1,5 @@
 import { AMOUNTS, beadInProportionMm, is, sizeNumber } from '../../core/index.ts'
-import type { Material, Swap } from '../../core/index.ts'
+import type { Swap } from '../../core/index.ts'
 import { newId } from '../wire/useCommand.ts'
 import type { Draft, DraftVariant, NewDrawer } from './draft.ts'
 import type { MaterialBook } from './useMaterialBook.ts'
@@ -22,26 +22,11 @@ export function withSwap(swaps: readonly Swap[], swap: Swap): readonly Swap[] {
   return [...swaps.filter(({ componentKey }) => componentKey !== swap.componentKey), swap]
 }
 
-const METAL: Readonly<Record<string, string>> = {
-  tungsten: 'W',
-  brass: 'B',
-  steel: 'S',
-  glass: 'G',
-  plastic: 'P',
-}
-
-/** A bead in few letters: `W 2.8`, `B 2.4`, `none`. */
-export function beadLabel(bead: Material | undefined): string {
-  if (!bead) return 'none'
-  const metal = Object.keys(METAL).find((key) => bead.family.name.toLowerCase().includes(key))
-  return `${metal ? METAL[metal] : ''} ${bead.sizeKey}`.trim()
-}
-
 /** The variant of a draft that is tied like this one, where there is one. */
 export function twinOf(draft: Draft, { hookMaterialId, swaps }: DraftVariant): DraftVariant | undefined {
   const amounts = (own: readonly Swap[], componentKey: string) => {
     const swap = own.find((candidate) => candidate.componentKey === componentKey)
-    return JSON.stringify([swap?.length, ...AMOUNTS.map((amount) => swap?.[amount])])
+    return JSON.stringify([swap?.length, swap?.clipped, ...AMOUNTS.map((amount) => swap?.[amount])])
   }
   return draft.variants.find(
     (other) =>
@@ -52,25 +37,6 @@ export function twinOf(draft: Draft, { hookMaterialId, swaps }: DraftVariant): D
           amounts(other.swaps, key) === amounts(swaps, key),
       ),
   )
-}
-
-/** How a variant would be called: `#14 W 3.3`, with its body's colour where that is what tells it apart. */
-export function labelFor(
-  draft: Draft,
-  variant: DraftVariant,
-  materials: ReadonlyMap<string, Material>,
-  colour = '',
-): string {
-  const hook = materials.get(variant.hookMaterialId)
-  const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
-  const bead = beadKey ? beadLabel(materials.get(materialIn(draft, variant, beadKey) ?? '')) : ''
-  const base = [`#${hook?.sizeKey ?? '?'}`, bead, colour].filter(Boolean).join(' ')
-  const taken = new Set(
-    draft.variants.filter(({ id }) => id !== variant.id).map(({ label }) => label.toLowerCase()),
-  )
-  let label = base
-  for (let n = 2; taken.has(label.toLowerCase()); n += 1) label = `${base} (${n})`
-  return label
 }
 
 /** A variant like another, without its place and number. */

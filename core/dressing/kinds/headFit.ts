@@ -65,6 +65,8 @@ function boreNeededMm({ slotted, straightBoreMm }: Bored, { hook: { wireMm, bend
 export const headFit =
   (boredOf: (material: Material) => Bored) =>
   (component: FlyComponent, fly: Fly): readonly FitFinding[] => {
+    // on a pin it stands before the eye: it passes no bend and closes no gape
+    if (component.lengthMm !== null) return []
     const bored = boredOf(component.material)
     const { gapeMm, wireMm, shankMm, style } = fly.hook
     if (bored.diameterMm > gapeMm) {

@@ -7,7 +7,13 @@ import { finding } from '../finding.ts'
 import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
 import { stripSubstance } from '../substance/fibres.ts'
-import { coatSubstance, foamSubstance, laidBunchSubstance, laidSubstance, woundSubstance } from '../substance/wound.ts'
+import {
+  coatSubstance,
+  foamSubstance,
+  laidBunchSubstance,
+  laidSubstance,
+  woundSubstance,
+} from '../substance/wound.ts'
 import type { Seat, Substance } from '../substance/substance.ts'
 import { asksOfBody, bodyDiameterMm, bodySubstance, usualOfBody } from '../windings.ts'
 import { areStrands, tiedInStrands } from '../bunch.ts'
@@ -115,7 +121,20 @@ const LAID = {
 
 export const back: KindOf = {
   ...LAID,
-  madeOf: ['sheet', 'feather', 'fibre', 'quill', 'foam', 'hair', 'tinsel', 'herl', 'yarn', 'marabou', 'floss', 'strip'],
+  madeOf: [
+    'sheet',
+    'feather',
+    'fibre',
+    'quill',
+    'foam',
+    'hair',
+    'tinsel',
+    'herl',
+    'yarn',
+    'marabou',
+    'floss',
+    'strip',
+  ],
   place: { from: 0.25, to: 1, side: 'above' },
   over: ['body', 'thorax'],
   step: { verb: 'tieIn', order: 100, threadEndsAt: 'to' },

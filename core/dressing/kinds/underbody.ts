@@ -1,9 +1,10 @@
 import { sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
+import type { Component } from '../dressing.ts'
 import { finding } from '../finding.ts'
 import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
 import { eyesSubstance, sheetSubstance } from '../substance/metal.ts'
-import { woundSubstance } from '../substance/wound.ts'
+import { laidStrandSubstance, woundStrandMm, woundSubstance } from '../substance/wound.ts'
 import { layersMm } from '../wraps.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
@@ -19,7 +20,9 @@ const headMm = (fly: Fly) =>
 
 function wireFit(component: FlyComponent, fly: Fly): readonly FitFinding[] {
   const diameterMm = strandDiameterMm(component.material)
-  const needMm = ((component.turns ?? 0) * diameterMm) / (component.layers ?? 1)
+  const needMm = isLaid(component)
+    ? component.toMm - component.fromMm
+    : ((component.turns ?? 0) * diameterMm) / (component.layers ?? 1)
   const { shankMm } = fly.hook
   if (needMm > shankMm) return [finding(component, 'fault', 'wireLongerThanShank', needMm, shankMm)]
   const freeMm = shankMm - headMm(fly) / 2
@@ -28,17 +31,29 @@ function wireFit(component: FlyComponent, fly: Fly): readonly FitFinding[] {
 
 const TURNS_A_LAYER = 8
 
-/** Turns of wire under the body, all layers counted. */
+/** Strips laid along the shank, not wound round it. */
+const isLaid = ({ strands, turns }: Pick<Component, 'strands' | 'turns'>): boolean =>
+  strands !== undefined && turns === undefined
+
+/** Turns of wire under the body, all layers counted; or strips of it laid along both sides, as flat nymphs have it. */
 export const wire: KindOf = {
   ...PLAIN,
   madeOf: ['wire'],
-  asks: () => ['turns', 'layers'],
+  asks: () => ['turns', 'layers', 'strands', 'side'],
   place: { from: 0.25, to: 0.7, side: 'around' },
-  usual: ({ layers = 1 }) => ({ turns: TURNS_A_LAYER * layers, layers }),
+  usual: ({ layers = 1, ...said }) => (isLaid(said) ? {} : { turns: TURNS_A_LAYER * layers, layers }),
   layer: 'underbody',
   traits: ['weighs', 'hidden', 'bare', 'boundIn'],
-  addedDiameterMm: ({ layers = 1 }, material) => layersMm(layers, strandDiameterMm(material)),
-  substance: woundSubstance,
+  // two strips make it wider by two of them and no higher: on the mean as thick as one
+  addedDiameterMm: ({ layers = 1, ...said }, material) =>
+    isLaid(said)
+      ? ((said.strands ?? 0) / 2) * strandDiameterMm(material)
+      : layersMm(layers, strandDiameterMm(material)),
+  substance: (seat) => (isLaid(seat.component) ? laidStrandSubstance(seat) : woundSubstance(seat)),
+  strandMm: ({ component }) =>
+    isLaid(component)
+      ? (component.strands ?? 0) * (component.toMm - component.fromMm)
+      : woundStrandMm(component),
   fit: wireFit,
   step: { verb: 'wrap', order: 20, threadEndsAt: 'to' },
   doubtOf: 'wire',

@@ -12,11 +12,7 @@ export function filmWingSubstance(seat: Seat): Substance {
   const lengthMm = component.lengthMm ?? 0
   const widthMm = WIDTH_OF_LENGTH * lengthMm
   const massMg =
-    strands *
-    lengthMm *
-    widthMm *
-    valueOf(material, 'thicknessMm') *
-    valueOf(material, 'densityMgPerMm3')
+    strands * lengthMm * widthMm * valueOf(material, 'thicknessMm') * valueOf(material, 'densityMgPerMm3')
   const root = middleOf(seat)
   const upright = side === 'above'
   const spent = side === 'both'

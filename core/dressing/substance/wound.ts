@@ -15,14 +15,17 @@ export function woundStrandMm(component: FlyComponent): number {
   const { material, coreMm, turns = 0, layers = 1, strands = 1 } = component
   if (isPile(material)) return pileStrandMm(component)
   if (material.family.kind === 'strip') return woundStripMm(component)
-  return strands * windingLengthMm({
-    turns,
-    layers,
-    coreMm,
-    diameterMm: strandDiameterMm(material),
-    overMm: placeMm(component),
-    ...(material.family.kind === 'thread' ? { layerMm: THREAD_LAYER_MM } : {}),
-  })
+  return (
+    strands *
+    windingLengthMm({
+      turns,
+      layers,
+      coreMm,
+      diameterMm: strandDiameterMm(material),
+      overMm: placeMm(component),
+      ...(material.family.kind === 'thread' ? { layerMm: THREAD_LAYER_MM } : {}),
+    })
+  )
 }
 
 /** Wire, tinsel or floss wound in turns. */
@@ -31,6 +34,14 @@ export const woundSubstance = (seat: Seat): Substance =>
     massSdLog: 0.06,
     film: flank(placeMm(seat.component), seat.component.outerMm),
   })
+
+/** Strands laid straight along the shank. */
+export const laidStrandSubstance = (seat: Seat): Substance =>
+  substance(
+    seat,
+    (seat.component.strands ?? 0) * placeMm(seat.component) * linearMassMgPerMm(seat.component.material),
+    { massSdLog: 0.06 },
+  )
 
 /** The tying thread with all that it binds in, and the head. */
 export const threadSubstance = (seat: Seat): Substance =>

@@ -50,7 +50,6 @@ export function BareForms({ book, onChange }: BareFormsProps) {
       variants: draft.variants.map((variant) => ({
         ...variant,
         hookMaterialId: made.hookMaterialId,
-        label: variant.label === 'first' ? `#${form.hook.size}` : variant.label,
       })),
       steps: null,
     }))

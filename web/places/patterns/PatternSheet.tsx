@@ -4,6 +4,7 @@ import { wording } from '../../../core/index.ts'
 import type { Problem } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import { named } from '../../recipe/variantLabel.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { Fault, Section } from '../../ui/layout.tsx'
 import { useLeaveWarning } from '../../ui/useLeaveWarning.ts'
@@ -61,8 +62,9 @@ export default function PatternSheet() {
   const { currentData } = usePatternQuery(patternId, { skip: isNew })
   const pattern = currentData ?? undefined
   const { data: boxes } = useBoxesQuery()
-  const { draft, dirty, change, reset } = useDraft(pattern, isNew)
-  const book = useMaterialBook(draft?.newDrawers ?? [])
+  const { draft: asTyped, dirty, change, reset } = useDraft(pattern, isNew)
+  const book = useMaterialBook(asTyped?.newDrawers ?? [])
+  const draft = useMemo(() => (asTyped && book ? named(asTyped, book.materials) : asTyped), [asTyped, book])
   const moment = useMoment()
   const { temperature } = useWording()
   const [looked, setLooked] = useState<string | null>(null)

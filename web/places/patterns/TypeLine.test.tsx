@@ -72,12 +72,12 @@ describe('a typed line', () => {
     type('bead: tungsten slotted 2.6 copper')
     answer('make 2.6')
     expect(await add()).toBe(1)
-    type('body: purple hare, slim')
-    answer('a new colour: purple')
+    type('body: turquoise hare, slim')
+    answer('a new colour: turquoise')
     expect(await add()).toBe(1)
     expect(draft().newDrawers).toMatchObject([
       { sizeKey: '2.6', colourName: 'copper' },
-      { colourName: 'purple', colourHex: expect.stringMatching(/^#[0-9a-f]{6}$/) as unknown },
+      { colourName: 'turquoise', colourHex: expect.stringMatching(/^#[0-9a-f]{6}$/) as unknown },
     ])
   })
 })

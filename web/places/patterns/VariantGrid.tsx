@@ -59,7 +59,7 @@ interface VariantGridProps {
   readonly worked: readonly WorkedVariant[]
   readonly chosenId: string
   readonly onChoose: (id: string) => void
-  readonly onAdd: (copied: Copied | null, colour?: string) => void
+  readonly onAdd: (copied: Copied | null) => void
 }
 
 /** Sizes across, weights down, one sheet a colour: fall and foam slits in a cell; an empty one makes what it stands for. */
@@ -93,11 +93,7 @@ export function VariantGrid({ draft, book, worked, chosenId, onChoose, onAdd }: 
                   {here.length === 0 ? (
                     <Button
                       aria-label={`Make #${size} ${weight.label} ${sheet.name}`.trim()}
-                      onPress={() =>
-                        void makeForCell(sheet, size, weight.key, book).then((copied) =>
-                          onAdd(copied, sheet.name),
-                        )
-                      }
+                      onPress={() => void makeForCell(sheet, size, weight.key, book).then(onAdd)}
                     >
                       {labels.makeThis}
                     </Button>

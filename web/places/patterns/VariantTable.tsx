@@ -33,7 +33,7 @@ interface VariantTableProps {
 
 const NOWHERE = 'nowhere'
 
-/** The name of a variant: what is typed shows at once, whatever the rest of the table is doing. */
+/** The name of a variant: what is typed shows at once; left empty, it is called by what differs. */
 function LabelField({
   label,
   onChange,
@@ -55,7 +55,6 @@ function LabelField({
       onBlur={() => setText(null)}
       width="150px"
       maxLength={80}
-      fault={shown.trim() === '' ? 'Give it a name.' : undefined}
     />
   )
 }

@@ -6,7 +6,7 @@ import { CopyRow } from './CopyRow.tsx'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { useWorkedVariants } from './useWorkedVariants.ts'
-import { labelFor } from '../../recipe/variantActions.ts'
+import { labelFor } from '../../recipe/variantLabel.ts'
 import type { Copied } from '../../recipe/variantActions.ts'
 import { VariantGrid } from './VariantGrid.tsx'
 import { VariantTable } from './VariantTable.tsx'
@@ -32,14 +32,14 @@ export const Variants = memo(function Variants(props: VariantsProps) {
       fly && report ? [{ id: variant.id, looks: looksOf(fly), massMg: report.massMg.value }] : [],
     ),
   )
-  const add = (copied: Copied | null, colour = '') => {
+  const add = (copied: Copied | null) => {
     if (!copied) return
     const materials = new Map(book.materials)
     for (const drawer of copied.minted) {
       const family = book.families.find(({ id }) => id === drawer.familyId)
       if (family) materials.set(drawer.id, { ...drawer, family, colourHex: '', colourWetHex: '' })
     }
-    const variant = { ...copied.variant, label: labelFor(draft, copied.variant, materials, colour) }
+    const variant = { ...copied.variant, label: labelFor(draft, copied.variant, materials) }
     onChange({ variants: [...draft.variants, variant], newDrawers: [...draft.newDrawers, ...copied.minted] })
     onChoose(variant.id)
   }

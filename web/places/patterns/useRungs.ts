@@ -6,7 +6,8 @@ import type { Draft, DraftVariant, NewDrawer } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { toMaterial } from '../../recipe/useMaterialBook.ts'
 import type { WorkedOut } from './useFlyReport.ts'
-import { copyOf, labelFor, materialIn, twinOf } from '../../recipe/variantActions.ts'
+import { copyOf, materialIn, twinOf } from '../../recipe/variantActions.ts'
+import { labelFor } from '../../recipe/variantLabel.ts'
 import { newId } from '../../wire/useCommand.ts'
 
 const DEEPEST_MM = 3000

@@ -1,7 +1,8 @@
 import { is, sizeNumber, valueOf } from '../../../core/index.ts'
 import type { Material, Swap } from '../../../core/index.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
-import { beadLabel, copyOf, materialIn } from '../../recipe/variantActions.ts'
+import { copyOf, materialIn } from '../../recipe/variantActions.ts'
+import { beadLabel } from '../../recipe/variantLabel.ts'
 import type { Copied } from '../../recipe/variantActions.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 

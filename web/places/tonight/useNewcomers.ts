@@ -7,10 +7,10 @@ import { useMeasurementsQuery, usePatternsOfQuery } from '../../wire/api.ts'
 import type { Planned, PlannedVariant } from '../../wire/planned.ts'
 import { runJob } from '../../workers/gateway.ts'
 import { draftOf } from '../../recipe/draft.ts'
-import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { DraftVariant } from '../../recipe/draft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
-import { labelFor } from '../../recipe/variantActions.ts'
+import { labelFor } from '../../recipe/variantLabel.ts'
 
 /** Patterns that new variants are thought of for: those meant for what the coming outings most likely meet. */
 const MOST_PATTERNS = 24
@@ -55,15 +55,6 @@ const draftVariantOf = (
   homeCompartmentId: null,
 })
 
-/** What tells colours apart, where a pattern is tied in several: the colour of the body. */
-function bodyColour(draft: Draft, variant: DraftVariant, book: MaterialBook): string {
-  const bodyOf = (one: DraftVariant) =>
-    applySwaps({ components: draft.components, steps: null }, one).find(({ kind }) => kind === 'body')
-      ?.materialId
-  const several = new Set(draft.variants.map(bodyOf)).size > 1
-  return (several && book.materials.get(bodyOf(variant) ?? '')?.colourName) || ''
-}
-
 function newcomerOf(
   proposed: ProposedVariant,
   pattern: PatternView,
@@ -76,8 +67,7 @@ function newcomerOf(
   // the same variant has the same id however often it is thought of, so that what was decided of it stands
   const id = v5(JSON.stringify([pattern.id, hookMaterialId, swaps]), NAMESPACE) as VariantId
   const draft = draftOf(pattern)
-  const colour = bodyColour(draft, draftVariantOf(id, '', proposed), book)
-  const label = labelFor(draft, draftVariantOf(id, '', proposed), book.materials, colour)
+  const label = labelFor(draft, draftVariantOf(id, '', proposed), book.materials)
   const components = applySwaps({ components: draft.components, steps: null }, proposed)
   const drawerOf = (kind: string) => components.find((component) => component.kind === kind)?.materialId ?? ''
   const { minutesEach, timedFlies, dislike, meantFor } = facts

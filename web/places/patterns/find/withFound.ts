@@ -3,7 +3,7 @@ import type { Finalist } from '../../../../core/index.ts'
 import { newId } from '../../../wire/useCommand.ts'
 import type { Draft, DraftVariant } from '../../../recipe/draft.ts'
 import type { MaterialBook } from '../../../recipe/useMaterialBook.ts'
-import { labelFor } from '../../../recipe/variantActions.ts'
+import { labelFor } from '../../../recipe/variantLabel.ts'
 import type { Searchable } from './useOffers.ts'
 
 /** What tells a weighting apart where its hook and bead do not: turns of wire, the length of its pin. */
