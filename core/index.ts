@@ -46,7 +46,6 @@ export {
   tiedInStrands,
   TRIGGER_KEYS,
   turnsThatFit,
-  comesInFeathers,
   newLine,
   withUsualAmounts,
 } from './dressing/index.ts'

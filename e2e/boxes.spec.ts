@@ -63,7 +63,7 @@ test('flies are dragged by keyboard', async ({ page }) => {
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Enter')
   const target = grid(page, 'Clinging and crawling, leaf')
-  for (let n = 0; n < 30; n += 1) {
+  for (let n = 0; n < 120; n += 1) {
     await page.keyboard.press('Tab')
     const label = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
     const owner = await page.evaluate(
@@ -92,6 +92,7 @@ test('flies without a recipe are pasted, a line each, and those known are found 
   await expect(lastAction(page)).toContainText('Put 8 flies into Duns, lid')
   await expect(grid(page, 'Duns, lid').getByRole('row', { name: /olive jig #14/ })).toBeVisible()
   await page.goto('/patterns')
+  await page.getByLabel('Find a pattern').fill('olive jig')
   await expect(page.getByRole('link', { name: 'olive jig', exact: true })).toBeVisible()
   await page.getByRole('link', { name: 'olive jig', exact: true }).click()
   await expect(page.getByText('nobody knows what it weighs')).toBeVisible()
@@ -212,7 +213,7 @@ test.describe('what only reads', () => {
     await page.goto('/boxes')
     await page.getByRole('heading', { name: 'Dale Box' }).waitFor()
     const column = page.getByRole('complementary', { name: 'Water column' })
-    await expect(column.getByRole('button', { name: /Duns, leaf/ })).toBeVisible()
+    await expect(column.getByRole('button', { name: /Duns, lid/ })).toBeVisible()
     await page.keyboard.press('Shift+ArrowDown')
     const said = page.getByText(/^Between the film and 0\.1 m fish \d+ of your flies/)
     await expect(said).toBeVisible()

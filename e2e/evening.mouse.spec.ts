@@ -13,7 +13,7 @@ const pressUndo = (page: Page) =>
 const lastAction = (page: Page) => page.getByRole('button', { name: "Tonight's actions" })
 
 async function design(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Patterns 12' }).click()
+  await page.getByRole('link', { name: 'Patterns 40' }).click()
   await page.getByRole('button', { name: 'New pattern' }).click()
   await page.getByLabel('Name', { exact: true }).fill(PATTERN)
   await choose(page, /Hook: bend, length, wire/, 'Hook, jig, eye bent up by 60°')
@@ -64,9 +64,14 @@ test('an evening by mouse: from a hole to a restocked box, and all of it taken b
   await expect(page.getByLabel('Name of the variant').nth(1)).toHaveValue('#18 W 2.4')
   await choose(page, /Copy with another bead/, 'Brass bead, slotted')
   await expect(page.getByLabel('Name of the variant').nth(2)).toHaveValue(/^#18 B/)
-  await page.getByRole('button', { name: /Copy in another colour/ }).click()
-  const colour = (await page.getByRole('option').last().textContent()) ?? ''
-  await page.getByRole('option').last().click()
+  await page
+    .getByRole('group', { name: 'Copy in another colour' })
+    .getByRole('button', { name: /Colour$/ })
+    .click()
+  // the last of them is a colour of one's own
+  const last = page.getByRole('option').nth(-2)
+  const colour = (await last.textContent()) ?? ''
+  await last.click()
   await expect(page.getByLabel('Name of the variant').nth(3)).toHaveValue(new RegExp(`${colour}$`))
   const table = page.getByRole('table', { name: 'Variants' })
   await table
@@ -154,6 +159,6 @@ test('an evening by mouse: from a hole to a restocked box, and all of it taken b
   await pressUndo(page)
   await expect(lastAction(page)).toContainText(`Made ${PATTERN}`)
   await pressUndo(page)
-  await page.getByRole('link', { name: /Patterns 12/ }).click()
+  await page.getByRole('link', { name: /Patterns 40/ }).click()
   await expect(page.getByRole('link', { name: PATTERN })).toHaveCount(0)
 })

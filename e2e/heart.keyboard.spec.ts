@@ -31,7 +31,7 @@ test('by keyboard alone: a drop timed with the space bar, a fly trimmed, a weigh
   await page.keyboard.press('Enter')
   await tabTo(page, page.getByRole('button', { name: 'Trim it' }))
   await page.keyboard.press('Enter')
-  await tabTo(page, page.getByRole('button', { name: 'Cut to 50 %' }))
+  await tabTo(page, page.getByRole('button', { name: 'Cut to 50 %, the pattern itself' }))
   await page.keyboard.press('Enter')
   await expect(page.getByText('not saved')).toBeVisible()
   await tabTo(page, page.getByRole('button', { name: 'Save', exact: true }))

@@ -129,7 +129,7 @@ test.describe('what only reads', () => {
     await expect(cuts.getByRole('row')).toHaveCount(10)
     await expect(cuts).toContainText('it sinks')
     expect(await axeFaults(page)).toEqual([])
-    await cuts.getByRole('button', { name: 'Cut to 75 %' }).click()
+    await cuts.getByRole('button', { name: 'Cut to 75 %, the pattern itself' }).click()
     await expect(figures(page)).not.toHaveText(before ?? '')
     await expect(page.getByText('not saved')).toBeVisible()
   })

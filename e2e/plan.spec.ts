@@ -72,6 +72,7 @@ test('an evening that differs is planned with, and made as usual again', async (
   await page.goto('/ahead')
   const before = page.getByRole('region', { name: 'Before Sat 6 June' })
   await expect(before).toContainText('of 120 minutes at the bench', { timeout: 20_000 })
+  await before.getByRole('button', { name: 'all 2 evenings' }).click()
   const friday = before.getByLabel('Minutes on Fri 5 June')
   await friday.fill('0')
   await friday.press('Tab')

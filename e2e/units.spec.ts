@@ -11,7 +11,7 @@ const METRIC = /\d[\d.,–−]*\s?(?:mm|m|cm|cm²|cm\/s|m\/s|°C|mg|g)(?![\w/³�
 
 /** Goods are called by the size they are sold in, a scale by the step it shows; notes are the user's own words. */
 const AS_SOLD = [
-  /(?:bead|eyes)[^;\n]*?, [\d.]+ mm/gi,
+  /(?:bead|eyes|chenille)[^;\n]*?, [\d.]+ mm/gi,
   /^[\d.]+ mm · [\d/]+ in$/gm,
   /0\.\d\d mm/g,
   /(?:0\.1|1) mg\n|0\.01 g\n/g,

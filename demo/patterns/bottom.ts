@@ -95,8 +95,8 @@ export const bottom: readonly DemoPattern[] = [
     ],
     variants: [
       { label: '#14', hook: 'straight heavy #14', home: 'Clinging and crawling, lid', onHand: 3 },
-      { label: '#12', hook: 'straight heavy #12', home: 'To 0.6 m, W 2.0–2.4', onHand: 3 },
-      { label: '#16', hook: 'straight heavy #16', home: 'To 0.6 m, W 2.0–2.4', onHand: 1 },
+      { label: '#12', hook: 'straight heavy #12', home: 'To 0.6, W 2.0–2.4', onHand: 3 },
+      { label: '#16', hook: 'straight heavy #16', home: 'To 0.6, W 2.0–2.4', onHand: 1 },
     ],
   },
   {
@@ -169,8 +169,8 @@ export const bottom: readonly DemoPattern[] = [
       'wing case: mottled turkey slips dark brown, 30 fibres, from 0.15 to 0.45',
     ],
     variants: [
-      { label: '#8', hook: 'straight standard 3XL #8', home: 'To 1.6 m, W 4.0', onHand: 2, keep: 0 },
-      { label: '#10', hook: 'straight standard 3XL #10', home: 'To 1.6 m, W 4.0', onHand: 2 },
+      { label: '#8', hook: 'straight standard 3XL #8', home: 'To 1.6, W 4.0', onHand: 2, keep: 0 },
+      { label: '#10', hook: 'straight standard 3XL #10', home: 'To 1.6, W 4.0', onHand: 2 },
     ],
   },
   {
@@ -331,7 +331,7 @@ export const bottom: readonly DemoPattern[] = [
         label: '#12 olive',
         hook: 'curved grub #12',
         without: ['hotSpot'],
-        home: 'Top 0.3 m, none',
+        home: 'Top 0.3, none',
         onHand: 2,
         keep: 2,
       },
@@ -340,11 +340,11 @@ export const bottom: readonly DemoPattern[] = [
         hook: 'curved grub #16',
         instead: { body: 'seal-like dubbing grey, bulk 0.35' },
         without: ['hotSpot'],
-        home: 'Top 0.3 m, none',
+        home: 'Top 0.3, none',
         onHand: 2,
         keep: 2,
       },
-      { label: '#14 orange spot', hook: 'curved grub #14', home: 'Top 0.3 m, none', onHand: 2, keep: 2 },
+      { label: '#14 orange spot', hook: 'curved grub #14', home: 'Top 0.3, none', onHand: 2, keep: 2 },
     ],
   },
   {
@@ -364,12 +364,12 @@ export const bottom: readonly DemoPattern[] = [
       'hot spot: nylon 70 den orange, 3 turns, from 0.2 to 0.25',
     ],
     variants: [
-      { label: '#14 W 3.3', hook: 'jig 60° #14', home: 'To 1.0 m, W 2.8–3.3', onHand: 3 },
+      { label: '#14 W 3.3', hook: 'jig 60° #14', home: 'To 1.0, W 2.8–3.3', onHand: 3 },
       {
         label: '#16 W 2.8',
         hook: 'jig 60° #16',
         instead: { bead: 'tungsten slotted 2.8 bronze' },
-        home: 'To 1.0 m, W 2.8–3.3',
+        home: 'To 1.0, W 2.8–3.3',
         onHand: 2,
       },
     ],
@@ -390,12 +390,12 @@ export const bottom: readonly DemoPattern[] = [
       'hot spot: nylon 70 den tan, 3 turns, from 0.12 to 0.14',
     ],
     variants: [
-      { label: '#6 B 4.6', hook: 'jig 60° #6', home: 'To 1.0 m, W 2.8–3.3', onHand: 1 },
+      { label: '#6 B 4.6', hook: 'jig 60° #6', home: 'To 1.0, W 2.8–3.3', onHand: 1 },
       {
         label: '#8 B 4.0',
         hook: 'jig 60° #8',
         instead: { bead: 'brass slotted 4.0 copper' },
-        home: 'To 1.0 m, W 2.8–3.3',
+        home: 'To 1.0, W 2.8–3.3',
         onHand: 1,
         keep: 0,
       },

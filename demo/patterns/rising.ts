@@ -53,8 +53,8 @@ export const rising: readonly DemoPattern[] = [
       'wing: 8 grey wing slip fibres, 0.9 shank, spent, from 0.18 to 0.25',
     ],
     variants: [
-      { label: '#16', hook: 'straight standard #16', home: 'Spinners, leaf', onHand: 2 },
-      { label: '#18', hook: 'straight standard #18', home: 'Spinners, leaf', onHand: 1, keep: 0 },
+      { label: '#16', hook: 'straight standard #16', home: 'Spinners, lid', onHand: 2 },
+      { label: '#18', hook: 'straight standard #18', home: 'Spinners, lid', onHand: 1, keep: 0 },
     ],
   },
   {

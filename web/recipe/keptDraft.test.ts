@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { memoryStorage } from '../testing/memoryStorage.ts'
 import { emptyDraft } from './draft.ts'
-import { dropDraft, keepDraft, keptDraft, readDraft } from './keptDraft.ts'
+import { dropDraft, keepDraft, keptDraft, keptDrafts, readDraft } from './keptDraft.ts'
 
 const variant = {
   id: 'v',
@@ -68,15 +68,20 @@ describe('readDraft', () => {
 describe('a draft that is kept', () => {
   const draft = { ...emptyDraft(), patternId: 'p', version: 2, name: 'Kept' }
 
-  it('comes back as it was, by its pattern or as the new one, until it is dropped', () => {
+  it('comes back as it was, each under its own, until it is dropped', () => {
     keepDraft(draft)
-    const fresh = emptyDraft()
+    const [fresh, another] = [
+      { ...emptyDraft(), name: 'Zinc' },
+      { ...emptyDraft(), name: '' },
+    ]
+    keepDraft(another)
     keepDraft(fresh)
     expect(keptDraft('p')).toEqual(draft)
-    expect(keptDraft('new')).toEqual(fresh)
+    expect(keptDraft(fresh.patternId)).toEqual(fresh)
+    expect(keptDrafts().map(({ name }) => name)).toEqual([draft.name, 'Zinc', ''])
     dropDraft(draft)
     expect(keptDraft('p')).toBeNull()
-    expect(keptDraft('new')).toEqual(fresh)
+    expect(keptDrafts()).toHaveLength(2)
   })
 
   it('is none where what is stored is torn', () => {

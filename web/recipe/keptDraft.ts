@@ -4,7 +4,7 @@ import { emptyDraft } from './draft.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 
 const KEY = 'heavy-thistle:draft:'
-const keyOf = ({ version, patternId }: Draft) => KEY + (version === null ? 'new' : patternId)
+const keyOf = ({ patternId }: Draft) => KEY + patternId
 
 /** Keeps a draft on this machine, so that a closed tab loses nothing. */
 export const keepDraft = (draft: Draft): void => localStorage.setItem(keyOf(draft), JSON.stringify(draft))
@@ -58,11 +58,20 @@ export function readDraft(stored: unknown): Draft | null {
   return { ...empty, ...said, patternId, version, components, variants }
 }
 
-/** The draft that is kept for a pattern, or for a new one; null where there is none that can be read. */
-export function keptDraft(id: string): Draft | null {
+function readAt(key: string): Draft | null {
   try {
-    return readDraft(JSON.parse(localStorage.getItem(KEY + id) ?? 'null'))
+    return readDraft(JSON.parse(localStorage.getItem(key) ?? 'null'))
   } catch {
     return null
   }
+}
+
+/** The draft that is kept of a pattern, new or not; null where there is none that can be read. */
+export const keptDraft = (patternId: string): Draft | null => readAt(KEY + patternId)
+
+/** All drafts that wait on this machine, by name; those without one last. */
+export function keptDrafts(): readonly Draft[] {
+  const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
+  const drafts = keys.filter((key) => key.startsWith(KEY)).flatMap((key) => readAt(key) ?? [])
+  return drafts.sort((a, b) => Number(a.name === '') - Number(b.name === '') || a.name.localeCompare(b.name))
 }

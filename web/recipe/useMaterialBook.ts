@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { whenWet } from '../../core/index.ts'
 import type { Material, MaterialFamily } from '../../core/index.ts'
 import type { FamilyFull, MaterialLine } from '../../contract/index.ts'
@@ -66,6 +66,17 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
     for (const [id, family] of fetched) byId.set(id, family)
     return byId
   }, [used, fetched])
+
+  // drawers of a draft that was kept: their goods may never have been asked for on this page
+  useEffect(() => {
+    if (!used) return
+    const unknown = new Set(newDrawers.map(({ familyId }) => familyId).filter((id) => !physics.has(id)))
+    for (const id of unknown) {
+      void dispatch(api.endpoints.family.initiate(id)).then(({ data }) => {
+        if (data) setFetched((before) => new Map(before).set(id, data))
+      })
+    }
+  }, [used, newDrawers, physics, dispatch])
 
   const materials = useMemo(() => {
     const book = new Map<string, Material>()

@@ -88,10 +88,16 @@ export async function copyToSize(
 export async function copyWithDrawer(
   variant: DraftVariant,
   componentKey: string,
-  choice: { readonly familyId: string; readonly sizeKey: string; readonly colourName: string },
+  choice: {
+    readonly familyId: string
+    readonly sizeKey: string
+    readonly colourName: string
+    /** of a colour that the family does not list */
+    readonly colourHex?: string
+  },
   book: MaterialBook,
 ): Promise<Copied> {
-  const drawer = await book.drawer(choice.familyId, choice.sizeKey, choice.colourName)
+  const drawer = await book.drawer(choice.familyId, choice.sizeKey, choice.colourName, choice.colourHex)
   return {
     variant: copyOf(variant, { swaps: withSwap(variant.swaps, { componentKey, materialId: drawer.id }) }),
     minted: drawer.minted ? [drawer.minted] : [],

@@ -3,6 +3,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
+import { CopyInColour } from './CopyInColour.tsx'
 import { copyToSize, copyUnweighted, copyWithDrawer, materialIn } from '../../recipe/variantActions.ts'
 import type { Copied } from '../../recipe/variantActions.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
@@ -12,19 +13,15 @@ interface CopyRowProps {
   readonly draft: Draft
   readonly book: MaterialBook
   readonly chosen: DraftVariant
-  readonly onAdd: (copied: Copied | null, colour?: string) => void
+  readonly onAdd: (copied: Copied | null) => void
   readonly onRemove: (id: string) => void
 }
 
-/** Copies of the chosen variant: next size, other bead, other colour, unweighted. */
+/** Copies of the chosen variant: next size, other bead, any part in another colour, unweighted. */
 export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) {
   const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
   const beadId = beadKey ? materialIn(draft, chosen, beadKey) : null
   const bead = beadId ? book.materials.get(beadId) : undefined
-  const body = draft.components.find(({ kind }) => is(kind, 'givesColour'))
-  const bodyId = body ? materialIn(draft, chosen, body.key) : null
-  const bodyFamily = bodyId ? book.familyOf(bodyId) : null
-  const bodyMaterial = bodyId ? book.materials.get(bodyId) : undefined
   const beadFamilies = book.families.filter(({ kind }) => kind === 'bead')
   const beadFamily = beadId ? book.familyOf(beadId) : null
   const beadChoices = [
@@ -66,24 +63,7 @@ export function CopyRow({ draft, book, chosen, onAdd, onRemove }: CopyRowProps) 
           width="150px"
         />
       ) : null}
-      {body && bodyFamily && bodyMaterial ? (
-        <Select
-          label={labels.copyInAnotherColour}
-          hideLabel
-          placeholder={labels.anotherColour}
-          value={null}
-          choices={bodyFamily.colours.map(({ name }) => ({ id: name, name }))}
-          onChange={(colourName) =>
-            void copyWithDrawer(
-              chosen,
-              body.key,
-              { familyId: bodyFamily.id, sizeKey: bodyMaterial.sizeKey, colourName },
-              book,
-            ).then((copied) => onAdd(copied, colourName))
-          }
-          width="150px"
-        />
-      ) : null}
+      <CopyInColour draft={draft} book={book} chosen={chosen} onAdd={onAdd} />
       {draft.components.some(({ kind }) => is(kind, 'weighs')) ? (
         <Button onPress={() => onAdd(copyUnweighted(draft, chosen))}>{labels.unweighted}</Button>
       ) : null}

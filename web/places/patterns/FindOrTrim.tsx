@@ -49,7 +49,17 @@ export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, 
           />
         </Suspense>
       ) : null}
-      {open === 'trim' && floats ? <Trim worked={worked} waterTempC={waterTempC} onChange={onChange} /> : null}
+      {open === 'trim' && floats ? (
+        <Trim
+          worked={worked}
+          draft={draft}
+          chosen={chosen}
+          book={book}
+          waterTempC={waterTempC}
+          onChange={onChange}
+          onChoose={onChoose}
+        />
+      ) : null}
     </div>
   )
 }

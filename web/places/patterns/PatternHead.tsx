@@ -1,6 +1,6 @@
 import type { useBlocker } from 'react-router'
 import type { PatternView } from '../../../contract/index.ts'
-import { draftOf } from '../../recipe/draft.ts'
+import { draftOf, emptyDraft } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
@@ -29,8 +29,10 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
         <h1>{draft.name || 'New pattern'}</h1>
         <Row $gap={8}>
           {dirty ? <Quiet>{labels.notSaved}</Quiet> : null}
-          {dirty && pattern ? (
-            <Button onPress={() => onReset(draftOf(pattern))}>{labels.giveUpTheChanges}</Button>
+          {dirty ? (
+            <Button onPress={() => onReset(pattern ? draftOf(pattern) : emptyDraft())}>
+              {pattern ? labels.giveUpTheChanges : labels.throwTheDraftAway}
+            </Button>
           ) : null}
           <Button
             look="main"

@@ -6,7 +6,7 @@ import { PRIOR_DRAG_SD_LOG } from '../../../core/index.ts'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
 import { draftOf } from '../../recipe/draft.ts'
-import { keptDraft } from '../../recipe/keptDraft.ts'
+import { keptDraft, keptDrafts } from '../../recipe/keptDraft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
@@ -15,6 +15,7 @@ import type { PlaceKeys } from '../../ui/shortcuts.ts'
 import { api } from '../../wire/api.ts'
 import { store } from '../../wire/store.ts'
 import PatternSheet from './PatternSheet.tsx'
+import { KeptDrafts } from './KeptDrafts.tsx'
 import { useDraft } from './useDraft.ts'
 import { useFlyReport } from './useFlyReport.ts'
 import { versionOf } from './useSavePattern.ts'
@@ -186,7 +187,7 @@ describe('saving a pattern', () => {
 describe('useDraft', () => {
   it('keeps what was typed a moment after it was, and at once when the page is left', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const { result } = callHook(() => useDraft(pattern, false), undefined)
+    const { result } = callHook(() => useDraft(pattern, false, null), undefined)
     expect(result.current.dirty).toBe(false)
     act(() => result.current.change({ note: 'Two turns less.' }))
     expect(result.current.dirty).toBe(true)
@@ -199,10 +200,10 @@ describe('useDraft', () => {
 
   it('takes up what was kept, unsaved as it was, and lets go of it when it is given up', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const first = callHook(() => useDraft(pattern, false), undefined)
+    const first = callHook(() => useDraft(pattern, false, null), undefined)
     act(() => first.result.current.change({ note: 'Kept.' }))
     first.unmount()
-    const { result } = callHook(() => useDraft(pattern, false), undefined)
+    const { result } = callHook(() => useDraft(pattern, false, null), undefined)
     expect(result.current).toMatchObject({ dirty: true, draft: { note: 'Kept.' } })
     act(() => result.current.reset(result.current.draft!))
     expect(result.current.dirty).toBe(false)
@@ -210,17 +211,54 @@ describe('useDraft', () => {
   })
 
   it('is empty for a new pattern, which it keeps apart from all others, and waits for one that has not come', () => {
-    const { result } = callHook(() => useDraft(undefined, true), undefined)
+    const { result } = callHook(() => useDraft(undefined, true, null), undefined)
     expect(result.current.draft?.version).toBeNull()
     act(() => result.current.change({ name: 'New' }))
     window.dispatchEvent(new Event('pagehide'))
-    expect(keptDraft('new')?.name).toBe('New')
-    expect(callHook(() => useDraft(undefined, false), undefined).result.current.draft).toBeNull()
+    expect(keptDraft(result.current.draft?.patternId ?? '')?.name).toBe('New')
+    expect(callHook(() => useDraft(undefined, false, null), undefined).result.current.draft).toBeNull()
+  })
+
+  it('begins empty each time, while those that were begun wait by name until they are gone on with or thrown away', () => {
+    const begin = (name: string) => {
+      const begun = callHook(() => useDraft(undefined, true, null), undefined)
+      expect(begun.result.current.draft?.name).toBe('')
+      act(() => begun.result.current.change({ name }))
+      begun.unmount()
+      return begun.result.current.draft?.patternId ?? ''
+    }
+    const [second, first] = [begin('Second of two'), begin('First of two')]
+    expect(keptDrafts().map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['First of two', 'Second of two']),
+    )
+    const goneOn = callHook(() => useDraft(undefined, true, second), undefined)
+    expect(goneOn.result.current).toMatchObject({ dirty: true, draft: { name: 'Second of two' } })
+    goneOn.unmount()
+    show(<KeptDrafts />)
+    fireEvent.click(screen.getByRole('button', { name: 'Throw away: First of two' }))
+    expect(keptDraft(first)?.name).toBe('First of two')
+    fireEvent.click(screen.getByRole('button', { name: 'For good' }))
+    expect(keptDraft(first)).toBeNull()
+    expect(screen.queryByRole('link', { name: 'First of two' })).toBeNull()
+    expect(screen.getByRole('link', { name: 'Second of two' }).getAttribute('href')).toBe(
+      `/patterns/new?draft=${second}`,
+    )
+  })
+
+  it('has the goods of its new drawers when it is taken up on a page that never asked for them', async () => {
+    const { result: listed } = callHook(() => useMaterialBook(NONE), undefined)
+    const families = (await until(() => listed.current)).families
+    const flash = families.find(({ name }) => name === 'Metallised braided tube')!
+    const drawer = { id: 'd', familyId: flash.id as string, sizeKey: '', colourName: 'pearl' }
+    const drawers = [drawer]
+    const { result } = callHook(() => useMaterialBook(drawers), undefined)
+    await until(() => result.current?.materials.get(drawer.id))
+    expect(result.current?.materials.get(drawer.id)?.family.name).toBe(flash.name)
   })
 
   it('leaves nothing behind that was not changed', async () => {
     const pattern = await asked.pattern('Damp Straw')
-    const { unmount } = callHook(() => useDraft(pattern, false), undefined)
+    const { unmount } = callHook(() => useDraft(pattern, false, null), undefined)
     unmount()
     expect(keptDraft(pattern.id)).toBeNull()
   })

@@ -54,6 +54,19 @@ function useMeantFor(stageId: string | null, draft: Draft | null, change: Change
   }, [larder, stageId, Boolean(draft)])
 }
 
+/** A new pattern that was begun has its draft in the address, so that a reload goes on with it and another can be begun. */
+function useDraftInAddress(
+  draft: Draft | null,
+  isBegun: boolean,
+  setParams: ReturnType<typeof useSearchParams>[1],
+): void {
+  const id = isBegun ? draft?.patternId : undefined
+  useEffect(() => {
+    if (id) setParams((before) => ({ ...Object.fromEntries(before), draft: id }), { replace: true })
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- when it is begun, not when the address says otherwise
+  }, [id])
+}
+
 /** A pattern read top to bottom like a bench card: figures pinned, dressing, variants, what it serves, how it came about. */
 export default function PatternSheet() {
   const { patternId = '' } = useParams()
@@ -62,13 +75,14 @@ export default function PatternSheet() {
   const { currentData } = usePatternQuery(patternId, { skip: isNew })
   const pattern = currentData ?? undefined
   const { data: boxes } = useBoxesQuery()
-  const { draft: asTyped, dirty, change, reset } = useDraft(pattern, isNew)
+  const { draft: asTyped, dirty, change, reset } = useDraft(pattern, isNew, params.get('draft'))
   const book = useMaterialBook(asTyped?.newDrawers ?? [])
   const draft = useMemo(() => (asTyped && book ? named(asTyped, book.materials) : asTyped), [asTyped, book])
   const moment = useMoment()
   const { temperature } = useWording()
   const [looked, setLooked] = useState<string | null>(null)
   const saving = useSavePattern(draft, isNew, reset)
+  useDraftInAddress(asTyped, isNew && dirty, setParams)
   const blocker = useLeaveWarning(dirty && !saving.saving)
   const waterTempC = moment?.waterTempC ?? 10
   const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]

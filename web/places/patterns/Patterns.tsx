@@ -14,6 +14,7 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { KeptDrafts } from './KeptDrafts.tsx'
 import { MovedNote } from './MovedNote.tsx'
 import { ToldApart } from './ToldApart.tsx'
 import { labels } from '../../words/patterns.ts'
@@ -242,6 +243,7 @@ export default function Patterns() {
         </Quiet>
       </p>
       <MovedNote />
+      <KeptDrafts />
       <ToldApart data={data} />
       <List ref={list} aria-label={labels.patternsAndTheirVariants}>
         <thead>

@@ -4,15 +4,22 @@ import type { Component, Cut, Trimmed } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
-import { Dense, Quiet } from '../../ui/layout.tsx'
-import type { ChangeDraft } from '../../recipe/draft.ts'
+import { Dense, Quiet, Row } from '../../ui/layout.tsx'
+import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { copyOf, withSwap } from '../../recipe/variantActions.ts'
+import { labelFor } from '../../recipe/variantLabel.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
 interface TrimProps {
   readonly worked: WorkedOut
+  readonly draft: Draft
+  readonly chosen: DraftVariant
+  readonly book: MaterialBook
   readonly waterTempC: number
   readonly onChange: ChangeDraft
+  readonly onChoose: (id: string) => void
 }
 
 const HOW: Readonly<Record<Cut['how'], string>> = { shorten: 'shorten the', clipBelow: 'clip below: the' }
@@ -20,16 +27,30 @@ const HOW: Readonly<Record<Cut['how'], string>> = { shorten: 'shorten the', clip
 /** Which side of the shank the shears take from. */
 const SIDE: Readonly<Record<Cut['how'], string>> = { shorten: 'above', clipBelow: 'below' }
 
-/** A component after a cut, said again in the way in which its length was said. */
-function cutComponent(component: Component, { how, left }: Cut, lengthMm: number | null): Component {
-  if (how === 'clipBelow') return { ...component, clipped: (component.clipped ?? 1) * left }
-  const { length } = component
-  if (length && 'factor' in length) return { ...component, length: { ...length, factor: length.factor * left } }
-  return { ...component, length: { mm: (lengthMm ?? 0) * left } }
+/** What a cut leaves of a line, said again in the way in which its length was said. */
+function leftBy(
+  { clipped, length }: Pick<Component, 'clipped' | 'length'>,
+  { how, left }: Cut,
+  lengthMm: number | null,
+): Pick<Component, 'clipped' | 'length'> {
+  if (how === 'clipBelow') return { clipped: (clipped ?? 1) * left }
+  if (length && 'factor' in length) return { length: { ...length, factor: length.factor * left } }
+  return { length: { mm: (lengthMm ?? 0) * left } }
+}
+
+/** The cut fly as a variant beside the one that was cut. */
+function asVariant(draft: Draft, of: DraftVariant, cut: Cut, lengthMm: number | null, book: MaterialBook) {
+  const line = draft.components.find(({ key }) => key === cut.componentKey)
+  const swap = of.swaps.find(({ componentKey }) => componentKey === cut.componentKey)
+  const before = { clipped: swap?.clipped ?? line?.clipped, length: swap?.length ?? line?.length }
+  const made = copyOf(of, {
+    swaps: withSwap(of.swaps, { componentKey: cut.componentKey, ...swap, ...leftBy(before, cut, lengthMm) }),
+  })
+  return { ...made, label: labelFor(draft, made, book.materials) }
 }
 
 /** Shears on a floating fly: what each cut makes of its posture, the water that it bears and its drownings. */
-export function Trim({ worked, waterTempC, onChange }: TrimProps) {
+export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChange, onChoose }: TrimProps) {
   const { fly } = worked
   const { mass, small } = useWording()
   const choices = useMemo(() => trimmable(fly), [fly])
@@ -40,12 +61,16 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
     [fly, chosen, waterTempC],
   )
   if (!chosen) return <Quiet>{labels.itHasNoHackle}</Quiet>
-  const cut = ({ cut: made }: Trimmed) =>
+  const { lengthMm } = chosen.component
+  const cutAsVariant = ({ cut }: Trimmed) => {
+    const made = asVariant(draft, variant, cut, lengthMm, book)
+    onChange(({ variants }) => ({ variants: [...variants, made] }))
+    onChoose(made.id)
+  }
+  const cutThePattern = ({ cut }: Trimmed) =>
     onChange(({ components }) => ({
       components: components.map((component) =>
-        component.key === made.componentKey
-          ? cutComponent(component, made, chosen.component.lengthMm)
-          : component,
+        component.key === cut.componentKey ? { ...component, ...leftBy(component, cut, lengthMm) } : component,
       ),
       steps: null,
     }))
@@ -99,9 +124,20 @@ export function Trim({ worked, waterTempC, onChange }: TrimProps) {
                 {i === 0 ? (
                   <Quiet>{labels.asItIs}</Quiet>
                 ) : (
-                  <Button onPress={() => cut(step)} aria-label={`Cut to ${Math.round(step.cut.left * 100)} %`}>
-                    {labels.cutToThis}
-                  </Button>
+                  <Row $gap={6}>
+                    <Button
+                      onPress={() => cutAsVariant(step)}
+                      aria-label={`Cut to ${Math.round(step.cut.left * 100)} %, as a variant`}
+                    >
+                      {labels.asAVariant}
+                    </Button>
+                    <Button
+                      onPress={() => cutThePattern(step)}
+                      aria-label={`Cut to ${Math.round(step.cut.left * 100)} %, the pattern itself`}
+                    >
+                      {labels.thePatternItself}
+                    </Button>
+                  </Row>
                 )}
               </td>
             </tr>

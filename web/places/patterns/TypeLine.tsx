@@ -3,6 +3,7 @@ import { KINDS, newLine, readTypedLine } from '../../../core/index.ts'
 import type { Ask, DisplayUnits, Settled, TypedLine } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
+import { ColourField } from '../../ui/ColourField.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
@@ -91,12 +92,7 @@ function AnswersTo({ ask, onAnswer }: AnswersToProps) {
         <>
           {ask.choices.map((colourName) => button(colourName, { colourName }))}
           {button(`a new colour: ${ask.written}`, { colourName: ask.written, colourHex })}
-          <input
-            type="color"
-            aria-label={`How ${ask.written} looks`}
-            value={colourHex}
-            onChange={({ target }) => setHex(target.value)}
-          />
+          <ColourField label={`How ${ask.written} looks`} hex={colourHex} onChange={setHex} />
         </>
       )
     }

@@ -28,20 +28,25 @@ function useKeptDraft(draft: Draft | null, dirty: boolean): void {
   }, [])
 }
 
-/** The draft of the sheet: kept on this machine with every change, until it is saved or given up. */
-export function useDraft(pattern: PatternView | undefined, isNew: boolean) {
+/**
+ * The draft of the sheet: kept on this machine with every change, until it is saved or given up.
+ *
+ * @param newId which of the drafts of new patterns that wait is to be gone on with; null for an empty one
+ */
+export function useDraft(pattern: PatternView | undefined, isNew: boolean, newId: string | null) {
   const [draft, setDraft] = useState<Draft | null>(null)
   const [dirty, setDirty] = useState(false)
-  const id = isNew ? 'new' : pattern?.id
+  const id = isNew ? newId : pattern?.id
   useEffect(() => {
-    if (!id || (!isNew && !pattern)) return
-    // a new pattern that was just saved: what was typed since then stands
-    if (pattern && draft?.patternId === pattern.id) return
-    const kept = keptDraft(id)
+    if (!isNew && !pattern) return
+    // one that was just begun or just saved: what was typed since then stands
+    if (draft && draft.patternId === id) return
+    if (draft && dirty) keepDraft(draft)
+    const kept = id ? keptDraft(id) : null
     setDraft(kept ?? (pattern ? draftOf(pattern) : emptyDraft()))
     setDirty(Boolean(kept))
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
-  }, [id, Boolean(pattern)])
+  }, [id, isNew, Boolean(pattern)])
   const change = useCallback<ChangeDraft>((edit) => {
     setDraft((before) => before && { ...before, ...(typeof edit === 'function' ? edit(before) : edit) })
     setDirty(true)
