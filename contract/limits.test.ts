@@ -19,7 +19,7 @@ const beyondOf = (name: Limited) => (FIELD_LIMITS[name].whole ? 1 : BEYOND)
 describe('figures of a line', () => {
   const schemas = [
     ...[...amounts, 'clipped' as const].map((name) => ['a component', name, (value: number) => component.safeParse({ ...line, [name]: value })] as const), // prettier-ignore
-    ...amounts.map((name) => ['a swap', name, (value: number) => swap.safeParse({ componentKey: 'it', [name]: value })] as const), // prettier-ignore
+    ...[...amounts, 'clipped' as const].map((name) => ['a swap', name, (value: number) => swap.safeParse({ componentKey: 'it', [name]: value })] as const), // prettier-ignore
     ['a length', 'factor', (value: number) => proportion.safeParse({ factor: value, of: 'shank' })] as const,
     ['a length', 'lengthMm', (value: number) => proportion.safeParse({ mm: value })] as const,
   ]
@@ -37,7 +37,7 @@ describe('figures of a line', () => {
 
   it('are refused where a line has no such figure', () => {
     expect(component.safeParse({ ...line, thickness: 3 }).success).toBe(false)
-    expect(swap.safeParse({ componentKey: 'it', clipped: 0.5 }).success).toBe(false)
+    expect(swap.safeParse({ componentKey: 'it', thickness: 0.5 }).success).toBe(false)
     expect(proportion.safeParse({ factor: 1, of: 'bend' }).success).toBe(false)
   })
 

@@ -68,7 +68,7 @@ export { driftedMm, intercept, leadTo, speedAtHeight } from './drift/index.ts'
 export type { Current } from './drift/index.ts'
 export { whenWet } from './colour/index.ts'
 export { BARE_FORMS, readTypedHook, readTypedLine } from './entry/index.ts'
-export type { Ask, NamedFamily, Settled } from './entry/index.ts'
+export type { Ask, NamedFamily, Settled, TypedHook } from './entry/index.ts'
 export type { BareForm, TypedLine } from './entry/index.ts'
 export {
   behaviourOf,
@@ -237,6 +237,9 @@ export {
   provenDateOrder,
   readTable,
   simulateYear,
+  foodsCalled,
+  hooksForNatural,
+  isSought,
   stageLikelihood,
   tempAtDepthC,
   towardsStart,

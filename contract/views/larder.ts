@@ -18,6 +18,8 @@ export const stageLine = z
     months: z.array(
       z.object({ lengthMmLow: z.number(), lengthMmHigh: z.number(), likelihood: z.number() }).nullable(),
     ),
+    /** hook sizes by the length of the natural that they are for */
+    hookRanges: z.array(z.object({ size: z.string(), fromMm: z.number(), toMm: z.number() })),
     colours: z.array(z.object({ name: z.string(), hexDry: z.string(), hexWet: z.string(), share: z.number() })),
     silhouette: z.string(),
     movements: z.array(z.string()),

@@ -27,3 +27,9 @@ export function drawerName(
 ): string {
   return [family.name, goodsSize(family.kind, sizeKey), colourName].filter(Boolean).join(', ')
 }
+
+/** Hook sizes from the largest to the smallest: `#12–14`. */
+export function hookSizes(sizes: readonly string[]): string {
+  const [largest, smallest] = [sizes[0], sizes.at(-1)]
+  return largest === smallest ? `#${largest}` : `#${largest}–${smallest}`
+}

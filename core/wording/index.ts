@@ -27,7 +27,7 @@ export {
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
-export { drawerName, goodsSize } from './goods.ts'
+export { drawerName, goodsSize, hookSizes } from './goods.ts'
 export { entryWords } from './ledger.ts'
 export type { EntryCause } from './ledger.ts'
 export { moveCause } from './moved.ts'

@@ -1,3 +1,4 @@
+import { isSought } from '../../../core/index.ts'
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { ReachState, Weather } from '../../../core/index.ts'
@@ -132,11 +133,9 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
   const { data: season } = useReachSeasonQuery({ reachId: moment?.reachId ?? '' }, { skip: !moment })
   const on = moment?.on ?? SOME_DAY
   const years = useYearRows(stages, reach, on, view === 'year')
-  const sought = words.trim().toLowerCase()
+  const sought = words.trim()
   const shown = rows.filter(
-    ({ stage, found }) =>
-      (all || sought !== '' || found.likelihood.value >= 0.03) &&
-      `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
+    ({ stage, found }) => (all || sought !== '' || found.likelihood.value >= 0.03) && isSought(stage, sought),
   )
   return (
     <>

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { epochDayOf, stageLikelihood } from '../../../core/index.ts'
+import { epochDayOf, stageLikelihood, isSought } from '../../../core/index.ts'
 import type { ReachState, Weather } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
@@ -33,9 +33,7 @@ export function LarderDay({ stages, reach, on, localMin, weather, sought, onOpen
   const rows = useMemo(() => {
     const day = epochDayOf(on)
     return stages
-      .filter((stage) =>
-        `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
-      )
+      .filter((stage) => isSought(stage, sought))
       .map((stage) => {
         const values = HOURS.map(
           (minute) => stageLikelihood(stage, reach, day, minute, weather).likelihood.value,

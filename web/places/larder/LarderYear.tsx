@@ -9,6 +9,7 @@ import {
   wording,
   YEAR_STEP_DAYS,
   yearOf,
+  isSought,
 } from '../../../core/index.ts'
 import type { ReachState, StageYear } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
@@ -132,9 +133,7 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
   const { units } = useWording()
   const today = epochDayOf(on)
   const year = yearOf(today)
-  const rows = all.filter(({ stage }) =>
-    `${stage.foodName} ${stage.stageName} ${stage.groupKey}`.toLowerCase().includes(sought),
-  )
+  const rows = all.filter(({ stage }) => isSought(stage, sought))
   const scroll = useRef<HTMLDivElement>(null)
   const virtual = useVirtualizer({
     count: rows.length,

@@ -4,6 +4,7 @@ import type { StageLikelihood } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
+import { HooksFor } from './HooksFor.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { StageSeason } from './StageSeason.tsx'
@@ -103,7 +104,10 @@ export function StageSheet({
                 <tr key={i}>
                   <td>{MONTHS[i]}</td>
                   <td className="number">{wording.inTen(entry.likelihood)}</td>
-                  <td className="number">{smallSpan(entry.lengthMmLow, entry.lengthMmHigh)}</td>
+                  <td className="number">
+                    {smallSpan(entry.lengthMmLow, entry.lengthMmHigh)}
+                    <HooksFor stage={stage} lowMm={entry.lengthMmLow} highMm={entry.lengthMmHigh} />
+                  </td>
                 </tr>
               ) : null,
             )}

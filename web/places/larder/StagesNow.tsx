@@ -6,6 +6,7 @@ import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
+import { HooksFor } from './HooksFor.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import { SOME_DAY } from './someDay.ts'
@@ -94,7 +95,14 @@ function StageRow({
       </td>
       <td>{band ? wording.depthBandName[band] : 'not here'}</td>
       <td className="number">
-        {found.lengthMmHigh > 0 ? smallSpan(found.lengthMmLow, found.lengthMmHigh) : '–'}
+        {found.lengthMmHigh > 0 ? (
+          <>
+            {smallSpan(found.lengthMmLow, found.lengthMmHigh)}
+            <HooksFor stage={stage} lowMm={found.lengthMmLow} highMm={found.lengthMmHigh} />
+          </>
+        ) : (
+          '–'
+        )}
       </td>
       <td>
         {stage.colours.slice(0, 3).map(({ name, hexWet }) => (

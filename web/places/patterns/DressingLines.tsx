@@ -112,6 +112,8 @@ const AddComponent = memo(function AddComponent({ onAdd }: { readonly onAdd: (ki
 interface LinesProps {
   readonly draft: Draft
   readonly book: MaterialBook
+  /** the variant that is looked at */
+  readonly variantId: string
   readonly onChange: ChangeDraft
   readonly onLook: (componentKey: string | null) => void
   /** the fly that comes of it, for amounts that the lines leave out; null while it lacks something */
@@ -203,7 +205,7 @@ function WorkedOutOf({ componentKey, materialId, worked, units }: WorkedOutOfPro
 }
 
 /** The dressing as lines in tying order; the fields open behind each. */
-export function DressingLines({ draft, book, onChange, onLook, worked }: LinesProps) {
+export function DressingLines({ draft, book, variantId, onChange, onLook, worked }: LinesProps) {
   const { units } = useWording()
   const [open, setOpen] = useState<string | null>(null)
   const { edit, remove, move, add } = useLineActions(book, onChange, setOpen)
@@ -257,7 +259,7 @@ export function DressingLines({ draft, book, onChange, onLook, worked }: LinesPr
         })}
       </ol>
       <Row style={{ paddingTop: 8 }} $align="start" $gap={18}>
-        <TypeLine book={book} onChange={onChange} />
+        <TypeLine book={book} variantId={variantId} onChange={onChange} />
         <div style={{ paddingTop: 18 }}>
           <AddComponent onAdd={onAdd} />
         </div>

@@ -1,3 +1,4 @@
+import { isSought } from '../../../core/index.ts'
 import { memo, useState } from 'react'
 import { useLarderQuery } from '../../wire/api.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -37,15 +38,14 @@ export const Imitates = memo(function Imitates({
   const { data } = useLarderQuery()
   const [words, setWords] = useState('')
   const stages = data?.stages ?? []
-  const sought = words.trim().toLowerCase()
+  const sought = words.trim()
   const found =
     sought === ''
       ? []
       : stages
           .filter(
-            ({ id, foodName, stageName }) =>
-              !draft.serves.some(({ foodStageId }) => foodStageId === id) &&
-              `${foodName}, ${stageName}`.toLowerCase().includes(sought),
+            (stage) =>
+              !draft.serves.some(({ foodStageId }) => foodStageId === stage.id) && isSought(stage, sought),
           )
           .slice(0, MOST_FOUND)
   return (

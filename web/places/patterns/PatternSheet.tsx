@@ -144,7 +144,14 @@ export default function PatternSheet() {
       <Section>
         <h2>{labels.dressing}</h2>
         {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
-        <DressingLines draft={draft} book={book} onChange={change} onLook={setLooked} worked={calmWorked} />
+        <DressingLines
+          draft={draft}
+          book={book}
+          variantId={chosen.id}
+          onChange={change}
+          onLook={setLooked}
+          worked={calmWorked}
+        />
       </Section>
       <Section>
         <h2>{labels.variants}</h2>

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
+import { emptyDraft } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
@@ -12,12 +13,18 @@ const NONE: Draft['newDrawers'] = []
 
 /** The field of a line, and what it has put into the draft. */
 async function typing() {
-  let draft: Pick<Draft, 'components' | 'newDrawers'> = { components: [], newDrawers: [] }
+  let draft: Pick<Draft, 'components' | 'newDrawers' | 'variants'> = {
+    components: [],
+    newDrawers: [],
+    variants: emptyDraft().variants,
+  }
+  const variantId = draft.variants[0]?.id ?? ''
   function Around() {
     const book = useMaterialBook(NONE)
     return book ? (
       <TypeLine
         book={book}
+        variantId={variantId}
         onChange={(edit) => {
           draft = { ...draft, ...(typeof edit === 'function' ? edit(draft as Draft) : edit) }
         }}
@@ -43,6 +50,19 @@ describe('a typed line', () => {
     type('bead: tungsten slotted 7/64 copper')
     expect(said()).toContain('7/64 read as inches: 2.8 mm')
     expect(await add()).toBe(1)
+  })
+
+  it('takes a hook for the variant that is looked at, and asks which jig it is', async () => {
+    const { type, said, add, answer, draft } = await typing()
+    type('hook: jig #14')
+    expect(said()).toContain('Which of these?')
+    answer('Hook, jig, eye bent up by 60°')
+    expect(said()).toContain('understood: hook: Hook, jig, eye bent up by 60°, #14')
+    expect(await add()).toBe(0)
+    const [variant] = draft().variants
+    const minted = draft().newDrawers.find(({ id }) => id === variant?.hookMaterialId)
+    expect(variant?.hookMaterialId).not.toBe('')
+    if (minted) expect(minted.sizeKey).toBe('14')
   })
 
   it('adds nothing until what it asks is settled: which goods, which size', async () => {

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { KINDS, newLine, readTypedLine } from '../../../core/index.ts'
-import type { Ask, DisplayUnits, Settled, TypedLine } from '../../../core/index.ts'
+import { KINDS, newLine, readTypedHook, readTypedLine } from '../../../core/index.ts'
+import type { Ask, DisplayUnits, Settled, TypedHook, TypedLine } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ColourField } from '../../ui/ColourField.tsx'
@@ -8,12 +8,13 @@ import { TextField } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import type { ChangeDraft } from '../../recipe/draft.ts'
-import { componentLine } from '../../recipe/lineText.ts'
+import { componentLine, materialText } from '../../recipe/lineText.ts'
 import { toMaterial } from '../../recipe/useMaterialBook.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { labels } from '../../words/patterns.ts'
 
-type Unclear = Extract<TypedLine, { kind: 'unclear' }>
+type Read = TypedLine | TypedHook
+type Unclear = Extract<Read, { kind: 'unclear' }>
 
 /** What was settled of a line, with the colour that a new name stands for. */
 type Answers = Settled & { readonly colourHex?: string }
@@ -30,14 +31,22 @@ function unclearLine({ code, at }: Unclear): string {
   }
 }
 
+/** A hook is written like a line of the dressing. */
+const HOOK = /^\s*hook\s*:/i
+
+/** What a text means: a line of the dressing, or the hook of the chosen variant; null while there is none. */
+function readText(text: string, families: MaterialBook['families'], answers: Answers): Read | null {
+  if (text.trim() === '') return null
+  return HOOK.test(text)
+    ? readTypedHook(text.replace(HOOK, ''), families, answers)
+    : readTypedLine(text, families, answers)
+}
+
 /** What was understood, as the line that it will be. */
-function echo(
-  line: Extract<TypedLine, { kind: 'understood' }>,
-  book: MaterialBook,
-  units: DisplayUnits,
-): string {
+function echo(line: Extract<Read, { kind: 'understood' }>, book: MaterialBook, units: DisplayUnits): string {
   const family = book.families.find(({ id }) => id === line.familyId)
   const material = family && toMaterial(family, { id: '', sizeKey: line.sizeKey, colourName: line.colourName })
+  if (!('component' in line)) return `hook: ${materialText(material)}`
   const place = KINDS[line.component.kind].place
   const text = componentLine(
     { ...line.component, key: line.component.kind, materialId: '', place },
@@ -108,7 +117,7 @@ function Understanding({
   book,
   onAnswer,
 }: {
-  readonly line: TypedLine | null
+  readonly line: Read | null
   readonly text: string
   readonly book: MaterialBook
   readonly onAnswer: (answer: Answers) => void
@@ -151,15 +160,17 @@ function Struck({ text, unused }: { readonly text: string; readonly unused: read
 
 interface TypeLineProps {
   readonly book: MaterialBook
+  /** whose hook a typed hook becomes */
+  readonly variantId: string
   readonly onChange: ChangeDraft
 }
 
-/** A line of the dressing as it is written on a card; it says what it understood, and asks, before it is taken. */
-export function TypeLine({ book, onChange }: TypeLineProps) {
+/** A line of the dressing, or a hook, as it is written on a card; it says what it understood, and asks, before it is taken. */
+export function TypeLine({ book, variantId, onChange }: TypeLineProps) {
   const [text, setText] = useState('')
   const [answers, setAnswers] = useState<Answers>({})
   const [tried, setTried] = useState(false)
-  const line = text.trim() === '' ? null : readTypedLine(text, book.families, answers)
+  const line = readText(text, book.families, answers)
   const take = async () => {
     if (line?.kind !== 'understood') {
       setTried(true)
@@ -168,14 +179,22 @@ export function TypeLine({ book, onChange }: TypeLineProps) {
     const drawer = await book.drawer(line.familyId, line.sizeKey, line.colourName, answers.colourHex)
     onChange((draft) => ({
       newDrawers: drawer.minted ? [...draft.newDrawers, drawer.minted] : draft.newDrawers,
-      components: [...draft.components, newLine(line.component, drawer.material, draft.components)],
-      steps: null,
+      ...('component' in line
+        ? {
+            components: [...draft.components, newLine(line.component, drawer.material, draft.components)],
+            steps: null,
+          }
+        : {
+            variants: draft.variants.map((variant) =>
+              variant.id === variantId ? { ...variant, hookMaterialId: drawer.id } : variant,
+            ),
+          }),
     }))
     setText('')
     setAnswers({})
     setTried(false)
   }
-  const faultOf = (of: TypedLine | null) => {
+  const faultOf = (of: Read | null) => {
     if (of?.kind === 'unclear') return unclearLine(of)
     return of?.kind === 'asks' ? labels.settleTheLine : undefined
   }
