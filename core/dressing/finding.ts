@@ -9,6 +9,7 @@ export interface FitFinding {
     | 'gapeClosed'
     | 'gapeNarrowed'
     | 'jigNeedsSlot'
+    | 'headsCollide'
     | 'wireLongerThanShank'
     | 'beadAndWireCrowdShank'
     | 'tooManyTurns'

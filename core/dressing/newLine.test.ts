@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { shippedMaterial } from '../testing/shippedMaterial.ts'
-import { COMPONENT_KINDS, KINDS, newLine } from './index.ts'
+import { checkFit, COMPONENT_KINDS, KINDS, newLine, resolveDressing } from './index.ts'
 import type { Component } from './index.ts'
 
 const hare = shippedMaterial('dubbing-hare', '', 'natural')
@@ -62,5 +62,51 @@ describe('newLine', () => {
     expect(newLine({ kind: 'body' }, hare, [line('body')]).key).toBe('body2')
     expect(newLine({ kind: 'body' }, hare, [line('body'), line('body2')]).key).toBe('body3')
     expect(newLine({ kind: 'body' }, hare, [line('body2')]).key).toBe('body')
+  })
+})
+
+describe('two heads on one hook', () => {
+  const hook = shippedMaterial('hook-straight', '10')
+  const bead = shippedMaterial('bead-tungsten-drilled', '3.3')
+  const cone = shippedMaterial('cone-brass', '4.0')
+  const materials = new Map([hook, bead, cone].map((one) => [one.id, one]))
+  const faultsOf = (components: readonly Component[], on = hook) => {
+    const fly = resolveDressing(
+      { components, steps: null },
+      { hookMaterialId: on.id, swaps: [] },
+      new Map([...materials, [on.id, on]]),
+    )
+    if (fly.kind !== 'fly') throw new Error('incomplete')
+    return checkFit(fly)
+  }
+  const first = newLine({ kind: 'bead' }, bead, [])
+
+  it('are refused where they would lie in one another, with what they need and have', () => {
+    const [fault] = faultsOf([first, { ...first, key: 'bead2' }])
+    expect(fault).toMatchObject({ severity: 'fault', code: 'headsCollide', found: 6.6, limit: 3.3 })
+    const halfway = { ...first, key: 'bead2', place: { ...first.place, from: 0.1, to: 0.3 } }
+    expect(faultsOf([first, halfway]).map(({ code }) => code)).toContain('headsCollide')
+    expect(faultsOf([first, newLine({ kind: 'cone', place: { from: 0 } }, cone, [first])])[0]?.code).toBe(
+      'headsCollide',
+    )
+  })
+
+  it('lie behind one another when the second is added, and on a pin beside none', () => {
+    const second = newLine({ kind: 'bead' }, bead, [first])
+    expect(second.place.from).toBe(first.place.to)
+    expect(second.place.to).toBeGreaterThan(second.place.from)
+    expect(faultsOf([first, { ...second, place: { ...second.place, from: 0.3, to: 0.5 } }])).toEqual([])
+    expect(
+      faultsOf([
+        { ...first, length: { mm: 5 } },
+        { ...first, key: 'bead2' },
+      ]),
+    ).toEqual([])
+  })
+
+  it('a drilled bead on the pin of a jig needs no slot', () => {
+    const jig = shippedMaterial('hook-jig-90', '10')
+    expect(faultsOf([{ ...first, length: { mm: 5 } }], jig)).toEqual([])
+    expect(faultsOf([first], jig).map(({ code }) => code)).toContain('jigNeedsSlot')
   })
 })

@@ -19,7 +19,9 @@ function placeAmong(kind: ComponentKind, lines: readonly Component[]): Place {
     }
   }
   const front = lines.filter((line) => behind.includes(line.kind)).map(({ place }) => place.to)
-  return { ...usual, from: Math.min(Math.max(usual.from, ...front), usual.to) }
+  const from = Math.min(Math.max(usual.from, ...front), 1)
+  if (from === usual.from) return usual
+  return { ...usual, from, to: Math.max(usual.to, Math.min(from + usual.to - usual.from, 1)) }
 }
 
 /** A place that was said in part, the rest of it as is usual: never ending before it begins. */

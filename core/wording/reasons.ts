@@ -23,6 +23,8 @@ export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
       return `The ${piece} leaves only ${percent(finding.found)} of the gape open.`
     case 'jigNeedsSlot':
       return 'On a jig hook only a slotted bead sits against the bent-up eye.'
+    case 'headsCollide':
+      return `Two heads do not fit there: with the one before it they need ${found} of the shank, and have ${limit}.`
     case 'wireLongerThanShank':
       return `The turns of wire need ${found}, and the shank has ${limit}.`
     case 'beadAndWireCrowdShank':

@@ -9,6 +9,7 @@ import { dark, shines, vivid } from './triggers.ts'
 const HEAD = {
   ...PLAIN,
   place: { from: 0, to: 0.2, side: 'around' },
+  behind: ['bead', 'cone'],
   layer: 'head',
   traits: ['weighs', 'piece', 'bare'],
   addedDiameterMm: (_component, material, hook) =>

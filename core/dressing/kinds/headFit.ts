@@ -1,6 +1,6 @@
 import type { Material } from '../../material/index.ts'
 import { sizeNumber } from '../../material/index.ts'
-import { makeBead } from '../bead.ts'
+import { beadCentreMm, makeBead } from '../bead.ts'
 import { CONE } from '../cone.ts'
 import { finding } from '../finding.ts'
 import type { FitFinding } from '../finding.ts'
@@ -61,10 +61,43 @@ function boreNeededMm({ slotted, straightBoreMm }: Bored, { hook: { wireMm, bend
   return bendRadiusMm + wireMm / 2 - Math.sqrt(inner) + BORE_CLEARANCE_MM
 }
 
+const isHead = ({ kind }: FlyComponent) => kind === 'bead' || kind === 'cone'
+
+/** The stretch of the shank, or of a pin, that a head takes, mm. */
+function stretchOf(component: FlyComponent, fly: Fly): readonly [fromMm: number, toMm: number] {
+  const { material, fromMm, kind } = component
+  if (kind === 'cone') {
+    return [fromMm, fromMm + CONE.lengthOfDiameter * boredCone(material).diameterMm]
+  }
+  const centreMm = beadCentreMm(component, fly.hook)
+  const { diameterMm } = makeBead(material)
+  return [centreMm - diameterMm / 2, centreMm + diameterMm / 2]
+}
+
+/** Heads of which less than this share lies in another touch only. */
+const TOUCHING = 0.05
+
+/** What a head and one before it would need of the shank, and what they have, mm; null where there is room. */
+function collides(component: FlyComponent, fly: Fly): readonly [needMm: number, haveMm: number] | null {
+  const [fromMm, toMm] = stretchOf(component, fly)
+  for (const other of fly.components) {
+    if (other === component) return null
+    if (!isHead(other)) continue
+    const [otherFrom, otherTo] = stretchOf(other, fly)
+    const shared = Math.min(toMm, otherTo) - Math.max(fromMm, otherFrom)
+    if (shared > TOUCHING * (toMm - fromMm)) {
+      return [toMm - fromMm + otherTo - otherFrom, Math.max(toMm, otherTo) - Math.min(fromMm, otherFrom)]
+    }
+  }
+  return null
+}
+
 /** Whether a bead or cone passes the bend, and how much of the gape it leaves open. */
 export const headFit =
   (boredOf: (material: Material) => Bored) =>
   (component: FlyComponent, fly: Fly): readonly FitFinding[] => {
+    const collision = collides(component, fly)
+    if (collision) return [finding(component, 'fault', 'headsCollide', ...collision)]
     // on a pin it stands before the eye: it passes no bend and closes no gape
     if (component.lengthMm !== null) return []
     const bored = boredOf(component.material)
