@@ -4,6 +4,8 @@ import type { Component } from './dressing.ts'
 import { perFibreMgPerMm } from './bunch.ts'
 import { flank, placeMm, substance, airShare } from './substance/substance.ts'
 import type { Seat, Substance } from './substance/substance.ts'
+import { solidOuterMm } from './pile.ts'
+import { hairySubstance } from './substance/wound.ts'
 import type { Hook } from '../hook/index.ts'
 
 /**
@@ -15,12 +17,22 @@ const DEPTH = { usual: 1.5, least: 1, most: 3 }
 /** Shank with thread on it, of the length that is covered: what turns go round before anyone knows the hook. */
 const CORE = { ofPlace: 0.07, mm: 0.2 }
 
+/** How many barbs a line says: herls are strands, fibres fibres. */
+const countOf = ({ fibreCount, strands }: Pick<Component, 'fibreCount' | 'strands'>, material: Material) =>
+  material.family.kind === 'herl' ? strands : fibreCount
+
 const cellMm = (material: Material) =>
   valueOf(material, 'fibreDiameterMm') * Math.sqrt(Math.PI / 4 / valueOf(material, 'packingShare'))
 
-/** Length of one barb that can be wound, mm. */
-const barbMm = (material: Material) =>
-  valueOf(material, material.family.kind === 'feather' ? 'fibreLengthMm' : 'usableLengthMm')
+/** So much of a herl is wound at most, mm: its tip breaks and its butt is bare (judgement). */
+const HERL_USED_MM = 40
+
+/** Length of one barb that is wound, mm. */
+function barbMm(material: Material): number {
+  if (material.family.kind === 'feather') return valueOf(material, 'fibreLengthMm')
+  const usableMm = valueOf(material, 'usableLengthMm')
+  return material.family.kind === 'herl' ? Math.min(usableMm, HERL_USED_MM) : usableMm
+}
 
 /** Barb that covers a place once, mm. */
 const onceMm = (material: Material, coveredMm: number, coreMm: number) =>
@@ -42,18 +54,25 @@ function depthOf(fibreCount: number | undefined, material: Material, coveredMm: 
 }
 
 /** What barbs add to the diameter of what they are wound on, mm. */
-export const barbsAddMm = ({ fibreCount, place }: Component, material: Material, hook: Hook): number =>
-  2 * cellMm(material) * depthOf(fibreCount, material, (place.to - place.from) * hook.shankMm)
+export const barbsAddMm = (component: Component, material: Material, hook: Hook): number =>
+  2 *
+  cellMm(material) *
+  depthOf(countOf(component, material), material, (component.place.to - component.place.from) * hook.shankMm)
+
+/** Length of barb that is wound, mm. */
+function woundMm({ component }: Seat): number {
+  const { material, coreMm } = component
+  const lengthMm = placeMm(component)
+  const depth = depthOf(countOf(component, material), material, lengthMm)
+  return onceMm(material, lengthMm, coreMm + (depth - 1) * cellMm(material)) * depth
+}
 
 /** Barbs wound as a body. */
 export function barbsSubstance(seat: Seat): Substance {
   const { component } = seat
   const { material, coreMm, outerMm } = component
   const lengthMm = placeMm(component)
-  const woundMm =
-    onceMm(material, lengthMm, (coreMm + outerMm) / 2 - cellMm(material)) *
-    depthOf(component.fibreCount, material, lengthMm)
-  const massMg = woundMm * perFibreMgPerMm(material)
+  const massMg = woundMm(seat) * perFibreMgPerMm(material)
   const solidMm3 = massMg / valueOf(material, 'densityMgPerMm3')
   const envelopeMm3 = (Math.PI / 4) * Math.max(outerMm ** 2 - coreMm ** 2, 0) * lengthMm
   return substance(seat, massMg, {
@@ -62,3 +81,15 @@ export function barbsSubstance(seat: Seat): Substance {
     film: flank(lengthMm, outerMm),
   })
 }
+
+/** Barbules of a herl: so many on a mm, so thick (as under a lens; judgement). */
+const FLUE = { perMm: 30, diameterMm: 0.02 }
+
+/** Herl wound as a body: its quill as barbs are, its flue standing out as pile does. */
+export const herlSubstance = (seat: Seat): Substance =>
+  hairySubstance(seat, woundMm(seat) * perFibreMgPerMm(seat.component.material), {
+    count: FLUE.perMm * woundMm(seat),
+    diameterMm: FLUE.diameterMm,
+    standMm: Math.max((seat.component.outerMm - solidOuterMm(seat.component)) / 2, 0.05),
+    leanDeg: 85,
+  })

@@ -26,10 +26,14 @@ const skinAddsMm = (material: Material) => 2 * valueOf(material, 'thicknessMm')
 export const furAddsMm = (material: Material) =>
   skinAddsMm(material) + 2 * FUR_STANDS_OUT * valueOf(material, 'fibreLengthMm')
 
-/** Diameter over what water cannot pass through, mm: of pile its core, of a wound strip its skin, of everything else all. */
+/** What wound herl adds, mm: half of its flue's width stands out on each side, as of pile. */
+export const herlAddsMm = (material: Material) => PILE.addsOfDiameter * valueOf(material, 'diameterMm')
+
+/** Diameter over what water cannot pass through, mm: of pile its core, of a strip its skin, of herl its quill, of everything else all. */
 export function solidOuterMm({ material, coreMm, outerMm }: FlyComponent): number {
   if (outerMm <= coreMm) return outerMm
   if (isPile(material)) return coreMm + coreAddsMm(material)
+  if (material.family.kind === 'herl') return coreMm + 2 * valueOf(material, 'fibreDiameterMm')
   return material.family.kind === 'strip' ? coreMm + skinAddsMm(material) : outerMm
 }
 

@@ -132,6 +132,17 @@ describe('other goods in other places', () => {
     expect(tied('body', 'herl-peacock-long', '', { strands: 3 }).takes).toBe(Math.ceil(300 / 120))
   })
 
+  // 6.4 mm of shank, a quill every third of a mm, one and a third deep: two herls of 40 mm, 0.017 mg a mm
+  it('weighs of herl what was tied in, not what its flue takes up', () => {
+    const { component, part } = tied('body', 'herl-peacock-long')
+    expect(component.strands).toBe(2)
+    expect(part.massMg / (2 * 40 * 0.0171)).toBeGreaterThan(0.85)
+    expect(part.massMg / (2 * 40 * 0.0171)).toBeLessThan(1.25)
+    // half of a flue of 2.2 mm stands out on each side, a fifth of it pressed
+    expect(component.outerMm - component.coreMm).toBeCloseTo(1.2 * 2.2, 6)
+    expect(tied('body', 'herl-peacock-long', '', { strands: 3 }).part.massMg).toBeGreaterThan(1.3 * part.massMg)
+  })
+
   it('takes of down that is wound no more than its barbs weigh', () => {
     const { part, takes } = tied('body', 'cdc-feather')
     // 110 barbs of 11 mm, 0.03 mm thick, with 1.7 times their own mass of barbules: 1.9 mg a feather

@@ -2,10 +2,10 @@ import type { Hook } from '../hook/index.ts'
 import { sizeNumber, strandDiameterMm, valueOf } from '../material/index.ts'
 import type { Material, MaterialKind } from '../material/index.ts'
 import type { Amounts } from './amount.ts'
-import { barbsAddMm, barbsSubstance, barbsThatCover } from './barbWinding.ts'
+import { barbsAddMm, barbsSubstance, barbsThatCover, herlSubstance } from './barbWinding.ts'
 import type { Component } from './dressing.ts'
 import type { Field } from './fields.ts'
-import { furAddsMm, pileAddsMm } from './pile.ts'
+import { furAddsMm, herlAddsMm, pileAddsMm } from './pile.ts'
 import { beadSubstance, sheetSubstance } from './substance/metal.ts'
 import type { Seat, Substance } from './substance/substance.ts'
 import {
@@ -112,7 +112,12 @@ const WINDINGS: Readonly<Partial<Record<MaterialKind, Winding>>> = {
   quill: FLAT,
   tinsel: FLAT,
   sheet: { ...FLAT, substance: sheetSubstance },
-  herl: { ...SOFT_STRAND, asks: ['strands'] },
+  herl: of({
+    asks: ['strands'],
+    worksOut: (_component, material, placeMm) => ({ strands: barbsThatCover(material, placeMm) }),
+    addsMm: (_component, material) => herlAddsMm(material),
+    substance: herlSubstance,
+  }),
   yarn: SOFT_STRAND,
   fibre: FIBRES,
   feather: FIBRES,

@@ -45,6 +45,11 @@ describe('foods are found by what anglers call them', () => {
     expect(foodsCalled('propeller')).toEqual([])
   })
 
+  it('midges as buzzers, and no sedge', () => {
+    expect(found('buzzers').every((food) => /midge/.test(food))).toBe(true)
+    expect(found('pupa')).toContain('Net-spinning sedge')
+  })
+
   it('by several words together, of food and stage, and not by one of another', () => {
     expect(found('olive spinner')).toContain('Evening olive')
     expect(found('olive spinner')).not.toContain('Net-spinning sedge')

@@ -80,9 +80,8 @@ const GROUP_WORDS: Readonly<Record<string, string>> = {
 const STAGE_WORDS: readonly (readonly [within: RegExp, words: string])[] = [
   [/dun|adult/, 'adult fly subimago'],
   [/spinner/, 'imago spent'],
-  [/pupa/, 'buzzer pupa'],
-  [/larva|grub/, 'larva grub'],
-  [/emerger/, 'emerger hatching'],
+  [/larva/, 'grub'],
+  [/emerger/, 'hatching'],
 ]
 
 /** A stage by what it may be looked for: its food, its own name, its group. */

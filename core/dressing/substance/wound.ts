@@ -51,8 +51,9 @@ export const threadSubstance = (seat: Seat): Substance =>
 export function pileSubstance(seat: Seat): Substance {
   const { component } = seat
   const strandMm = woundStrandMm(component)
-  return hairySubstance(seat, strandMm, {
+  return hairySubstance(seat, strandMm * linearMassMgPerMm(component.material), {
     count: valueOf(component.material, 'fibresPerMm') * strandMm,
+    diameterMm: valueOf(component.material, 'fibreDiameterMm'),
     standMm: Math.max((component.outerMm - solidOuterMm(component)) / 2, 0.05),
     leanDeg: 85,
   })
@@ -64,23 +65,27 @@ export function woundFurSubstance(seat: Seat): Substance {
   const { material } = component
   const strandMm = woundStrandMm(component)
   const widthMm = sizeNumber(material) ?? valueOf(material, 'widthMm')
-  return hairySubstance(seat, strandMm, {
+  return hairySubstance(seat, strandMm * linearMassMgPerMm(material), {
     count: valueOf(material, 'fibresPerMm2') * widthMm * strandMm,
+    diameterMm: valueOf(material, 'fibreDiameterMm'),
     standMm: valueOf(material, 'fibreLengthMm'),
     leanDeg: 20,
   })
 }
 
-/** What is wound of a strand with hairs on it, so and so many, that stand out of it. */
-function hairySubstance(
-  seat: Seat,
-  strandMm: number,
-  hairs: { readonly count: number; readonly standMm: number; readonly leanDeg: number },
-): Substance {
+/** Hairs that stand out of what is wound. */
+interface Hairs {
+  readonly count: number
+  readonly diameterMm: number
+  readonly standMm: number
+  readonly leanDeg: number
+}
+
+/** What is wound of a strand with hairs on it, of so much mass. */
+export function hairySubstance(seat: Seat, massMg: number, hairs: Hairs): Substance {
   const { component } = seat
   const { material, coreMm, outerMm } = component
   const lengthMm = placeMm(component)
-  const massMg = strandMm * linearMassMgPerMm(material)
   const solidMm3 = massMg / valueOf(material, 'densityMgPerMm3')
   const envelopeMm3 = (Math.PI / 4) * Math.max(outerMm ** 2 - coreMm ** 2, 0) * lengthMm
   return substance(seat, massMg, {
@@ -91,7 +96,7 @@ function hairySubstance(
         kind: 'strands',
         at: middleOf(seat),
         count: hairs.count,
-        diameterMm: valueOf(material, 'fibreDiameterMm'),
+        diameterMm: hairs.diameterMm,
         lengthMm: hairs.standMm,
         axes: ringOfAxes(hairs.leanDeg),
         foldExponent: valueOf(material, 'foldExponent'),

@@ -124,7 +124,7 @@ export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChang
                 {i === 0 ? (
                   <Quiet>{labels.asItIs}</Quiet>
                 ) : (
-                  <Row $gap={6}>
+                  <Row $gap={2} style={{ flexWrap: 'nowrap' }}>
                     <Button
                       onPress={() => cutAsVariant(step)}
                       aria-label={`Cut to ${Math.round(step.cut.left * 100)} %, as a variant`}
@@ -132,6 +132,7 @@ export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChang
                       {labels.asAVariant}
                     </Button>
                     <Button
+                      look="quiet"
                       onPress={() => cutThePattern(step)}
                       aria-label={`Cut to ${Math.round(step.cut.left * 100)} %, the pattern itself`}
                     >
