@@ -24,7 +24,9 @@ export function KeptDrafts() {
       <Quiet>{labels.draftsThatWait}:</Quiet>
       {drafts.map((draft) => (
         <Row key={draft.patternId} $gap={6}>
-          <Link to={addressOf(draft)}>{draft.name || labels.withoutAName}</Link>
+          <Link to={addressOf(draft)} aria-label={`${labels.goOnWith} ${draft.name || labels.withoutAName}`}>
+            {draft.name || labels.withoutAName}
+          </Link>
           <Quiet>{whatIsInIt(draft)}</Quiet>
           {sure === draft.patternId ? (
             <>

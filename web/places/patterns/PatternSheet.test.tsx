@@ -239,8 +239,8 @@ describe('useDraft', () => {
     expect(keptDraft(first)?.name).toBe('First of two')
     fireEvent.click(screen.getByRole('button', { name: 'For good' }))
     expect(keptDraft(first)).toBeNull()
-    expect(screen.queryByRole('link', { name: 'First of two' })).toBeNull()
-    expect(screen.getByRole('link', { name: 'Second of two' }).getAttribute('href')).toBe(
+    expect(screen.queryByRole('link', { name: 'Go on with First of two' })).toBeNull()
+    expect(screen.getByRole('link', { name: 'Go on with Second of two' }).getAttribute('href')).toBe(
       `/patterns/new?draft=${second}`,
     )
   })
