@@ -261,6 +261,7 @@ export type {
   DepthBand,
   EmergenceWindow,
   FoodStage,
+  HookRange,
   LearnedBrood,
   Note,
   ReachSeason,

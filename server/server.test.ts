@@ -247,6 +247,18 @@ describe('patterns', () => {
     await server.command('patternArchive', { patternId, version: 1 }).expect(200)
     expect(await found()).not.toContain('Plain Thread')
   })
+
+  it('stand beside foods that are found by what anglers call them', async () => {
+    const { hits } = (await server.get('/api/search?q=buzzers').expect(200)).body as {
+      hits: { kind: string; title: string }[]
+    }
+    expect(hits.length).toBeGreaterThan(3)
+    for (const { kind, title } of hits) expect(`${kind} ${title}`).toMatch(/^foodStage .*midge/)
+    const { hits: drakes } = (await server.get('/api/search?q=drake').expect(200)).body as {
+      hits: { title: string }[]
+    }
+    expect(drakes.map(({ title }) => title)).toContain('Large burrowing mayfly, dun')
+  })
 })
 
 describe('commands', () => {

@@ -20,6 +20,8 @@ export const foodAtMoment = z
     worth: z.number(),
     lengthMmLow: z.number(),
     lengthMmHigh: z.number(),
+    /** hook sizes that it is dressed on, the largest first */
+    hooks: z.array(z.string()),
     hexWet: z.string(),
     reasons: z.array(z.string()),
     /** what the warmth of the reach and earlier notes say of it; empty where its months speak */

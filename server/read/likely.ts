@@ -1,4 +1,13 @@
-import { bandIn, bandRange, epochDayOf, parOf, stageLikelihood, wording, worthOf } from '../../core/index.ts'
+import {
+  bandIn,
+  bandRange,
+  epochDayOf,
+  hooksForNatural,
+  parOf,
+  stageLikelihood,
+  wording,
+  worthOf,
+} from '../../core/index.ts'
 import type { DisplayUnits } from '../../core/index.ts'
 import { usableZone } from '../../contract/index.ts'
 import type { FoodAtMoment, ReachId } from '../../contract/index.ts'
@@ -10,7 +19,7 @@ import { loadServes } from './patterns.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
 import { loadLearned, loadObservations, loadWarmth, reachSeasonOn } from './season.ts'
-import { loadStages, stageTitle } from './stages.ts'
+import { hookRangesOf, loadStages, stageTitle } from './stages.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
@@ -102,6 +111,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
         ),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
+        hooks: [...hooksForNatural(hookRangesOf(stage.row), found.lengthMmLow, found.lengthMmHigh)],
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
         reasons: found.reasons.map((reason) => wording.likelihoodReason(reason, units)),
         why: found.reasons

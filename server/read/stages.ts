@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import type { FoodStage } from '../../core/index.ts'
+import type { FoodStage, HookRange } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage } from '../db/schema.ts'
@@ -46,3 +46,14 @@ async function readStages(db: Reader): Promise<readonly LoadedStage[]> {
 
 /** `Large burrowing mayfly, dun`. */
 export const stageTitle = ({ foodName, row }: LoadedStage): string => `${foodName}, ${row.stageName}`
+
+const isPair = (value: unknown): value is readonly [number, number] =>
+  Array.isArray(value) && typeof value[0] === 'number' && typeof value[1] === 'number'
+
+/** Hook sizes that a shipped stage is dressed on, by the length of the natural; none of a food of one's own. */
+export function hookRangesOf({ body: { more } }: LoadedStage['row']): readonly HookRange[] {
+  const { byLength = {} } = (more.hookSizes ?? {}) as { readonly byLength?: Readonly<Record<string, unknown>> }
+  return Object.entries(byLength).flatMap(([size, range]) =>
+    isPair(range) ? [{ size, fromMm: range[0], toMm: range[1] }] : [],
+  )
+}

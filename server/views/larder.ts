@@ -5,20 +5,9 @@ import { pattern, patternServes } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadVariants } from '../read/variants.ts'
 import { loadBroodsHash } from '../read/season.ts'
-import { loadStages } from '../read/stages.ts'
+import { hookRangesOf, loadStages } from '../read/stages.ts'
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '')
-
-const isPair = (value: unknown): value is readonly [number, number] =>
-  Array.isArray(value) && typeof value[0] === 'number' && typeof value[1] === 'number'
-
-/** Hook sizes that a shipped stage is dressed on, by the length of the natural; none of a food of one's own. */
-function hookRangesOf(more: Readonly<Record<string, unknown>>) {
-  const { byLength = {} } = (more.hookSizes ?? {}) as { readonly byLength?: Readonly<Record<string, unknown>> }
-  return Object.entries(byLength).flatMap(([size, range]) =>
-    isPair(range) ? [{ size, fromMm: range[0], toMm: range[1] }] : [],
-  )
-}
 
 /** Foods by life stage, with the patterns that serve each. */
 export async function larderView(db: Reader): Promise<LarderView> {
@@ -49,7 +38,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
         stage: row.stage,
         stageName: row.stageName,
         months: months.map((month) => (month ? { ...month } : null)),
-        hookRanges: hookRangesOf(more),
+        hookRanges: [...hookRangesOf(row)],
         colours: colours.map((colour) => ({ ...colour })),
         hours: hours.map((window) => ({ ...window, seasons: [...window.seasons] })),
         waterKinds: { ...waterKinds },

@@ -27,7 +27,8 @@ const NOTHING = {
 const sentenceStart = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function likelyLine(food: FoodAtMoment, where: string, units: DisplayUnits): TonightLine {
-  const size = wording.smallSpan(food.lengthMmLow, food.lengthMmHigh, units)
+  const length = wording.smallSpan(food.lengthMmLow, food.lengthMmHigh, units)
+  const size = food.hooks.length > 0 ? `${length}, ${wording.hookSizes(food.hooks)}` : length
   const why = food.why ? ` ${sentenceStart(food.why)}.` : ''
   const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.${why}`
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
