@@ -74,6 +74,7 @@ export const LIMITS = {
   strands: { ...FIELD_LIMITS.strands, unit: 'pieces', why: LINE },
   layers: { ...FIELD_LIMITS.layers, unit: 'pieces', why: LINE },
   bulk: { ...FIELD_LIMITS.bulk, unit: 'share', why: LINE },
+  widthMm: { ...FIELD_LIMITS.widthMm, unit: 'mm', why: LINE },
   clipped: { ...FIELD_LIMITS.clipped, unit: 'share', why: LINE },
   factor: { ...FIELD_LIMITS.factor, unit: 'times', why: 'Streamers of joined shanks are the longest.' },
   lengthMm: { ...FIELD_LIMITS.lengthMm, unit: 'mm', why: 'A pike fly is the longest.' },

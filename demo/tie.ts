@@ -52,8 +52,8 @@ export function tie(pattern: DemoPattern, materialOf: (drawer: Drawer) => Materi
     const component = components.find((one) => one.key === key)
     if (!component) throw new Error(`${pattern.name} has no ${key}`)
     const line = understood(readTypedLine(`${component.kind}: ${goods}`, families), goods)
-    const { turns, fibreCount, strands, layers, bulk, length } = line.component
-    const said = { turns, fibreCount, strands, layers, bulk, length }
+    const { turns, fibreCount, strands, layers, bulk, widthMm, length } = line.component
+    const said = { turns, fibreCount, strands, layers, bulk, widthMm, length }
     return {
       componentKey: key,
       materialId: materialFor(line).id,

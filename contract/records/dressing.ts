@@ -16,6 +16,7 @@ const amounts = {
   strands: figure('strands').optional(),
   layers: figure('layers').optional(),
   bulk: figure('bulk').optional(),
+  widthMm: figure('widthMm').optional(),
 }
 
 /** A length in shanks, gapes, hook lengths, beads or of another component, 0 to 20 times; or 0 to 200 mm. */

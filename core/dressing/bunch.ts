@@ -3,6 +3,7 @@ import type { Material, MaterialKind } from '../material/index.ts'
 import type { Amounts } from './amount.ts'
 import type { Component } from './dressing.ts'
 import type { Field } from './fields.ts'
+import { worksOutFoam } from './foam.ts'
 
 /** Goods of which single strands are tied in, not fibres of a bunch. */
 const STRANDS: ReadonlySet<MaterialKind> = new Set([
@@ -51,6 +52,7 @@ const perFeather = (material: Material) =>
 
 /** What a bunch that is tied in by one end is asked. */
 export function asksOfBunch(goods: MaterialKind): readonly Field[] {
+  if (goods === 'foam') return ['length', 'widthMm']
   if (OF_ONE_PIECE.has(goods)) return ['length']
   if (STRANDS.has(goods)) return ['strands', 'length']
   return FEATHERS.has(goods) ? ['strands', 'fibreCount', 'length'] : ['fibreCount', 'length']
@@ -68,6 +70,7 @@ export const usualOfBunch =
 
 /** All fibres of the feathers that are tied in. */
 export function worksOutOfBunch({ fibreCount, strands = 1 }: Component, material: Material): Amounts {
+  if (material.family.kind === 'foam') return worksOutFoam(material)
   if (fibreCount !== undefined || tiedInStrands(material) || OF_ONE_PIECE.has(material.family.kind)) return {}
   const fibres = perFeather(material)
   return fibres > 0 ? { fibreCount: strands * fibres } : {}

@@ -34,6 +34,8 @@ export interface Component {
   readonly layers?: number | undefined
   /** thickness of a wound or dubbed body: 0 the thinnest that covers, 1 as thick as anyone ties it */
   readonly bulk?: number | undefined
+  /** of a strip cut from foam sheet */
+  readonly widthMm?: number | undefined
   /** share of a hackle's fibres below the shank that shears have left: 0 flush, 1 untouched */
   readonly clipped?: number | undefined
   /** what was done to legs or tails before they were tied in */
@@ -67,6 +69,7 @@ export interface Swap {
   readonly layers?: number | undefined
   /** thickness of a dubbed body, as in {@link Component} */
   readonly bulk?: number | undefined
+  readonly widthMm?: number | undefined
   readonly length?: Proportion | undefined
   /** share of what points down that shears have left, as in {@link Component} */
   readonly clipped?: number | undefined

@@ -1,6 +1,6 @@
 /** What a line of a dressing may be asked for: amounts, a free length, a pin, what shears have left, a side. */
 export type Field =
-  'turns' | 'fibreCount' | 'strands' | 'layers' | 'bulk' | 'length' | 'pin' | 'clipped' | 'side'
+  'turns' | 'fibreCount' | 'strands' | 'layers' | 'bulk' | 'widthMm' | 'length' | 'pin' | 'clipped' | 'side'
 
 /** What a figure of a line can be. */
 export interface Limits {
@@ -18,6 +18,8 @@ export const FIELD_LIMITS = {
   layers: { min: 1, max: 20, whole: true },
   bulk: { min: 0, max: 1, whole: false },
   clipped: { min: 0, max: 1, whole: false },
+  /** of a strip of foam */
+  widthMm: { min: 0.5, max: 40, whole: false },
   pin: { min: 0, max: 30, whole: false },
   /** of a shank, a gape, a hook, a bead or a component */
   factor: { min: 0, max: 20, whole: false },

@@ -154,3 +154,27 @@ describe('other goods in other places', () => {
     expect(tied('body', 'marabou-plume').part.drinks).toBe(true)
   })
 })
+
+describe('foam', () => {
+  // a #12 beetle: 10.2 mm of shank, 0.85 of it covered by a back of 2 mm sheet, of which what lies free keeps 0.85
+  it('has a width: a strip twice as wide holds twice as much air', () => {
+    const of = (widthMm?: number) =>
+      tied('back', 'foam-closed-medium', '2', widthMm ? { widthMm } : {}, ['hook-straight', '12'])
+    const [narrow, wide] = [of(3), of(6)]
+    expect(wide.part.volumeMm3 / narrow.part.volumeMm3).toBeCloseTo(2, 6)
+    expect(wide.part.volumeMm3).toBeCloseTo(6 * 2 * wide.overMm * 0.85, 1)
+    expect(of().component).toMatchObject({ widthMm: 2.4 })
+    expect(of().component.derived).toContain('widthMm')
+  })
+
+  it('of a cylinder is as wide as that, whatever is said', () => {
+    const round = tied('body', 'foam-cylinder-soft', '4')
+    expect(round.component.widthMm).toBeUndefined()
+    expect(tied('body', 'foam-cylinder-soft', '4', { widthMm: 9 }).part.volumeMm3).toBe(round.part.volumeMm3)
+  })
+
+  it('is as thick when bound as its width says', () => {
+    const of = (widthMm: number) => tied('body', 'foam-eva-sheet', '2', { widthMm }).component.outerMm
+    expect(of(6)).toBeGreaterThan(of(3) + 1)
+  })
+})

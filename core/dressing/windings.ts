@@ -5,6 +5,7 @@ import type { Amounts } from './amount.ts'
 import { barbsAddMm, barbsSubstance, barbsThatCover, herlSubstance } from './barbWinding.ts'
 import type { Component } from './dressing.ts'
 import type { Field } from './fields.ts'
+import { foamAddsMm, worksOutFoam } from './foam.ts'
 import { furAddsMm, herlAddsMm, pileAddsMm } from './pile.ts'
 import { beadSubstance, sheetSubstance } from './substance/metal.ts'
 import type { Seat, Substance } from './substance/substance.ts'
@@ -130,7 +131,9 @@ const WINDINGS: Readonly<Partial<Record<MaterialKind, Winding>>> = {
     substance: woundFurSubstance,
   }),
   foam: of({
-    addsMm: (_component, material) => 2 * (sizeNumber(material) ?? 2) * 0.6,
+    asks: ['widthMm'],
+    worksOut: (_component, material) => worksOutFoam(material),
+    addsMm: ({ widthMm }, material) => foamAddsMm(widthMm, material),
     substance: (seat) => foamSubstance(seat, 'bound'),
   }),
   bead: of({

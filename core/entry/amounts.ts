@@ -1,5 +1,6 @@
 import type { Component, Place, Proportion } from '../dressing/index.ts'
-import { parseDecimal } from '../quantity/index.ts'
+import { FIELD_LIMITS } from '../dressing/index.ts'
+import { parseDecimal, parseQuantity } from '../quantity/index.ts'
 import { NUMBER, NUMBER_WORDS } from './words.ts'
 
 /** What amounts say of a component. */
@@ -91,6 +92,7 @@ const READINGS: readonly Reading[] = [
   [re('(?:as\\s+long\\s+as\\s+the\\s+)?(shank|gape|gap)(?:\\s+(?:length|width|long|wide))'), ([, of = '']) => lengthOf(1, of.toLowerCase())],
   [re('as\\s+long\\s+as\\s+the\\s+(shank|hook|gape|gap)'), ([, of = '']) => lengthOf(1, of.toLowerCase())],
   [re(`(${NUMBER})\\s*(?:touching\\s+|close\\s+|open\\s+)?(?:turns?|wraps?|t)`), ([, turns = '']) => turnsOf(turns)],
+  [re(`(${NUMBER}\\s*(?:mm|in|"))\\s*wide`), ([, width = '']) => widthOf(width)],
   [re(`bulk\\s*:?\\s*(${NUMBER})`), ([, bulk = '']) => bulkOf(numberOf(bulk))],
   [re(`(?:turns?|wraps?)\\s*:?\\s*(${NUMBER})`), ([, turns = '']) => turnsOf(turns)],
   [re(`(${NUMBER})\\s*layers?`), ([, layers = '']) => whole(layers, (count) => ({ layers: count }))],
@@ -104,6 +106,11 @@ const READINGS: readonly Reading[] = [
   [re('(?:with\\s+floatant|greased|treated\\s+with\\s+floatant)'), () => ({ treatment: 'floatant' })],
   ...Object.entries(SIDES).map(([words, side]): Reading => [re(words.replace(/ /g, '\\s+')), () => ({ place: { side } })]),
 ] // prettier-ignore
+
+function widthOf(text: string): Amount | null {
+  const parsed = parseQuantity(text, 'length', 'mm', FIELD_LIMITS.widthMm)
+  return parsed.kind === 'quantity' ? { widthMm: parsed.value } : null
+}
 
 const bulkOf = (bulk: number | null): Amount | null => (bulk !== null && bulk <= 1 ? { bulk } : null)
 

@@ -327,6 +327,7 @@ describe('counts are of what the goods are counted in', () => {
     ['legs: 8 speckled hen #14 fibres', { fibreCount: 8 }],
     ['tail: marabou plume, 1 feather', { strands: 1 }],
     ['rib: fine copper wire 0.12, 2 strands, 5 turns', { strands: 2, turns: 5 }],
+    ['back: closed-cell foam medium 2 mm black, 5 mm wide', { widthMm: 5 }],
     ['legs: 6 pheasant tail, knotted', { fibreCount: 6, formed: 'knotted' }],
   ])('%s', (text, amounts) => {
     expect(read(text).component).toMatchObject(amounts)

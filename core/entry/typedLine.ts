@@ -212,7 +212,17 @@ function figuresFor(kind: ComponentKind, family: NamedFamily, figures: readonly 
 }
 
 /** Amounts that nobody asks of every line: counts, which only some goods are counted in. */
-const COUNTED = ['turns', 'fibreCount', 'strands', 'feathers', 'layers', 'clipped', 'bulk', 'length'] as const
+const COUNTED = [
+  'turns',
+  'fibreCount',
+  'strands',
+  'feathers',
+  'layers',
+  'clipped',
+  'bulk',
+  'widthMm',
+  'length',
+] as const
 
 /** Feathers of which as few as this are whole ones, where nobody says whether feathers or fibres are meant. */
 const FEW_FEATHERS = 6

@@ -14,7 +14,7 @@ export function strandsText(count: number, goods: MaterialKind | undefined): str
 
 /** The amounts of a component that its recipe does not say, as worked out on this hook: `17 turns`, `4.7 mm long`. */
 export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): readonly string[] {
-  const { derived, turns = 0, fibreCount = 0, strands = 0, layers = 0, lengthMm } = component
+  const { derived, turns = 0, fibreCount = 0, strands = 0, layers = 0, widthMm = 0, lengthMm } = component
   return derived.flatMap((amount) => {
     switch (amount) {
       case 'turns':
@@ -25,6 +25,8 @@ export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): 
         return fibreCount > 0 ? [] : strandsText(strands, component.material.family.kind)
       case 'layers':
         return one(layers, 'layer', 'layers')
+      case 'widthMm':
+        return `${smallLength(widthMm, units)} wide`
       case 'bulk':
         return 'slim'
       case 'length':

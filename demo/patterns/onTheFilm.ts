@@ -268,7 +268,7 @@ export const onTheFilm: readonly DemoPattern[] = [
     lines: [
       'thread: nylon 70 den black, from 0 to 1',
       'body: peacock herl, 3 strands, from 0.2 to 1',
-      'back: closed-cell foam medium 2 mm black, above, from 0.15 to 1',
+      'back: closed-cell foam medium 2 mm black, 4 mm wide, above, from 0.15 to 1',
       'legs: 4 round rubber legs 0.4 black, 0.9 shank, both sides, from 0.35 to 0.5',
       'wing: polypropylene orange, 1 strand, 2 mm, upright, from 0.3 to 0.34',
     ],

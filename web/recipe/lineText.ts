@@ -40,13 +40,14 @@ export function componentLine(
   material: Material | undefined,
   units: DisplayUnits,
 ): string {
-  const { kind, fibreCount, strands, formed, turns, layers, bulk, length } = component
+  const { kind, fibreCount, strands, formed, turns, layers, bulk, widthMm, length } = component
   const amounts = [
     fibreCount === undefined ? '' : `${fibreCount} fibres`,
     strands === undefined ? '' : wording.strandsText(strands, material?.family.kind),
     formed ?? '',
     turns === undefined ? '' : `${factorText(turns)} turns`,
     layers === undefined ? '' : `${layers} layers`,
+    widthMm === undefined ? '' : `${asWritten(widthMm, units.smallLength)} ${units.smallLength} wide`,
     length ? lengthText(kind, length, units) : '',
     bulk === undefined ? '' : bulk < 0.15 ? 'sparse' : bulk < 0.4 ? 'slim' : bulk < 0.7 ? 'full' : 'bulky',
   ]

@@ -24,6 +24,7 @@ const amountText: Readonly<Record<(typeof AMOUNTS)[number], (value: number) => s
   fibreCount: (value) => `${value} fibres`,
   strands: (value) => `${value} strands`,
   layers: (value) => `${value} layers`,
+  widthMm: (value) => `${value} mm wide`,
   bulk: (value) => (value < 0.15 ? 'sparse' : value < 0.4 ? 'slim' : 'full'),
 }
 

@@ -55,6 +55,7 @@ export const labels = {
   notSaved: 'not saved',
   giveUpTheChanges: 'Give up the changes',
   throwTheDraftAway: 'Throw this draft away',
+  width: 'Width',
   goOnWith: 'Go on with',
   draftsThatWait: 'Drafts that wait',
   withoutAName: 'without a name',

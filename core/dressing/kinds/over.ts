@@ -6,6 +6,7 @@ import type { Field } from '../fields.ts'
 import { finding } from '../finding.ts'
 import type { FitFinding } from '../finding.ts'
 import type { Fly, FlyComponent } from '../fly.ts'
+import { worksOutFoam } from '../foam.ts'
 import { stripSubstance } from '../substance/fibres.ts'
 import {
   coatSubstance,
@@ -113,8 +114,13 @@ function usualLaid({ fibreCount }: Component, material: Material): Amounts {
 const LAID = {
   ...PLAIN,
   asks: (goods: MaterialKind): readonly Field[] =>
-    BANDS.has(goods) ? ['side'] : [areStrands(goods) ? 'strands' : 'fibreCount', 'side'],
+    goods === 'foam'
+      ? ['widthMm', 'side']
+      : BANDS.has(goods)
+        ? ['side']
+        : [areStrands(goods) ? 'strands' : 'fibreCount', 'side'],
   usual: usualLaid,
+  worksOut: (_component: Component, material: Material): Amounts => worksOutFoam(material),
   substance: laid,
   drawn: { shape: 'laid', reaches: [], behindHook: false },
 } as const satisfies Partial<KindOf>
@@ -154,7 +160,8 @@ export const wingCase: KindOf = {
 export const foam: KindOf = {
   ...PLAIN,
   madeOf: ['foam'],
-  asks: () => ['side'],
+  asks: () => ['widthMm', 'side'],
+  worksOut: (_component, material) => worksOutFoam(material),
   layer: 'body',
   traits: ['floats', 'boundIn', 'givesColour'],
   addedDiameterMm: bodyDiameterMm,

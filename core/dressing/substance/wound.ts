@@ -3,6 +3,7 @@ import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import { perPieceMgPerMm, tiedInStrands } from '../bunch.ts'
+import { foamSectionMm2, foamThicknessMm, foamWidthMm } from '../foam.ts'
 import { isPile, pileStrandMm, solidOuterMm, woundStripMm } from '../pile.ts'
 import { threadStrandMm } from '../thread.ts'
 import { THREAD_LAYER_MM } from '../threadWidth.ts'
@@ -201,11 +202,11 @@ export type FoamHeld = 'upright' | 'bound' | 'atEnds'
 /** Foam as body, back, block or post: its closed cells keep their volume where thread does not crush them. */
 export function foamSubstance(seat: Seat, held: FoamHeld): Substance {
   const { component } = seat
-  const acrossMm = sizeNumber(component.material) ?? valueOf(component.material, 'thicknessMm')
+  const { material, widthMm } = component
+  const acrossMm = foamWidthMm(widthMm, material)
   const upright = held === 'upright'
   const lengthMm = component.lengthMm ?? placeMm(component)
-  const section =
-    component.material.family.massModel === 'round' ? (Math.PI / 4) * acrossMm ** 2 : 1.2 * acrossMm ** 2
+  const section = foamSectionMm2(widthMm, material)
   const crushed = upright ? 1 : held === 'bound' ? valueOf(component.material, 'volumeShareUnderThread') : 0.85
   const volumeMm3 = section * lengthMm * crushed
   const middle = middleOf(seat)
@@ -213,7 +214,7 @@ export function foamSubstance(seat: Seat, held: FoamHeld): Substance {
     volumeMm3,
     at: upright ? { ...middle, yMm: middle.yMm + lengthMm / 2 } : middle,
     film: upright ? null : flank(lengthMm, acrossMm),
-    topMm: upright ? lengthMm : acrossMm,
+    topMm: upright ? lengthMm : foamThicknessMm(material),
     elements: upright
       ? [
           {

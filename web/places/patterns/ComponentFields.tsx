@@ -94,6 +94,21 @@ function PinField({ component: { length }, onChange }: FieldProps) {
   )
 }
 
+function WidthField({ component: { widthMm }, onChange }: FieldProps) {
+  const { units } = useWording()
+  return (
+    <MeasureField
+      label={labels.width}
+      unit={units.smallLength}
+      value={widthMm ?? null}
+      {...FIELD_LIMITS.widthMm}
+      mayBeEmpty
+      onChange={(mm) => onChange({ widthMm: mm ?? undefined })}
+      width="92px"
+    />
+  )
+}
+
 function SideField({ component: { place }, onChange }: FieldProps) {
   return (
     <Select
@@ -108,7 +123,7 @@ function SideField({ component: { place }, onChange }: FieldProps) {
 
 /** A field for an amount; what is left empty is worked out. */
 const amountField = (
-  name: Exclude<Field, 'length' | 'pin' | 'side'>,
+  name: Exclude<Field, 'length' | 'pin' | 'side' | 'widthMm'>,
   label: string,
   limits: Limits,
   width = '72px',
@@ -134,12 +149,13 @@ const FIELDS: Readonly<Record<Field, (props: FieldProps) => React.ReactNode>> = 
   layers: amountField('layers', 'Layers', FIELD_LIMITS.layers),
   bulk: amountField('bulk', 'Bulk, 0 to 1', FIELD_LIMITS.bulk, '92px'),
   clipped: amountField('clipped', 'Left below, 0 to 1', FIELD_LIMITS.clipped, '132px'),
+  widthMm: WidthField,
   length: LengthFields,
   pin: PinField,
   side: SideField,
 }
 const ORDER: readonly Field[] = [
-  'turns', 'fibreCount', 'strands', 'layers', 'bulk', 'length', 'pin', 'clipped', 'side',
+  'turns', 'fibreCount', 'strands', 'layers', 'bulk', 'widthMm', 'length', 'pin', 'clipped', 'side',
 ] // prettier-ignore
 
 interface ComponentFieldsProps extends FieldProps {
