@@ -1,9 +1,10 @@
 import { COMPONENT_KINDS, KINDS } from '../dressing/index.ts'
-import type { Component, ComponentKind, Field, Place } from '../dressing/index.ts'
+import type { Component, ComponentKind, Place } from '../dressing/index.ts'
 import { parseQuantity, plainFigures } from '../quantity/index.ts'
 import { extractAmounts, numberOf } from './amounts.ts'
 import type { Amount } from './amounts.ts'
 import { colourFor, isColourWord } from './colours.ts'
+import { amountsFor, COUNTED_BY } from './counted.ts'
 import { likenessOf, rankedGoods } from './goods.ts'
 import type { Likeness, NamedFamily } from './goods.ts'
 import { sizeOf } from './sizes.ts'
@@ -81,12 +82,6 @@ const KIND_WORDS: Readonly<Record<ComponentKind, readonly string[]>> = {
 
 const BULKS: Readonly<Record<string, number>> = {
   sparse: 0.1, thin: 0.1, slim: 0.25, medium: 0.45, full: 0.55, bulky: 0.8,
-} // prettier-ignore
-
-/** What a count before the goods may be of: `6 speckled cock fibres`. */
-const COUNTED_BY: Readonly<Record<string, 'hairs' | 'feathers' | 'strands'>> = {
-  fibre: 'hairs', fiber: 'hairs', barb: 'hairs', hair: 'hairs', whisk: 'hairs', herl: 'hairs', feather: 'feathers',
-  strand: 'strands', leg: 'strands',
 } // prettier-ignore
 
 const MOST_CHOICES = 4
@@ -209,61 +204,6 @@ function figuresFor(kind: ComponentKind, family: NamedFamily, figures: readonly 
     else unused.push(figure)
   }
   return { sizeKey, length, missing, notes, unused }
-}
-
-/** Amounts that nobody asks of every line: counts, which only some goods are counted in. */
-const COUNTED = [
-  'turns',
-  'fibreCount',
-  'strands',
-  'feathers',
-  'layers',
-  'clipped',
-  'bulk',
-  'widthMm',
-  'length',
-] as const
-
-/** Feathers of which as few as this are whole ones, where nobody says whether feathers or fibres are meant. */
-const FEW_FEATHERS = 6
-
-/**
- * A count of pieces as the goods are counted: strands, fibres one by one, or feathers; herls are fibres. A reading that
- * was not plain is to be said.
- */
-function countedAs(asked: readonly Field[], said: Amount): { readonly amount: Amount; readonly note?: string } {
-  const { feathers, strands, fibreCount, hairs, ...rest } = said
-  const fibres = asked.includes('fibreCount')
-  const several = asked.includes('strands')
-  if (feathers !== undefined)
-    return { amount: several ? { ...rest, strands: feathers } : { ...rest, feathers } }
-  if (hairs !== undefined)
-    return { amount: fibres || !several ? { ...rest, fibreCount: hairs } : { ...rest, strands: hairs } }
-  const pieces = strands ?? fibreCount
-  if (pieces === undefined) return { amount: rest }
-  if (fibres && several && pieces <= FEW_FEATHERS)
-    return {
-      amount: { ...rest, strands: pieces },
-      note: `${pieces} read as ${pieces === 1 ? 'a feather' : 'feathers'}`,
-    }
-  if (fibres) return { amount: { ...rest, fibreCount: pieces } }
-  if (several) return { amount: { ...rest, strands: pieces } }
-  return { amount: { ...rest, ...(strands === undefined ? { fibreCount: pieces } : { strands: pieces }) } }
-}
-
-/** Amounts of a line as its goods have them, and the words of those that they do not have. */
-function amountsFor(asked: readonly Field[], { amount, said }: Parts) {
-  const { amount: counted, note } = countedAs(asked, amount)
-  const isAsked = (name: (typeof COUNTED)[number]) =>
-    name !== 'feathers' && (asked.includes(name) || (name === 'length' && asked.includes('pin')))
-  const unasked = COUNTED.filter((name) => counted[name] !== undefined && !isAsked(name))
-  const kept = Object.fromEntries(
-    Object.entries(counted).filter(([name]) => !unasked.some((one) => one === name)),
-  ) as Amount
-  const wordsOfUnasked = unasked.flatMap(
-    (name) => said[name] ?? said.strands ?? said.hairs ?? said.fibreCount ?? [],
-  )
-  return { kept, unasked: wordsOfUnasked, notes: note ? [note] : [] }
 }
 
 const middleOf = (sizes: readonly string[]) => {
