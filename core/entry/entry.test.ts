@@ -122,6 +122,12 @@ describe('readTypedLine', () => {
     const names = red.about === 'goods' ? red.choices.map(({ id }) => id) : []
     expect(names.slice(0, 2).sort()).toEqual(['wire-copper', 'wire-copper-rib'])
     expect(names.length).toBeLessThanOrEqual(4)
+    // of wires that come in silver and in 0.14, and of no others
+    const silver = asks('rib: silver wire 0.14').ask
+    expect(silver.about === 'goods' && silver.choices.map(({ id }) => id).sort()).toEqual([
+      'wire-brass-rib',
+      'wire-copper-rib',
+    ])
     expect(asks('body: dubbing').ask).toMatchObject({ about: 'goods' })
     expect(asks('thread: 70 den').ask).toMatchObject({ about: 'goods' })
     expect(asks('bead: 2.8 copper').ask).toMatchObject({ about: 'goods' })

@@ -171,7 +171,8 @@ function candidates(kind: ComponentKind, families: readonly NamedFamily[], parts
     ({ byColour }) => words.filter(isColourWord).every((word) => byColour.has(word)),
     sized,
   )
-  return coloured.length === 1 ? coloured : [...coloured, ...pool.filter((one) => !coloured.includes(one))]
+  const isNarrowed = coloured.length === 1 || coloured.length < best.length
+  return isNarrowed ? coloured : [...coloured, ...pool.filter((one) => !coloured.includes(one))]
 }
 
 /** Figures of a line as a size and a free length; those that are neither are left over. */
