@@ -102,7 +102,7 @@ const READINGS: readonly Reading[] = [
   [re(`(?:strands)\\s*:?\\s*(\\d+)(?![.,/])`), ([, count = '']) => whole(count, (strands) => ({ strands }))],
   [re('clipped(?:\\s+flush)?\\s+(?:above\\s+and\\s+below|below\\s+and\\s+above|top\\s+and\\s+bottom)'), () => ({ clipped: 0, place: { side: 'both' } })],
   [re('clipped(?:\\s+flush)?\\s+below'), () => ({ clipped: 0 })],
-  [re('(knotted|bent|cut)'), ([, formed = '']) => ({ formed: formed.toLowerCase() as 'knotted' })],
+  [re('(knotted|bent|cut(?!\\s+across))'), ([, formed = '']) => ({ formed: formed.toLowerCase() as 'knotted' })],
   [re('(?:with\\s+floatant|greased|treated\\s+with\\s+floatant)'), () => ({ treatment: 'floatant' })],
   ...Object.entries(SIDES).map(([words, side]): Reading => [re(words.replace(/ /g, '\\s+')), () => ({ place: { side } })]),
 ] // prettier-ignore

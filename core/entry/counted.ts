@@ -15,6 +15,7 @@ const COUNTED = [
   'feathers',
   'layers',
   'clipped',
+  'formed',
   'bulk',
   'widthMm',
   'length',
@@ -54,7 +55,10 @@ export function amountsFor(
 ) {
   const { amount: counted, note } = countedAs(asked, amount)
   const isAsked = (name: (typeof COUNTED)[number]) =>
-    name !== 'feathers' && (asked.includes(name) || (name === 'length' && asked.includes('pin')))
+    // legs and tails are cut, knotted or bent: what has a free length
+    name === 'formed'
+      ? asked.includes('length')
+      : name !== 'feathers' && (asked.includes(name) || (name === 'length' && asked.includes('pin')))
   const unasked = COUNTED.filter((name) => counted[name] !== undefined && !isAsked(name))
   const kept = Object.fromEntries(
     Object.entries(counted).filter(([name]) => !unasked.some((one) => one === name)),

@@ -346,6 +346,8 @@ describe('counts are of what the goods are counted in', () => {
 
   it('shows an amount that nobody asks of such goods as not understood', () => {
     expect(asks('body: hare, 5 turns').unused).toEqual(['5 turns'])
+    expect(asks('body: hare, knotted').unused).toEqual(['knotted'])
+    expect(read('body: rabbit strip cut across 3 mm').component.formed).toBeUndefined()
     expect(asks('hackle: stiff cape 16, 3 layers').unused).toEqual(['3 layers'])
     expect(asks('bead: tungsten slotted 2.8, 6 fibres').unused).toEqual(['6 fibres'])
   })

@@ -49,6 +49,17 @@ describe('labelFor', () => {
     expect(labelOf([swap('thread', 1), swap('tail', 2)])).toBe('#16 W 2.8 thread and tail black')
   })
 
+  it('leaves out what a label has no room for', () => {
+    const label = labelOf([
+      swap('body', 3),
+      swap('tail', 3),
+      swap('thread', 0),
+      { componentKey: 'rib', turns: 7 },
+    ])
+    expect(label.length).toBeLessThanOrEqual(64)
+    expect(label).toMatch(/^#16 W 2\.8 olive/)
+  })
+
   it('calls a bead by the first letter of its metal', () => {
     expect(beadLabel(shippedMaterial('bead-brass-slotted', '2.4'))).toBe('B 2.4')
     expect(beadLabel(undefined)).toBe('none')

@@ -11,6 +11,8 @@ const METAL: Readonly<Record<string, string>> = {
   plastic: 'P',
 }
 const MOST_DIFFERENCES = 3
+/** A label longer than this is not read, and soon not taken. */
+const MOST_LETTERS = 60
 
 /** A bead in few letters: `W 2.8`, `B 2.4`, `none`. */
 export function beadLabel(bead: Material | undefined): string {
@@ -83,6 +85,13 @@ function differences(draft: Draft, variant: DraftVariant, materials: ReadonlyMap
   return [colour, ...byColour, ...rest].filter(Boolean).slice(0, MOST_DIFFERENCES)
 }
 
+/** As many differences, the first first, as a label has room for. */
+const thatFit = (told: readonly string[], room: number): string =>
+  told.reduce((said, one) => {
+    const more = said === '' ? one : `${said}, ${one}`
+    return more.length < room ? more : said
+  }, '')
+
 /** How a variant is called by what differs: `#14 W 3.3`, `#12 olive`, `#16 tail red`, `#12 no foam`. */
 export function labelFor(
   draft: Draft,
@@ -93,10 +102,9 @@ export function labelFor(
   const hook = materials.get(variant.hookMaterialId)
   const beadKey = draft.components.find(({ kind }) => kind === 'bead')?.key
   const bead = beadKey ? beadLabel(materials.get(materialIn(draft, variant, beadKey) ?? '')) : ''
-  const told = differences(draft, variant, materials).join(', ')
-  const base = [`#${hook?.sizeKey ?? '?'}`, bead, told, told.includes(remark) ? '' : remark]
-    .filter(Boolean)
-    .join(' ')
+  const start = [`#${hook?.sizeKey ?? '?'}`, bead].filter(Boolean).join(' ')
+  const told = thatFit(differences(draft, variant, materials), MOST_LETTERS - start.length - remark.length)
+  const base = [start, told, told.includes(remark) ? '' : remark].filter(Boolean).join(' ')
   const taken = new Set(
     draft.variants.filter(({ id }) => id !== variant.id).map(({ label }) => label.toLowerCase()),
   )

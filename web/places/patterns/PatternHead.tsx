@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import type { useBlocker } from 'react-router'
 import type { PatternView } from '../../../contract/index.ts'
 import { draftOf, emptyDraft } from '../../recipe/draft.ts'
@@ -19,6 +20,18 @@ interface PatternHeadProps {
   readonly onReset: (draft: Draft) => void
 }
 
+/** Throws a draft away that was never saved, once it was asked for twice. */
+function ThrowAway({ onThrow }: { readonly onThrow: () => void }) {
+  const [sure, setSure] = useState(false)
+  if (!sure) return <Button onPress={() => setSure(true)}>{labels.throwTheDraftAway}</Button>
+  return (
+    <>
+      <Button onPress={onThrow}>{labels.forGood}</Button>
+      <Button onPress={() => setSure(false)}>{labels.keepIt}</Button>
+    </>
+  )
+}
+
 /** Name, saving, and what stands in the way of leaving or saving. */
 export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, onReset }: PatternHeadProps) {
   const { problem, save } = saving
@@ -29,11 +42,10 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
         <h1>{draft.name || 'New pattern'}</h1>
         <Row $gap={8}>
           {dirty ? <Quiet>{labels.notSaved}</Quiet> : null}
-          {dirty ? (
-            <Button onPress={() => onReset(pattern ? draftOf(pattern) : emptyDraft())}>
-              {pattern ? labels.giveUpTheChanges : labels.throwTheDraftAway}
-            </Button>
+          {dirty && pattern ? (
+            <Button onPress={() => onReset(draftOf(pattern))}>{labels.giveUpTheChanges}</Button>
           ) : null}
+          {dirty && !pattern ? <ThrowAway onThrow={() => onReset(emptyDraft())} /> : null}
           <Button
             look="main"
             onPress={() => void save(draft.version)}
