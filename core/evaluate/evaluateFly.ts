@@ -14,7 +14,7 @@ import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.t
 import { hangOf } from './hang.ts'
 import type { FlyReport, PartMass } from './report.ts'
 import { rollOf, senseOf } from './sense.ts'
-import { splashOf } from './splash.ts'
+import { airDragMgPerMm, splashOf } from './splash.ts'
 import { sum, Z_80 } from '../number/index.ts'
 
 function massEstimate(parts: readonly Part[], calibration: Calibration) {
@@ -89,7 +89,7 @@ export function evaluateFly(
     ...moving,
     attitude,
     hung: hangOf(fly, conditions, calibration),
-    splash: splashOf(common.massMg.value),
+    splash: splashOf(common.massMg.value, airDragMgPerMm(elements)),
     model,
   }
 }

@@ -1,7 +1,7 @@
 import { airKept, dryness, hullOf, is, makeBead, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
 import { checkFit, windingLengthMm } from '../dressing/index.ts'
-import { dragElementsOf, preparedParts } from '../evaluate/index.ts'
+import { airDragMgPerMm, dragElementsOf, preparedParts } from '../evaluate/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { linearMassMgPerMm, strandDiameterMm } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
@@ -81,6 +81,8 @@ export interface Group {
   /** its drag at every attitude; tabulated when first asked for */
   readonly drag: () => DragField
   readonly dragMultiplier: number
+  /** how the air holds it back, for the splash */
+  readonly airDrag: number
   /** weight in water, moments and mass of all but bead and wire */
   readonly rest: {
     readonly submergedMg: number
@@ -154,6 +156,7 @@ export function makeGroup(
     dragMultiplier:
       input.calibration.dragMultiplier *
       Math.exp(input.calibration.dryLogDrag * dryness(parts, input.conditions.wet)),
+    airDrag: airDragMgPerMm(elements),
     rest: { submergedMg, mx, my, massMg, volumeMm3 },
     beadAt: beadPart?.at ?? null,
     beadVolumeMm3: beadPart?.volumeMm3 ?? 0,

@@ -78,7 +78,7 @@ export function bestOfGroup(group: Group, input: FindInput): readonly Found[] {
         const serving = attempt(bead, wire, turns)
         if (!serving) continue
         const { timeS, massMg, pinMm, reserve } = serving
-        const splashMicroJ = splashEnergyMicroJ(massMg)
+        const splashMicroJ = splashEnergyMicroJ(massMg, group.airDrag)
         if (splashMicroJ > input.mostSplashMicroJ) continue
         const found: Found = {
           weighting: { hook: group.hook, bead, wire, turns, bulk: group.bulk, pinMm },

@@ -1,4 +1,4 @@
-import type { WaterProperties } from '../water/index.ts'
+import type { Fluid } from '../water/index.ts'
 import {
   axialCylinderForce,
   bluffFriction,
@@ -194,7 +194,7 @@ export const faceFlow = (elements: readonly DragElement[], flow: Flow): readonly
  *
  * @param speed mm/s, above 0
  */
-export function pushOn(facing: Facing, speed: number, water: WaterProperties, push: Push): void {
+export function pushOn(facing: Facing, speed: number, water: Fluid, push: Push): void {
   const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water
   switch (facing.kind) {
     case 'sphere': {
@@ -214,7 +214,7 @@ export function pushOn(facing: Facing, speed: number, water: WaterProperties, pu
 }
 
 /** Push of the water on a body along the flow, mg·mm/s². */
-function bodyDrag(body: FacedBody, speed: number, water: WaterProperties): number {
+function bodyDrag(body: FacedBody, speed: number, water: Fluid): number {
   const { shape, equivalentMm, sectionMm2, friction, exposed } = body
   const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water
   const coefficient =
@@ -223,7 +223,7 @@ function bodyDrag(body: FacedBody, speed: number, water: WaterProperties): numbe
 }
 
 /** What strands drag at most, mg·mm/s², folded back to this share of their outline; no hair opens beyond its own. */
-function mostDrag(cap: Cap, speed: number, water: WaterProperties, folded: number): number {
+function mostDrag(cap: Cap, speed: number, water: Fluid, folded: number): number {
   if (cap.kind === 'area') return 0.5 * water.densityMgPerMm3 * speed ** 2 * cap.mm2 * folded
   const beyond = bodyDrag(cap.outline, speed, water) - bodyDrag(cap.core, speed, water)
   return cap.share * Math.max(beyond, 0) * Math.min(folded, 1)
@@ -232,7 +232,7 @@ function mostDrag(cap: Cap, speed: number, water: WaterProperties, folded: numbe
 function pushOnStrands(
   facing: Extract<Facing, { kind: 'strands' }>,
   speed: number,
-  water: WaterProperties,
+  water: Fluid,
   push: Push,
 ): void {
   const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water

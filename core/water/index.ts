@@ -1,2 +1,2 @@
-export { GRAVITY_MM_PER_S2, waterAt } from './properties.ts'
-export type { WaterProperties } from './properties.ts'
+export { AIR, GRAVITY_MM_PER_S2, waterAt } from './properties.ts'
+export type { Fluid, WaterProperties } from './properties.ts'

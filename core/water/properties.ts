@@ -1,14 +1,21 @@
 /** Standard acceleration of free fall, mm/s². One mg of weight is this many mg·mm/s². */
 export const GRAVITY_MM_PER_S2 = 9806.65
 
-/** Fresh water at one temperature, in core's units. */
-export interface WaterProperties {
-  /** °C, 0 to 30 */
-  readonly tempC: number
+/** What a fluid pushes with. */
+export interface Fluid {
   /** mg/mm³, equal to g/cm³ */
   readonly densityMgPerMm3: number
   /** mg/(mm·s), equal to mPa·s */
   readonly viscosityMgPerMmS: number
+}
+
+/** Air at 15 °C at sea level. ISO 2533:1975, Standard atmosphere. */
+export const AIR: Fluid = { densityMgPerMm3: 1.225e-3, viscosityMgPerMmS: 1.7894e-2 }
+
+/** Fresh water at one temperature, in core's units. */
+export interface WaterProperties extends Fluid {
+  /** °C, 0 to 30 */
+  readonly tempC: number
   /** mg/s², equal to 1000 × mN/m ÷ 1000: force per length with mass in mg and length in mm */
   readonly surfaceTensionMgPerS2: number
 }
