@@ -80,7 +80,7 @@ test('by keyboard alone: a balanced leech, a tungsten jig, a tufted emerger and 
 
   await begin(page, 'Peat Beetle')
   await fromForm(page, 'foam beetle')
-  await expect(figures(page)).toContainText('This floats.')
+  await expect(figures(page)).toContainText('Lighter than water')
   expect(await axeFaults(page)).toEqual([])
   await save(page, 'Peat Beetle')
 })

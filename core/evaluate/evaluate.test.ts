@@ -184,6 +184,8 @@ describe('sense', () => {
   it('says what is overdressed, by its bulk', () => {
     expect(codes(on('16', [bead, fur(0.2)]))).not.toContain('overdressed')
     expect(codes(on('16', [bead, fur(1)]))).toContain('overdressed')
+    const floating = { ...bead, kind: 'eyes', material: shippedMaterial('eyes-foam', '3.0') } as const
+    expect(codes(on('16', [floating, fur(1)]))).not.toContain('overdressed')
   })
 
   it('leaves the eye free, the fur unpressed and the thread strong enough', () => {

@@ -69,7 +69,7 @@ export function evaluateFly(
     parts, elements, Math.abs(submergedMg), attitude.noseDownDeg, conditions, water, calibration,
   ) // prettier-ignore
   const free = fallOf({ ...model, tippet: null }, parts, calibration)
-  const moving = { free, trailing: conditions.tippet ? fallOf(model, parts, calibration) : null }
+  const moving = { free, trailing: conditions.tippet ? fallOf(model, parts, calibration) : null, model }
   const speedMmPerS = free.sinkSpeedMmPerS.value
   if (ride) return { kind: 'floats', ...common, ride, rise: submergedMg < 0 && !neutral ? moving : null }
   if (neutral || speedMmPerS < HOVERING_MM_PER_S)
@@ -90,7 +90,6 @@ export function evaluateFly(
     attitude,
     hung: hangOf(fly, conditions, calibration),
     splash: splashOf(common.massMg.value, airDragMgPerMm(elements)),
-    model,
   }
 }
 

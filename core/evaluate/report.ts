@@ -48,6 +48,8 @@ export interface Rise {
   readonly free: Fall
   /** from below, with the conditions' tippet drawn after it; null where they have none */
   readonly trailing: Fall | null
+  /** its fall upside down: what lifts it as the weight */
+  readonly model: FallModel
 }
 
 interface Common {

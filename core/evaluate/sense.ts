@@ -1,5 +1,6 @@
 import { finding, hullOf, is, KINDS } from '../dressing/index.ts'
 import type { FitFinding, Fly } from '../dressing/index.ts'
+import { valueOf } from '../material/index.ts'
 import type { Attitude } from '../sink/index.ts'
 
 /** A weighted fly thicker than this share of its gape hides its outline and is dragged up by its own dressing. */
@@ -9,7 +10,9 @@ const EYE_FREE_OF_SHANK = 0.05
 
 function overdressed(fly: Fly): readonly FitFinding[] {
   const body = fly.components.find(({ kind }) => is(kind, 'bulky'))
-  const weighted = fly.components.some(({ kind }) => is(kind, 'weighs'))
+  const weighted = fly.components.some(
+    ({ kind, material }) => is(kind, 'weighs') && valueOf(material, 'densityMgPerMm3') > 1,
+  )
   if (!body || !weighted) return []
   const found = Math.max(...hullOf(fly).map(({ diameterMm }) => diameterMm)) / fly.hook.gapeMm
   return found > OVERDRESSED_OF_GAPE

@@ -34,7 +34,7 @@ export const labels = {
   anotherRung: 'Another rung',
   makeIt: 'Make it',
   letGo: 'Let go',
-  thisFloatsItWill: 'This floats. It will not reach the bottom without weight.',
+  lighterThanWater: 'Lighter than water: to go down it needs weight on the leader, or a sinking line.',
   checkTheBandBy: 'Check the band by sampling',
   stop: 'Stop',
   howThisCameAbout: 'How this came about',

@@ -239,7 +239,7 @@ export function FourFigures({
           ),
         )}
         {caution ? <Caution>{caution}</Caution> : null}
-        {report.kind === 'floats' ? <Quiet>{labels.thisFloatsItWill}</Quiet> : null}
+        {report.kind === 'floats' && report.rise ? <Quiet>{labels.lighterThanWater}</Quiet> : null}
       </div>
     </Pinned>
   )

@@ -1,7 +1,7 @@
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import { depthAtTime, fromCore } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
-import { LANE_COLOURS, LANE_DASHES } from './tankFlies.ts'
+import { depthGone, LANE_COLOURS, LANE_DASHES } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { labels } from '../../words/tank.ts'
 
@@ -13,12 +13,14 @@ function rowsOf(flies: readonly InTank[], units: DisplayUnits) {
   return Array.from({ length: POINTS + 1 }, (_, i) => {
     const timeS = (last * i) / POINTS
     const row: Record<string, number | readonly [number, number]> = { timeS }
-    flies.forEach(({ descent, spread }, n) => {
+    flies.forEach((fly, n) => {
+      const { descent, spread } = fly
       const end = descent?.points.at(-1)?.timeS ?? 0
       if (!descent || !spread || timeS > end) return
-      const depth = fromCore(depthAtTime(descent, timeS), units.depth)
-      row[`depth${n}`] = depth
-      row[`band${n}`] = [depth * spread.low, depth * spread.high]
+      const gone = depthAtTime(descent, timeS)
+      const depth = (share: number) => fromCore(depthGone(fly, gone * share), units.depth)
+      row[`depth${n}`] = depth(1)
+      row[`band${n}`] = [depth(spread.low), depth(spread.high)]
     })
     return row
   })

@@ -1,6 +1,7 @@
 import { depthAtTime, timeToDepth, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Row } from '../../ui/layout.tsx'
+import { depthGone, downwards } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { labels } from '../../words/tank.ts'
 
@@ -39,10 +40,11 @@ export function FallTables({ flies, depthMm }: FallTablesProps) {
           {DEPTHS_MM.filter((deep) => deep <= depthMm).map((deep) => (
             <tr key={deep}>
               <td className="number">{depth(deep)}</td>
-              {flies.map(({ id, descent }) => {
+              {flies.map((fly) => {
+                const descent = downwards(fly)
                 const timeS = descent ? timeToDepth(descent, deep) : null
                 return (
-                  <td key={id} className="number">
+                  <td key={fly.id} className="number">
                     {timeS === null ? '–' : wording.seconds(timeS)}
                   </td>
                 )
@@ -57,9 +59,9 @@ export function FallTables({ flies, depthMm }: FallTablesProps) {
           {SECONDS.filter((timeS, i) => i < 3 || timeS <= latest + 1).map((timeS) => (
             <tr key={timeS}>
               <td className="number">{timeS} s</td>
-              {flies.map(({ id, descent }) => (
-                <td key={id} className="number">
-                  {countedDepth(descent, timeS, depth)}
+              {flies.map((fly) => (
+                <td key={fly.id} className="number">
+                  {countedDepth(fly, timeS, depth)}
                 </td>
               ))}
             </tr>
@@ -70,9 +72,11 @@ export function FallTables({ flies, depthMm }: FallTablesProps) {
   )
 }
 
-function countedDepth(descent: InTank['descent'], timeS: number, depth: (mm: number) => string): string {
+function countedDepth(fly: InTank, timeS: number, depth: (mm: number) => string): string {
+  const { descent, risesFromMm } = fly
   const last = descent?.points.at(-1)
   if (!descent || !last || last.depthMm <= 0) return '–'
-  if (timeS <= last.timeS) return depth(depthAtTime(descent, timeS))
+  if (timeS <= last.timeS) return depth(depthGone(fly, depthAtTime(descent, timeS)))
+  if (risesFromMm !== null) return 'up'
   return descent.stretchedAtMm === null ? `below ${depth(last.depthMm)}` : `swings at ${depth(last.depthMm)}`
 }

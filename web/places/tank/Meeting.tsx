@@ -5,6 +5,7 @@ import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { downwards } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { labels } from '../../words/tank.ts'
 
@@ -76,7 +77,9 @@ export function Meeting({ flies, depthMm }: MeetingProps) {
           </tr>
         </thead>
         <tbody>
-          {flies.map(({ id, name, descent }) => {
+          {flies.map((fly) => {
+            const { id, name } = fly
+            const descent = downwards(fly)
             const met = descent && fish ? intercept(descent, fish) : null
             const drift =
               descent && runs

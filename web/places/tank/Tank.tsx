@@ -138,7 +138,10 @@ function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut:
             </Quiet>
           </>
         ) : null}
-        {report.kind === 'floats' ? '. There is no fall to show.' : ''}
+        {report.kind === 'floats' && !report.rise ? '. There is no fall to show.' : ''}
+        {report.kind === 'floats' && report.rise
+          ? `; let go on the bed it rises ${speed((report.rise.trailing ?? report.rise.free).sinkSpeedMmPerS.value)}${report.rise.trailing ? ' with its line' : ''}`
+          : ''}
       </span>
       {onTakeOut ? (
         <Button look="quiet" onPress={onTakeOut} aria-label={`Take ${fly.name} out`}>

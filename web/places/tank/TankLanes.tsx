@@ -6,7 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/fields.tsx'
 import { Row } from '../../ui/layout.tsx'
-import { LANE_COLOURS, placeOf, secondsApart } from './tankFlies.ts'
+import { depthGone, LANE_COLOURS, placeOf, secondsApart } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { useTankClock } from './useTankClock.ts'
 import { labels } from '../../words/tank.ts'
@@ -97,10 +97,12 @@ function FlyInLane({ fly: { report, drawing }, colour }: { readonly fly: InTank;
 
 /** Ticks down a lane, one a second of its fly's fall, or as many as have room. */
 function SecondMarks({
+  fly,
   descent,
   x,
   pxPerMm,
 }: {
+  readonly fly: InTank
   readonly descent: Descent
   readonly x: number
   readonly pxPerMm: number
@@ -108,7 +110,7 @@ function SecondMarks({
   const every = secondsApart(descent, pxPerMm)
   const last = Math.floor(descent.points.at(-1)?.timeS ?? 0)
   return Array.from({ length: Math.floor(last / every) }, (_, i) => {
-    const y = depthAtTime(descent, (i + 1) * every) * pxPerMm
+    const y = depthGone(fly, depthAtTime(descent, (i + 1) * every)) * pxPerMm
     return (
       <g key={i}>
         <line x1={x} x2={x + 8} y1={y} y2={y} stroke="var(--quiet)" />
@@ -162,7 +164,13 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
         <DepthMarks depthMm={depthMm} pxPerMm={pxPerMm} />
         {flies.map((fly, n) =>
           current || !fly.descent ? null : (
-            <SecondMarks key={fly.id} descent={fly.descent} x={LEFT + laneWidth * n + 8} pxPerMm={pxPerMm} />
+            <SecondMarks
+              key={fly.id}
+              fly={fly}
+              descent={fly.descent}
+              x={LEFT + laneWidth * n + 8}
+              pxPerMm={pxPerMm}
+            />
           ),
         )}
         {current ? (

@@ -9,7 +9,7 @@ import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
 import { tankCsv } from './exportTank.ts'
 import { TankLanes } from './TankLanes.tsx'
-import { placeOf, putInTank, secondsApart } from './tankFlies.ts'
+import { downwards, placeOf, putInTank, secondsApart } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 
 onTheDemo()
@@ -51,6 +51,17 @@ describe('a fly in the tank', () => {
     expect(dry.descent).toBeNull()
     expect(placeOf(dry, 3, null)).toEqual({ depthMm: 0, driftMm: 0 })
     expect(putInTank('nobody', [], { materials: new Map() } as never, undefined, water)).toBeNull()
+  })
+
+  it('comes up from the bed where it is lighter than water, by its weight upside down', async () => {
+    const free = { ...water, conditions: { ...conditions, tippet: null, wet: 'fresh' as const } }
+    const riser = await inTank('Ditch Digger', '#8 olive', free)
+    if (riser.report.kind !== 'floats' || !riser.report.rise) throw new Error('it should rise')
+    expect(placeOf(riser, 0, null).depthMm).toBe(2000)
+    expect(placeOf(riser, 1000, null).depthMm).toBeCloseTo(0, 3)
+    const gone = placeOf(riser, 5, null).depthMm - placeOf(riser, 6, null).depthMm
+    expect(gone / riser.report.rise.free.sinkSpeedMmPerS.value).toBeCloseTo(1, 2)
+    expect(downwards(riser)).toBeNull()
   })
 
   it('is where its fall has it, drifts with the current, and stays where it has landed', async () => {

@@ -18,7 +18,10 @@ export interface InTank {
   readonly name: string
   readonly report: FlyReport
   readonly drawing: FlyDrawing
+  /** how it goes down, or up from the bed; null for one that stays where it is */
   readonly descent: Descent | null
+  /** depth that it comes up from, mm; null for one that does not */
+  readonly risesFromMm: number | null
   /** speeds over the median at the ends of the band */
   readonly spread: { readonly low: number; readonly high: number } | null
 }
@@ -60,14 +63,26 @@ export function putInTank(
     calibrationFor(fly, id, measurements?.measured ?? NOTHING_MEASURED),
   )
   const common = { id, name: `${pattern.name} ${variant.label}`, report, drawing: drawFly(fly) }
-  if (report.kind !== 'sinks') return { ...common, descent: null, spread: null }
-  const { value, low, high } = (report.trailing ?? report.free).sinkSpeedMmPerS
+  const rise = report.kind === 'floats' ? report.rise : null
+  const moves = report.kind === 'sinks' ? report : rise
+  if (!moves) return { ...common, descent: null, risesFromMm: null, spread: null }
+  const { value, low, high } = (moves.trailing ?? moves.free).sinkSpeedMmPerS
   return {
     ...common,
-    descent: descend(report.model, depthMm, 'held'),
+    // what comes up draws its line after it from below
+    descent: descend(moves.model, depthMm, rise ? 'follows' : 'held'),
+    risesFromMm: rise ? depthMm : null,
     spread: { low: low / value, high: high / value },
   }
 }
+
+/** Its depth where it has gone so far from where it was let go, mm. */
+export const depthGone = ({ risesFromMm }: InTank, goneMm: number): number =>
+  risesFromMm === null ? goneMm : Math.max(risesFromMm - goneMm, 0)
+
+/** How it goes down; null for what does not. */
+export const downwards = ({ descent, risesFromMm }: InTank): Descent | null =>
+  risesFromMm === null ? descent : null
 
 /** Where a fly is at a time, s: its depth, and how far it has drifted, mm; at its last where it has landed. */
 export function placeOf(fly: InTank, timeS: number, current: Current | null) {
@@ -75,7 +90,10 @@ export function placeOf(fly: InTank, timeS: number, current: Current | null) {
   const last = descent?.points.at(-1)
   if (!descent || !last) return { depthMm: 0, driftMm: 0 }
   const at = Math.min(timeS, last.timeS)
-  return { depthMm: depthAtTime(descent, at), driftMm: current ? driftedMm(descent, current, at) : 0 }
+  return {
+    depthMm: depthGone(fly, depthAtTime(descent, at)),
+    driftMm: current && fly.risesFromMm === null ? driftedMm(descent, current, at) : 0,
+  }
 }
 
 const EVERY_S = [1, 2, 5, 10, 20, 30]
