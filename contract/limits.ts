@@ -333,12 +333,19 @@ export const LIMITS = {
   seenMm: any(0.5, 300, 'mm', 'From a midge to a minnow.'),
   effortMin: whole(0, 1440, 'min', 'Minutes of a day.'),
   brood: whole(0, 9, 'rank', 'Broods of a year.'),
-  onsetDay: any(-100, 900, 'd', 'From the year before to the year after.'),
-  sdDays: any(0, 400, 'd', 'More than a year tells nothing.'),
-  windowDays: any(0, 900, 'd', 'From the year before to the year after.'),
-  windows: list(0, 1000, 'Stages and broods of a reach.'),
+
+  year: whole(1900, 2200, 'rank', 'Years that anyone plans.'),
+  airTempC: any(-40, 50, '°C', 'From a hard frost to a heat wave.'),
 
   // foods
+  foodAmount: any(
+    0,
+    1000,
+    'times',
+    'A thousand times the drift of a fertile river is a plague.',
+    'At least 0.',
+    'At most 1000.',
+  ),
   foodMm: any(0.2, 400, 'mm', 'From water fleas to fish.', 'At least 0.2 mm.', 'At most 400 mm.'),
   fromAnchorMin: whole(-1440, 1440, 'min', 'A day before to a day after.'),
   foodColours: list(

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { PATHS } from './paths.ts'
-import { listed, written } from './limited.ts'
+import { figure, listed, written } from './limited.ts'
 import {
   actionId,
   civilDate,
@@ -19,8 +19,7 @@ import { historyView } from './views/history.ts'
 import { ledgerQuery, ledgerView } from './views/ledger.ts'
 import { measurementsView } from './views/measurements.ts'
 import { movedView } from './views/moved.ts'
-import { seasonWindowsBody } from './records/season.ts'
-import { reachSeasonView, seasonStateView } from './views/season.ts'
+import { feedingRow, reachSeasonView } from './views/season.ts'
 import { momentView } from './views/moment.ts'
 import { benchView } from './views/bench.ts'
 import { boxesView } from './views/boxes.ts'
@@ -51,16 +50,27 @@ export interface Route {
   readonly answer: z.ZodType
 }
 
+/** What a user says of an hour: whether the water rises or falls, the weather, the air. */
+const saidOfHour = {
+  level: z.enum(['falling', 'steady', 'rising']).optional(),
+  weather: z.enum(['bright', 'dull', 'windy', 'calm', 'rain']).optional(),
+  airTempC: z.coerce.number().pipe(figure('airTempC')).optional(),
+}
+
 /** Which reach, day and minute of the day. */
 export const momentQuery = z.object({
   reachId,
   on: civilDate,
   localMin: z.coerce.number().pipe(localMinute),
+  ...saidOfHour,
 })
+/** A day at a reach, with what is known of its weather and water. */
+export const reachDayQuery = z.object({ reachId, on: civilDate, ...saidOfHour })
+/** A year at a reach. */
+export const reachYearQuery = z.object({ reachId, year: z.coerce.number().pipe(figure('year')) })
 
 /** Which reach. */
-export const reachSeasonQuery = z.object({ reachId })
-const kept = z.object({ kept: z.boolean() })
+export const reachSeasonQuery = z.object({ reachId, on: civilDate.optional() })
 
 /** What is looked for, 1 to 80 characters. */
 export const searchQuery = z.object({ q: written('search', { trimmed: true }) })
@@ -97,12 +107,6 @@ export const routes = {
     query: momentQuery,
     answer: momentView,
   },
-  season: {
-    method: 'get',
-    path: PATHS.season,
-    summary: 'How warm each reach is, and what its windows hang on',
-    answer: seasonStateView,
-  },
   reachSeason: {
     method: 'get',
     path: PATHS.reachSeason,
@@ -110,12 +114,19 @@ export const routes = {
     query: reachSeasonQuery,
     answer: reachSeasonView,
   },
-  seasonWindows: {
-    method: 'post',
-    path: PATHS.seasonWindows,
-    summary: 'Keeps the windows that a page worked out; they are derived and may be dropped',
-    body: seasonWindowsBody,
-    answer: kept,
+  reachDay: {
+    method: 'get',
+    path: PATHS.reachDay,
+    summary: 'What trout are on through a day, by half hours',
+    query: reachDayQuery,
+    answer: feedingRow,
+  },
+  reachYear: {
+    method: 'get',
+    path: PATHS.reachYear,
+    summary: 'What trout are on through a year, by weeks',
+    query: reachYearQuery,
+    answer: feedingRow,
   },
   imports: {
     method: 'post',

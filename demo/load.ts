@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { datedBroods, emergenceWindows, USUAL_CURL_DEG } from '../core/index.ts'
+import { USUAL_CURL_DEG } from '../core/index.ts'
 import type { Material } from '../core/index.ts'
 import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { defaultSettings } from '../contract/index.ts'
@@ -9,7 +9,6 @@ import { makeCommandService } from '../server/commands/commandService.ts'
 import type { Database } from '../server/db/database.ts'
 import { family, pattern, setting } from '../server/db/schema.ts'
 import { fixedId } from '../server/db/ids.ts'
-import { seasonStateView } from '../server/views/season.ts'
 import { drawers, packOf } from './drawers.ts'
 import type { DemoDrawer } from './drawers.ts'
 import { drops, weighings } from './measurements.ts'
@@ -19,11 +18,6 @@ import { tie } from './tie.ts'
 import type { Drawer } from './tie.ts'
 import { observations, readings } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
-import { loadStages } from '../server/read/stages.ts'
-import { keepWindows } from '../server/upkeep/keepWindows.ts'
-
-/** Years that are made up for the windows which the demo opens with. */
-const DEMO_YEARS = 300
 
 const UNIT_STEPS = { count: 100, mm: 1000, mg: 1000, patch: 100 } as const
 
@@ -285,19 +279,6 @@ async function tellSeason(tell: Tell): Promise<void> {
   }
 }
 
-/** Works the windows of all reaches out, as the first page would, so that the first look shows them. */
-async function workWindowsOut(database: Database): Promise<void> {
-  const { reaches } = await seasonStateView(database.db)
-  const broods = datedBroods((await loadStages(database.db)).map(({ core }) => core))
-  for (const { reachId, inputHash, model, latitudeDeg, elevationM } of reaches) {
-    const reach = { key: reachId, model, latitudeDeg, elevationM }
-    const work = emergenceWindows({ reaches: [reach], broods, years: DEMO_YEARS, seed: 1 })
-    let step = work.next()
-    while (!step.done) step = work.next()
-    await keepWindows(database, { reachId, inputHash, windows: step.value[0]?.windows ?? [] })
-  }
-}
-
 async function tellMeasurements(tell: Tell): Promise<void> {
   for (const [i, { on, pattern: name, label, line, times, ...drop }] of drops.entries()) {
     await tell(on, 'dropTestSave', {
@@ -343,7 +324,6 @@ export async function fillDemo(database: Database): Promise<void> {
   await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))), drawn)
   await tellMeasurements(tell)
   await tellSeason(tell)
-  await workWindowsOut(database)
   await tell('2026-06-03', 'batchPlan', {
     batchId: fixedId('batch:queued') as Id<'batchPlan', 'batchId'>,
     variantId: variantIdOf('Damp Straw', '#14 olive'),

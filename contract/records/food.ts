@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { DEPTH_BANDS, MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
+import { DEPTH_BANDS, MOVEMENTS, NEEDS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
 import { name, note, share } from '../common.ts'
 import { figure, listed, written, hexColour } from '../limited.ts'
 import { brood, trigger } from './season.ts'
@@ -28,6 +28,12 @@ export const stageHours = z
   })
   .strict()
 
+/** How much of a stage drifts by, see core's `Amount`. */
+export const foodAmount = z
+  .object({ low: figure('foodAmount'), usual: figure('foodAmount'), peak: figure('foodAmount') })
+  .strict()
+  .refine(({ low, usual, peak }) => low <= usual && usual <= peak, 'From the least to the most.')
+
 /** A life stage of a food, as the user knows it. Months and days are those of the north; core turns them for the south. */
 export const foodStageBody = z
   .object({
@@ -43,6 +49,10 @@ export const foodStageBody = z
     waterKinds: z.partialRecord(z.enum(WATER_KINDS), share),
     hours: listed('hours', stageHours),
     importance: share,
+    amount: foodAmount.exactOptional(),
+    ease: share.exactOptional(),
+    choosy: share.exactOptional(),
+    needs: z.enum(NEEDS).nullable().exactOptional(),
     trigger,
     broods: listed('broods', brood),
     noteForTier: note,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Trigger } from '../../core/index.ts'
 import { civilDate, foodStageId, id, localMinute, monthDay, name, note, reachId, share } from '../common.ts'
-import { figure, listed, written } from '../limited.ts'
+import { figure, listed } from '../limited.ts'
 
 /** Names one take-in of readings. */
 export const readingImportId = id('ReadingImport')
@@ -17,6 +17,7 @@ const started = {
   durationDays: figure('durationDays'),
   lagDays: figure('lagDays').exactOptional(),
   steadyStartOn: monthDay.exactOptional(),
+  latest: monthDay.exactOptional(),
 }
 const direction = z.enum(['rising', 'falling'])
 const tempC = figure('triggerTempC')
@@ -119,20 +120,13 @@ export const observationBody = z
 /** A note as it is entered: what was seen or looked for, where, when, how long. */
 export type ObservationBody = z.infer<typeof observationBody>
 
-/** A window as the Monte Carlo gives it; see core's `EmergenceWindow`. */
+/** A window as its draws have it; see core's `EmergenceWindow`. */
 export const emergenceWindow = z
   .object({
     stageKey: foodStageId,
     brood: figure('brood'),
-    onset: z.array(figure('onsetDay')).length(11),
-    weatherSdDays: figure('sdDays'),
-    doubtSdDays: figure('sdDays'),
-    durationDays: figure('windowDays'),
+    onset: z.array(z.number()).length(11),
+    last: z.array(z.number()).length(11),
     noneShare: share,
   })
-  .strict()
-
-/** Windows of a reach, worked out from the inputs of that hash. */
-export const seasonWindowsBody = z
-  .object({ reachId, inputHash: written('hash'), windows: listed('windows', emergenceWindow) })
   .strict()

@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import { NEEDS } from '../../core/index.ts'
+import { foodAmount } from '../records/food.ts'
 import { brood, trigger } from '../records/season.ts'
 import { depthBand } from './parts.ts'
-import { foodId, foodStageId, patternId, version } from '../common.ts'
+import { foodId, foodStageId, patternId, share, version } from '../common.ts'
 
 /** A stage of a food with who serves it and how many flies there are. */
 export const stageLine = z
@@ -38,6 +40,11 @@ export const stageLine = z
       }),
     ),
     importance: z.number(),
+    amount: foodAmount,
+    ease: share,
+    choosy: share,
+    needs: z.enum(NEEDS).nullable(),
+    shiftsWith: foodStageId.nullable(),
     trigger,
     broods: z.array(brood),
     noteForTier: z.string(),
@@ -49,12 +56,6 @@ export const stageLine = z
 /** A stage of a food. */
 export type StageLine = z.infer<typeof stageLine>
 /** All stages that are not put away. */
-export const larderView = z
-  .object({
-    stages: z.array(stageLine),
-    /** what the season engine takes from them, as a hash: see the season's */
-    broodsHash: z.string(),
-  })
-  .meta({ id: 'Larder' })
+export const larderView = z.object({ stages: z.array(stageLine) }).meta({ id: 'Larder' })
 /** All stages. */
 export type LarderView = z.infer<typeof larderView>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { foodStageId, patternId, variantId } from '../common.ts'
+import { foodStageId, patternId, share, variantId } from '../common.ts'
 import { depthBand, moment } from './parts.ts'
 
 /** A food stage at a moment, with the depths where it is met. */
@@ -12,26 +12,27 @@ export const foodAtMoment = z
     band: depthBand,
     fromMm: z.number(),
     toMm: z.number(),
-    likelihood: z.number(),
-    likelihoodLow: z.number(),
-    likelihoodHigh: z.number(),
-    importance: z.number(),
-    /** likelihood × importance; half as much again for what is about for a few weeks only, since it does not wait */
-    worth: z.number(),
+    /** chance that it is there in numbers now */
+    about: share,
+    /** share of the feeding trout that are taking it, and the same were it about */
+    onIt: share,
+    onItIfAbout: share,
+    /** how closely a fly must match while they are on it */
+    choosy: z.enum(['easy', 'fair', 'choosy']),
     lengthMmLow: z.number(),
     lengthMmHigh: z.number(),
     /** hook sizes that it is dressed on, the largest first */
     hooks: z.array(z.string()),
     hexWet: z.string(),
     reasons: z.array(z.string()),
-    /** what the warmth of the reach and earlier notes say of it; empty where its months speak */
+    /** the first of the reasons that moved it */
     why: z.string(),
     /** flies on hand of patterns that serve it */
     onHand: z.number(),
     par: z.number(),
   })
   .meta({ id: 'FoodAtMoment' })
-/** A food at a moment: how likely, how deep, how many flies there are for it. */
+/** A food at a moment: how many fish are on it, how deep, how many flies there are for it. */
 export type FoodAtMoment = z.infer<typeof foodAtMoment>
 
 /** A variant on hand, at the depth where it fishes here. */
@@ -53,7 +54,11 @@ export const momentView = z
   .object({
     moment,
     bedMm: z.number(),
+    /** those that take a share of the fish, the most first; with whatever comes their shares sum to one */
     foods: z.array(foodAtMoment),
+    whatever: share,
+    /** whether the water falls, stands or rises, and who says so; null where nobody knows */
+    level: z.object({ is: z.enum(['falling', 'steady', 'rising']), by: z.enum(['said', 'gauge']) }).nullable(),
     flies: z.array(flyAtMoment),
   })
   .meta({ id: 'MomentView' })

@@ -29,34 +29,12 @@ export const reachWarmth = z.object({
 /** How warm a reach is, as a curve over the year, °C. */
 export type ReachWarmth = z.infer<typeof reachWarmth>
 
-/** For each reach, what its windows hang on, and from what the kept ones were worked out. */
-export const seasonStateView = z
-  .object({
-    /** of the broods that the hashes below speak of; the larder says the same once it is as new */
-    broodsHash: z.string(),
-    reaches: z.array(
-      z.object({
-        reachId,
-        model: seasonalModel,
-        latitudeDeg: z.number(),
-        elevationM: z.number(),
-        iceOffOn: z.string().nullable(),
-        inputHash: z.string(),
-        keptHash: z.string().nullable(),
-      }),
-    ),
-  })
-  .meta({ id: 'SeasonState' })
-/** What the windows of each reach hang on. */
-export type SeasonStateView = z.infer<typeof seasonStateView>
-
 /** A brood's window before and after what was learned on this water. */
 export const learnedWindow = z.object({
   before: emergenceWindow,
   after: emergenceWindow,
   shiftDays: z.number(),
   notes: z.number(),
-  backtest: z.object({ years: z.number(), engineDays: z.number(), fixedDateDays: z.number() }).nullable(),
 })
 
 /** A note with the names of what was seen. */
@@ -100,7 +78,6 @@ export const reachSeasonView = z
         source: z.enum(['entered', 'pasted', 'file', 'simulated']),
       })
       .nullable(),
-    /** empty until they were worked out */
     windows: z.array(learnedWindow),
     /** days MM-DD on which a stage was seen on this water */
     seenOn: z.record(foodStageId, z.array(z.string())),
@@ -109,3 +86,15 @@ export const reachSeasonView = z
   .meta({ id: 'ReachSeason' })
 /** Readings, windows and notes of a reach. */
 export type ReachSeasonView = z.infer<typeof reachSeasonView>
+
+const row = z.array(z.number())
+/** What trout are on through a row of moments; at each of them all shares sum to one. */
+export const feedingRow = z
+  .object({
+    /** share of the fish that take whatever comes */
+    whatever: row,
+    stages: z.array(z.object({ stageId: foodStageId, about: row, onIt: row })),
+  })
+  .meta({ id: 'FeedingRow' })
+/** What trout are on through the half hours of a day or the weeks of a year. */
+export type FeedingRowView = z.infer<typeof feedingRow>

@@ -1,5 +1,5 @@
-import { bandIn, chanceOfDay, newYearOf, placeInYear } from '../season/index.ts'
-import type { DepthBand, FoodStage, ReachState } from '../season/index.ts'
+import { bandIn, monthsAt, newYearOf, placeInYear, WEEK_DAYS, WEEKS } from '../season/index.ts'
+import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
 import type { StageLooks } from './likeness.ts'
 import type { MatchAspect } from './matchAspect.ts'
 import { matchFly } from './matchFly.ts'
@@ -9,7 +9,10 @@ import type { School } from './school.ts'
 /** A reach where a fly may be of use. */
 export interface UseReach {
   readonly key: string
-  readonly state: ReachState
+  readonly waterKind: WaterKind
+  readonly latitudeDeg: number
+  /** chance that a stage is about, by stage, week by week from 1 January; absent for what never is */
+  readonly about: ReadonlyMap<string, readonly number[]>
   readonly bedMm: number
   readonly surfaceSpeedMmPerS: number
 }
@@ -41,7 +44,7 @@ export interface StageOfUse {
 /** What a fly is good for on a reach through the year. */
 export interface YearOfUse {
   readonly key: string
-  /** every {@link USE_STEP_DAYS} days from 1 January: chance of the likeliest food that it serves, times how well it does */
+  /** week by week from 1 January: chance of the likeliest food that it serves, times how well it does */
   readonly use: readonly number[]
   /** what it serves, the most likely first */
   readonly serves: readonly StageOfUse[]
@@ -49,7 +52,6 @@ export interface YearOfUse {
   readonly misses: readonly StageOfUse[]
 }
 
-export const USE_STEP_DAYS = 5
 /** A food less likely than this is not fished for. */
 const LEAST_CHANCE = 0.1
 
@@ -61,19 +63,15 @@ const worstOf = ({ aspects }: FlyMatch) =>
 
 /** One stage on one reach: its use by step, and its best day; null where it is never likely or lives elsewhere. */
 function stageThroughYear(stage: FoodStage & StageLooks, reach: UseReach, input: UseInput) {
-  const { waterKind } = reach.state
+  const { waterKind, bedMm, surfaceSpeedMmPerS } = reach
   const band = bandIn(stage, waterKind)
-  if (!band) return null
+  const chances = reach.about.get(stage.id)
+  if (!band || !chances || Math.max(...chances) < LEAST_CHANCE) return null
   const newYear = newYearOf(input.year)
-  const days = Array.from({ length: Math.ceil(365 / USE_STEP_DAYS) }, (_, i) => i * USE_STEP_DAYS)
-  const chances = days.map((day) => chanceOfDay(stage, reach.state, newYear + day).value)
-  if (Math.max(...chances) < LEAST_CHANCE) return null
-  const turned = reach.state.latitudeDeg < 0 ? 6 : 0
-  const matches = Array.from({ length: 12 }, (_, month) => {
-    const present = stage.months[(month + turned) % 12]
+  const days = Array.from({ length: WEEKS }, (_, i) => i * WEEK_DAYS)
+  const matches = monthsAt(stage, reach.latitudeDeg).map((present) => {
     if (!present || present.lengthMmHigh === 0) return null
     const { lengthMmLow, lengthMmHigh } = present
-    const { bedMm, surfaceSpeedMmPerS } = reach
     const place = { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh }
     return matchFly(input.fly, stage, place, input.school)
   })
@@ -103,7 +101,7 @@ export function* yearOfUse(input: UseInput): Generator<{ done: number }, readonl
   const found: YearOfUse[] = []
   for (const [nth, reach] of input.reaches.entries()) {
     const all: StageOfUse[] = []
-    const use = Array.from({ length: Math.ceil(365 / USE_STEP_DAYS) }, () => 0)
+    const use = Array.from({ length: WEEKS }, () => 0)
     for (const stage of input.stages) {
       const through = stageThroughYear(stage, reach, input)
       if (!through) continue

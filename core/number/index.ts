@@ -1,5 +1,5 @@
 export { degrees, radians } from './angle.ts'
 export { clamp } from './clamp.ts'
-export { Z_80 } from './normal.ts'
+export { normalDensity, normalShare, Z_80 } from './normal.ts'
 export { median, middleOf, quantile } from './quantile.ts'
 export { mean, sum } from './sum.ts'

@@ -41,9 +41,36 @@ export interface Brood {
   readonly trigger: Trigger
 }
 
+/**
+ * Food within reach of one trout in a minute at a good lie while a stage is about: 1 is the usual drift by day of all
+ * small nymphs and larvae of a fertile river, about 1.5 mg of dry mass. 10, 50 and 90 % points of a log-normal spread.
+ */
+export interface Amount {
+  readonly low: number
+  readonly usual: number
+  readonly peak: number
+}
+
+/** What must be so for a stage to be about, beyond months and hours. */
+export const NEEDS = [
+  'risingLevel',
+  'wind',
+  'calm',
+  'bright',
+  'calmBright',
+  'swarmDay',
+  'mildEvening',
+  'mildAir',
+  'swimmingFry',
+  'spawningFish',
+] as const
+export type Need = (typeof NEEDS)[number]
+
 /** One life stage of a food. */
 export interface FoodStage {
   readonly id: string
+  /** the food that it is a stage of: its stages come and go together */
+  readonly foodId: string
   readonly stage: string
   readonly months: readonly (StageMonth | null)[]
   readonly colours: readonly { readonly name: string; readonly hexWet: string; readonly share: number }[]
@@ -53,6 +80,14 @@ export interface FoodStage {
   readonly hours: readonly StageHours[]
   /** 0 to 1 */
   readonly importance: number
+  readonly amount: Amount
+  /** share of that mass which is as good as taken at the cost of one easy rise, 0 to 1 */
+  readonly ease: number
+  /** how closely a fly must match while trout are on it, 0 to 1 */
+  readonly choosy: number
+  readonly needs: Need | null
+  /** the stage of the same food with whose start its months and lengths move; null where they stay */
+  readonly shiftsWith: string | null
   readonly trigger: Trigger
   /** in calendar order; empty where there is one a year */
   readonly broods: readonly Brood[]

@@ -9,28 +9,36 @@ export {
   yearOf,
 } from './calendar.ts'
 export type { EpochDay } from './calendar.ts'
-export { bandIn, DEPTH_BANDS, isStillwater, WATER_KINDS } from './foodStage.ts'
-export type { Brood, DepthBand, FoodStage, StageHours, StageMonth, WaterKind } from './foodStage.ts'
-export { datedBroods } from './broods.ts'
+export { bandIn, DEPTH_BANDS, isStillwater, NEEDS, WATER_KINDS } from './foodStage.ts'
+export type {
+  Amount,
+  Brood,
+  DepthBand,
+  FoodStage,
+  Need,
+  StageHours,
+  StageMonth,
+  WaterKind,
+} from './foodStage.ts'
 export * from './emergence/index.ts'
 export * from './readings/index.ts'
 export * from './warmth/index.ts'
 export { bandRange } from './depth.ts'
 export type { DepthRange } from './depth.ts'
-export { chanceOfDay, hourWeight, stageLikelihood } from './stageLikelihood.ts'
-export type {
-  DayChance,
-  LikelihoodReason,
-  ReachSeason,
-  ReachState,
-  StageLikelihood,
-  Weather,
-} from './stageLikelihood.ts'
+export { hourWeight } from './hours.ts'
+export type { Weather } from './hours.ts'
+export { needFactor, NOTHING_SAID } from './needs.ts'
+export type { HourConditions } from './needs.ts'
+export { choosyWord, effectiveFoods, feedingAt, lengthOn, monthsAt } from './feeding.ts'
+export type { Feeding, FeedingNow, FeedingScene, SeasonOfReach } from './feeding.ts'
+export { presenceOf, usualPresence } from './presence.ts'
+export { seasonOfReach } from './seasonOfReach.ts'
+export { reasonsOf } from './reasons.ts'
+export type { FeedingReason } from './reasons.ts'
+export { dayOfFeeding, HALF_HOUR_MIN, WEEK_DAYS, WEEKS, yearOfFeeding } from './throughTime.ts'
+export type { FeedingRow, StageRow } from './throughTime.ts'
 export { sunTimes } from './sun.ts'
 export type { Spot, SunTimes } from './sun.ts'
-export { worthOf } from './worth.ts'
-export { YEAR_STEP_DAYS, yearOfStages } from './yearOfStages.ts'
-export type { StageYear } from './yearOfStages.ts'
 export { foodsCalled, isSought } from './foodWords.ts'
 export type { NamedStage } from './foodWords.ts'
 export { hooksForNatural } from './hooksForNatural.ts'

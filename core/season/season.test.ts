@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { shippedFoods } from './shipped/larder.ts'
-import { bandRange, dateOf, epochDayOf, hourWeight, stageLikelihood, sunTimes, throughMonths } from './index.ts'
-import type { FoodStage, ReachState } from './index.ts'
+import { stepsOf } from '../testing/steps.ts'
+import { bandRange, dateOf, epochDayOf, hourWeight, sunTimes, throughMonths } from './index.ts'
+import type { FoodStage, Spot } from './index.ts'
 
 function stage(key: string): FoodStage {
   const found = shippedFoods.flatMap(({ stages }) => stages).find((candidate) => candidate.key === key)
@@ -9,7 +10,7 @@ function stage(key: string): FoodStage {
   return { ...found, id: key }
 }
 
-const bridge: ReachState = { waterKind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, utcOffsetMinutes: 60 }
+const bridge: Spot = { latitudeDeg: 54, longitudeDeg: -2, utcOffsetMinutes: 60 }
 const june6 = epochDayOf('2026-06-06')
 
 describe('calendar', () => {
@@ -39,47 +40,32 @@ describe('sunTimes', () => {
   })
 })
 
-describe('stageLikelihood', () => {
+describe('hourWeight', () => {
   const dun = stage('large-burrowing-mayfly-dun')
 
-  it('expects large mayfly duns in June and none in January', () => {
-    expect(stageLikelihood(dun, bridge, june6, 14 * 60, 'any').likelihood.value).toBeGreaterThan(0.3)
-    const january = stageLikelihood(dun, bridge, epochDayOf('2026-01-15'), 14 * 60, 'any')
-    expect(january.likelihood.value).toBe(0)
-    expect(january.reasons[0]?.code).toBe('notThisMonth')
-  })
-
-  it('expects them in December south of the equator', () => {
-    const south = { ...bridge, latitudeDeg: -42, longitudeDeg: 172, utcOffsetMinutes: 780 }
-    expect(
-      stageLikelihood(dun, south, epochDayOf('2026-12-06'), 14 * 60, 'any').likelihood.value,
-    ).toBeGreaterThan(0.3)
-    expect(stageLikelihood(dun, south, june6, 14 * 60, 'any').likelihood.value).toBe(0)
-  })
-
-  it('hardly expects them on an upland tarn', () => {
-    const tarn = { ...bridge, waterKind: 'uplandTarn' as const }
-    expect(stageLikelihood(dun, tarn, june6, 14 * 60, 'any').likelihood.value).toBeLessThan(0.1)
-  })
-
-  it('prefers the early afternoon to the small hours', () => {
+  it('prefers the early afternoon to the small hours, when a hundredth of it is left', () => {
     expect(hourWeight(dun, bridge, june6, 14 * 60, 'any')).toBe(1)
-    expect(hourWeight(dun, bridge, june6, 3 * 60, 'any')).toBeLessThan(0.2)
+    expect(hourWeight(dun, bridge, june6, 3 * 60, 'any')).toBeLessThan(0.05)
   })
 
-  it('keeps every likelihood of every shipped stage within 0 and 1, on every day', () => {
-    for (const food of shippedFoods) {
-      for (const shipped of food.stages) {
-        for (let month = 1; month <= 12; month += 1) {
-          const day = epochDayOf(`2026-${String(month).padStart(2, '0')}-10`)
-          const { likelihood } = stageLikelihood({ ...shipped, id: shipped.key }, bridge, day, 720, 'any')
-          expect(
-            likelihood.low >= 0 && likelihood.low <= likelihood.value && likelihood.value <= likelihood.high,
-          ).toBe(true)
-          expect(likelihood.high).toBeLessThanOrEqual(1)
-        }
-      }
+  it('swells and fades over minutes, never by more than a third in ten', () => {
+    for (const key of [
+      'large-burrowing-mayfly-spinner',
+      'net-spinning-sedge-pupa',
+      'large-lake-midge-pupa-rising',
+    ]) {
+      const day = Array.from({ length: 144 }, (_, i) => hourWeight(stage(key), bridge, june6, i * 10, 'any'))
+      expect(Math.max(...stepsOf(day).map(Math.abs)), key).toBeLessThan(0.34)
+      expect(Math.max(...day), key).toBeGreaterThan(0.55)
     }
+  })
+
+  it('keeps what comes at dusk where the sun does not set', () => {
+    const north = { ...bridge, latitudeDeg: 69 }
+    const day = Array.from({ length: 48 }, (_, i) =>
+      hourWeight(stage('net-spinning-sedge-pupa'), north, epochDayOf('2026-07-01'), i * 30, 'any'),
+    )
+    expect(Math.max(...day)).toBeGreaterThan(0.5)
   })
 })
 

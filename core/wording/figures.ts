@@ -134,6 +134,13 @@ export function inTen(chance: number): string {
   return tenths === 0 ? 'under 1 in 10' : `${tenths} in 10`
 }
 
+/** A share of the feeding fish: `4 of 10 fish`; `1 fish in 14` below a tenth; `hardly a fish` below one in a hundred. */
+export function fishOnIt(share: number): string {
+  if (share < 0.01) return 'hardly a fish'
+  if (share < 0.095) return `1 fish in ${Math.round(1 / share)}`
+  return `${Math.round(share * 10)} of 10 fish`
+}
+
 /** Times that a fly can be dragged under: `3 drownings`, `over 100 drownings`. */
 export function drownings(count: number): string {
   if (count >= 100) return 'over 100 drownings'

@@ -12,6 +12,7 @@ export {
   depth,
   drownings,
   fineSpan,
+  fishOnIt,
   height,
   inTen,
   mass,
@@ -55,7 +56,7 @@ export { stockAmount } from './stock.ts'
 export {
   aspectSentence,
   fitSentence,
-  likelihoodReason,
+  feedingReason,
   missingSentence,
   hoversWords,
   reportSummary,

@@ -3,8 +3,9 @@ import type { FitFinding, MissingPiece } from '../dressing/index.ts'
 import type { FlyReport } from '../evaluate/index.ts'
 import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
-import type { LikelihoodReason } from '../season/index.ts'
-import { mass, smallLength, speed, temperature } from './figures.ts'
+import { dateOf } from '../season/index.ts'
+import type { FeedingReason, Need } from '../season/index.ts'
+import { inTen, mass, smallLength, speed, temperature } from './figures.ts'
 import { componentName, postureWord } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
@@ -129,6 +130,12 @@ export const tooLightSentence = (aspect: MatchAspect, place: string, units: Disp
 const MONTH_NAMES = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'] // prettier-ignore
 
 /** `4 May` of a day written MM-DD. */
+/** `23 May`; of another year `24 May 2025`. */
+function noteDay(day: number, thisYear: boolean): string {
+  const on = dateOf(day)
+  return thisYear ? dayAndMonth(on.slice(5)) : `${dayAndMonth(on.slice(5))} ${on.slice(0, 4)}`
+}
+
 const dayAndMonth = (monthDay: string) =>
   `${Number(monthDay.slice(3, 5))} ${MONTH_NAMES[Number(monthDay.slice(0, 2)) - 1] ?? ''}`
 
@@ -145,36 +152,61 @@ function inDays(days: number): string {
   return whole <= 21 ? `${whole} days` : `${Math.round(whole / 7)} weeks`
 }
 
-/** `9.8 °C, rising 0.3 a day over the week`. */
-function warmthWords(tempC: number, trendCPerDay: number | null, units: DisplayUnits): string {
-  const now = temperature(tempC, units)
-  if (trendCPerDay === null) return now
-  const perDay = units.temperature === '°F' ? trendCPerDay * 1.8 : trendCPerDay
-  if (Math.abs(perDay) < 0.05) return `${now}, steady over the week`
-  return `${now}, ${perDay > 0 ? 'rising' : 'falling'} ${Math.abs(perDay).toFixed(1)} a day over the week`
+const NEED_WORDS: Readonly<Record<Need, string>> = {
+  risingLevel: 'a rise of the water',
+  wind: 'wind',
+  calm: 'calm',
+  bright: 'sun',
+  calmBright: 'sun and calm',
+  swarmDay: 'a warm still day',
+  mildEvening: 'a mild evening',
+  mildAir: 'air as warm as the water',
+  swimmingFry: 'a shoal at this place',
+  spawningFish: 'spawning fish upstream',
 }
 
-/** Why a stage is likely at a moment, or not. */
-export function likelihoodReason(reason: LikelihoodReason, units: DisplayUnits): string {
+function needWords(need: Need, met: boolean | null): string {
+  const what = NEED_WORDS[need]
+  return met === null ? `needs ${what}: not known` : met ? `has ${what}` : `needs ${what}, and has it not`
+}
+
+/** Why a stage is about at a moment, or not. */
+export function feedingReason(
+  reason: FeedingReason,
+  units: DisplayUnits,
+  reachName: (reachKey: string) => string,
+): string {
   switch (reason.code) {
-    case 'warmth':
-      return warmthWords(reason.tempC, reason.trendCPerDay, units)
+    case 'soon':
+      return reason.days < 1 ? 'about to begin' : `begins about ${inDays(reason.days)} from now`
     case 'notYet':
       return `not yet: about ${inDays(reason.days)} away`
     case 'over':
       return `over for about ${inDays(reason.days)}`
-    case 'seenHere':
-      return `seen here on ${listed(reason.on.slice(-3).map(dayAndMonth))}`
+    case 'ending':
+      return reason.days < 1 ? 'ending' : `over in about ${inDays(reason.days)}`
+    case 'begun':
+      return `begun about ${inDays(reason.days)} ago${reason.surely ? '' : ', if it has'}`
+    case 'neverHere':
+      return 'the water never brings what it waits for'
+    case 'toWarmth':
+      return `${temperature(reason.tempC, units)}; it starts as the water ${reason.rising ? 'reaches' : 'falls to'} ${temperature(reason.thresholdC, units)}`
+    case 'toSum':
+      return `${Math.round(reason.sum)} of ${Math.round(reason.wanted)} degree-days above ${temperature(reason.baseC, units)}`
+    case 'seen':
+      return `seen ${reason.here ? 'here' : `at ${reachName(reason.reachKey)}`} on ${noteDay(reason.day, reason.thisYear)}`
+    case 'searched':
+      return `looked for here ${reason.times === 1 ? 'once' : `${reason.times} times`} and not seen, last on ${noteDay(reason.day, reason.thisYear)}`
+    case 'byMonth':
+      return 'by the month'
     case 'kindOnly':
       return 'your kind of water only; no reading yet'
-    case 'month':
-      return 'by the month'
-    case 'notThisMonth':
-      return 'not this month'
     case 'lessAtHome':
       return `${Math.max(Math.round(reason.share * 10), 1)} in 10 as common on this kind of water as on its best`
-    case 'wrongWater':
-      return 'not on this kind of water'
+    case 'unlikelyHere':
+      return `likely not on this water: ${inTen(reason.share)} that it lives here`
+    case 'need':
+      return needWords(reason.need, reason.met)
     case 'hourGood':
       return 'at its hours'
     case 'hourPoor':

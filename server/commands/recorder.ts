@@ -35,7 +35,6 @@ const changedSince = () => new ProblemError('cannotUndo', 'It was changed again 
 
 /** What is derived of a reach never keeps it: it goes with it, and is worked out anew should the reach come back. */
 async function dropDerived(tx: Tx, reachId: ReachId): Promise<void> {
-  await tx.delete(schema.seasonWindow).where(eq(schema.seasonWindow.reachId, reachId))
   await tx.delete(schema.readingDay).where(eq(schema.readingDay.reachId, reachId))
 }
 

@@ -25,7 +25,8 @@ import { drawingsOf } from '../views/drawings.ts'
 import { measurementsView } from '../views/measurements.ts'
 import { movedView } from '../views/moved.ts'
 import { momentView } from '../views/moment.ts'
-import { reachSeasonView, seasonStateView } from '../views/season.ts'
+import { reachSeasonView } from '../views/season.ts'
+import { dayOfReach, yearOfReach } from '../views/feeding.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
@@ -33,7 +34,6 @@ import { localTime } from '../clock/localTime.ts'
 import { planView } from '../views/plan.ts'
 import { tonightView } from '../views/tonight.ts'
 import { loadSettings } from '../read/settings.ts'
-import { keepWindows } from '../upkeep/keepWindows.ts'
 
 /** What routes work with. */
 export interface ApiContext {
@@ -118,8 +118,9 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
     const { parCount, units } = await settings()
     return momentView(db, query, parCount, units)
   })
-  read('season', () => seasonStateView(db))
-  read('reachSeason', ({ query }) => reachSeasonView(db, query.reachId))
+  read('reachSeason', async ({ query }) => reachSeasonView(db, query.reachId, query.on ?? (await today())))
+  read('reachDay', ({ query }) => dayOfReach(db, query))
+  read('reachYear', ({ query }) => yearOfReach(db, query))
   read('plan', () => planView(db, clock))
   read('waters', () => watersView(db))
   read('larder', () => larderView(db))
@@ -146,7 +147,6 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
   read('actions', () => actionsView(db))
   read('search', ({ query }) => searchView(db, query.q))
 
-  take('seasonWindows', IMPORT_LIMIT, async ({ body }) => ({ kept: await keepWindows(database, body) }))
   const readInstrument = makeInstruments()
   take('instrument', BODY_LIMIT, ({ body }) => readInstrument(body.kind, body.expected))
   write('command', BODY_LIMIT)

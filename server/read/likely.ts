@@ -1,24 +1,38 @@
 import {
   bandIn,
   bandRange,
+  choosyWord,
   epochDayOf,
+  feedingAt,
+  forecastC,
   hooksForNatural,
+  newYearOf,
   parOf,
-  stageLikelihood,
+  placeNote,
+  reasonsOf,
+  turnOf,
   wording,
-  worthOf,
 } from '../../core/index.ts'
-import type { DisplayUnits } from '../../core/index.ts'
-import { usableZone } from '../../contract/index.ts'
-import type { FoodAtMoment, ReachId } from '../../contract/index.ts'
-import { offsetOn } from '../clock/localTime.ts'
+import type { DisplayUnits, FeedingReason, HourConditions, PlacedNote } from '../../core/index.ts'
+import type { FoodAtMoment, MomentView, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { reading, readingImport } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { loadServes } from './patterns.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
-import { loadLearned, loadObservations, loadWarmth, reachSeasonOn } from './season.ts'
+import {
+  feedingScene,
+  loadNotes,
+  loadObservations,
+  loadSeason,
+  loadSeasonedReaches,
+  loadWarmth,
+  seasonYear,
+  tempOn,
+} from './season.ts'
+import { latestLevel } from './level.ts'
 import { hookRangesOf, loadStages, stageTitle } from './stages.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
@@ -27,11 +41,11 @@ import type { VariantRow } from './variants.ts'
 export const keptOf = ({ variant: { parCount, homeCompartmentId } }: VariantRow, usualPar: number): number =>
   parOf({ parCount, hasHome: homeCompartmentId !== null }, usualPar)
 
-/** Stages too unlikely to show. */
-const LEAST_LIKELY = 0.03
+/** Stages that are neither about nor taken to speak of. */
+const LEAST = { onIt: 0.002, about: 0.03 }
 
 /** A reach, a day and a minute of it. */
-export interface MomentInput {
+export interface MomentInput extends SaidOfHour {
   readonly reachId: ReachId
   readonly on: string
   readonly localMin: number
@@ -67,31 +81,98 @@ export async function reachOf(db: Reader, reachId: ReachId): Promise<LoadedReach
 
 type LikelyFood = Omit<FoodAtMoment, 'onHand' | 'par'>
 
-/** Foods likely at a moment, whatever lies in the boxes for them; those that are worth most first. */
+/** What a user says of an hour; the rest is read or stays open. */
+export interface SaidOfHour {
+  readonly level?: HourConditions['level'] | undefined
+  readonly weather?: HourConditions['weather'] | undefined
+  readonly airTempC?: number | undefined
+}
+
+/** A rise of so much in a day brings down what lives on land, mm. */
+const RISE_MM = 150
+const FALL_MM = 60
+/** A level speaks of no later day than so many after it was read. */
+const LEVEL_DAYS = 2
+
+function levelOf(level: Awaited<ReturnType<typeof latestLevel>>, on: string): HourConditions['level'] {
+  if (!level || level.dayBeforeMm === null) return null
+  const since = epochDayOf(on) - level.day
+  if (since < 0 || since > LEVEL_DAYS) return null
+  const rise = level.levelMm - level.dayBeforeMm
+  return rise >= RISE_MM ? 'rising' : rise <= -FALL_MM ? 'falling' : 'steady'
+}
+
+/** What is known of an hour: what the user says, the gauge where there is one, the forecast of the water. */
+export async function saidOrRead(db: Reader, reachId: ReachId, on: string, said: SaidOfHour) {
+  const read = said.level ? null : levelOf(await latestLevel(db, reachId), on)
+  const is = said.level ?? read
+  const conditions: HourConditions = {
+    level: is,
+    weather: said.weather ?? null,
+    airTempC: said.airTempC ?? null,
+    waterTempC: await tempOn(db, reachId, on),
+  }
+  const level: MomentView['level'] = is && { is, by: said.level ? 'said' : 'gauge' }
+  return { conditions, level }
+}
+
+/** What trout are on at a moment, whatever lies in the boxes for it; what most fish are on first. */
 export const loadLikely = keptUntilWrite(readLikely, [
   loadReaches,
   loadStages,
-  loadLearned,
+  loadSeason,
   loadWarmth,
   loadObservations,
+  reading,
+  readingImport,
 ])
 
-async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): Promise<readonly LikelyFood[]> {
+/** What trout are on at a moment. */
+export interface Likely {
+  readonly foods: readonly LikelyFood[]
+  readonly whatever: number
+  readonly level: MomentView['level']
+}
+
+async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): Promise<Likely> {
   const { reach: r, water: w } = await reachOf(db, input.reachId)
-  const stages = await loadStages(db)
-  const state = {
-    ...w,
-    waterKind: w.kind,
-    utcOffsetMinutes: offsetOn(input.on, usableZone(w.timeZone)),
-    season: await reachSeasonOn(db, r.id, input.on),
-  }
+  const scene = await feedingScene(db, r.id, input.on)
+  const reaches = await loadSeasonedReaches(db)
+  const here = reaches.get(r.id)
+  const warmth = (await loadWarmth(db)).get(r.id)
+  if (!scene || !here || !warmth) return { foods: [], whatever: 1, level: null }
+  const loaded = await loadStages(db)
+  const stages = loaded.map(({ core }) => core)
+  const byId = new Map(loaded.map((stage) => [stage.row.id as string, stage]))
   const day = epochDayOf(input.on)
-  const foods = stages.flatMap((stage): LikelyFood[] => {
-    const band = bandIn(stage.core, w.kind)
-    if (!band) return []
-    const found = stageLikelihood(stage.core, state, day, input.localMin, 'any')
-    if (found.likelihood.value < LEAST_LIKELY) return []
+  const { conditions, level } = await saidOrRead(db, r.id, input.on, input)
+  const now = feedingAt(stages, scene, day, input.localMin, conditions)
+  const notes = (await loadNotes(db)).flatMap((note): PlacedNote[] => {
+    const [stage, there] = [byId.get(note.stageId)?.core, reaches.get(note.reachKey)]
+    return stage && there ? [placeNote(note, stage, there, here)] : []
+  })
+  const names = new Map((await loadReaches(db)).map(({ reach }) => [reach.id as string, reach.name]))
+  const first = newYearOf(seasonYear(here, input.on)) + turnOf(here.latitudeDeg)
+  const read = new Map(warmth.days.map(({ day: on, meanC }) => [on, meanC]))
+  const waterC = (dayOfYear: number) =>
+    read.get(first + dayOfYear) ?? forecastC(warmth.model, warmth.latest, first + dayOfYear).value
+  const foods = now.stages.flatMap((found): LikelyFood[] => {
+    const stage = byId.get(found.stageId)
+    const band = stage && bandIn(stage.core, w.kind)
+    if (!stage || !band || (found.onIt < LEAST.onIt && found.about < LEAST.about)) return []
     const { fromMm, toMm } = bandRange(band, r.typicalDepthMm, w.kind)
+    const ofFood = notes.filter((note) => note.stage.foodId === stage.core.foodId)
+    const reasons = reasonsOf(
+      stage.core,
+      scene,
+      day,
+      input.localMin,
+      conditions,
+      ofFood,
+      waterC,
+      warmth.days.length > 0,
+    )
+    const words = reasons.map((reason) => wording.feedingReason(reason, units, (key) => names.get(key) ?? ''))
     return [
       {
         foodStageId: stage.row.id,
@@ -101,40 +182,49 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
         band,
         fromMm,
         toMm,
-        likelihood: found.likelihood.value,
-        likelihoodLow: found.likelihood.low,
-        likelihoodHigh: found.likelihood.high,
-        importance: stage.row.importance,
-        worth: worthOf(
-          { trigger: stage.core.trigger, importance: stage.row.importance },
-          found.likelihood.value,
-        ),
+        about: found.about,
+        onIt: found.onIt,
+        onItIfAbout: found.onItIfAbout,
+        choosy: choosyWord(stage.core.choosy),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
         hooks: [...hooksForNatural(hookRangesOf(stage.row), found.lengthMmLow, found.lengthMmHigh)],
         hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
-        reasons: found.reasons.map((reason) => wording.likelihoodReason(reason, units)),
-        why: found.reasons
-          .filter(({ code }) => code === 'warmth' || code === 'seenHere')
-          .map((reason) => wording.likelihoodReason(reason, units))
-          .join('; '),
+        reasons: words,
+        why: reasons.some(({ code }) => WORTH_SAYING.has(code)) ? words.slice(0, 2).join('; ') : '',
       },
     ]
   })
-  return foods.sort((a, b) => b.worth - a.worth)
+  return { foods: foods.sort((a, b) => b.onIt - a.onIt), whatever: now.whatever, level }
 }
 
-/** Foods likely at a moment, those that are worth most first, with what lies in the boxes for them. */
+/** Reasons that tell of this reach and year. */
+const WORTH_SAYING: ReadonlySet<FeedingReason['code']> = new Set(['begun', 'soon', 'ending', 'seen', 'need'])
+
+/** What trout are on at a moment, with what lies in the boxes for it. */
 export async function foodsAt(
   db: Reader,
   input: MomentInput,
   usualPar: number,
   units: DisplayUnits,
-): Promise<readonly FoodAtMoment[]> {
+): Promise<Omit<Likely, 'foods'> & { readonly foods: readonly FoodAtMoment[] }> {
   const stock = await loadStageStock(db, usualPar)
-  const { reachId, on, localMin } = input
-  return (await loadLikely(db, { reachId, on, localMin }, units)).map((food) => ({
-    ...food,
-    ...(stock.get(food.foodStageId) ?? { onHand: 0, par: 0 }),
-  }))
+  const likely = await loadLikely(db, momentOnly(input), units)
+  return {
+    ...likely,
+    foods: likely.foods.map((food) => ({
+      ...food,
+      ...(stock.get(food.foodStageId) ?? { onHand: 0, par: 0 }),
+    })),
+  }
 }
+
+/** The moment and what is said of it, and nothing else that the asker may hold. */
+const momentOnly = ({ reachId, on, localMin, level, weather, airTempC }: MomentInput): MomentInput => ({
+  reachId,
+  on,
+  localMin,
+  level,
+  weather,
+  airTempC,
+})

@@ -1,29 +1,31 @@
 import { asc, isNull } from 'drizzle-orm'
 import {
   borrowSeasonal,
-  CORE_VERSION,
-  datedBroods,
+  drawSeason,
   epochDayOf,
   fitSeasonal,
   forecastC,
-  learnedBroods,
+  seasonOfReach,
   trendCPerDay,
+  turnOf,
   usualModel,
+  yearOf,
 } from '../../core/index.ts'
 import type {
-  DatedBrood,
   DayReading,
-  EmergenceWindow,
-  LearnedBrood,
-  ReachSeason,
+  FeedingScene,
   SeasonalModel,
-  SeenNote,
+  SeasonNote,
+  SeasonOfReach,
   WatchedReach,
+  WaterKind,
 } from '../../core/index.ts'
+import { usableZone } from '../../contract/index.ts'
+import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { observation, readingDay, seasonWindow } from '../db/schema.ts'
-import { contentHash } from '../db/ids.ts'
+import { observation, readingDay } from '../db/schema.ts'
+import { inTurns } from './inTurns.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
 import { loadStages } from './stages.ts'
@@ -104,41 +106,6 @@ export async function tempOn(db: Reader, reachId: ReachId, on: string): Promise<
   return warmth ? inTenths(forecastC(warmth.model, warmth.latest, epochDayOf(on)).value) : 10
 }
 
-async function readBroods(db: Reader): Promise<readonly DatedBrood[]> {
-  return datedBroods((await loadStages(db)).map(({ core }) => core))
-}
-/** Broods of the larder that have dates. */
-export const loadBroods = keptUntilWrite(readBroods, [loadStages])
-
-const rounded = (model: SeasonalModel) =>
-  Object.entries(model).map(([key, value]) => [key, typeof value === 'number' ? value.toFixed(3) : value])
-
-/** What the season takes from the larder, as a hash: two answers that have the same speak of the same broods. */
-export const loadBroodsHash = keptUntilWrite(
-  async (db: Reader) => contentHash(await loadBroods(db)),
-  [loadBroods],
-)
-
-/** What the windows of a reach hang on, as a hash: kept windows of another one are stale. */
-export async function windowsHash(db: Reader, { loaded, model }: Warmth): Promise<string> {
-  const broods = await loadBroods(db)
-  return contentHash([
-    CORE_VERSION,
-    rounded(model),
-    loaded.water.latitudeDeg,
-    loaded.reach.elevationM,
-    loaded.water.iceOffMonthDay,
-    broods,
-  ])
-}
-
-/** Windows that pages worked out, by reach, with what they were worked out from. */
-export const loadKeptWindows = keptUntilWrite(readKeptWindows, [seasonWindow])
-
-async function readKeptWindows(db: Reader) {
-  return new Map((await db.select().from(seasonWindow)).map((row) => [row.reachId, row]))
-}
-
 /** Notes that are not put away, by day. */
 export const loadObservations = keptUntilWrite(readObservations, [observation])
 
@@ -146,39 +113,85 @@ async function readObservations(db: Reader): Promise<readonly ObservationRow[]> 
   return db.select().from(observation).where(isNull(observation.archivedAtMs)).orderBy(asc(observation.on))
 }
 
-async function readLearned(db: Reader, reachId: ReachId): Promise<readonly LearnedBrood[]> {
-  const kept = await loadKeptWindows(db)
-  const reaches = new Map(
-    [...(await loadWarmth(db))].flatMap(([key, { loaded, model, days }]): [string, WatchedReach][] => {
-      const windows = kept.get(loaded.reach.id)?.windows
-      const { latitudeDeg } = loaded.water
-      const reach = { key, waterKey: loaded.water.id, latitudeDeg, elevationM: loaded.reach.elevationM }
-      return windows ? [[key, { ...reach, model, days, windows }]] : []
+/** Draws of a season: enough for tenths, few enough to be made while one waits. */
+const DRAWS = 400
+const SEED = 20_260
+
+/** A reach as its season is drawn. */
+export type SeasonedReach = WatchedReach & { readonly waterKind: WaterKind }
+
+async function readSeasonedReaches(db: Reader): Promise<ReadonlyMap<string, SeasonedReach>> {
+  return new Map(
+    [...(await loadWarmth(db))].map(([key, { loaded, model, days }]): [string, SeasonedReach] => {
+      const { water, reach } = loaded
+      return [
+        key,
+        {
+          key,
+          waterKey: water.id,
+          waterKind: water.kind,
+          latitudeDeg: water.latitudeDeg,
+          longitudeDeg: water.longitudeDeg,
+          utcOffsetMinutes: offsetOn('2026-06-21', usableZone(water.timeZone)),
+          elevationM: reach.elevationM,
+          iceOffOn: water.iceOffMonthDay,
+          model,
+          days,
+        },
+      ]
     }),
   )
-  const reach = reaches.get(reachId)
-  if (!reach) return []
-  const notes = (await loadObservations(db)).map(
-    ({ reachId: reachKey, foodStageId: stageKey, on, kind, effortMinutes }): SeenNote => ({
+}
+
+/** Reaches as their seasons are drawn, by id. */
+export const loadSeasonedReaches = keptUntilWrite(readSeasonedReaches, [loadWarmth])
+
+async function readNotes(db: Reader): Promise<readonly SeasonNote[]> {
+  return (await loadObservations(db)).map(
+    ({ reachId: reachKey, foodStageId: stageId, on, localMin, kind, count, effortMinutes }) => ({
       reachKey,
-      stageKey,
-      on,
+      stageId,
+      day: epochDayOf(on),
+      localMin,
       kind,
+      count,
       effortMinutes,
     }),
   )
-  return learnedBroods(reach, reaches, await loadBroods(db), notes)
 }
 
-/** The broods of a reach as the notes move them; none until its windows were worked out. */
-export const loadLearned = keptUntilWrite(readLearned, [
-  loadWarmth,
-  loadKeptWindows,
-  loadBroods,
-  loadObservations,
-])
+/** Notes as the season reads them. */
+export const loadNotes = keptUntilWrite(readNotes, [loadObservations])
 
-/** Days MM-DD of earlier notes, by stage, on the reach's water. */
+async function drawWith(db: Reader, reachId: ReachId, year: number, notes: readonly SeasonNote[]) {
+  const reaches = await loadSeasonedReaches(db)
+  const reach = reaches.get(reachId)
+  if (!reach) return null
+  const stages = (await loadStages(db)).map(({ core }) => core)
+  const input = { reach, reaches: [...reaches.values()], stages, notes }
+  const draws = await inTurns(drawSeason({ ...input, year, draws: DRAWS, seed: SEED }))
+  return seasonOfReach(draws, input)
+}
+
+async function readSeason(db: Reader, reachId: ReachId, year: number): Promise<SeasonOfReach | null> {
+  return drawWith(db, reachId, year, await loadNotes(db))
+}
+
+/** The season of a reach in a year, drawn from its readings, its notes and those of other reaches. */
+export const loadSeason = keptUntilWrite(readSeason, [loadSeasonedReaches, loadStages, loadNotes])
+
+async function readUnlearned(db: Reader, reachId: ReachId, year: number): Promise<SeasonOfReach | null> {
+  return drawWith(db, reachId, year, [])
+}
+
+/** The same as if nobody had noted anything. */
+export const loadUnlearned = keptUntilWrite(readUnlearned, [loadSeasonedReaches, loadStages])
+
+/** The year of a reach's seasons that a day belongs to: from July in the south. */
+export const seasonYear = ({ latitudeDeg }: { readonly latitudeDeg: number }, on: string): number =>
+  yearOf(epochDayOf(on) - turnOf(latitudeDeg))
+
+/** Days MM-DD of notes, by stage, on the reach's water. */
 export async function seenOn(db: Reader, reachId: ReachId): Promise<ReadonlyMap<string, readonly string[]>> {
   const warmths = await loadWarmth(db)
   const waterId = warmths.get(reachId)?.loaded.water.id
@@ -191,18 +204,18 @@ export async function seenOn(db: Reader, reachId: ReachId): Promise<ReadonlyMap<
   return byStage
 }
 
-/** What the season engine knows of a reach on a day; null until its windows were worked out. */
-export async function reachSeasonOn(db: Reader, reachId: ReachId, on: string): Promise<ReachSeason | null> {
-  const learned = await loadLearned(db, reachId)
-  const warmth = (await loadWarmth(db)).get(reachId)
-  if (learned.length === 0 || !warmth) return null
-  const windows = new Map<string, EmergenceWindow[]>()
-  for (const { after } of learned) windows.set(after.stageKey, [...(windows.get(after.stageKey) ?? []), after])
+/** A reach with its season on a day, as feeding is asked for; null where there is no such reach. */
+export async function feedingScene(db: Reader, reachId: ReachId, on: string): Promise<FeedingScene | null> {
+  const reach = (await loadSeasonedReaches(db)).get(reachId)
+  const water = (await loadWarmth(db)).get(reachId)?.loaded.water
+  const season = reach && (await loadSeason(db, reachId, seasonYear(reach, on)))
+  if (!reach || !water || !season) return null
+  const { waterKind, latitudeDeg, longitudeDeg } = reach
   return {
-    windows,
-    seenOn: await seenOn(db, reachId),
-    waterTempC: await tempOn(db, reachId, on),
-    trendCPerDay: warmth.trendCPerDay,
-    measured: warmth.days.length > 0,
+    waterKind,
+    latitudeDeg,
+    longitudeDeg,
+    utcOffsetMinutes: offsetOn(on, usableZone(water.timeZone)),
+    season,
   }
 }

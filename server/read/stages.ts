@@ -12,6 +12,15 @@ export interface LoadedStage {
   readonly groupKey: string
 }
 
+/** What is taken of a stage of which nobody said how much of it there is. */
+const UNKNOWN_FEEDING = {
+  amount: { low: 0.2, usual: 0.8, peak: 3.2 },
+  ease: 0.5,
+  choosy: 0.4,
+  needs: null,
+  shiftsWith: null,
+} as const
+
 /** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */
 function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
   const { more } = row.body
@@ -19,8 +28,10 @@ function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
   // rows written before triggers were part of the body
   const body: Partial<FoodStage> & typeof row.body = row.body
   return {
+    ...UNKNOWN_FEEDING,
     ...row.body,
     id: row.id,
+    foodId: row.foodId,
     stage: row.stage,
     trigger: body.trigger ?? older.trigger ?? { kind: 'allYear' },
     broods: body.broods ?? older.broods ?? [],

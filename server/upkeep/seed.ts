@@ -11,7 +11,7 @@ import { fixedId } from '../db/ids.ts'
 import type { BoxId, CompartmentId, FamilyId, FoodId, FoodStageId } from '../../contract/index.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
-const SHIPPED_VERSION = 3
+const SHIPPED_VERSION = 4
 
 /** Writes what ships anew, but for what the user has edited. */
 async function seedFamilies(tx: Tx): Promise<void> {
@@ -43,7 +43,7 @@ async function seedFamilies(tx: Tx): Promise<void> {
 }
 
 /** A shipped stage as a row, without what names it. */
-export function stageRow({ key: _key, stage, name: stageName, ...body }: ShippedStage) {
+export function stageRow({ key: _key, foodId: _foodId, stage, name: stageName, ...body }: ShippedStage) {
   return {
     stage,
     stageName,
@@ -53,6 +53,7 @@ export function stageRow({ key: _key, stage, name: stageName, ...body }: Shipped
     body: {
       ...body,
       schemaVersion: 1 as const,
+      shiftsWith: body.shiftsWith && fixedId<FoodStageId>(`stage:${body.shiftsWith}`),
       colours: body.colours.map((colour) => ({ hexDry: colour.hexWet, ...colour })),
     },
   }

@@ -1,10 +1,9 @@
 import { eq, isNull } from 'drizzle-orm'
-import type { LarderView } from '../../contract/index.ts'
+import type { FoodStageId, LarderView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { pattern, patternServes } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadVariants } from '../read/variants.ts'
-import { loadBroodsHash } from '../read/season.ts'
 import { hookRangesOf, loadStages } from '../read/stages.ts'
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '')
@@ -23,7 +22,6 @@ export async function larderView(db: Reader): Promise<LarderView> {
     onHand.set(variant.patternId, (onHand.get(variant.patternId) ?? 0) + count)
   const servers = grouped(served, ({ stageId }) => stageId)
   return {
-    broodsHash: await loadBroodsHash(db),
     stages: stages.map(({ row, core, foodName, groupKey }) => {
       const servedBy = servers.get(row.id) ?? []
       const { months, colours, hours, waterKinds, more } = row.body
@@ -48,6 +46,11 @@ export async function larderView(db: Reader): Promise<LarderView> {
         movements: [...row.body.movements],
         triggers: [...row.body.triggers],
         importance: row.importance,
+        amount: core.amount,
+        ease: core.ease,
+        choosy: core.choosy,
+        needs: core.needs,
+        shiftsWith: core.shiftsWith as FoodStageId | null,
         trigger: core.trigger,
         broods: core.broods.map((brood) => ({ ...brood, months: [...brood.months] })),
         noteForTier: text(more.noteForTier),

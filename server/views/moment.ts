@@ -58,7 +58,7 @@ export async function startingMoment(
   }
 }
 
-/** Foods likely at a moment and flies on hand, each at its depth, the likeliest food first. */
+/** What trout are on at a moment and flies on hand, each at its depth. */
 export async function momentView(
   db: Reader,
   input: MomentInput,
@@ -67,14 +67,19 @@ export async function momentView(
 ): Promise<MomentView> {
   const { reach: r, water: w } = await reachOf(db, input.reachId)
   const variants = await fishedOn(db, await loadVariants(db), w.kind)
+  const { reachId, on, localMin } = input
+  const { foods, whatever, level } = await foodsAt(db, input, usualPar, units)
   return {
     moment: {
-      ...input,
-      reachId: input.reachId,
+      reachId,
+      on,
+      localMin,
       waterTempC: await tempOn(db, r.id, input.on),
     },
     bedMm: r.typicalDepthMm,
-    foods: [...(await foodsAt(db, input, usualPar, units))],
+    foods: [...foods],
+    whatever,
+    level,
     flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
   }
 }

@@ -52,7 +52,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
     if (!place) continue
     const { reach, water } = place
     const moment = { reachId: reach.id, on: row.on, localMin: outingHour(row) }
-    const foods = await foodsAt(db, moment, settings.parCount, settings.units)
+    const { foods } = await foodsAt(db, moment, settings.parCount, settings.units)
     found.push({
       outingId: row.id,
       on: row.on,
@@ -64,10 +64,10 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       snagginess: water.snagginess,
       technique: row.technique,
-      foods: foods.slice(0, MOST_FOODS).map(({ foodStageId, name, worth, lengthMmLow, lengthMmHigh }) => ({
+      foods: foods.slice(0, MOST_FOODS).map(({ foodStageId, name, onIt, lengthMmLow, lengthMmHigh }) => ({
         foodStageId,
         name,
-        worth,
+        worth: onIt,
         lengthMmLow,
         lengthMmHigh,
       })),

@@ -1,24 +1,20 @@
-import { and, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm'
-import type {
-  ObservationLine,
-  ReachId,
-  ReachSeasonView,
-  ReachWarmth,
-  SeasonStateView,
-  WaterId,
-} from '../../contract/index.ts'
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import { firstDayOf, windowOf } from '../../core/index.ts'
+import type { BroodDraws } from '../../core/index.ts'
+import type { ObservationLine, ReachId, ReachSeasonView, ReachWarmth, WaterId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { reading, readingImport } from '../db/schema.ts'
+import { readingImport } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import {
-  loadKeptWindows,
-  loadLearned,
-  loadBroodsHash,
   loadObservations,
+  loadSeason,
+  loadSeasonedReaches,
+  loadUnlearned,
   loadWarmth,
+  seasonYear,
   seenOn,
-  windowsHash,
 } from '../read/season.ts'
+import { latestLevel } from '../read/level.ts'
 import type { Warmth } from '../read/season.ts'
 import { loadStages } from '../read/stages.ts'
 
@@ -28,26 +24,6 @@ export const toReachWarmth = ({ model, latest, trendCPerDay }: Warmth): ReachWar
   latest: latest && { ...latest },
   trendCPerDay,
 })
-
-/** For each reach, what its windows hang on, and whether those that are kept are of today's inputs. */
-export async function seasonStateView(db: Reader): Promise<SeasonStateView> {
-  const kept = await loadKeptWindows(db)
-  const warmths = [...(await loadWarmth(db)).values()]
-  return {
-    broodsHash: await loadBroodsHash(db),
-    reaches: await Promise.all(
-      warmths.map(async (warmth) => ({
-        reachId: warmth.loaded.reach.id,
-        model: { ...warmth.model },
-        latitudeDeg: warmth.loaded.water.latitudeDeg,
-        elevationM: warmth.loaded.reach.elevationM,
-        iceOffOn: warmth.loaded.water.iceOffMonthDay,
-        inputHash: await windowsHash(db, warmth),
-        keptHash: kept.get(warmth.loaded.reach.id)?.inputHash ?? null,
-      })),
-    ),
-  }
-}
 
 async function observationLines(db: Reader, waterId: WaterId): Promise<ObservationLine[]> {
   const warmths = await loadWarmth(db)
@@ -64,34 +40,38 @@ async function observationLines(db: Reader, waterId: WaterId): Promise<Observati
     .reverse()
 }
 
-/** The latest level of a reach, and what it was about a day before. */
-async function latestLevel(db: Reader, reachId: ReachId): Promise<ReachSeasonView['level']> {
-  const ofReach = and(
-    eq(readingImport.reachId, reachId),
-    isNull(readingImport.archivedAtMs),
-    isNotNull(reading.levelMm),
-  )
-  const [latest] = await db
-    .select({ reading, source: readingImport.source })
-    .from(reading)
-    .innerJoin(readingImport, eq(readingImport.id, reading.importId))
-    .where(ofReach)
-    .orderBy(desc(reading.day), desc(reading.localMin))
-    .limit(1)
-  if (!latest || latest.reading.levelMm === null) return null
-  const { day, localMin, levelMm, clarityMm } = latest.reading
-  const [before] = await db
-    .select({ levelMm: reading.levelMm })
-    .from(reading)
-    .innerJoin(readingImport, eq(readingImport.id, reading.importId))
-    .where(and(ofReach, eq(reading.day, day - 1), lte(reading.localMin, localMin)))
-    .orderBy(desc(reading.localMin))
-    .limit(1)
-  return { day, localMin, levelMm, clarityMm, dayBeforeMm: before?.levelMm ?? null, source: latest.source }
+type Window = ReachSeasonView['windows'][number]['before']
+
+/** The windows of a reach in the year of a day: as if nobody had noted anything, and as the notes move them. */
+async function learnedWindows(db: Reader, reachId: ReachId, on: string): Promise<ReachSeasonView['windows']> {
+  const reach = (await loadSeasonedReaches(db)).get(reachId)
+  if (!reach) return []
+  const year = seasonYear(reach, on)
+  const [season, unlearned] = [await loadSeason(db, reachId, year), await loadUnlearned(db, reachId, year)]
+  const plain = (brood: BroodDraws): Window | null => {
+    const window = windowOf(brood)
+    return (
+      window && {
+        ...window,
+        stageKey: window.stageKey as Window['stageKey'],
+        onset: [...window.onset],
+        last: [...window.last],
+      }
+    )
+  }
+  return (season?.draws.broods ?? []).flatMap((brood) => {
+    const earlier = unlearned?.draws.broods.find(
+      (one) => one.stageId === brood.stageId && one.brood === brood.brood,
+    )
+    const after = plain(brood)
+    const before = earlier ? plain(earlier) : null
+    if (!after || !before) return []
+    return [{ before, after, shiftDays: firstDayOf(after) - firstDayOf(before), notes: brood.notes.length }]
+  })
 }
 
 /** The season of one reach: readings by day, imports, windows before and after the notes, notes of its water. */
-export async function reachSeasonView(db: Reader, reachId: ReachId): Promise<ReachSeasonView> {
+export async function reachSeasonView(db: Reader, reachId: ReachId, on: string): Promise<ReachSeasonView> {
   const warmth = (await loadWarmth(db)).get(reachId)
   if (!warmth) throw new ProblemError('unknownId', 'There is no such reach.')
   const imports = await db
@@ -99,14 +79,7 @@ export async function reachSeasonView(db: Reader, reachId: ReachId): Promise<Rea
     .from(readingImport)
     .where(and(eq(readingImport.reachId, reachId), isNull(readingImport.archivedAtMs)))
     .orderBy(desc(readingImport.atMs))
-  const learned = await loadLearned(db, reachId)
   const level = await latestLevel(db, reachId)
-  type Window = ReachSeasonView['windows'][number]['before']
-  const plain = (window: (typeof learned)[number]['before']): Window => ({
-    ...window,
-    stageKey: window.stageKey as Window['stageKey'],
-    onset: [...window.onset],
-  })
   return {
     reachId: reachId,
     warmth: toReachWarmth(warmth),
@@ -122,13 +95,7 @@ export async function reachSeasonView(db: Reader, reachId: ReachId): Promise<Rea
       atMs,
     })),
     level,
-    windows: learned.map(({ before, after, learned: { shiftDays, notes }, backtest }) => ({
-      before: plain(before),
-      after: plain(after),
-      shiftDays,
-      notes,
-      backtest,
-    })),
+    windows: await learnedWindows(db, reachId, on),
     seenOn: Object.fromEntries([...(await seenOn(db, reachId))].map(([stage, on]) => [stage, [...on]])),
     observations: await observationLines(db, warmth.loaded.water.id),
   }

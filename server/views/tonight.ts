@@ -17,6 +17,8 @@ const MOST_LIKELY = 2
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
+/** Share of the fish from which on a food without a fly is told of. */
+const MATTERS = 0.06
 /** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
@@ -30,11 +32,11 @@ function likelyLine(food: FoodAtMoment, where: string, units: DisplayUnits): Ton
   const length = wording.smallSpan(food.lengthMmLow, food.lengthMmHigh, units)
   const size = food.hooks.length > 0 ? `${length}, ${wording.hookSizes(food.hooks)}` : length
   const why = food.why ? ` ${sentenceStart(food.why)}.` : ''
-  const text = `${food.name}: likely on ${where} (${wording.inTen(food.likelihood)}), ${wording.depthBandName[food.band]}, ${size}.${why}`
+  const text = `${food.name}: on ${where} ${wording.fishOnIt(food.onIt)}, ${wording.depthBandName[food.band]}, ${size}.${why}`
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
 }
 
-/** The likeliest food, then the likeliest of those met at another depth: fish look up or down, not both at once. */
+/** What most fish are on, then the most of those met at another depth: fish look up or down, not both at once. */
 function likeliest(foods: readonly FoodAtMoment[]): readonly FoodAtMoment[] {
   const [first] = foods
   if (!first) return []
@@ -108,7 +110,7 @@ async function orderedHoles(
   const worth = new Map<string, number>()
   for (const { patternId, foodStageId, weight } of served) {
     const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
-    if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.worth))
+    if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.onIt))
   }
   const urgency = (hole: RestockLine) => urgencyOf(hole, worth.get(hole.patternId) ?? 0)
   return [...holes].sort((a, b) => urgency(b) - urgency(a))
@@ -125,12 +127,10 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   if (!moment) return { outing: null, moment: null, lines: [], empty: true }
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
-  const foods = await foodsAt(db, moment, usualPar, settings.body.units)
+  const { foods } = await foodsAt(db, moment, usualPar, settings.body.units)
   const holes = await orderedHoles(db, foods, usualPar)
   const minutesOf = await loadMinutes(db)
-  const uncovered = foods.filter(
-    ({ onHand, par, likelihood, importance }) => onHand === 0 && par === 0 && likelihood * importance > 0.15,
-  )
+  const uncovered = foods.filter(({ onHand, par, onIt }) => onHand === 0 && par === 0 && onIt > MATTERS)
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
     ...[...holes.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(

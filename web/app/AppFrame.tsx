@@ -13,7 +13,6 @@ import { PlaceKeysContext } from '../ui/shortcuts.ts'
 import type { PlaceKeys } from '../ui/shortcuts.ts'
 import { serveData } from '../wire/outbox/sender.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
-import { useSeasonKeeper } from '../moment/useSeasonKeeper.ts'
 import { labels } from '../words/frame.ts'
 
 const FindPanel = lazy(() => import('./frame/FindPanel.tsx'))
@@ -84,7 +83,6 @@ export function AppFrame() {
   const newBuild = useChanged(frame?.buildId)
   const otherData = useChanged(frame?.dataId)
   useDelivery(frame?.dataId)
-  useSeasonKeeper()
   const theme = frame?.settings.theme ?? 'system'
   useEffect(() => {
     if (theme === 'system') delete document.documentElement.dataset.theme

@@ -2,8 +2,8 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import type { FrameView, MomentView } from '../../contract/index.ts'
-import { useMomentQuery } from '../wire/api.ts'
-import { useMoment } from '../moment/useMoment.ts'
+import { wording } from '../../core/index.ts'
+import { useNow } from '../moment/useNow.ts'
 import { shortDepth } from '../words/words.ts'
 import type { ColumnContent, Mark } from './marks.ts'
 import { MomentHead } from './MomentHead.tsx'
@@ -233,9 +233,9 @@ function foodMarks(view: MomentView, content: ColumnContent): readonly Mark[] {
       label: food.name.replace(/, [^,]*$/, ''),
       fromMm: food.fromMm,
       toMm: food.toMm,
-      weight: food.likelihood,
-      softWeight: food.likelihoodHigh,
-      words: `${food.name.replace(/^.*, /, '')} · ${Math.max(Math.round(food.likelihood * 10), 1)} in 10`,
+      weight: food.onIt,
+      softWeight: food.onItIfAbout,
+      words: `${food.name.replace(/^.*, /, '')} · ${wording.fishOnIt(food.onIt)}`,
       look: 'food',
       to: `/larder?stage=${food.foodStageId}`,
     }))
@@ -300,13 +300,9 @@ function useHeight() {
 
 /** The water column: foods at the left, flies at the right, facing each other at one depth. */
 export function Column({ frame, content }: { readonly frame: FrameView; readonly content: ColumnContent }) {
-  const moment = useMoment()
   const { water, heightPx } = useHeight()
   const [wide, setWide] = useState(false)
-  const { data } = useMomentQuery(
-    { reachId: moment?.reachId ?? '', on: moment?.on ?? '', localMin: moment?.localMin ?? 0 },
-    { skip: !moment },
-  )
+  const data = useNow()
   const foods = useMemo(() => (data ? foodMarks(data, content) : []), [data, content])
   const flies = useMemo(() => content.flies ?? (data ? censusMarks(data) : []), [data, content])
   const bedMm = data?.bedMm ?? 1000

@@ -6,10 +6,9 @@ import { asked } from '../testing/asked.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { chooseMoment } from '../wire/state.ts'
 import { store } from '../wire/store.ts'
-import { newId, useCommand } from '../wire/useCommand.ts'
+import { newId } from '../wire/useCommand.ts'
 import { useMoment } from './useMoment.ts'
-import { useReachState } from './useReachState.ts'
-import { useSeasonKeeper } from './useSeasonKeeper.ts'
+import { useNow } from './useNow.ts'
 
 onTheDemo()
 afterEach(() => {
@@ -42,41 +41,15 @@ describe('useMoment', () => {
   })
 })
 
-describe('useReachState', () => {
-  it('has the reach’s season with its windows and what was seen', async () => {
-    const { result } = callHook(() => ({ reach: useReachState(), moment: useMoment() }), undefined)
-    const season = await until(() => result.current.reach.season)
-    expect(season.windows.size).toBeGreaterThan(10)
-    for (const [key, windows] of season.windows) for (const { stageKey } of windows) expect(stageKey).toBe(key)
-    expect(season.waterTempC).toBe(result.current.moment!.waterTempC)
-    expect(season.measured).toBe(true)
-    expect(result.current.reach).toMatchObject({ waterKind: 'freestone', utcOffsetMinutes: 60 })
+describe('useNow', () => {
+  it('shares the fish out at the moment, anew as the water is said to rise', async () => {
+    const { result } = callHook(() => useNow(), undefined)
+    const now = await until(() => result.current)
+    expect(now.whatever + now.foods.reduce((sum, { onIt }) => sum + onIt, 0)).toBeGreaterThan(0.95)
+    const worm = ({ foods }: typeof now) => foods.find(({ name }) => name.startsWith('Earthworm'))?.onIt ?? 0
+    const { reachId, on, localMin } = now.moment
+    act(() => void store.dispatch(chooseMoment({ reachId, on, localMin, said: { level: 'rising' } })))
+    await until(() => result.current?.level?.by === 'said')
+    expect(worm(result.current!)).toBeGreaterThan(3 * worm(now))
   })
-
-  it('has a common river’s season where there is no water', async () => {
-    store.dispatch(chooseMoment({ reachId: newId(), on: '2026-06-06', localMin: 600 }))
-    const { result } = callHook(() => useReachState(), undefined)
-    expect(result.current).toMatchObject({ waterKind: 'freestone', latitudeDeg: 54 })
-    expect(result.current.season ?? null).toBeNull()
-  })
-})
-
-describe('useSeasonKeeper', () => {
-  it('works windows out anew where what they hang on has changed, and gives them to the server to keep', async () => {
-    const { waters } = await asked.waters()
-    const { id, version, reach } = waters.flatMap(({ reaches }) => reaches).find((one) => one.reach.name === 'Alder Reach')! // prettier-ignore
-    const { result } = callHook(() => useCommand(), undefined)
-    const kept = (await asked.season()).reaches.find(({ reachId }) => reachId === id)!
-    const higher = { ...reach, elevationM: reach.elevationM + 150 }
-    await act(() => result.current('reachSave', { reachId: id, version, reach: higher }))
-    const stale = (await asked.season()).reaches.find(({ reachId }) => reachId === id)!
-    expect(stale.inputHash).not.toBe(kept.inputHash)
-    expect(stale.inputHash).not.toBe(stale.keptHash)
-    callHook(() => useSeasonKeeper(), undefined)
-    await until(async () => {
-      const { reaches } = await asked.season()
-      return reaches.every(({ inputHash, keptHash }) => inputHash === keptHash)
-    }, 60_000)
-    await until(() => store.getState().view.work === null)
-  }, 90_000)
 })

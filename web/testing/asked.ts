@@ -6,7 +6,6 @@ import type {
   OutingsView,
   PatternView,
   PlanView,
-  SeasonStateView,
   WatersView,
 } from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
@@ -14,7 +13,7 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { actions, bench, boxes, frame, outings, pattern, patterns, plan, season, waters } = api.endpoints
+const { actions, bench, boxes, frame, outings, pattern, patterns, plan, waters } = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -29,7 +28,6 @@ export const asked = {
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
   outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
-  season: (): Promise<SeasonStateView> => there(askOnce(store.dispatch(season.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
   plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
   /** a pattern by its name */

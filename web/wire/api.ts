@@ -85,9 +85,9 @@ export const api = createApi({
       tonight: plain('tonight'),
       moment: asked('moment'),
       waters: plain('waters'),
-      season: plain('season'),
       reachSeason: asked('reachSeason'),
-      keepWindows: posted('seasonWindows'),
+      reachDay: asked('reachDay'),
+      reachYear: asked('reachYear'),
       larder: plain('larder'),
       patterns: plain('patterns'),
       pattern: named('pattern'),
@@ -164,7 +164,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useSeasonQuery, useReachSeasonQuery, useKeepWindowsMutation, useTakeReadingsMutation,
+  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,
 } = api // prettier-ignore

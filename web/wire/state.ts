@@ -1,11 +1,19 @@
 import { createSlice } from '@reduxjs/toolkit'
 import type { PayloadAction } from '@reduxjs/toolkit'
 
+/** What the user says of the hour; what is left out is read or stays open. */
+export interface SaidOfHour {
+  readonly level?: 'falling' | 'steady' | 'rising'
+  readonly weather?: 'bright' | 'dull' | 'windy' | 'calm' | 'rain'
+  readonly airTempC?: number
+}
+
 /** The moment that the user has chosen; null follows the next outing. */
 export interface ChosenMoment {
   readonly reachId: string
   readonly on: string
   readonly localMin: number
+  readonly said?: SaidOfHour
 }
 
 /** What of the writes of this browser has not arrived. */

@@ -5,7 +5,7 @@ export const labels = {
   larder: 'Larder',
   findAFood: 'Find a food',
   newFood: 'New food',
-  alsoWhatIsUnlikely: 'also what is unlikely now',
+  alsoWhatIsUnlikely: 'also what is not here now',
   show: 'Show',
   weather: 'Weather',
   goingThroughTheYear: 'Going through the year …',
@@ -40,7 +40,17 @@ export const labels = {
   yourFliesForIt: 'Your flies for it',
   designOneForIt: 'Design one for it',
   foodsAtThisMoment: 'Foods at this moment',
-  likely: 'likely',
+  onlyTheFirstFive: 'only the first five',
+  onIt: 'on it',
+  about: 'about',
+  choosy: 'how choosy',
+  whateverComes: 'whatever comes',
+  otherFoods: 'other foods',
+  goingThroughTheDay: 'Going through the day …',
+  whatTroutAreOnThroughTheDay: 'What trout are on through the day',
+  whatTroutAreOnThroughTheYear: 'What trout are on through the year',
+  theSameAsATable: 'The same as a table',
+  from: 'from',
   januaryToDecember: 'January to December',
   where: 'where',
   length: 'length',
@@ -90,3 +100,6 @@ export const labels = {
   when: 'when',
   which: 'which',
 } as const
+
+/** How closely a fly must match while fish are on it. */
+export const CHOOSY = { easy: 'easy', fair: 'fair', choosy: 'choosy' } as const

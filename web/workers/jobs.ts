@@ -1,12 +1,10 @@
 import {
   coverageOf,
-  emergenceWindows,
   findWeightings,
   greedyPlan,
   problemOf,
   proposeVariants,
   sampleFall,
-  yearOfStages,
   yearOfUse,
 } from '../../core/index.ts'
 import type {
@@ -22,11 +20,8 @@ import type {
   Progress,
   ProposedVariant,
   ProposeInput,
-  ReachWindows,
   SampledFall,
   SampleInput,
-  SeasonInput,
-  SeasonProgress,
   UseInput,
   YearOfUse,
 } from '../../core/index.ts'
@@ -44,8 +39,6 @@ export const jobs = {
   }: SampleInput & { readonly calibration: Calibration }): Generator<Progress, SampledFall> =>
     sampleFall(input, calibration),
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
-  emergenceWindows: (input: SeasonInput): Generator<SeasonProgress, readonly ReachWindows[]> =>
-    emergenceWindows(input),
   coverageOf: (input: CoverageInput): Generator<Progress, readonly CoverRow[]> => coverageOf(input),
   greedyPlan: (problem: PlanProblem): Generator<Progress, Counts> => greedyPlan(problem),
   solvePlan: (input: SolveInput): Generator<SolvedPlan, SolvedPlan> => solvePlan(solver(), input),
@@ -55,7 +48,6 @@ export const jobs = {
   },
   proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
     proposeVariants(input),
-  yearOfStages,
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   readText,
 } as const

@@ -1,22 +1,18 @@
-export { dayOfMonthDay, isDated } from './trigger.ts'
+export { broodsOf, dayOfMonthDay, isDated } from './trigger.ts'
 export type { DatedTrigger, Trigger } from './trigger.ts'
 export { AS_USUAL, onsetDay } from './onset.ts'
 export type { Deviation, Year } from './onset.ts'
-export { chanceOn, chanceOnDayOfYear, firstDayOf, lastDayOf, peakDayOf, shareBefore } from './window.ts'
+export { sceneOf, triggerAt, turnOf, usualStart } from './place.ts'
+export type { Scene, SeasonReach } from './place.ts'
+export { drawYear, readYear } from './drawnYear.ts'
+export type { ReadYear } from './drawnYear.ts'
+export { placeNote, saw } from './notes.ts'
+export type { PlacedNote, SeasonNote } from './notes.ts'
+export { PEAK_SHARE, startDoubt } from './strain.ts'
+export { drawSeason } from './seasonDraws.ts'
+export type { BroodDraws, DrawInput, SeasonDraws, SeasonProgress } from './seasonDraws.ts'
+export type { WatchedReach } from './notedReach.ts'
+export { firstDayOf, lastDayOf, peakDayOf, windowOf } from './window.ts'
 export type { EmergenceWindow, Quantiles } from './window.ts'
-export { emergenceWindows, yearAsItWas } from './emergenceWindows.ts'
-export type {
-  DatedBrood,
-  ReachWindows,
-  SeasonInput,
-  SeasonProgress,
-  SimulatedReach,
-} from './emergenceWindows.ts'
 export { towardsStart } from './progress.ts'
 export type { TowardsStart } from './progress.ts'
-export { learnedWindow, learnShift } from './learn.ts'
-export type { Learned, Note } from './learn.ts'
-export { learnedBroods } from './notes.ts'
-export type { LearnedBrood, SeenNote, WatchedReach } from './notes.ts'
-export { leaveOneOut } from './leaveOneOut.ts'
-export type { Backtest } from './leaveOneOut.ts'

@@ -14,8 +14,10 @@ export interface Year {
   readonly freezes: boolean
   /** how warm the water is when its ice has gone, °C; looked for from 1 February */
   readonly iceGoneC: number
-  /** whether the year swings so little that warmth gives no sign */
-  readonly steady: boolean
+  /** how far warmth gives a sign: 0 where the year hardly swings and the usual date counts alone, to 1 */
+  readonly signShare: number
+  /** its warmest in a usual summer, °C */
+  readonly warmestC: number
 }
 
 /** How one year, or one water, differs from what is usual of a trigger. */
@@ -82,15 +84,44 @@ function startOf(trigger: DatedTrigger, year: Year, offC: number): number | null
   }
 }
 
+/** A water whose warmest is this near to a threshold has a stage by its latest date, °C. */
+const NEAR_C = 3
+/** And one by whose latest date this share of a sum is there. */
+const NEAR_SUM = 0.5
+
+/** Whether a water comes near enough to what a trigger waits for to have the stage by its latest date. */
+function comesNear(trigger: DatedTrigger, year: Year, latest: number): boolean {
+  if (trigger.kind === 'waterTemp')
+    return trigger.direction === 'falling' || year.warmestC >= trigger.thresholdC - NEAR_C
+  if (trigger.kind !== 'degreeDays') return false
+  const half = summedDay(
+    dayOfMonthDay(trigger.startOn),
+    trigger.baseC,
+    NEAR_SUM * trigger.degreeDays,
+    year.waterC,
+  )
+  return half !== null && half <= latest
+}
+
+/** What warmth, light or ice say, at the latest on the day by which it starts anyhow. */
+function bySign(trigger: DatedTrigger, year: Year, thresholdC: number): number | null {
+  const start = startOf(trigger, year, thresholdC)
+  if (!trigger.latest) return start
+  const latest = dayOfMonthDay(trigger.latest)
+  if (start !== null && start <= latest) return start
+  return comesNear(trigger, year, latest) ? latest : start
+}
+
 /**
- * The day on which a stage starts in a year, or null where the year never brings what it waits for. On a water whose
- * year hardly swings, such as a spring, the date that is usual there.
+ * The day on which a stage starts in a year, or null where the year never brings what it waits for. The less a year
+ * swings, the more the date counts that is usual there.
  */
 export function onsetDay(trigger: DatedTrigger, year: Year, { thresholdC, days }: Deviation): number | null {
+  const usual = trigger.steadyStartOn ? dayOfMonthDay(trigger.steadyStartOn) : null
+  const share = usual === null ? 1 : year.signShare
+  const sign = share > 0 ? bySign(trigger, year, thresholdC) : null
   const start =
-    year.steady && trigger.steadyStartOn
-      ? dayOfMonthDay(trigger.steadyStartOn)
-      : startOf(trigger, year, thresholdC)
+    usual === null || share === 1 ? sign : sign === null ? usual : share * sign + (1 - share) * usual
   return start === null ? null : Math.max(start + (trigger.lagDays ?? 0) + days, 0)
 }
 
@@ -108,8 +139,17 @@ export function anomalySums(year: Year, usualC: Float32Array, into: Float64Array
   into[usualC.length] = sum
 }
 
-/** How long a stage lasts from its start, days: stretched by a cold spell, shortened by a warm one. */
-export function durationFrom(trigger: DatedTrigger, sums: Float64Array, start: number): number {
+/** Days until the highest air of the day no longer reaches a limit for the last time, at most so many. */
+function untilCold(airC: Float32Array, start: number, most: number, lowC: number): number {
+  const from = Math.round(start)
+  for (let day = Math.min(from + Math.round(most), airC.length - 1); day > from; day -= 1)
+    if ((airC[day] as number) >= lowC) return day - from
+  return 1
+}
+
+/** How long a stage lasts from its start, days: stretched by a cold spell, shortened by a warm one; cold ends land insects. */
+export function durationFrom(trigger: DatedTrigger, year: Year, sums: Float64Array, start: number): number {
+  if (trigger.kind === 'airTemp') return untilCold(year.airC, start, trigger.durationDays, trigger.lowC)
   const from = Math.min(Math.round(start), sums.length - 2)
   const to = Math.min(from + Math.max(Math.round(trigger.durationDays), 1), sums.length - 1)
   const anomaly = ((sums[to] ?? 0) - (sums[from] ?? 0)) / (to - from)

@@ -10,6 +10,8 @@ interface Started {
   readonly lagDays?: number
   /** start where warmth gives no sign, since the year hardly swings */
   readonly steadyStartOn?: string
+  /** day by which it starts anyhow, on waters that come near to what it waits for */
+  readonly latest?: string
 }
 
 /** Daily mean of the water at or past a threshold; 8 in 10 of the thresholds met with lie from low to high. */
@@ -70,6 +72,18 @@ export type Trigger =
 /** Whether a trigger gives a start in the year. */
 export const isDated = (trigger: Trigger): trigger is DatedTrigger =>
   trigger.kind !== 'allYear' && trigger.kind !== 'light' && trigger.kind !== 'level'
+
+/** What starts the broods of a stage that have dates; a stage without broods is one by itself. */
+export function broodsOf({
+  trigger,
+  broods,
+}: {
+  readonly trigger: Trigger
+  readonly broods: readonly { readonly trigger: Trigger }[]
+}): readonly { readonly brood: number; readonly trigger: DatedTrigger }[] {
+  const triggers = broods.length > 0 ? broods.map((brood) => brood.trigger) : [trigger]
+  return triggers.flatMap((own, brood) => (isDated(own) ? [{ brood, trigger: own }] : []))
+}
 
 /** Few dates are asked for again and again. */
 const known = new Map<string, number>()

@@ -1,6 +1,6 @@
 import larder from './larder.json' with { type: 'json' }
 import type { Trigger } from '../emergence/index.ts'
-import type { Brood, DepthBand, FoodStage, StageHours, StageMonth } from '../foodStage.ts'
+import type { Amount, Brood, DepthBand, FoodStage, Need, StageHours, StageMonth } from '../foodStage.ts'
 
 /** A stage as it ships: what core reckons with, and the rest of what is known of it. */
 export interface ShippedStage extends Omit<FoodStage, 'id'> {
@@ -21,14 +21,22 @@ export interface ShippedFood {
   readonly stages: readonly ShippedStage[]
 }
 
-function toStage(raw: (typeof larder.foods)[number]['stages'][number]): ShippedStage {
+function toStage(foodId: string, raw: (typeof larder.foods)[number]['stages'][number]): ShippedStage {
   const {
     key, stage, name, months, colours, silhouette, movements, triggers, shank, depthBandRiver, depthBandStillwater,
-    waterKinds, importance, hours, trigger, ...rest
+    waterKinds, importance, hours, trigger, amount, ease, choosy, needs, ...rest
   } = raw // prettier-ignore
-  const { broods = [], ...more } = rest as typeof rest & { broods?: unknown[] }
+  const {
+    broods = [],
+    shiftsWith = null,
+    ...more
+  } = rest as typeof rest & {
+    broods?: unknown[]
+    shiftsWith?: string
+  }
   return {
     key,
+    foodId,
     stage,
     name,
     silhouette,
@@ -36,6 +44,11 @@ function toStage(raw: (typeof larder.foods)[number]['stages'][number]): ShippedS
     triggers,
     shank,
     importance,
+    amount: amount satisfies Amount,
+    ease,
+    choosy,
+    needs: needs as Need | null,
+    shiftsWith,
     trigger: trigger as Trigger,
     broods: broods as readonly Brood[],
     waterKinds,
@@ -53,5 +66,5 @@ export const shippedFoods: readonly ShippedFood[] = larder.foods.map((food) => (
   key: food.key,
   name: food.name,
   groupKey: food.groupKey,
-  stages: food.stages.map(toStage),
+  stages: food.stages.map((stage) => toStage(food.key, stage)),
 }))

@@ -14,8 +14,12 @@ export const food = sqliteTable('food', {
   ...editable,
 })
 
+/** What rows lack that were written before it was known. */
+type Feeding = 'amount' | 'ease' | 'choosy' | 'needs' | 'shiftsWith'
+
 /** The JSON of a stage: what core reckons with, and the rest of what is known of it. */
-export interface FoodStageBody extends Omit<FoodStage, 'id' | 'stage'> {
+export interface FoodStageBody
+  extends Omit<FoodStage, 'id' | 'foodId' | 'stage' | Feeding>, Partial<Pick<FoodStage, Feeding>> {
   readonly schemaVersion: 1
   readonly colours: readonly { name: string; hexDry: string; hexWet: string; share: number }[]
   readonly silhouette: string

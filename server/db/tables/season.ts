@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { EmergenceWindow } from '../../../core/index.ts'
 import type {
   FoodStageId,
   ObservationBody,
@@ -101,13 +100,3 @@ export const observation = sqliteTable(
     check('observation_count', sql`count is null or count >= 0`),
   ],
 )
-
-/** Derived: the windows of a reach as they were last worked out, and from what. */
-export const seasonWindow = sqliteTable('season_window', {
-  reachId: text('reach_id')
-    .$type<ReachId>()
-    .primaryKey()
-    .references(() => reach.id),
-  inputHash: text('input_hash').notNull(),
-  windows: text('windows', { mode: 'json' }).$type<readonly EmergenceWindow[]>().notNull(),
-})

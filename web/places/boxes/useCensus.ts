@@ -1,8 +1,8 @@
 import { useCallback, useMemo, useState } from 'react'
 import type { BoxLine, CompartmentLine } from '../../../contract/index.ts'
-import { useFrameQuery, useMomentQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/api.ts'
+import { useNow } from '../../moment/useNow.ts'
 import type { PlaceKeys } from '../../ui/shortcuts.ts'
-import { useMoment } from '../../moment/useMoment.ts'
 import { shortDepth } from '../../words/words.ts'
 import { useColumn } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
@@ -15,12 +15,8 @@ type Fly = CompartmentLine['flies'][number]
 
 /** The census of the boxes in the Column: each compartment at the depth where its flies fish, and two handles that choose. */
 export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean) {
-  const moment = useMoment()
   const { data: frame } = useFrameQuery()
-  const { data } = useMomentQuery(
-    { reachId: moment?.reachId ?? '', on: moment?.on ?? '', localMin: moment?.localMin ?? 0 },
-    { skip: !moment },
-  )
+  const data = useNow()
   const [depths, setDepths] = useState<Depths | null>(null)
   const bedMm = data?.bedMm ?? 1000
   const fished = useMemo(

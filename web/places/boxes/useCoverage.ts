@@ -2,10 +2,11 @@ import { useEffect, useState } from 'react'
 import { seasonFoods } from '../../../core/index.ts'
 import type { CoverRow } from '../../../core/index.ts'
 import type { FoodAtMoment } from '../../../contract/index.ts'
-import { useFrameQuery, useLarderQuery, useMomentQuery } from '../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { toServing, usePlanned } from '../../wire/planned.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { runJob } from '../../workers/gateway.ts'
 
@@ -19,10 +20,7 @@ export function useCoverage(season: boolean): readonly CoverRow[] | null {
   const plan = usePlanned()
   const { data: larder } = useLarderQuery()
   const { data: frame } = useFrameQuery()
-  const { data: at } = useMomentQuery(
-    { reachId: moment?.reachId ?? '', on: moment?.on ?? '', localMin: moment?.localMin ?? 0 },
-    { skip: !moment },
-  )
+  const at = useNow()
   const [rows, setRows] = useState<readonly CoverRow[] | null>(null)
   const dispatch = useAppDispatch()
   useEffect(() => {
@@ -37,7 +35,7 @@ export function useCoverage(season: boolean): readonly CoverRow[] | null {
             ? seasonFoods(larder.stages, waterKind, LEAST_WORTH)
             : at.foods.slice(0, MOST_FOODS).map((food: FoodAtMoment) => ({
                 stageKey: food.foodStageId,
-                worth: food.worth,
+                worth: food.onIt,
                 lengthMmLow: food.lengthMmLow,
                 lengthMmHigh: food.lengthMmHigh,
               })),

@@ -1,20 +1,19 @@
 import { isSought } from '../../../core/index.ts'
 import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import type { ReachState, Weather } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
-import { useLarderQuery, useReachSeasonQuery } from '../../wire/api.ts'
+import type { MomentView, StageLine } from '../../../contract/index.ts'
+import { useLarderQuery, useReachSeasonQuery, useReachYearQuery } from '../../wire/api.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
-import { useReachState } from '../../moment/useReachState.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
+import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Row } from '../../ui/layout.tsx'
 import { LarderDay } from './LarderDay.tsx'
-import { LarderYear, useYearRows } from './LarderYear.tsx'
+import { LarderYear, yearRows } from './LarderYear.tsx'
 import { StageSheet } from './StageSheet.tsx'
 import { SaveYear } from './SaveYear.tsx'
 import { SOME_DAY } from './someDay.ts'
@@ -24,7 +23,6 @@ import { labels } from '../../words/larder.ts'
 const StageEdit = lazy(() => import('./edit/StageEdit.tsx'))
 
 const DAY_MIN = 1440
-const NOON_MIN = 720
 
 const VIEWS = [
   { id: 'now', name: 'Now' },
@@ -34,14 +32,6 @@ const VIEWS = [
 type View = (typeof VIEWS)[number]['id']
 const viewOf = (text: string | null): View => VIEWS.find(({ id }) => id === text)?.id ?? 'now'
 
-const WEATHERS: readonly { readonly id: Weather; readonly name: string }[] = [
-  { id: 'any', name: 'any weather' },
-  { id: 'bright', name: 'bright' },
-  { id: 'dull', name: 'dull' },
-  { id: 'windy', name: 'windy' },
-  { id: 'calm', name: 'calm' },
-]
-
 /** Comma and full stop turn the clock by an hour; n begins a new food. */
 function useLarderKeys(moment: Moment | null, onNew: () => void): void {
   const dispatch = useAppDispatch()
@@ -50,7 +40,14 @@ function useLarderKeys(moment: Moment | null, onNew: () => void): void {
       if (!moment) return
       const localMin = moment.localMin + minutes
       if (localMin >= 0 && localMin <= DAY_MIN)
-        dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin }))
+        dispatch(
+          chooseMoment({
+            reachId: moment.reachId,
+            on: moment.on,
+            localMin,
+            ...(moment.said ? { said: moment.said } : {}),
+          }),
+        )
     }
     return { ',': shift(-60), '.': shift(60), n: onNew }
   }, [moment, dispatch, onNew])
@@ -61,9 +58,9 @@ function useLarderKeys(moment: Moment | null, onNew: () => void): void {
 export default function Larder() {
   const { data } = useLarderQuery()
   const moment = useMoment()
-  const reach = useReachState()
+  const now = useNow()
   const [params, setParams] = useSearchParams()
-  const rows = useMemo(() => rowsAt(data?.stages ?? [], moment, reach), [data, moment, reach])
+  const rows = useMemo(() => rowsAt(data?.stages ?? [], now), [data, now])
   const begin = useCallback(() => setParams({ edit: 'new' }), [setParams])
   const leaveEdit = useCallback(
     (stage: string | null) => setParams(stage === null ? {} : { stage }),
@@ -93,7 +90,7 @@ export default function Larder() {
     return (
       <StageSheet
         stage={chosen.stage}
-        found={chosen.found}
+        now={chosen.now}
         onClose={() => choose(view)}
         onEdit={() => setParams({ stage: chosen.stage.id, edit: 'it' })}
       />
@@ -104,7 +101,7 @@ export default function Larder() {
       stages={data.stages}
       rows={rows}
       moment={moment}
-      reach={reach}
+      now={now}
       view={view}
       onView={choose}
       onOpen={(stage) => setParams(view === 'now' ? { stage } : { view, stage })}
@@ -117,7 +114,7 @@ interface AllStagesProps {
   readonly stages: readonly StageLine[]
   readonly rows: ReturnType<typeof rowsAt>
   readonly moment: Moment | null
-  readonly reach: ReachState
+  readonly now: MomentView | undefined
   readonly view: View
   readonly onView: (view: View) => void
   readonly onOpen: (stageId: string) => void
@@ -125,18 +122,29 @@ interface AllStagesProps {
 }
 
 /** All stages at the moment, the likeliest first; or through the day, or through the year. */
-function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }: AllStagesProps) {
+function AllStages({ stages, rows, moment, now, view, onView, onOpen, onNew }: AllStagesProps) {
   const dispatch = useAppDispatch()
   const [words, setWords] = useState('')
   const [all, setAll] = useState(false)
-  const [weather, setWeather] = useState<Weather>('any')
-  const { data: season } = useReachSeasonQuery({ reachId: moment?.reachId ?? '' }, { skip: !moment })
+  const { data: season } = useReachSeasonQuery(
+    { reachId: moment?.reachId ?? '', on: moment?.on ?? '' },
+    { skip: !moment || view !== 'year' },
+  )
   const on = moment?.on ?? SOME_DAY
-  const years = useYearRows(stages, reach, on, view === 'year')
+  const { data: year } = useReachYearQuery(
+    { reachId: moment?.reachId ?? '', year: Number(on.slice(0, 4)) },
+    { skip: !moment || view !== 'year' },
+  )
+  const years = useMemo(() => (year ? yearRows(year, stages) : null), [year, stages])
   const sought = words.trim()
   const shown = rows.filter(
-    ({ stage, found }) => (all || sought !== '' || found.likelihood.value >= 0.03) && isSought(stage, sought),
+    ({ stage, now: found }) => (all || sought !== '' || found !== null || !moment) && isSought(stage, sought),
   )
+  const go = (change: { readonly on?: string; readonly localMin?: number }) => {
+    if (!moment) return
+    const { reachId, localMin, said } = moment
+    dispatch(chooseMoment({ reachId, on: moment.on, localMin, ...(said ? { said } : {}), ...change }))
+  }
   return (
     <>
       <Heading>
@@ -169,37 +177,32 @@ function AllStages({ stages, rows, moment, reach, view, onView, onOpen, onNew }:
           </Button>
         ))}
         {view === 'year' ? <SaveYear rows={years} stages={stages} season={season} moment={moment} /> : null}
-        {view === 'day' ? (
-          <Select
-            label={labels.weather}
-            hideLabel
-            value={weather}
-            choices={WEATHERS}
-            onChange={(id) => setWeather(id as Weather)}
-            width="140px"
-          />
-        ) : null}
       </Row>
       {view === 'year' && !years ? <p aria-busy="true">{labels.goingThroughTheYear}</p> : null}
-      {view === 'year' && years ? (
-        <LarderYear rows={years} season={season} on={on} sought={sought} onOpen={onOpen} />
-      ) : null}
-      {view === 'day' ? (
-        <LarderDay
+      {view === 'year' && years && year && moment ? (
+        <LarderYear
+          row={year}
+          rows={years}
           stages={stages}
-          reach={reach}
+          waterKind={moment.reach.waterKind}
+          season={season}
           on={on}
-          localMin={moment?.localMin ?? NOON_MIN}
-          weather={weather}
           sought={sought}
           onOpen={onOpen}
-          onHour={(localMin) =>
-            moment ? dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin })) : undefined
-          }
+          onDay={(day) => go({ on: day })}
+        />
+      ) : null}
+      {view === 'day' && moment ? (
+        <LarderDay
+          stages={stages}
+          moment={moment}
+          sought={sought}
+          onOpen={onOpen}
+          onHour={(localMin) => go({ localMin })}
         />
       ) : null}
       {view === 'now' ? (
-        <StagesNow shown={shown} of={rows.length} moment={moment} reach={reach} onOpen={onOpen} />
+        <StagesNow shown={shown} all={all || sought !== ''} view={now} moment={moment} onOpen={onOpen} />
       ) : null}
     </>
   )

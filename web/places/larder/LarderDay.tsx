@@ -1,114 +1,158 @@
-import { useMemo } from 'react'
-import { epochDayOf, stageLikelihood, isSought } from '../../../core/index.ts'
-import type { ReachState, Weather } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
+import { useMemo, useState } from 'react'
+import { HALF_HOUR_MIN, isSought, wording } from '../../../core/index.ts'
+import type { FeedingRowView, StageLine } from '../../../contract/index.ts'
+import { useReachDayQuery } from '../../wire/api.ts'
+import { askedOf } from '../../moment/useNow.ts'
+import type { Moment } from '../../moment/useMoment.ts'
+import { clockTime } from '../../words/words.ts'
+import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
+import { FeedingStrip } from './FeedingStrip.tsx'
 import { labels } from '../../words/larder.ts'
 
-const FROM_MIN = 4 * 60
-const TO_MIN = 23 * 60
-const STEP_MIN = 30
-const CELL = 13
-const HIGH_PX = 22
+/** Half hours that are shown: from four in the morning to half past eleven at night. */
+const FIRST = 8
+const LAST = 47
 const MOST_ROWS = 40
-const LEAST = 0.05
-
-const HOURS = Array.from({ length: (TO_MIN - FROM_MIN) / STEP_MIN + 1 }, (_, i) => FROM_MIN + i * STEP_MIN)
-const clock = (localMin: number) =>
-  `${String(Math.floor(localMin / 60)).padStart(2, '0')}:${String(localMin % 60).padStart(2, '0')}`
+const MOST_COLUMNS = 6
 
 interface LarderDayProps {
   readonly stages: readonly StageLine[]
-  readonly reach: ReachState
-  readonly on: string
-  readonly localMin: number
-  readonly weather: Weather
+  readonly moment: Moment
   readonly sought: string
   readonly onOpen: (stageId: string) => void
   readonly onHour: (localMin: number) => void
 }
 
-/** A day hour by hour: a bar for each half hour, as high as a food is likely then. */
-export function LarderDay({ stages, reach, on, localMin, weather, sought, onOpen, onHour }: LarderDayProps) {
-  const rows = useMemo(() => {
-    const day = epochDayOf(on)
-    return stages
-      .filter((stage) => isSought(stage, sought))
-      .map((stage) => {
-        const values = HOURS.map(
-          (minute) => stageLikelihood(stage, reach, day, minute, weather).likelihood.value,
-        )
-        const best = Math.max(...values)
-        return { stage, values, best, at: HOURS[values.indexOf(best)] ?? 0 }
-      })
-      .filter(({ best }) => best >= LEAST)
-      .sort((a, b) => b.best * b.stage.importance - a.best * a.stage.importance)
-      .slice(0, MOST_ROWS)
-  }, [stages, reach, on, weather, sought])
+const cut = (values: readonly number[]) => values.slice(FIRST, LAST + 1)
+const startOf = (index: number) => (FIRST + index) * HALF_HOUR_MIN
+
+/** A day by half hours: what trout are on, as areas that sum to one, and each food with its best hour. */
+export function LarderDay({ stages, moment, sought, onOpen, onHour }: LarderDayProps) {
+  const { localMin: _hour, ...asked } = askedOf(moment)
+  const { data } = useReachDayQuery(asked)
+  const [asTable, setAsTable] = useState(false)
+  const row = useMemo(
+    (): FeedingRowView | null =>
+      data && data.whatever.length > 0
+        ? {
+            whatever: cut(data.whatever),
+            stages: data.stages.map(({ stageId, about, onIt }) => ({
+              stageId,
+              about: cut(about),
+              onIt: cut(onIt),
+            })),
+          }
+        : null,
+    [data],
+  )
+  if (!row) return <p aria-busy="true">{labels.goingThroughTheDay}</p>
+  const hours = Array.from({ length: 10 }, (_, i) => 4 + i * 2)
+  return (
+    <>
+      <FeedingStrip
+        label={labels.whatTroutAreOnThroughTheDay}
+        row={row}
+        stages={stages}
+        waterKind={moment.reach.waterKind}
+        marks={hours.map((hour) => ({ at: (hour * 2 - FIRST) / (LAST - FIRST), name: clockTime(hour * 60) }))}
+        chosen={Math.floor(moment.localMin / HALF_HOUR_MIN) - FIRST}
+        onChoose={(index) => onHour(startOf(index))}
+        nameOf={(index) => clockTime(startOf(index))}
+      />
+      <FoodsOfTheDay row={row} stages={stages} sought={sought} onOpen={onOpen} />
+      <p>
+        <Button look="quiet" onPress={() => setAsTable(!asTable)} aria-expanded={asTable}>
+          {labels.theSameAsATable}
+        </Button>
+      </p>
+      {asTable ? <DayTable row={row} stages={stages} /> : null}
+    </>
+  )
+}
+
+const nameOf = ({ foodName, stageName }: StageLine) => `${foodName}, ${stageName}`
+
+function FoodsOfTheDay({
+  row,
+  stages,
+  sought,
+  onOpen,
+}: Pick<LarderDayProps, 'stages' | 'sought' | 'onOpen'> & { readonly row: FeedingRowView }) {
+  // prettier-ignore
+  const byId = new Map(stages.map((stage) => [stage.id as string, stage]))
+  const rows = row.stages
+    .flatMap(({ stageId, onIt, about }) => {
+      const stage = byId.get(stageId)
+      if (!stage || !isSought(stage, sought)) return []
+      const best = Math.max(...onIt)
+      return [
+        {
+          stage,
+          best,
+          at: onIt.indexOf(best),
+          about: Math.max(...about),
+          sum: onIt.reduce((a, b) => a + b, 0),
+        },
+      ]
+    })
+    .sort((a, b) => b.sum - a.sum)
+    .slice(0, MOST_ROWS)
   return (
     <Dense aria-label={labels.foodsByTheHour}>
       <thead>
         <tr>
           <th>{labels.foodStage}</th>
           <th className="number">{labels.atItsBest}</th>
-          <th>
-            {clock(FROM_MIN)} to {clock(TO_MIN)}, by half hours
-          </th>
+          <th className="number">{labels.about}</th>
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ stage, values, best, at }) => (
+        {rows.map(({ stage, best, at, about }) => (
           <tr key={stage.id}>
             <td>
-              <button
-                type="button"
-                onClick={() => onOpen(stage.id)}
-                style={{
-                  minHeight: 32,
-                  padding: 0,
-                  font: 'inherit',
-                  textAlign: 'left',
-                  color: 'var(--thistle)',
-                  background: 'none',
-                  border: 0,
-                  cursor: 'pointer',
-                }}
-              >
-                {stage.foodName}, {stage.stageName}
-              </button>
+              <Button look="quiet" onPress={() => onOpen(stage.id)}>
+                {nameOf(stage)}
+              </Button>
             </td>
             <td className="number">
-              {Math.max(Math.round(best * 10), 1)} in 10 <Quiet>{clock(at)}</Quiet>
+              {wording.fishOnIt(best)} <Quiet>{clockTime(startOf(at))}</Quiet>
             </td>
-            <td>
-              <svg
-                width={HOURS.length * CELL}
-                height={HIGH_PX}
-                role="img"
-                aria-label={`By half hours from ${clock(FROM_MIN)}, in tenths: ${values.map((value) => Math.round(value * 10)).join(' ')}`}
-                onClick={(event) => {
-                  const box = event.currentTarget.getBoundingClientRect()
-                  const i = Math.floor(((event.clientX - box.left) / box.width) * HOURS.length)
-                  onHour(HOURS[i] ?? localMin)
-                }}
-              >
-                {values.map((value, i) => {
-                  const minute = HOURS[i] ?? 0
-                  const now = Math.abs(minute - localMin) < STEP_MIN / 2 + 1
-                  return (
-                    <rect
-                      key={minute}
-                      x={i * CELL + 1}
-                      y={HIGH_PX - Math.max(value * HIGH_PX, 1)}
-                      width={CELL - 2}
-                      height={Math.max(value * HIGH_PX, 1)}
-                      fill={now ? 'var(--madder)' : 'var(--thistle)'}
-                      opacity={0.7}
-                    />
-                  )
-                })}
-              </svg>
-            </td>
+            <td className="number">{wording.inTen(about)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Dense>
+  )
+}
+
+/** The strip in figures: shares in hundredths by half hours. */
+function DayTable({ row, stages }: { readonly row: FeedingRowView; readonly stages: readonly StageLine[] }) {
+  const byId = new Map(stages.map((stage) => [stage.id as string, stage]))
+  const shown = [...row.stages].sort((a, b) => Math.max(...b.onIt) - Math.max(...a.onIt)).slice(0, MOST_COLUMNS)
+  const percent = (share: number) => `${Math.round(share * 100)} %`
+  return (
+    <Dense aria-label={labels.whatTroutAreOnThroughTheDay} style={{ width: 'auto' }}>
+      <thead>
+        <tr>
+          <th>{labels.from}</th>
+          {shown.map(({ stageId }) => {
+            const stage = byId.get(stageId)
+            return <th key={stageId}>{stage ? nameOf(stage) : ''}</th>
+          })}
+          <th>{labels.whateverComes}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {row.whatever.map((whatever, i) => (
+          <tr key={i}>
+            <td className="figures">{clockTime(startOf(i))}</td>
+            {shown.map(({ stageId, onIt }) => (
+              <td key={stageId} className="number">
+                {percent(onIt[i] ?? 0)}
+              </td>
+            ))}
+            <td className="number">{percent(whatever)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,22 +1,23 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useRef } from 'react'
 import styled from 'styled-components'
 import {
   curveC,
+  dateOf,
   epochDayOf,
+  isSought,
   MONTH_STARTS,
   newYearOf,
+  WEEK_DAYS,
   wording,
-  YEAR_STEP_DAYS,
   yearOf,
-  isSought,
 } from '../../../core/index.ts'
-import type { ReachState, StageYear } from '../../../core/index.ts'
-import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
+import type { WaterKind } from '../../../core/index.ts'
+import type { FeedingRowView, ReachSeasonView, StageLine } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
-import { MONTHS } from '../../words/days.ts'
+import { dayMonth, MONTHS } from '../../words/days.ts'
 import { Quiet } from '../../ui/layout.tsx'
-import { runJob } from '../../workers/gateway.ts'
+import { FeedingStrip } from './FeedingStrip.tsx'
 import { labels } from '../../words/larder.ts'
 
 const ROW_PX = 40
@@ -73,63 +74,59 @@ const Scroll = styled.div`
   }
 `
 
-/** A food's year with its stage. */
+/** A food's year with its stage, week by week. */
 export interface YearRow {
   readonly stage: StageLine
-  readonly year: StageYear
+  readonly about: readonly number[]
+  readonly onIt: readonly number[]
 }
 
-/** Each food's year on the reach, worked out beside the page; null while it is. */
-export function useYearRows(
-  stages: readonly StageLine[] | undefined,
-  reach: ReachState,
-  on: string,
-  wanted: boolean,
-): readonly YearRow[] | null {
-  const year = yearOf(epochDayOf(on))
-  const [found, setFound] = useState<readonly StageYear[] | null>(null)
-  useEffect(() => {
-    if (!wanted || !stages) return
-    const controller = new AbortController()
-    const work = async () => {
-      const result = await runJob(
-        'yearOfStages',
-        { stages, reach, year },
-        { key: 'yearOfStages', signal: controller.signal },
-      )
-      if (!('kind' in result)) setFound(result)
-    }
-    void work()
-    return () => controller.abort()
-  }, [stages, reach, year, wanted])
-  return useMemo(() => {
-    const byId = new Map(stages?.map((stage) => [stage.id as string, stage]))
-    return (
-      found?.flatMap((of): YearRow[] => {
-        const stage = byId.get(of.stageId)
-        return stage ? [{ stage, year: of }] : []
-      }) ?? null
-    )
-  }, [found, stages])
+const NEARLY = 0.7
+/** A stage that never falls below this share of its best is there all year. */
+const ALL_YEAR = 0.3
+
+/** Week in which a stage has nearly come to its best; none for what is there all year. */
+function risesAt(about: readonly number[]): number {
+  const best = Math.max(...about)
+  return Math.min(...about) > ALL_YEAR * best ? Infinity : about.findIndex((value) => value >= NEARLY * best)
+}
+
+/** Each food's year on a reach, those that come and go first, in the order in which they come. */
+export function yearRows(row: FeedingRowView, stages: readonly StageLine[]): readonly YearRow[] {
+  const byId = new Map(stages.map((stage) => [stage.id as string, stage]))
+  return row.stages
+    .flatMap(({ stageId, about, onIt }): YearRow[] => {
+      const stage = byId.get(stageId)
+      return stage ? [{ stage, about, onIt }] : []
+    })
+    .sort((a, b) => {
+      const [first, second] = [risesAt(a.about), risesAt(b.about)]
+      return first === second ? Math.max(...b.about) - Math.max(...a.about) : first - second
+    })
 }
 
 const outline = (heights: readonly number[]) =>
-  `M0 ${HIGH_PX}${heights.map((height, i) => `L${Math.min(i * YEAR_STEP_DAYS, 365)} ${(HIGH_PX * (1 - height)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
+  `M0 ${HIGH_PX}${heights.map((height, i) => `L${Math.min(i * WEEK_DAYS, 365)} ${(HIGH_PX * (1 - height)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
 
 /** Day of the year of a date MM-DD. */
 export const dayOf = (monthDay: string) =>
   (MONTH_STARTS[Number(monthDay.slice(0, 2)) - 1] ?? 0) + Number(monthDay.slice(3, 5)) - 1
 
 interface LarderYearProps {
+  readonly row: FeedingRowView
   readonly rows: readonly YearRow[]
+  readonly stages: readonly StageLine[]
+  readonly waterKind: WaterKind
+  readonly onDay: (on: string) => void
   readonly season: ReachSeasonView | undefined
   readonly on: string
   readonly sought: string
   readonly onOpen: (stageId: string) => void
 }
 
-/** The year of the reach: a band for each food, as high as it is likely, its soft edge the doubt; ticks where it was seen. */
-export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYearProps) {
+/** The year of the reach: what trout are on as areas that sum to one, then each food as high as it is about; ticks where it was seen. */
+export function LarderYear(props: LarderYearProps) {
+  const { row, rows: all, stages, waterKind, season, on, sought, onOpen, onDay } = props
   const { units } = useWording()
   const today = epochDayOf(on)
   const year = yearOf(today)
@@ -144,6 +141,17 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
   const now = today - newYearOf(year)
   return (
     <>
+      <FeedingStrip
+        label={labels.whatTroutAreOnThroughTheYear}
+        row={row}
+        stages={stages}
+        byFood
+        waterKind={waterKind}
+        marks={MONTH_STARTS.map((day, month) => ({ at: (day + 15) / 365, name: MONTHS[month] ?? '' }))}
+        chosen={Math.floor(now / WEEK_DAYS)}
+        onChoose={(week) => onDay(dateOf(newYearOf(year) + Math.min(week * WEEK_DAYS + 3, 364)))}
+        nameOf={(week) => `the week of ${dayMonth(week * WEEK_DAYS, false)}`}
+      />
       <Scroll ref={scroll} tabIndex={0} role="region" aria-label={labels.foodsThroughTheYear}>
         <div className="months" aria-hidden="true">
           <span />
@@ -158,10 +166,10 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
         </div>
         <div className="inner" style={{ height: virtual.getTotalSize() }}>
           {virtual.getVirtualItems().map(({ index, start }) => {
-            const row = rows[index]
-            if (!row) return null
-            const { stage } = row
-            const { values, highs, best } = row.year
+            const one = rows[index]
+            if (!one) return null
+            const { stage, about, onIt } = one
+            const best = Math.max(...about)
             const seen = season?.seenOn[stage.id] ?? []
             return (
               <div key={stage.id} className="row" style={{ top: start }}>
@@ -172,7 +180,7 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
                   viewBox={`0 0 ${WIDTH} ${HIGH_PX}`}
                   preserveAspectRatio="none"
                   role="img"
-                  aria-label={`${stage.foodName}, ${stage.stageName}: at most ${Math.round(best * 10)} in 10${seen.length > 0 ? `; seen ${seen.join(', ')}` : ''}`}
+                  aria-label={`${stage.foodName}, ${stage.stageName}: about at most ${Math.round(best * 10)} in 10, on it at most ${wording.fishOnIt(Math.max(...onIt))}${seen.length > 0 ? `; seen ${seen.join(', ')}` : ''}`}
                 >
                   {MONTH_STARTS.map((day) => (
                     <line
@@ -185,8 +193,8 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
                       strokeWidth={0.5}
                     />
                   ))}
-                  <path d={outline(highs)} fill="var(--thistle)" opacity={0.22} />
-                  <path d={outline(values)} fill="var(--thistle)" opacity={0.65} />
+                  <path d={outline(about)} fill="var(--thistle)" opacity={0.25} />
+                  <path d={outline(onIt)} fill="var(--thistle)" opacity={0.75} />
                   {seen.map((monthDay, i) => (
                     <line
                       key={i}
@@ -207,8 +215,8 @@ export function LarderYear({ rows: all, season, on, sought, onOpen }: LarderYear
       </Scroll>
       <Quiet>
         {rows.length} foods of this water, the earliest first, what is there all year last; above, the water’s
-        usual warmth in °C. Dark: how likely; pale: how likely it may be. Black ticks: seen here. Red: the
-        moment.
+        usual warmth in °C. Pale: how likely it is about at its best hour; dark: the share of fish on it over
+        the day. Black ticks: seen here. Red: the moment.
       </Quiet>
     </>
   )

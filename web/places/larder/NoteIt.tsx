@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { CommandInput, Problem } from '../../../contract/index.ts'
+import { useFrameQuery } from '../../wire/api.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
@@ -34,7 +35,8 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
   const command = useCommand()
   const [kind, setKind] = useState<Noted['kind']>('firstSeen')
   const [method, setMethod] = useState<Noted['method']>('seen')
-  const [date, setDate] = useState(on)
+  const today = useFrameQuery().data?.today ?? on
+  const [date, setDate] = useState(on < today ? on : today)
   const [minutes, setMinutes] = useState('')
   const [count, setCount] = useState('')
   const [note, setNote] = useState('')

@@ -31,10 +31,10 @@ export function SaveYear({ rows, stages, season, moment }: SaveYearProps) {
   const drawn = {
     title: `${reach.reachName}, ${reach.waterName}: what trout eat through ${on.slice(0, 4)}`,
     warmth: MONTH_STARTS.map((day) => wording.degreesOnly(curveC(season.warmth.model, day + 15), units)),
-    rows: (rows ?? []).map(({ stage, year: { values, highs } }) => ({
+    rows: (rows ?? []).map(({ stage, about, onIt }) => ({
       name: `${stage.foodName}, ${stage.stageName}`,
-      values,
-      highs,
+      about,
+      onIt,
       seenDays: (season.seenOn[stage.id] ?? []).map(dayOf),
     })),
   }

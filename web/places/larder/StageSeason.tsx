@@ -37,7 +37,10 @@ interface StageSeasonProps {
 /** When a stage is about on the reach of the moment, how sure that is, and what the notes made of it. */
 export function StageSeason({ stage }: StageSeasonProps) {
   const moment = useMoment()
-  const { data } = useReachSeasonQuery({ reachId: moment?.reachId ?? '' }, { skip: !moment })
+  const { data } = useReachSeasonQuery(
+    { reachId: moment?.reachId ?? '', on: moment?.on ?? '' },
+    { skip: !moment },
+  )
   const command = useCommand()
   if (!moment || !data) return null
   const windows = data.windows.filter(({ after }) => after.stageKey === stage.id)
@@ -70,15 +73,6 @@ export function StageSeason({ stage }: StageSeasonProps) {
                 {Math.abs(learned.shiftDays) < 0.5
                   ? 'They leave it where it was.'
                   : `They move it ${Math.abs(learned.shiftDays).toFixed(0)} days ${learned.shiftDays > 0 ? 'later' : 'earlier'}.`}
-              </Quiet>
-            </p>
-          ) : null}
-          {learned.backtest ? (
-            <p>
-              <Quiet>
-                Each of {learned.backtest.years} years foretold from the others: off by{' '}
-                {learned.backtest.engineDays.toFixed(1)} days; a fixed date by{' '}
-                {learned.backtest.fixedDateDays.toFixed(1)}.
               </Quiet>
             </p>
           ) : null}

@@ -1,7 +1,6 @@
 import { Link } from 'react-router'
 import { wording } from '../../../core/index.ts'
-import type { StageLikelihood } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
+import type { FoodAtMoment, StageLine } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { HooksFor } from './HooksFor.tsx'
@@ -9,7 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { StageSeason } from './StageSeason.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
-import { labels } from '../../words/larder.ts'
+import { CHOOSY, labels } from '../../words/larder.ts'
 
 const MONTHS = [
   'January',
@@ -26,20 +25,26 @@ const MONTHS = [
   'December',
 ]
 
+const sentence = (reasons: readonly string[]) => {
+  const text = reasons.join('; ')
+  return text === '' ? '' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+}
+
 /** All that is known of one stage, and which patterns serve it. */
 export function StageSheet({
   stage,
-  found,
+  now,
   onClose,
   onEdit,
 }: {
   readonly stage: StageLine
-  readonly found: StageLikelihood
+  /** null where hardly a fish is on it */
+  readonly now: FoodAtMoment | null
   readonly onClose: () => void
   readonly onEdit: () => void
 }) {
   const moment = useMoment()
-  const { units, smallSpan } = useWording()
+  const { smallSpan } = useWording()
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -54,11 +59,15 @@ export function StageSheet({
         </Row>
       </Heading>
       <p>
-        {wording.inTen(found.likelihood.value)} on {here} at this moment:{' '}
-        {found.reasons.map((reason) => wording.likelihoodReason(reason, units)).join(', ')}.{' '}
-        <Quiet>
-          Likely {wording.inTen(found.likelihood.low)} to {wording.inTen(found.likelihood.high)}.
-        </Quiet>
+        {now ? (
+          <>
+            {wording.fishOnIt(now.onIt)} on it at {here} at this moment, {wording.fishOnIt(now.onItIfAbout)} if
+            it is up; about: {wording.inTen(now.about)}; {CHOOSY[now.choosy]}.{' '}
+            <Quiet>{sentence(now.reasons)}</Quiet>
+          </>
+        ) : (
+          `No fish to speak of are on it at ${here} at this moment.`
+        )}
       </p>
       <StageSeason stage={stage} />
       <Section>

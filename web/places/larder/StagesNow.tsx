@@ -1,16 +1,15 @@
+import { useState } from 'react'
 import styled from 'styled-components'
-import { bandIn, epochDayOf, stageLikelihood, wording } from '../../../core/index.ts'
-import type { ReachState, StageLikelihood } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
+import { bandIn, wording } from '../../../core/index.ts'
+import type { FoodAtMoment, MomentView, StageLine } from '../../../contract/index.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { HooksFor } from './HooksFor.tsx'
+import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
-import { MonthStrip } from '../../parts/MonthStrip.tsx'
-import { SOME_DAY } from './someDay.ts'
-import { labels } from '../../words/larder.ts'
+import { CHOOSY, labels } from '../../words/larder.ts'
 
 const Rows = styled(Dense)`
   tbody tr {
@@ -41,27 +40,34 @@ const Rows = styled(Dense)`
     border-radius: 2px;
     vertical-align: -1px;
   }
+  .share {
+    display: block;
+    height: 4px;
+    margin-top: 2px;
+    background: var(--thistle);
+    border-radius: 2px;
+  }
 `
 
+/** Width of the bar of all fish, px. */
+const SHARE_PX = 110
+
+/** A stage with what it is to the fish now; null where hardly one is on it. */
 export interface LarderRow {
   readonly stage: StageLine
-  readonly found: StageLikelihood
+  readonly now: FoodAtMoment | null
 }
 
-/** Stages at the moment, the likeliest first; without a water all of them at a common latitude. */
-export function rowsAt(
-  stages: readonly StageLine[],
-  moment: Moment | null,
-  reach: ReachState,
-): readonly LarderRow[] {
-  const on = moment?.on ?? SOME_DAY
-  const day = epochDayOf(on)
+/** Stages at the moment, those that most fish are on first. */
+export function rowsAt(stages: readonly StageLine[], view: MomentView | undefined): readonly LarderRow[] {
+  const foods = new Map(view?.foods.map((food) => [food.foodStageId, food]))
   return stages
-    .map((stage) => ({ stage, found: stageLikelihood(stage, reach, day, moment?.localMin ?? 720, 'any') }))
-    .sort(
-      (a, b) => b.found.likelihood.value * b.stage.importance - a.found.likelihood.value * a.stage.importance,
-    )
+    .map((stage) => ({ stage, now: foods.get(stage.id) ?? null }))
+    .sort((a, b) => (b.now?.onIt ?? -1) - (a.now?.onIt ?? -1))
 }
+
+/** Why a stage is where it is, in few words. */
+const whyOf = ({ reasons }: FoodAtMoment) => reasons.slice(0, 3).join('; ')
 
 function StageRow({
   row,
@@ -72,7 +78,8 @@ function StageRow({
   readonly moment: Moment | null
   readonly onOpen: () => void
 }) {
-  const { stage, found } = row
+  // prettier-ignore
+  const { stage, now } = row
   const dispatch = useAppDispatch()
   const { smallSpan } = useWording()
   const lit = useAppSelector((state) => state.view.lit)
@@ -88,23 +95,33 @@ function StageRow({
         <button type="button" className="name" onClick={onOpen}>
           {stage.foodName}, {stage.stageName}
         </button>
+        {now ? (
+          <div>
+            <Quiet>{whyOf(now)}</Quiet>
+          </div>
+        ) : null}
       </td>
-      <td className="number">{wording.inTen(found.likelihood.value)}</td>
-      <td>
-        <MonthStrip months={stage.months} month={moment ? Number(moment.on.slice(5, 7)) - 1 : -1} />
+      <td style={{ whiteSpace: 'nowrap' }}>
+        {now ? wording.fishOnIt(now.onIt) : '–'}
+        {now ? <span className="share" style={{ width: Math.max(now.onIt * SHARE_PX, 1) }} /> : null}
+        {now && now.onItIfAbout > now.onIt * 1.3 ? (
+          <Quiet>{wording.fishOnIt(now.onItIfAbout)} if up</Quiet>
+        ) : null}
       </td>
+      <td style={{ whiteSpace: 'nowrap' }}>{now ? wording.inTen(now.about) : '–'}</td>
+      <td>{now ? CHOOSY[now.choosy] : ''}</td>
       <td>{band ? wording.depthBandName[band] : 'not here'}</td>
-      <td className="number">
-        {found.lengthMmHigh > 0 ? (
+      <td style={{ whiteSpace: 'nowrap' }}>
+        {now ? (
           <>
-            {smallSpan(found.lengthMmLow, found.lengthMmHigh)}
-            <HooksFor stage={stage} lowMm={found.lengthMmLow} highMm={found.lengthMmHigh} />
+            {smallSpan(now.lengthMmLow, now.lengthMmHigh)}
+            <HooksFor stage={stage} lowMm={now.lengthMmLow} highMm={now.lengthMmHigh} />
           </>
         ) : (
           '–'
         )}
       </td>
-      <td>
+      <td style={{ whiteSpace: 'nowrap' }}>
         {stage.colours.slice(0, 3).map(({ name, hexWet }) => (
           <span key={name} className="swatch" style={{ background: hexWet }} title={`${name}, wet`} />
         ))}
@@ -114,49 +131,70 @@ function StageRow({
   )
 }
 
+/** Foods that stand open; the rest is one line. */
+const OPEN = 5
 /** Rows shown at most. */
 const MOST_ROWS = 60
 
 interface StagesNowProps {
-  /** stages that answer to what is looked for, the likeliest first */
+  /** stages that answer to what is looked for, those that most fish are on first */
   readonly shown: readonly LarderRow[]
-  /** how many there are in all */
-  readonly of: number
+  /** whether all of them are asked for */
+  readonly all: boolean
+  readonly view: MomentView | undefined
   readonly moment: Moment | null
-  readonly reach: ReachState
   readonly onOpen: (stageId: string) => void
 }
 
-/** The larder at the moment, as a list. */
-export function StagesNow({ shown, of, moment, reach, onOpen }: StagesNowProps) {
+/** What trout are on at the moment: the first five open, the rest in one line until it is opened. */
+export function StagesNow({ shown, all, view, moment, onOpen }: StagesNowProps) {
+  const [opened, setOpened] = useState(false)
+  const open = all || opened ? shown.slice(0, MOST_ROWS) : shown.slice(0, OPEN)
+  const rest = shown.slice(open.length)
+  const restShare = rest.reduce((sum, { now }) => sum + (now?.onIt ?? 0), 0)
   return (
     <>
-      <p>
-        <Quiet>
-          {reach.season ? 'By the warmth of this reach, your notes and the hour.' : 'By month and hour.'}{' '}
-          {shown.length} of {of} stages.
-        </Quiet>
-      </p>
       <Rows aria-label={labels.foodsAtThisMoment}>
         <thead>
           <tr>
-            <th>{labels.foodStage}</th>
-            <th className="number">{labels.likely}</th>
-            <th>{labels.januaryToDecember}</th>
+            <th style={{ width: '36%' }}>{labels.foodStage}</th>
+            <th>{labels.onIt}</th>
+            <th>{labels.about}</th>
+            <th>{labels.choosy}</th>
             <th>{labels.where}</th>
-            <th className="number">{labels.length}</th>
+            <th>{labels.length}</th>
             <th>{labels.wet}</th>
             <th className="number">{labels.flies}</th>
           </tr>
         </thead>
         <tbody>
-          {shown.slice(0, MOST_ROWS).map((row) => (
+          {open.map((row) => (
             <StageRow key={row.stage.id} row={row} moment={moment} onOpen={() => onOpen(row.stage.id)} />
           ))}
         </tbody>
       </Rows>
-      {shown.length > MOST_ROWS ? <Quiet>And {shown.length - MOST_ROWS} more; narrow the search.</Quiet> : null}
+      {view ? (
+        <p>
+          {rest.length > 0 ? (
+            <Button look="quiet" onPress={() => setOpened(true)}>
+              And {rest.length} others, {wording.fishOnIt(restShare)} together
+            </Button>
+          ) : opened && !all ? (
+            <Button look="quiet" onPress={() => setOpened(false)}>
+              {labels.onlyTheFirstFive}
+            </Button>
+          ) : null}{' '}
+          <Quiet>
+            {wording.fishOnIt(view.whatever)} take whatever comes.
+            {view.level
+              ? ` The water is ${LEVELS[view.level.is]}${view.level.by === 'gauge' ? ', by the gauge' : ''}.`
+              : ''}
+          </Quiet>
+        </p>
+      ) : null}
       {shown.length === 0 ? <p>{labels.nothingHereAnswersTo}</p> : null}
     </>
   )
 }
+
+const LEVELS = { falling: 'falling', steady: 'steady', rising: 'rising' } as const

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { YEAR_STEP_DAYS } from '../../../core/index.ts'
+import { WEEKS } from '../../../core/index.ts'
 import { printYear, saveYearPng } from './drawYear.ts'
 
 /** What a canvas of the platform was told, in its order: jsdom has none. */
@@ -22,9 +22,9 @@ afterEach(() => {
   document.querySelectorAll('.printed').forEach((page) => page.remove())
 })
 
-const samples = Math.ceil(365 / YEAR_STEP_DAYS) + 1
+const samples = WEEKS
 const flat = (height: number) => Array.from({ length: samples }, () => height)
-const row = { name: 'Dark olive, dun', values: flat(0.5), highs: flat(1), seenDays: [146] }
+const row = { name: 'Dark olive, dun', about: flat(1), onIt: flat(0.5), seenDays: [146] }
 const year = { title: 'Mill Reach', rows: [row, { ...row, name: 'Midge', seenDays: [] }], warmth: ['4 °C'] }
 const said = (what: string) => drawn.filter((one) => one.what === what)
 
@@ -65,7 +65,7 @@ describe('the drawn year', () => {
     expect(Number(y) + Number(high)).toBeCloseTo(144, 6)
   })
 
-  it('fills the likely and the possible from the row’s foot, the likely half as high where it is half as likely', () => {
+  it('fills how likely it is about and the share on it from the row’s foot, half as high where it is half', () => {
     print()
     const corners = drawn.filter(({ what }) => what === 'moveTo' || what === 'lineTo')
     const [possible, likely] = [corners.slice(0, samples + 2), corners.slice(samples + 2, 2 * (samples + 2))]
@@ -73,7 +73,7 @@ describe('the drawn year', () => {
     expect(heightOf(possible)).toBeCloseTo(34 * 0.92, 6)
     expect(heightOf(likely)).toBeCloseTo(34 * 0.46, 6)
     expect(likely[0]?.args).toEqual([360, 144])
-    expect(Number(likely.at(-1)?.args[0])).toBeCloseTo(1210, 6)
+    expect(Number(likely.at(-1)?.args[0])).toBeCloseTo(360 + (364 / 365) * 850, 6)
     expect(said('fill').map(({ fill }) => fill).slice(0, 2)).toEqual(['rgba(106, 61, 143, 0.22)', 'rgba(106, 61, 143, 0.7)']) // prettier-ignore
   })
 

@@ -1,12 +1,12 @@
-import { MONTH_STARTS, YEAR_STEP_DAYS } from '../../../core/index.ts'
+import { MONTH_STARTS, WEEK_DAYS } from '../../../core/index.ts'
 import { MONTHS } from '../../words/days.ts'
 import { saveFile } from '../../files/saveFile.ts'
 
 /** A food's year as it is drawn. */
 export interface DrawnRow {
   readonly name: string
-  readonly values: readonly number[]
-  readonly highs: readonly number[]
+  readonly about: readonly number[]
+  readonly onIt: readonly number[]
   /** days of the year on which it was seen here */
   readonly seenDays: readonly number[]
 }
@@ -27,7 +27,7 @@ const PAGE = Math.SQRT2
 const SHARP = 2
 
 function area(context: CanvasRenderingContext2D, heights: readonly number[], base: number, high: number): void {
-  const x = (i: number) => NAME_WIDE + (Math.min(i * YEAR_STEP_DAYS, 365) / 365) * (WIDE - NAME_WIDE - MARGIN)
+  const x = (i: number) => NAME_WIDE + (Math.min(i * WEEK_DAYS, 365) / 365) * (WIDE - NAME_WIDE - MARGIN)
   context.beginPath()
   context.moveTo(x(0), base)
   for (const [i, height] of heights.entries()) context.lineTo(x(i), base - height * high)
@@ -61,14 +61,14 @@ function yearOnPage({ title, rows, warmth }: DrawnYear): HTMLCanvasElement {
     context.fillRect(x(day), HEAD_HIGH - 8, 1, rows.length * rowHigh + 8)
   }
   context.font = `${Math.min(rowHigh * 0.8, 15)}px ${family}`
-  for (const [i, { name, values, highs, seenDays }] of rows.entries()) {
+  for (const [i, { name, about, onIt, seenDays }] of rows.entries()) {
     const base = HEAD_HIGH + (i + 1) * rowHigh
     ink('#1c2325')
     context.fillText(name, MARGIN, base - rowHigh * 0.2, NAME_WIDE - MARGIN - 8)
     ink('rgba(106, 61, 143, 0.22)')
-    area(context, highs, base, rowHigh * 0.92)
+    area(context, about, base, rowHigh * 0.92)
     ink('rgba(106, 61, 143, 0.7)')
-    area(context, values, base, rowHigh * 0.92)
+    area(context, onIt, base, rowHigh * 0.92)
     ink('#1c2325')
     for (const day of seenDays) context.fillRect(x(day), base - rowHigh * 0.92, 1.6, rowHigh * 0.92)
   }

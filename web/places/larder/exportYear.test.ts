@@ -18,14 +18,11 @@ const window = (stageKey: string, onset: number) => ({
     stageKey: stageKey as never,
     brood: 0,
     onset: [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((off) => onset + off - 5),
-    weatherSdDays: 5,
-    doubtSdDays: 5,
-    durationDays: 20,
+    last: [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((off) => onset + 20 + off - 5),
     noneShare: 0,
   },
   shiftDays: 0,
   notes: 0,
-  backtest: null,
 })
 const year = (change: Partial<YearOfReach> = {}): YearOfReach => ({
   reachName: 'Bridge Reach',

@@ -253,7 +253,7 @@ export default function Patterns() {
             <th>{labels.variant}</th>
             <th className="number">{labels.weighs}</th>
             <th className="number">{labels.ride}</th>
-            <th className="number">{labels.likely}</th>
+            <th className="number">{labels.likelySpan}</th>
             <th>{labels.onHand}</th>
           </tr>
         </thead>

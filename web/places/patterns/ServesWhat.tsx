@@ -4,14 +4,15 @@ import {
   bandIn,
   behaviourOf,
   epochDayOf,
+  lengthOn,
   matchFly,
-  stageLikelihood,
+  monthsAt,
   wording,
 } from '../../../core/index.ts'
-import type { FlyMatch, MatchAspect, ReachState, School, Verdict } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
+import type { FlyMatch, MatchAspect, School, Verdict } from '../../../core/index.ts'
+import type { MomentView, StageLine } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
-import { useReachState } from '../../moment/useReachState.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -23,53 +24,46 @@ import { labels } from '../../words/patterns.ts'
 
 interface Served {
   readonly stage: StageLine
-  readonly likelihood: number
+  readonly onIt: number
   readonly match: FlyMatch
   readonly meant: boolean
 }
 
 const MOST = 9
+/** What is less likely about is not asked of a fly that is not meant for it. */
+const LEAST_ABOUT = 0.08
 
-/** Foods of the season at the place, those it is meant for first, then by likelihood and fit. */
+/** Foods of the season at the place, those it is meant for first, then by how many fish are on them and how well it does. */
 function servedAt(
   worked: WorkedOut,
   stages: readonly StageLine[],
+  now: MomentView,
   moment: Moment,
   meantFor: ReadonlySet<string>,
-  reach: ReachState,
   school: School,
 ): readonly Served[] {
   const { fly, report } = worked
+  const { waterKind, typicalDepthMm: bedMm, surfaceSpeedMmPerS } = moment.reach
   const matched = { behaviour: behaviourOf(report), look: appearanceOf(fly) }
+  const foods = new Map(now.foods.map((food) => [food.foodStageId, food]))
   const day = epochDayOf(moment.on)
   return stages
     .flatMap((stage): Served[] => {
-      const found = stageLikelihood(stage, reach, day, moment.localMin, 'any')
+      const food = foods.get(stage.id)
       const meant = meantFor.has(stage.id)
-      if (
-        !bandIn(stage, reach.waterKind) ||
-        found.lengthMmHigh === 0 ||
-        (found.likelihood.value < 0.08 && !meant)
-      )
-        return []
+      if (!bandIn(stage, waterKind) || ((food?.about ?? 0) < LEAST_ABOUT && !meant)) return []
+      const [low, high] = lengthOn(monthsAt(stage, moment.reach.latitudeDeg), day)
+      const lengthMmLow = food?.lengthMmLow ?? low
+      const lengthMmHigh = food?.lengthMmHigh ?? high
       const match = matchFly(
         matched,
         stage,
-        {
-          waterKind: reach.waterKind,
-          bedMm: moment.reach.typicalDepthMm,
-          surfaceSpeedMmPerS: moment.reach.surfaceSpeedMmPerS,
-          lengthMmLow: found.lengthMmLow,
-          lengthMmHigh: found.lengthMmHigh,
-        },
+        { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh },
         school,
       )
-      return [{ stage, likelihood: found.likelihood.value, match, meant }]
+      return [{ stage, onIt: food?.onIt ?? 0, match, meant }]
     })
-    .sort(
-      (a, b) =>
-        Number(b.meant) - Number(a.meant) || b.match.score * b.likelihood - a.match.score * a.likelihood,
-    )
+    .sort((a, b) => Number(b.meant) - Number(a.meant) || b.match.score * b.onIt - a.match.score * a.onIt)
     .slice(0, MOST)
 }
 
@@ -106,12 +100,12 @@ export const ServesWhat = memo(function ServesWhat({
   const { data } = useLarderQuery()
   const school = useFrameQuery().data?.settings.school ?? 'sizeAndStage'
   const moment = useMoment()
-  const reach = useReachState()
+  const now = useNow()
   const { units } = useWording()
   const dispatch = useAppDispatch()
   const rows = useMemo(
-    () => (data && moment ? servedAt(worked, data.stages, moment, new Set(meantFor), reach, school) : []),
-    [worked, data, moment, meantFor, reach, school],
+    () => (data && moment && now ? servedAt(worked, data.stages, now, moment, new Set(meantFor), school) : []),
+    [worked, data, now, moment, meantFor, school],
   )
   if (!moment) return null
   return (
@@ -124,13 +118,13 @@ export const ServesWhat = memo(function ServesWhat({
         <thead>
           <tr>
             <th>{labels.food}</th>
-            <th className="number">{labels.likely}</th>
+            <th className="number">{labels.fishOnIt}</th>
             <th>{labels.verdict}</th>
             <th>{labels.why}</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ stage, likelihood, match, meant }) => (
+          {rows.map(({ stage, onIt, match, meant }) => (
             <tr
               key={stage.id}
               onMouseEnter={() => dispatch(light(stage.id))}
@@ -139,7 +133,7 @@ export const ServesWhat = memo(function ServesWhat({
               <td>
                 {stage.foodName}, {stage.stageName} {meant ? <Quiet>{labels.meantForIt}</Quiet> : null}
               </td>
-              <td className="number">{wording.inTen(likelihood)}</td>
+              <td className="number">{wording.fishOnIt(onIt)}</td>
               <td
                 style={{
                   color: VERDICTS[match.verdict].colour,

@@ -5,14 +5,13 @@ import {
   behaviourOf,
   epochDayOf,
   MONTH_STARTS,
-  USE_STEP_DAYS,
+  WEEK_DAYS,
   wording,
   yearOf,
 } from '../../../core/index.ts'
 import type { StageOfUse, YearOfUse as Year } from '../../../core/index.ts'
 import type { ReachChoice, StageLine } from '../../../contract/index.ts'
 import { api, useFrameQuery, useLarderQuery } from '../../wire/api.ts'
-import { reachStateOf, toReachSeason } from '../../moment/reachState.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -46,7 +45,7 @@ const Rows = styled.div`
 `
 
 const outline = (use: readonly number[]) =>
-  `M0 ${HIGH_PX}${use.map((value, i) => `L${i * USE_STEP_DAYS} ${(HIGH_PX * (1 - value)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
+  `M0 ${HIGH_PX}${use.map((value, i) => `L${Math.min(i * WEEK_DAYS, 365)} ${(HIGH_PX * (1 - value)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
 
 /** What the fly is good for on each of the user's reaches; null while it is worked out. */
 function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean) {
@@ -58,14 +57,16 @@ function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean
   useEffect(() => {
     if (!asked || !frame || !larder || !moment) return
     const controller = new AbortController()
-    const stateOf = async (reach: ReachChoice) => {
-      const there = { ...moment, reachId: reach.reachId, reach }
-      const season = dispatch(api.endpoints.reachSeason.initiate({ reachId: reach.reachId }))
-      const view = await season.unwrap()
-      season.unsubscribe()
+    const year = yearOf(epochDayOf(moment.on))
+    const reachOfUse = async (reach: ReachChoice) => {
+      const asked = dispatch(api.endpoints.reachYear.initiate({ reachId: reach.reachId, year }))
+      const { stages } = await asked.unwrap()
+      asked.unsubscribe()
       return {
         key: reach.reachId,
-        state: reachStateOf(there, toReachSeason(view, there)),
+        waterKind: reach.waterKind,
+        latitudeDeg: reach.latitudeDeg,
+        about: new Map(stages.map(({ stageId, about }) => [stageId as string, about])),
         bedMm: reach.typicalDepthMm,
         surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       }
@@ -77,8 +78,8 @@ function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean
           fly: { behaviour: behaviourOf(worked.report), look: appearanceOf(worked.fly) },
           stages: larder.stages,
           meantFor,
-          reaches: await Promise.all(frame.reaches.map(stateOf)),
-          year: yearOf(epochDayOf(moment.on)),
+          reaches: await Promise.all(frame.reaches.map(reachOfUse)),
+          year,
           school: frame.settings.school,
         },
         { key: 'yearOfUse', signal: controller.signal },

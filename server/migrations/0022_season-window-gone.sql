@@ -1,0 +1,1 @@
+DROP TABLE `season_window`;
