@@ -38,7 +38,7 @@ test('an evening by mouse: from a hole to a restocked box, and all of it taken b
   await page.goto('/')
   // what the water asks for, what is lacking, what to tie
   const tonight = page.getByRole('list', { name: 'What tonight asks for' })
-  await expect(tonight).toContainText('likely on Bridge Reach')
+  await expect(tonight).toContainText('of 10 fish at Bridge Reach')
   await expect(tonight).toContainText('Paper Lantern #10 2XL: 0 of 3')
   await expect(tonight).toContainText(/Tie \w+ /)
 

@@ -17,6 +17,8 @@ export const foodAtMoment = z
     /** share of the feeding trout that are taking it, and the same were it about */
     onIt: share,
     onItIfAbout: share,
+    /** the share of the fish in words, for the Column, which loads before core does */
+    onItWords: z.string(),
     /** how closely a fly must match while they are on it */
     choosy: z.enum(['easy', 'fair', 'choosy']),
     lengthMmLow: z.number(),

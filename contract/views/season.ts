@@ -12,7 +12,7 @@ export const seasonalModel = z.object({
   noiseSdC: z.number(),
   persistence: z.number(),
   yearSdC: z.number(),
-  curveSdC: z.number(),
+  curveSdC: z.array(z.number()).length(12),
   readingDays: z.number(),
   basis: z.enum(['readings', 'borrowed', 'kind']),
 })

@@ -1,8 +1,8 @@
 import { clamp, Z_80 } from '../number/index.ts'
-import { normalsFrom, randomFrom } from '../uncertainty/index.ts'
+import { normalsFrom, randomFrom, seedOf } from '../uncertainty/index.ts'
 import { newYearOf, placeInYear, throughMonths, yearOf } from './calendar.ts'
 import type { EpochDay } from './calendar.ts'
-import { PEAK_SHARE, turnOf } from './emergence/index.ts'
+import { broodsOf, PEAK_SHARE, turnOf } from './emergence/index.ts'
 import type { BroodDraws, SeasonDraws } from './emergence/index.ts'
 import { bandIn } from './foodStage.ts'
 import type { FoodStage, StageMonth, WaterKind } from './foodStage.ts'
@@ -11,8 +11,6 @@ import { needFactor } from './needs.ts'
 import type { HourConditions } from './needs.ts'
 import type { Spot } from './sun.ts'
 
-/** Trout concentrate on what is plentiful: share ∝ mass to this power (frequency-dependent selection, Greenwood & Elton 1979). */
-const CONCENTRATION = 1.5
 /** A stage is there in numbers where its hour and its place in the window leave so much of its amount. */
 const IN_NUMBERS = 0.2
 const YEAR_DAYS = 365
@@ -87,60 +85,130 @@ function thickness(share: number): number {
   return (share / PEAK_SHARE) ** RISE * ((1 - share) / (1 - PEAK_SHARE)) ** FALL
 }
 
-/** A log-normal through low, usual and peak, with one luck for all stages of a food: deviates above nought reach for the peak. */
-const amountAt = ({ low, usual, peak }: FoodStage['amount'], luck: number): number =>
-  usual * (luck >= 0 ? peak / usual : usual / low) ** (luck / Z_80)
+/** What chance gives a food in each draw, one luck for all its stages: they come and go together. */
+interface Luck {
+  /** below its chance it lives here, and is about */
+  readonly lives: Float64Array
+  readonly lot: Float64Array
+  /** of its amount: a standard normal deviate over that of the 90 % point */
+  readonly amount: Float64Array
+}
+
+const lucks = new WeakMap<SeasonOfReach, Map<string, Luck>>()
+
+/** The luck of a food in a season, the same at every moment of it, and whatever other foods there are. */
+function luckOf(season: SeasonOfReach, foodId: string): Luck {
+  const known = lucks.get(season) ?? new Map<string, Luck>()
+  lucks.set(season, known)
+  const found = known.get(foodId)
+  if (found) return found
+  const { draws } = season.draws
+  const random = randomFrom(seedOf(foodId))
+  const normal = normalsFrom(random)
+  const made: Luck = {
+    lives: Float64Array.from({ length: draws }, random),
+    lot: Float64Array.from({ length: draws }, random),
+    amount: Float64Array.from({ length: draws }, () => normal() / Z_80),
+  }
+  known.set(foodId, made)
+  return made
+}
 
 interface Drawn {
   readonly stage: FoodStage
+  readonly luck: Luck
   readonly broods: readonly BroodDraws[]
   readonly chances: readonly number[]
   readonly presence: number
   readonly hour: number
+  /** ease and usual amount where its hour is best, here over where it is at home */
   readonly scale: number
+  /** logarithms of peak over usual and of usual over low */
+  readonly upLog: number
+  readonly downLog: number
   /** of what has no dates: how likely its months have it */
   readonly monthly: number
   readonly need: number
   readonly dated: boolean
 }
 
-/** What each stage has at a moment that all draws share. */
-function drawnStages(
-  stages: readonly FoodStage[],
-  scene: FeedingScene,
-  day: EpochDay,
-  localMin: number,
-  conditions: HourConditions,
-): readonly Drawn[] {
-  const { season, waterKind } = scene
+const spans = new WeakMap<BroodDraws, readonly [first: number, last: number]>()
+
+/** From the earliest start of any draw to the latest end. */
+function spanOf(brood: BroodDraws): readonly [number, number] {
+  const known = spans.get(brood)
+  if (known) return known
+  let [first, last] = [Infinity, -Infinity]
+  brood.starts.forEach((start, n) => {
+    if (Number.isNaN(start)) return
+    first = Math.min(first, start)
+    last = Math.max(last, brood.ends[n] as number)
+  })
+  const span = [first, last] as const
+  spans.set(brood, span)
+  return span
+}
+
+const isOpen = (brood: BroodDraws, dayOfYear: number): boolean => {
+  const [first, last] = spanOf(brood)
+  return (
+    (first <= dayOfYear && dayOfYear <= last) ||
+    (first <= dayOfYear + YEAR_DAYS && dayOfYear + YEAR_DAYS <= last)
+  )
+}
+
+const broodsByStage = new WeakMap<SeasonOfReach, ReadonlyMap<string, readonly BroodDraws[]>>()
+
+function broodsIn(season: SeasonOfReach): ReadonlyMap<string, readonly BroodDraws[]> {
+  const known = broodsByStage.get(season)
+  if (known) return known
   const byStage = new Map<string, BroodDraws[]>()
   for (const brood of season.draws.broods)
     byStage.set(brood.stageId, [...(byStage.get(brood.stageId) ?? []), brood])
-  return stages.flatMap((stage): Drawn[] => {
-    const atHome = stage.waterKinds[waterKind] ?? 0
-    const presence = season.presence.get(stage.foodId) ?? 1
-    if (bandIn(stage, waterKind) === null || presence === 0) return []
-    const broods = byStage.get(stage.id) ?? []
-    const need = needFactor(stage.needs, conditions)
-    const moved = day - Math.round(season.laterDays.get(stage.id) ?? 0)
-    const months = monthsAt(stage, scene.latitudeDeg)
-    return [{
+  broodsByStage.set(season, byStage)
+  return byStage
+}
+
+/** A stage that may be there, to be drawn; what cannot is left out. */
+function toDraw(
+  stage: FoodStage,
+  scene: FeedingScene,
+  day: EpochDay,
+  dayOfYear: number,
+  localMin: number,
+  conditions: HourConditions,
+): readonly Drawn[] {
+  const { season, waterKind, latitudeDeg } = scene
+  const atHome = stage.waterKinds[waterKind] ?? 0
+  const presence = season.presence.get(stage.foodId) ?? 1
+  if (bandIn(stage, waterKind) === null || presence === 0) return []
+  const dated = broodsOf(stage).length > 0
+  const broods = (broodsIn(season).get(stage.id) ?? []).filter((brood) => isOpen(brood, dayOfYear))
+  const moved = day - Math.round(season.laterDays.get(stage.id) ?? 0)
+  const likely = monthsAt(stage, latitudeDeg).map((entry) => entry?.likelihood ?? 0)
+  const monthly = dated ? 0 : throughMonths(likely, moved)
+  const need = needFactor(stage.needs, conditions)
+  if (need === 0 || (dated ? broods.length === 0 : monthly === 0)) return []
+  const { low, usual, peak } = stage.amount
+  return [
+    {
       stage,
+      luck: luckOf(season, stage.foodId),
       broods,
       chances: broods.map(({ brood }) => bestMonth(stage, brood) * need),
       presence,
       hour: hourWeight(stage, scene, day, localMin, conditions.weather ?? 'any'),
-      scale: stage.ease * Math.max(atHome, presence > 0.5 ? 0.15 : 0) * (season.amounts.get(stage.id) ?? 1),
-      monthly: isDatedStage(stage) ? 0 : throughMonths(months.map((entry) => entry?.likelihood ?? 0), moved),
+      // where it lives although its kind of water is none of its own, there is a little of it
+      scale:
+        stage.ease * usual * Math.max(atHome, presence > 0.5 ? 0.15 : 0) * (season.amounts.get(stage.id) ?? 1),
+      upLog: usual > 0 ? Math.log(peak / usual) : 0,
+      downLog: low > 0 ? Math.log(usual / low) : 0,
+      monthly,
       need,
-      dated: isDatedStage(stage),
-    }]
-  }) // prettier-ignore
+      dated,
+    },
+  ]
 }
-
-const UNDATED = new Set(['allYear', 'light', 'level'])
-const isDatedStage = ({ trigger, broods }: FoodStage): boolean =>
-  broods.length > 0 ? broods.some((brood) => !UNDATED.has(brood.trigger.kind)) : !UNDATED.has(trigger.kind)
 
 /** How a stage stands in one draw: chance that it is about at all, and how thick. */
 interface Standing {
@@ -164,11 +232,55 @@ function standing({ broods, chances }: Drawn, n: number, day: number, into: Stan
   }
 }
 
+/** What of a stage's draws is added up. */
+interface Sums {
+  readonly about: Float64Array
+  readonly onIt: Float64Array
+  readonly onItUp: Float64Array
+}
+
+/** Weighs every stage in one draw, into `mass`, and notes which are there in numbers; gives the total with the reference drift. */
+function weighDraw(
+  drawn: readonly Drawn[],
+  n: number,
+  dayOfYear: number,
+  mass: Float64Array,
+  there: Uint8Array,
+): number {
+  const now: Standing = { chance: 0, thick: 0 }
+  let total = 1
+  for (let i = 0; i < drawn.length; i += 1) {
+    const one = drawn[i] as Drawn
+    mass[i] = 0
+    there[i] = 0
+    const { lives, lot, amount } = one.luck
+    if ((lives[n] as number) >= one.presence) continue
+    if (one.dated) standing(one, n, dayOfYear, now)
+    else {
+      now.chance = one.need
+      now.thick = one.monthly
+    }
+    const drawnLot = lot[n] as number
+    if (now.thick === 0 || drawnLot >= now.chance) continue
+    const luck = amount[n] as number
+    const much = one.scale * one.hour * now.thick * Math.exp(luck * (luck >= 0 ? one.upLog : one.downLog))
+    const weight = much * Math.sqrt(much)
+    mass[i] = weight
+    total += weight
+    const numbers = one.dated ? one.hour * now.thick : one.hour
+    there[i] = numbers >= IN_NUMBERS && (one.dated || drawnLot < one.monthly * one.need) ? 1 : 0
+  }
+  return total
+}
+
 /**
  * What trout are on at a moment. The season is drawn some hundred times: which broods are about, jointly, and how much
  * of each food there is, one luck for all its stages; in each draw the feeding fish share themselves out by
- * (ease × amount)^1.5 against a reference drift of 1, which stands for those that take whatever comes; then the shares
+ * (ease × amount)^1.5, for trout concentrate on what is plentiful (frequency-dependent selection, Greenwood & Elton
+ * 1979), against a reference drift of 1, which stands for those that take whatever comes; then the shares
  * are averaged.
+ *
+ * @param every takes only each so-manieth draw, where many moments are asked for
  */
 export function feedingAt(
   stages: readonly FoodStage[],
@@ -176,70 +288,40 @@ export function feedingAt(
   day: EpochDay,
   localMin: number,
   conditions: HourConditions,
+  every = 1,
 ): FeedingNow {
-  const { draws } = scene.season.draws
-  const drawn = drawnStages(stages, scene, day, localMin, conditions)
-  const turned = day - turnOf(scene.latitudeDeg)
+  const { season, latitudeDeg } = scene
+  const turned = day - turnOf(latitudeDeg)
   const dayOfYear = turned - newYearOf(yearOf(turned))
-  const foods = [...new Set(drawn.map(({ stage }) => stage.foodId))]
-  const foodOf = drawn.map(({ stage }) => foods.indexOf(stage.foodId))
-  const random = randomFrom(day * 1009 + 7)
-  const normal = normalsFrom(random)
-  const [about, onIt, onItUp, up] = [0, 1, 2, 3].map(() => new Float64Array(drawn.length)) as [
-    Float64Array, Float64Array, Float64Array, Float64Array,
-  ] // prettier-ignore
-  const mass = new Float64Array(drawn.length)
+  const drawn = stages.flatMap((stage) => toDraw(stage, scene, day, dayOfYear, localMin, conditions))
+  const row = () => new Float64Array(drawn.length)
+  const sums: Sums = { about: row(), onIt: row(), onItUp: row() }
+  const mass = row()
   const there = new Uint8Array(drawn.length)
-  const [lives, chance, luck] = [0, 1, 2].map(() => new Float64Array(foods.length)) as [
-    Float64Array, Float64Array, Float64Array,
-  ] // prettier-ignore
-  const now: Standing = { chance: 0, thick: 0 }
-  let whatever = 0
-  for (let n = 0; n < draws; n += 1) {
-    for (let f = 0; f < foods.length; f += 1) {
-      lives[f] = random()
-      chance[f] = random()
-      luck[f] = normal()
-    }
-    let total = 1
-    for (let i = 0; i < drawn.length; i += 1) {
-      const one = drawn[i] as Drawn
-      const f = foodOf[i] as number
-      mass[i] = 0
-      there[i] = 0
-      if ((lives[f] as number) >= one.presence) continue
-      if (one.dated) standing(one, n, dayOfYear, now)
-      else [now.chance, now.thick] = [one.monthly > 0 ? one.need : 0, one.monthly]
-      const lot = chance[f] as number
-      if (now.thick === 0 || lot >= now.chance) continue
-      const weight =
-        (one.scale * amountAt(one.stage.amount, luck[f] as number) * one.hour * now.thick) ** CONCENTRATION
-      mass[i] = weight
-      total += weight
-      const numbers = one.dated ? one.hour * now.thick : one.hour
-      there[i] = numbers >= IN_NUMBERS && (one.dated || lot < one.monthly * one.need) ? 1 : 0
-    }
+  let [whatever, taken] = [0, 0]
+  for (let n = 0; n < season.draws.draws; n += every) {
+    const total = weighDraw(drawn, n, dayOfYear, mass, there)
     whatever += 1 / total
+    taken += 1
     for (let i = 0; i < drawn.length; i += 1) {
       const share = (mass[i] as number) / total
-      onIt[i] = (onIt[i] as number) + share
-      if (there[i]) {
-        about[i] = (about[i] as number) + 1
-        onItUp[i] = (onItUp[i] as number) + share
-        up[i] = (up[i] as number) + 1
-      }
+      sums.onIt[i] = (sums.onIt[i] as number) + share
+      if (!there[i]) continue
+      sums.about[i] = (sums.about[i] as number) + 1
+      sums.onItUp[i] = (sums.onItUp[i] as number) + share
     }
   }
   return {
-    whatever: whatever / draws,
+    whatever: whatever / taken,
     stages: drawn.map(({ stage }, i): Feeding => {
-      const moved = day - Math.round(scene.season.laterDays.get(stage.id) ?? 0)
-      const [lengthMmLow, lengthMmHigh] = lengthOn(monthsAt(stage, scene.latitudeDeg), moved)
+      const moved = day - Math.round(season.laterDays.get(stage.id) ?? 0)
+      const [lengthMmLow, lengthMmHigh] = lengthOn(monthsAt(stage, latitudeDeg), moved)
+      const up = sums.about[i] as number
       return {
         stageId: stage.id,
-        about: (about[i] as number) / draws,
-        onIt: (onIt[i] as number) / draws,
-        onItIfAbout: (up[i] as number) > 0 ? (onItUp[i] as number) / (up[i] as number) : 0,
+        about: up / taken,
+        onIt: (sums.onIt[i] as number) / taken,
+        onItIfAbout: up > 0 ? (sums.onItUp[i] as number) / up : 0,
         lengthMmLow,
         lengthMmHigh,
       }

@@ -24,6 +24,9 @@ export const HALF_HOUR_MIN = 30
 export const WEEK_DAYS = 7
 /** Weeks of a year, the last of a day or two. */
 export const WEEKS = 53
+/** Of the draws each so-manieth is enough for a row. */
+const OF_A_DAY = 2
+const OF_A_YEAR = 4
 /** Stages that never come to so much are left out. */
 const LEAST = { about: 0.03, onIt: 0.003 }
 
@@ -55,7 +58,7 @@ export function* dayOfFeeding(
 ): Generator<{ readonly done: number }, FeedingRow> {
   const moments: FeedingNow[] = []
   for (let min = fromMin; min < toMin; min += HALF_HOUR_MIN) {
-    moments.push(feedingAt(stages, scene, day, min + HALF_HOUR_MIN / 2, conditions))
+    moments.push(feedingAt(stages, scene, day, min + HALF_HOUR_MIN / 2, conditions, OF_A_DAY))
     yield { done: (min - fromMin) / (toMin - fromMin) }
   }
   const by = moments.map(({ stages: own }) => new Map(own.map((one) => [one.stageId, one])))
@@ -81,7 +84,9 @@ export function* yearOfFeeding(
   const weeks: FeedingNow[] = []
   for (let week = 0; week < WEEKS; week += 1) {
     const day = newYearOf(year) + Math.min(week * WEEK_DAYS + 3, 364)
-    const hours = hoursOfDay(scene, day).map((min) => feedingAt(stages, scene, day, min, NOTHING_SAID))
+    const hours = hoursOfDay(scene, day).map((min) =>
+      feedingAt(stages, scene, day, min, NOTHING_SAID, OF_A_YEAR),
+    )
     weeks.push({
       whatever: hours.reduce((sum, { whatever }) => sum + whatever, 0) / hours.length,
       stages: (hours[0]?.stages ?? []).map((first, i): Feeding => {

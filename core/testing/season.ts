@@ -40,7 +40,10 @@ export const reachOf = (coldC: number, warmC: number, change: Partial<TestReach>
     key: 'reach',
     waterKey: 'river',
     waterKind: 'freestone',
-    model: { ...usualModel(yearBetween(coldC, warmC, latitudeDeg < 0)), curveSdC: 0.3 },
+    model: {
+      ...usualModel(yearBetween(coldC, warmC, latitudeDeg < 0)),
+      curveSdC: Array.from({ length: 12 }, () => 0.3),
+    },
     latitudeDeg,
     longitudeDeg: 0,
     utcOffsetMinutes: 60,

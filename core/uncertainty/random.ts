@@ -13,6 +13,13 @@ export function randomFrom(seed: number): Random {
   }
 }
 
+/** A seed from a text: the 32-bit hash of Fowler, Noll and Vo (1a). */
+export function seedOf(text: string): number {
+  let hash = 2166136261
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619)
+  return hash >>> 0
+}
+
 /** Standard normal deviates one after another: both of each pair that Box and Muller (1958) give. */
 export function normalsFrom(random: Random): () => number {
   let spare: number | null = null

@@ -185,6 +185,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
         about: found.about,
         onIt: found.onIt,
         onItIfAbout: found.onItIfAbout,
+        onItWords: wording.fishOnIt(found.onIt),
         choosy: choosyWord(stage.core.choosy),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,

@@ -20,7 +20,7 @@ import { loadStages } from '../read/stages.ts'
 
 /** How warm a reach is, as pages get it. */
 export const toReachWarmth = ({ model, latest, trendCPerDay }: Warmth): ReachWarmth => ({
-  model: { ...model },
+  model: { ...model, curveSdC: [...model.curveSdC] },
   latest: latest && { ...latest },
   trendCPerDay,
 })

@@ -32,7 +32,7 @@ function likelyLine(food: FoodAtMoment, where: string, units: DisplayUnits): Ton
   const length = wording.smallSpan(food.lengthMmLow, food.lengthMmHigh, units)
   const size = food.hooks.length > 0 ? `${length}, ${wording.hookSizes(food.hooks)}` : length
   const why = food.why ? ` ${sentenceStart(food.why)}.` : ''
-  const text = `${food.name}: on ${where} ${wording.fishOnIt(food.onIt)}, ${wording.depthBandName[food.band]}, ${size}.${why}`
+  const text = `${food.name}: ${wording.fishOnIt(food.onIt)} at ${where}, ${wording.depthBandName[food.band]}, ${size}.${why}`
   return { ...NOTHING, kind: 'likely', text, foodStageId: food.foodStageId, onHand: food.onHand, par: food.par }
 }
 

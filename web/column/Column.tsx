@@ -2,7 +2,6 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import type { FrameView, MomentView } from '../../contract/index.ts'
-import { wording } from '../../core/index.ts'
 import { useNow } from '../moment/useNow.ts'
 import { shortDepth } from '../words/words.ts'
 import type { ColumnContent, Mark } from './marks.ts'
@@ -235,7 +234,7 @@ function foodMarks(view: MomentView, content: ColumnContent): readonly Mark[] {
       toMm: food.toMm,
       weight: food.onIt,
       softWeight: food.onItIfAbout,
-      words: `${food.name.replace(/^.*, /, '')} · ${wording.fishOnIt(food.onIt)}`,
+      words: `${food.name.replace(/^.*, /, '')} · ${food.onItWords}`,
       look: 'food',
       to: `/larder?stage=${food.foodStageId}`,
     }))

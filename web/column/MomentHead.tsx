@@ -1,13 +1,11 @@
-import { useState } from 'react'
+import { lazy, Suspense, useRef, useState } from 'react'
 import styled from 'styled-components'
 import type { FrameView } from '../../contract/index.ts'
-import { chooseMoment } from '../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import { useMoment } from '../moment/useMoment.ts'
-import { clockTime, dayName, parseClock, shortTemp } from '../words/words.ts'
-import { Button } from '../ui/Button.tsx'
-import { Select, TextField } from '../ui/fields.tsx'
+import { clockTime, dayName, shortTemp } from '../words/words.ts'
 import { labels } from '../words/frame.ts'
+
+const MomentForm = lazy(() => import('./MomentForm.tsx'))
 
 const Head = styled.div`
   padding: 8px;
@@ -26,20 +24,13 @@ const Head = styled.div`
     cursor: pointer;
     position: static;
   }
-  .form {
-    display: grid;
-    gap: 6px;
-    margin-top: 8px;
-  }
 `
 
 /** The moment that every figure depends on, and the only place to set it. */
 export function MomentHead({ frame }: { readonly frame: FrameView }) {
   const moment = useMoment()
-  const chosen = useAppSelector((state) => state.view.moment)
-  const dispatch = useAppDispatch()
   const [open, setOpen] = useState(false)
-  const [hour, setHour] = useState('')
+  const head = useRef<HTMLButtonElement>(null)
   if (!moment) {
     return (
       <Head className="head">
@@ -47,61 +38,26 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
       </Head>
     )
   }
-  const choose = (change: Partial<{ reachId: string; on: string; localMin: number }>) =>
-    dispatch(chooseMoment({ reachId: moment.reachId, on: moment.on, localMin: moment.localMin, ...change }))
-  const parsed = hour === '' ? moment.localMin : parseClock(hour)
+  const { reach, on, localMin, waterTempC, said } = moment
   return (
     <Head className="head">
       <button
+        ref={head}
         id="moment"
         type="button"
         className="now"
         aria-expanded={open}
-        onClick={() => {
-          setHour(clockTime(moment.localMin))
-          setOpen(!open)
-        }}
+        onClick={() => setOpen(!open)}
       >
-        <strong>{moment.reach.reachName}</strong> · {dayName(moment.on)} · {clockTime(moment.localMin)} ·{' '}
-        {shortTemp(moment.waterTempC, frame.settings.units)}
+        <strong>{reach.reachName}</strong> · {dayName(on)} · {clockTime(localMin)} ·{' '}
+        {shortTemp(waterTempC, frame.settings.units)}
+        {said?.level ? ` · ${said.level}` : ''}
+        {said?.weather ? ` · ${said.weather}` : ''}
       </button>
       {open ? (
-        <div className="form">
-          <Select
-            label={labels.reach}
-            value={moment.reachId}
-            choices={frame.reaches.map(({ reachId, waterName, reachName }) => ({
-              id: reachId,
-              name: waterName === reachName ? reachName : `${waterName}, ${reachName}`,
-            }))}
-            onChange={(reachId) => choose({ reachId })}
-          />
-          <TextField
-            label={labels.day}
-            type="date"
-            value={moment.on}
-            onChange={(on) => (on.length === 10 ? choose({ on }) : undefined)}
-          />
-          <TextField
-            label={labels.hour}
-            value={hour}
-            onChange={(text) => {
-              setHour(text)
-              const localMin = parseClock(text)
-              if (localMin !== null) choose({ localMin })
-            }}
-            fault={parsed === null ? 'Write it as 13:00.' : undefined}
-          />
-          <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
-          <div style={{ display: 'flex', gap: 6 }}>
-            <Button onPress={() => setOpen(false)}>{labels.done}</Button>
-            {chosen ? (
-              <Button look="quiet" onPress={() => dispatch(chooseMoment(null))}>
-                {labels.nextOuting}
-              </Button>
-            ) : null}
-          </div>
-        </div>
+        <Suspense fallback={null}>
+          <MomentForm frame={frame} moment={moment} head={head} onDone={() => setOpen(false)} />
+        </Suspense>
       ) : null}
     </Head>
   )

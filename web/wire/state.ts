@@ -1,5 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit'
 import type { PayloadAction } from '@reduxjs/toolkit'
+import { keptMoment } from './keptMoment.ts'
 
 /** What the user says of the hour; what is left out is read or stays open. */
 export interface SaidOfHour {
@@ -52,7 +53,7 @@ export interface ViewState {
 }
 
 const initialState: ViewState = {
-  moment: null,
+  moment: keptMoment(),
   lit: null,
   pinned: null,
   work: null,

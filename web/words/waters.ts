@@ -1,5 +1,6 @@
 /** Plain labels of Waters: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  whichColumnIsTheWaters: 'Several columns could be the water’s temperature. Which is it?',
   newWater: 'New water',
   name: 'Name',
   kind: 'Kind',

@@ -21,7 +21,7 @@ export interface FaultyTable {
 
 /** What a text of readings says, read as asked or, where its own dates prove an order, by that. */
 export interface ReadText {
-  readonly result: { readonly kind: 'empty' } | FaultyTable | ReadableTable
+  readonly result: Extract<TableResult, { kind: 'empty' | 'which' }> | FaultyTable | ReadableTable
   readonly dateOrder: DateOrder
   /** whether the dates could be read either way */
   readonly ambiguous: boolean
@@ -32,6 +32,7 @@ const FIRST_FAULTS = 8
 function inShort(table: TableResult): ReadText['result'] {
   switch (table.kind) {
     case 'empty':
+    case 'which':
       return table
     case 'faulty':
       return { ...table, faults: table.faults.slice(0, FIRST_FAULTS), faultCount: table.faults.length }

@@ -1,5 +1,5 @@
-import type { SeasonalModel } from '../warmth/index.ts'
-import { ROW_DAYS } from './place.ts'
+import { curveSdOn } from '../warmth/index.ts'
+import { ROW_DAYS, turnOf } from './place.ts'
 import type { Scene } from './place.ts'
 
 /** A gap between readings that a straight line bridges, days. */
@@ -9,19 +9,23 @@ const BRIDGED_DAYS = 20
 export interface ReadYear {
   /** °C above the usual of the day; NaN where nothing was read */
   readonly anomalyC: Float32Array
-  /** how far this year as a whole lies from its curve: mean and sd, °C */
+  /** how far this year as a whole lies from its curve: mean, and sd day by day, °C */
   readonly levelC: number
-  readonly levelSdC: number
+  readonly levelSdC: Float32Array
   readonly readDays: number
 }
 
 /** A year of which nothing was read. */
-const unread = ({ curveSdC, yearSdC }: SeasonalModel): ReadYear => ({
-  anomalyC: new Float32Array(ROW_DAYS).fill(NaN),
-  levelC: 0,
-  levelSdC: Math.hypot(curveSdC, yearSdC),
-  readDays: 0,
-})
+function unread({ reach }: Scene): ReadYear {
+  const { model, latitudeDeg } = reach
+  const sdOn = (day: number) => Math.hypot(curveSdOn(model, day + turnOf(latitudeDeg)), model.yearSdC)
+  return {
+    anomalyC: new Float32Array(ROW_DAYS).fill(NaN),
+    levelC: 0,
+    levelSdC: Float32Array.from({ length: ROW_DAYS }, (_, day) => sdOn(day)),
+    readDays: 0,
+  }
+}
 
 /**
  * A year as its readings have it.
@@ -30,9 +34,9 @@ const unread = ({ curveSdC, yearSdC }: SeasonalModel): ReadYear => ({
  */
 export function readYear(scene: Scene, readingC: (day: number) => number | null): ReadYear {
   const { model } = scene.reach
-  const year = unread(model)
+  const year = unread(scene)
   const { anomalyC } = year
-  let [last, sum, count] = [-1, 0, 0]
+  let [last, sum, count, variance] = [-1, 0, 0, 0]
   for (let day = 0; day < ROW_DAYS; day += 1) {
     const read = readingC(day)
     if (read === null) continue
@@ -40,6 +44,7 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
     anomalyC[day] = anomaly
     sum += anomaly
     count += 1
+    variance += (year.levelSdC[day] as number) ** 2
     if (last >= 0 && day - last <= BRIDGED_DAYS) {
       const from = anomalyC[last] as number
       for (let gap = last + 1; gap < day; gap += 1)
@@ -51,12 +56,13 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
   // days that follow one another tell less of the year than days apart
   const { noiseSdC, persistence } = model
   const meanVar = (noiseSdC ** 2 * (1 + persistence)) / (1 - persistence) / count
-  const levelVar = year.levelSdC ** 2
+  const levelVar = variance / count
   const share = levelVar / (levelVar + meanVar)
   return {
     anomalyC,
     levelC: (share * sum) / count,
-    levelSdC: Math.sqrt(levelVar * (1 - share)),
+    // what was read takes its part of the doubt; of months that are less sure the rest is left
+    levelSdC: year.levelSdC.map((sd) => Math.sqrt(Math.max(sd ** 2 - share * Math.min(sd ** 2, levelVar), 0))),
     readDays: count,
   }
 }
@@ -70,20 +76,21 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
 export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC }: ReadYear, normal: () => number): void {
   const { water, air, airModel, year, reach } = scene
   const { noiseSdC, persistence } = reach.model
-  const level = levelC + levelSdC * normal()
+  const luck = normal()
+  const levelOn = (day: number) => levelC + luck * (levelSdC[day] as number)
   const fresh = noiseSdC * Math.sqrt(1 - persistence ** 2)
   const first = anomalyC.findIndex((value) => !Number.isNaN(value))
   // what came before the first reading runs backwards from it
-  let off = first < 0 ? 0 : (anomalyC[first] as number) - level
+  let off = first < 0 ? 0 : (anomalyC[first] as number) - levelOn(first)
   for (let day = first - 1; day >= 0; day -= 1) {
     off = persistence * off + fresh * normal()
-    year.waterC[day] = Math.max((water[day] as number) + level + off, 0)
+    year.waterC[day] = Math.max((water[day] as number) + levelOn(day) + off, 0)
   }
   if (first < 0) off = noiseSdC * normal()
   for (let day = Math.max(first, 0); day < ROW_DAYS; day += 1) {
     const read = anomalyC[day] as number
-    off = Number.isNaN(read) ? persistence * off + fresh * normal() : read - level
-    year.waterC[day] = Math.max((water[day] as number) + level + off, 0)
+    off = Number.isNaN(read) ? persistence * off + fresh * normal() : read - levelOn(day)
+    year.waterC[day] = Math.max((water[day] as number) + levelOn(day) + off, 0)
   }
   const airFresh = airModel.noiseSdC * Math.sqrt(1 - airModel.persistence ** 2)
   let airOff = airModel.noiseSdC * normal()

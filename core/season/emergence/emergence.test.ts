@@ -123,7 +123,7 @@ describe('triggerAt', () => {
 describe('drawSeason', () => {
   it('agrees with a simulation that is written plainly', () => {
     const random = normalsFrom(randomFrom(5))
-    const reach = { ...low, model: { ...low.model, curveSdC: 0 } }
+    const reach = { ...low, model: { ...low.model, curveSdC: low.model.curveSdC.map(() => 0) } }
     const scene = sceneOf(reach)
     const trigger = ofFood('dark-olive').find(({ id }) => id === 'dark-olive-dun')?.broods[0]?.trigger ?? olives
     if (trigger.kind !== 'waterTemp') throw new Error('no threshold')

@@ -1,4 +1,4 @@
-import { normalsFrom, randomFrom } from '../../uncertainty/index.ts'
+import { normalsFrom, randomFrom, seedOf } from '../../uncertainty/index.ts'
 import type { FoodStage } from '../foodStage.ts'
 import { drawYear } from './drawnYear.ts'
 import { NotedReach } from './notedReach.ts'
@@ -214,7 +214,7 @@ export function* drawSeason(input: DrawInput): Generator<SeasonProgress, SeasonD
         placed,
         laterHereDays: laterHere(here, there, placed.stage, first.brood),
       }))
-    heldToNotes(rows, now, first.doubt.yearSdDays, randomFrom(input.seed + hashOf(key)))
+    heldToNotes(rows, now, first.doubt.yearSdDays, randomFrom(input.seed + seedOf(key)))
   }
   yield { done: 1 }
   return {
@@ -239,10 +239,4 @@ function laterHere(here: NotedReach, there: NotedReach, stage: FoodStage, brood:
   if (here === there || !trigger) return 0
   const [own, its] = [here, there].map((one) => onsetDay(one.triggerOf(trigger), one.scene.year, AS_USUAL))
   return own === undefined || own === null || its === undefined || its === null ? 0 : own - its
-}
-
-const hashOf = (text: string): number => {
-  let hash = 2166136261
-  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619)
-  return hash >>> 0
 }

@@ -1,2 +1,2 @@
 export { provenDateOrder, readTable } from './readTable.ts'
-export type { DateOrder, TableFault, TableReading, TableResult, TableRow } from './readTable.ts'
+export type { DateOrder, NamedColumn, TableFault, TableReading, TableResult, TableRow } from './readTable.ts'

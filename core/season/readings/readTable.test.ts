@@ -79,3 +79,30 @@ describe('provenDateOrder', () => {
     expect(provenDateOrder(cells('03/06/2026,12'))).toBeNull()
   })
 })
+
+describe('columns', () => {
+  const day = epochDayOf('2026-06-03')
+
+  it.each([
+    ['Date,Air temp,Water temp\n2026-06-03,19.5,12.4'],
+    ['Date,Water temp,Air temp\n2026-06-03,12.4,19.5'],
+    ['Date,Temp,Air temp\n2026-06-03,12.4,19.5'],
+    ['Date,Water level (m),Water °C\n2026-06-03,0.62,12.4'],
+    ['Datum,Lufttemperatur,Wassertemperatur\n2026-06-03,19.5,12.4'],
+  ])('takes the water before the air: %s', (text) => {
+    expect(read(text)).toMatchObject({ kind: 'readings', rows: [[day, 720, 1240]] })
+  })
+
+  it('asks which where two could be the water’s, and goes by the answer', () => {
+    const text = 'Date,Temp 1,Temp 2\n2026-06-03,12.4,19.5'
+    expect(read(text)).toEqual({
+      kind: 'which',
+      columns: [
+        { at: 1, name: 'Temp 1' },
+        { at: 2, name: 'Temp 2' },
+      ],
+    })
+    expect(read(text, { tempColumn: 2 })).toMatchObject({ kind: 'readings', rows: [[day, 720, 1950]] })
+    expect(read('2026-06-03,12.4,19.5')).toMatchObject({ kind: 'which', columns: [{ at: 1 }, { at: 2 }] })
+  })
+})

@@ -7,6 +7,14 @@ export type DateOrder = 'dayFirst' | 'monthFirst'
 export interface TableReading {
   readonly dateOrder: DateOrder
   readonly unit: '°C' | '°F'
+  /** the column of the water's temperature, where its names leave that open */
+  readonly tempColumn?: number
+}
+
+/** A column by its place and its name. */
+export interface NamedColumn {
+  readonly at: number
+  readonly name: string
 }
 
 /** What is wrong with a line of a table, as a code; the text is what stood there. */
@@ -23,6 +31,8 @@ export type TableRow = readonly [day: number, localMin: number, tempC100: number
 /** What a table says: all of it, or what is wrong with it line by line. */
 export type TableResult =
   | { readonly kind: 'empty' }
+  /** several columns could be the water's */
+  | { readonly kind: 'which'; readonly columns: readonly NamedColumn[] }
   | { readonly kind: 'faulty'; readonly faults: readonly TableFault[]; readonly good: number }
   | {
       readonly kind: 'readings'
@@ -85,6 +95,8 @@ interface Columns {
   readonly date: number
   readonly time: number | null
   readonly temp: number
+  /** where several columns could be the water's */
+  readonly candidates: readonly NamedColumn[]
 }
 
 const isDate = (cell: string) => ISO.test(cell) || WRITTEN.test(cell)
@@ -99,13 +111,26 @@ function columnsOf(table: readonly (readonly string[])[]): Columns | null {
     (cell, i) => i !== date && TIME.test(cell) && !isDate(cell) && cell.includes(':'),
   )
   const time = timeAt >= 0 ? timeAt : null
-  const names = table[0] ?? []
-  const named = names.findIndex((name) => /temp|°c|°f|water|wasser|eau/i.test(name) && !isFigure(name))
-  const temp =
-    named >= 0 && named !== date
-      ? named
-      : first.findIndex((cell, i) => i !== date && i !== time && isFigure(cell))
-  return temp >= 0 ? { date, time, temp } : null
+  const names = (table[0] ?? []).map((name, at) => ({ at, name: name.trim() }))
+  const open = names.filter(({ at, name }) => at !== date && at !== time && !isFigure(name) && !isDate(name))
+  const best = Math.max(0, ...open.map(({ name }) => rankOf(name)))
+  const named = best > 0 ? open.filter(({ name }) => rankOf(name) === best) : []
+  const figures = first.flatMap((cell, at) => (at !== date && at !== time && isFigure(cell) ? [at] : []))
+  const [temp] = named.length > 0 ? named.map(({ at }) => at) : figures
+  if (temp === undefined) return null
+  const unnamed =
+    named.length > 0 ? [] : figures.map((at) => ({ at, name: `column ${at + 1}: ${first[at] ?? ''}` }))
+  const candidates = named.length > 1 ? named : unnamed.length > 1 ? unnamed : []
+  return { date, time, temp, candidates }
+}
+
+/** How surely a column's name is that of the water's temperature: nought for what it cannot be. */
+function rankOf(name: string): number {
+  if (!/temp|°\s*[cf]|water|wasser|eau/i.test(name)) return 0
+  const water = /water|wasser|eau|stream|river|lake|bed|surface/i.test(name)
+  const temp = /temp|°\s*[cf]/i.test(name)
+  if (water) return temp ? 4 : /level|height|depth|stage|clarity|flow/i.test(name) ? 0 : 3
+  return /air|luft|ambient/i.test(name) ? 1 : 2
 }
 
 /** The order of day and month that a table's own dates prove; null where all could be either. */
@@ -159,6 +184,10 @@ export function readTable(table: readonly (readonly string[])[], reading: TableR
           faults: [{ line: line + 1, code: 'noDate', text: (table[line] ?? []).join(' ') }],
         }
   }
+  const { tempColumn } = reading
+  if (columns.candidates.length > 0 && tempColumn === undefined)
+    return { kind: 'which', columns: columns.candidates }
+  const read = { ...columns, temp: tempColumn ?? columns.temp }
   const start = table.findIndex((cells) => cells.some(isDate))
   const faults: TableFault[] = []
   const byMinute = new Map<number, { day: number; localMin: number; sum: number; n: number }>()
@@ -166,12 +195,12 @@ export function readTable(table: readonly (readonly string[])[], reading: TableR
   let [firstDay, lastDay, before] = [Infinity, -Infinity, -Infinity]
   table.forEach((cells, i) => {
     if (blank(cells) || i < start) return
-    const read = readLine(cells, columns, reading)
-    if ('fault' in read) {
-      faults.push({ line: i + 1, code: read.fault, text: read.text })
+    const line = readLine(cells, read, reading)
+    if ('fault' in line) {
+      faults.push({ line: i + 1, code: line.fault, text: line.text })
       return
     }
-    const [day, localMin, tempC100] = read.row
+    const [day, localMin, tempC100] = line.row
     good += 1
     if (day < before) outOfOrder += 1
     before = day

@@ -1,3 +1,5 @@
+import { mean } from '../../number/index.ts'
+import { MONTH_MIDDLES } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
 
 /** A reach that may lend its year: its height, and its own fitted model. */
@@ -24,7 +26,7 @@ function carried({ elevationM, model }: Lender, toM: number): SeasonalModel {
     sin1C: model.sin1C * swing,
     cos2C: model.cos2C * swing,
     sin2C: model.sin2C * swing,
-    curveSdC: Math.hypot(model.curveSdC, DOUBT.here + DOUBT.perM * Math.abs(upM)),
+    curveSdC: model.curveSdC.map((sd) => Math.hypot(sd, DOUBT.here + DOUBT.perM * Math.abs(upM))),
     readingDays: 0,
     basis: 'borrowed',
   }
@@ -42,20 +44,25 @@ export function borrowSeasonal(elevationM: number, lenders: readonly Lender[]): 
   )
   if (near.length === 0) return null
   const lent = near.map((lender) => carried(lender, elevationM))
-  const weights = lent.map(({ curveSdC }) => 1 / curveSdC ** 2)
+  const weights = lent.map(({ curveSdC }) => 1 / mean(curveSdC.map((sd) => sd ** 2)))
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  const mean = (of: (model: SeasonalModel) => number) =>
+  const weighted = (of: (model: SeasonalModel) => number) =>
     lent.reduce((sum, model, i) => sum + of(model) * (weights[i] ?? 0), 0) / total
   return {
-    meanC: mean(({ meanC }) => meanC),
-    cos1C: mean(({ cos1C }) => cos1C),
-    sin1C: mean(({ sin1C }) => sin1C),
-    cos2C: mean(({ cos2C }) => cos2C),
-    sin2C: mean(({ sin2C }) => sin2C),
-    noiseSdC: mean(({ noiseSdC }) => noiseSdC),
-    persistence: mean(({ persistence }) => persistence),
-    yearSdC: mean(({ yearSdC }) => yearSdC),
-    curveSdC: Math.max(1 / Math.sqrt(total), DOUBT.here),
+    meanC: weighted(({ meanC }) => meanC),
+    cos1C: weighted(({ cos1C }) => cos1C),
+    sin1C: weighted(({ sin1C }) => sin1C),
+    cos2C: weighted(({ cos2C }) => cos2C),
+    sin2C: weighted(({ sin2C }) => sin2C),
+    noiseSdC: weighted(({ noiseSdC }) => noiseSdC),
+    persistence: weighted(({ persistence }) => persistence),
+    yearSdC: weighted(({ yearSdC }) => yearSdC),
+    curveSdC: MONTH_MIDDLES.map((_, month) =>
+      Math.max(
+        1 / Math.sqrt(lent.reduce((sum, { curveSdC }) => sum + 1 / (curveSdC[month] ?? 1) ** 2, 0)),
+        DOUBT.here,
+      ),
+    ),
     readingDays: 0,
     basis: 'borrowed',
   }

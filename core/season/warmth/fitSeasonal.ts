@@ -1,6 +1,6 @@
 import { placeInYear, yearOf } from '../calendar.ts'
 import type { EpochDay } from '../calendar.ts'
-import { curveC, harmonicsOn } from './seasonalModel.ts'
+import { curveC, harmonicsOn, KIND_SD_C, MONTH_MIDDLES } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
 import { mean, clamp } from '../../number/index.ts'
 
@@ -12,9 +12,9 @@ export interface DayReading {
 
 /** How far a reach may lie from what was expected of it, sd in °C: mean, first and second harmonic. */
 const PRIOR_SD = {
-  kind: [2.5, 2, 2, 0.5, 0.5],
-  borrowed: [1, 0.8, 0.8, 0.4, 0.4],
-  readings: [2.5, 2, 2, 0.5, 0.5],
+  kind: KIND_SD_C,
+  borrowed: [1, 0.8, 0.8, 0.35, 0.35],
+  readings: KIND_SD_C,
 } as const
 /** Below so many days the usual weather is believed rather than the readings'. */
 const DAYS_FOR_WEATHER = 40
@@ -55,7 +55,7 @@ function solve(a: number[][], b: number[]): number[] {
 
 const designOf = ({ day }: DayReading) => [1, ...harmonicsOn(placeInYear(day).dayOfYear)]
 
-/** Readings as a Gaussian likelihood over the prior: coefficients, and the doubt that is left of the mean. */
+/** Readings as a Gaussian likelihood over the prior: coefficients, and the variance that is left of the curve by month. */
 function posterior(readings: readonly DayReading[], prior: SeasonalModel, noiseVar: number, terms: number) {
   const priorMean = [prior.meanC, prior.cos1C, prior.sin1C, prior.cos2C, prior.sin2C]
   const sds = PRIOR_SD[prior.basis]
@@ -74,9 +74,18 @@ function posterior(readings: readonly DayReading[], prior: SeasonalModel, noiseV
       for (let k = 0; k < terms; k += 1) row[k] = (row[k] ?? 0) + (x * (design[k] ?? 0)) / noiseVar
     }
   }
-  const information = a[0]?.[0] ?? 1
+  const monthlyVar = MONTH_MIDDLES.map((day) => {
+    const design = [1, ...harmonicsOn(day)]
+    const fitted = design.slice(0, terms)
+    const solved = solve(
+      a.map((row) => [...row]),
+      [...fitted],
+    )
+    const held = design.slice(terms).reduce((sum, x, i) => sum + (x * (sds[terms + i] ?? 0)) ** 2, 0)
+    return fitted.reduce((sum, x, i) => sum + x * (solved[i] ?? 0), held)
+  })
   const found = solve(a, b)
-  return { coefficients: priorMean.map((value, i) => found[i] ?? value), meanSd: 1 / Math.sqrt(information) }
+  return { coefficients: priorMean.map((value, i) => found[i] ?? value), monthlyVar }
 }
 
 /** Means of what the curve leaves over, by year. */
@@ -123,14 +132,22 @@ export function fitSeasonal(readings: readonly DayReading[], prior: SeasonalMode
   if (readings.length === 0) return prior
   const months = new Set(readings.map(({ day }) => placeInYear(day).month)).size
   const terms = readings.length >= DAYS_FOR_SECOND && months >= MONTHS_FOR_SECOND ? 5 : 3
+  const years = new Set(readings.map(({ day }) => yearOf(day))).size
   let model: SeasonalModel = { ...prior, basis: 'readings', readingDays: readings.length }
   for (let pass = 0; pass < PASSES; pass += 1) {
     const noiseVar = model.noiseSdC ** 2 * heldTogether(model.persistence)
-    const { coefficients, meanSd } = posterior(readings, prior, noiseVar, terms)
+    const { coefficients, monthlyVar } = posterior(readings, prior, noiseVar, terms)
     const [meanC = 0, cos1C = 0, sin1C = 0, cos2C = 0, sin2C = 0] = coefficients
-    model = { ...model, meanC, cos1C, sin1C, cos2C, sin2C, curveSdC: Math.min(meanSd, prior.curveSdC) }
-    const { noiseSdC, persistence, yearSdC } = weatherOf(readings, model, prior)
-    model = { ...model, noiseSdC, persistence, yearSdC }
+    const { noiseSdC, persistence, yearSdC } = weatherOf(
+      readings,
+      { ...model, meanC, cos1C, sin1C, cos2C, sin2C },
+      prior,
+    )
+    // readings of one year share what is odd about it; no reading makes a curve less sure
+    const curveSdC = monthlyVar.map((variance, month) =>
+      Math.min(Math.sqrt(variance + yearSdC ** 2 / years), prior.curveSdC[month] ?? Infinity),
+    )
+    model = { ...model, meanC, cos1C, sin1C, cos2C, sin2C, curveSdC, noiseSdC, persistence, yearSdC }
   }
   return model
 }

@@ -1,7 +1,7 @@
 import { placeInYear } from '../calendar.ts'
 import type { EpochDay } from '../calendar.ts'
 import type { Estimate } from '../../uncertainty/index.ts'
-import { curveC } from './seasonalModel.ts'
+import { curveC, curveSdOn } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
 import type { DayReading } from './fitSeasonal.ts'
 import { Z_80 } from '../../number/index.ts'
@@ -17,7 +17,8 @@ const READING_SD_C = 0.4
  */
 export function forecastC(model: SeasonalModel, latest: DayReading | null, day: EpochDay): Estimate {
   const usual = curveC(model, placeInYear(day).dayOfYear)
-  const { noiseSdC, persistence, yearSdC, curveSdC } = model
+  const { noiseSdC, persistence, yearSdC } = model
+  const curveSdC = curveSdOn(model, placeInYear(day).dayOfYear)
   const apart = latest ? Math.abs(day - latest.day) : Infinity
   const left = Number.isFinite(apart) ? persistence ** apart : 0
   const anomaly = latest ? latest.meanC - curveC(model, placeInYear(latest.day).dayOfYear) : 0

@@ -15,8 +15,8 @@ export interface SeasonalModel {
   readonly persistence: number
   /** sd of whole years about the curve */
   readonly yearSdC: number
-  /** doubt of the curve itself, sd */
-  readonly curveSdC: number
+  /** doubt of the curve itself by month, sd: what was read in summer says little of winter */
+  readonly curveSdC: readonly number[]
   /** days with readings behind it */
   readonly readingDays: number
   /** what it stands on: own readings, another reach's, or what is usual of the kind of water */
@@ -24,7 +24,10 @@ export interface SeasonalModel {
 }
 
 /** What is usual of the weather of a water that nobody has measured. */
-export const USUAL_WEATHER = { noiseSdC: 1.1, persistence: 0.85, yearSdC: 0.7, curveSdC: 1.8 }
+const USUAL_WEATHER = { noiseSdC: 1.1, persistence: 0.85, yearSdC: 0.7 }
+
+/** How far a water may lie from what is usual of its kind, sd in °C: mean, first and second harmonic. By judgement. */
+export const KIND_SD_C = [1.5, 1.1, 1.1, 0.35, 0.35] as const
 
 /** Values of the four harmonics on a day of the year, 0 to 365. */
 export function harmonicsOn(dayOfYear: number): readonly [number, number, number, number] {
@@ -49,7 +52,22 @@ export function peakDay({ cos1C, sin1C }: SeasonalModel): number {
 }
 
 /** Middles of the months, as days of the year. */
-const MONTH_MIDDLES = [15, 45, 74, 105, 135, 166, 196, 227, 258, 288, 319, 349]
+export const MONTH_MIDDLES = [15, 45, 74, 105, 135, 166, 196, 227, 258, 288, 319, 349]
+
+const KIND_CURVE_SD_C = MONTH_MIDDLES.map((day) =>
+  Math.hypot(...[1, ...harmonicsOn(day)].map((harmonic, i) => harmonic * (KIND_SD_C[i] ?? 0))),
+)
+
+/** Doubt of the curve on a day of the year, sd in °C: straight between the middles of the months. */
+export function curveSdOn({ curveSdC }: Pick<SeasonalModel, 'curveSdC'>, dayOfYear: number): number {
+  const day = dayOfYear % YEAR_DAYS
+  const after = MONTH_MIDDLES.findIndex((middle) => middle > day)
+  const next = after < 0 ? 0 : after
+  const before = (next + 11) % 12
+  const [from, to] = [MONTH_MIDDLES[before] ?? 0, MONTH_MIDDLES[next] ?? 0]
+  const share = ((day - from + YEAR_DAYS) % YEAR_DAYS) / ((to - from + YEAR_DAYS) % YEAR_DAYS)
+  return (curveSdC[before] ?? 0) * (1 - share) + (curveSdC[next] ?? 0) * share
+}
 
 /** The model of a reach that nobody has measured: its usual months as harmonics, with the usual weather and a wide doubt. */
 export function usualModel(monthlyC: readonly number[]): SeasonalModel {
@@ -62,5 +80,15 @@ export function usualModel(monthlyC: readonly number[]): SeasonalModel {
     })
   })
   const [meanC = 0, cos1C = 0, sin1C = 0, cos2C = 0, sin2C = 0] = sums
-  return { meanC, cos1C, sin1C, cos2C, sin2C, ...USUAL_WEATHER, readingDays: 0, basis: 'kind' }
+  return {
+    meanC,
+    cos1C,
+    sin1C,
+    cos2C,
+    sin2C,
+    ...USUAL_WEATHER,
+    curveSdC: KIND_CURVE_SD_C,
+    readingDays: 0,
+    basis: 'kind',
+  }
 }

@@ -13,23 +13,41 @@ export interface Layers {
 const DENSEST_C = 4
 /** The wind mixes a lake whose top is no warmer than this above its depth, °C. */
 const MIXES_WITHIN_C = 2.5
+/** The same of a top that cools: its water sinks, and helps the wind. */
+const COOLING_MIXES_WITHIN_C = 4
 /** What lies below a thermocline keeps about this share of the summer's warmth. */
 const DEEP_SHARE = 0.3
 const ICE_BELOW_C = 0.8
 
+/** What a stillwater's surface has been through. */
+export interface SurfaceSeason {
+  /** its warmest in a usual summer, °C */
+  readonly warmestC: number
+  /** whether it cools from day to day */
+  readonly cooling: boolean
+}
+
 /**
- * The layers of a stillwater under a surface of so many degrees: ice over four degrees in winter, turned over in
- * spring and autumn, in summer warm above the thermocline and cool below it.
+ * The layers of a stillwater under a surface of so many degrees: ice over four degrees in winter, turned over in spring;
+ * in summer warm above the thermocline and cool below it; in autumn, as the surface cools to near what lies below, it
+ * turns over again and stays mixed until the ice.
  *
  * @param thermoclineMm depth of the thermocline in summer; null for water too shallow to have one
  */
-export function layersOf(surfaceC: number, thermoclineMm: number | null): Layers {
+export function layersOf(
+  surfaceC: number,
+  thermoclineMm: number | null,
+  { warmestC, cooling }: SurfaceSeason,
+): Layers {
   const iced = surfaceC < ICE_BELOW_C
   if (iced) return { iced, mixed: false, surfaceC: 0, deepC: DENSEST_C }
-  if (thermoclineMm === null || Math.abs(surfaceC - DENSEST_C) < MIXES_WITHIN_C) {
-    return { iced, mixed: true, surfaceC, deepC: surfaceC }
-  }
-  const deepC = DENSEST_C + DEEP_SHARE * Math.max(surfaceC - DENSEST_C, 0)
+  const below = (ofC: number) => DENSEST_C + DEEP_SHARE * Math.max(ofC - DENSEST_C, 0)
+  // the deep warms slowly through summer and keeps what it has until it is mixed
+  const deepC = cooling ? below(Math.max(warmestC, surfaceC)) : below(surfaceC)
+  const mixes = cooling
+    ? surfaceC - deepC < COOLING_MIXES_WITHIN_C
+    : Math.abs(surfaceC - DENSEST_C) < MIXES_WITHIN_C
+  if (thermoclineMm === null || mixes) return { iced, mixed: true, surfaceC, deepC: surfaceC }
   return { iced, mixed: false, surfaceC, deepC: Math.min(deepC, surfaceC) }
 }
 

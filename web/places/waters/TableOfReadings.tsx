@@ -1,13 +1,13 @@
 import { useRef, useState } from 'react'
 import { dateOf } from '../../../core/index.ts'
-import type { DateOrder, TableFault } from '../../../core/index.ts'
+import type { DateOrder, TableFault, TableReading } from '../../../core/index.ts'
 import type { CommandInput } from '../../../contract/index.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField, Select } from '../../ui/fields.tsx'
-import { Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { ReadText } from '../../workers/readText.ts'
 import { labels } from '../../words/waters.ts'
@@ -39,7 +39,7 @@ function useTable(onTake: OnTake) {
   const [busy, setBusy] = useState(false)
   const dispatch = useAppDispatch()
 
-  const look = async (of: string, reading: { dateOrder: DateOrder; unit: '°C' | '°F' }) => {
+  const look = async (of: string, reading: TableReading) => {
     setFault(null)
     setBusy(true)
     const found = await runJob(
@@ -80,7 +80,7 @@ function useTable(onTake: OnTake) {
     setFileName(null)
     setRead(null)
   }
-  const change = (next: { dateOrder?: DateOrder; unit?: '°C' | '°F' }) => {
+  const change = (next: Partial<TableReading>) => {
     const reading = { dateOrder, unit, ...next }
     setDateOrder(reading.dateOrder)
     setUnit(reading.unit)
@@ -159,7 +159,14 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
       </Row>
       {busy ? <p aria-busy="true">{labels.reading}</p> : null}
       {fault ? <Fault>{fault}</Fault> : null}
-      {read ? <Preview read={read} onTake={() => void takeIn()} isBusy={busy} /> : null}
+      {read ? (
+        <Preview
+          read={read}
+          onTake={() => void takeIn()}
+          onColumn={(tempColumn) => change({ tempColumn })}
+          isBusy={busy}
+        />
+      ) : null}
     </div>
   )
 }
@@ -168,15 +175,30 @@ export function TableOfReadings({ onTake }: { readonly onTake: OnTake }) {
 function Preview({
   read,
   onTake,
+  onColumn,
   isBusy,
 }: {
   readonly read: ReadText
   readonly onTake: () => void
+  readonly onColumn: (at: number) => void
   readonly isBusy: boolean
 }) {
   const { temperature } = useWording()
   const { result, ambiguous, dateOrder } = read
   if (result.kind === 'empty') return <Fault>{labels.thereIsNothingIn}</Fault>
+  if (result.kind === 'which')
+    return (
+      <div role="status">
+        <Caution>{labels.whichColumnIsTheWaters}</Caution>
+        <Row $gap={8}>
+          {result.columns.map(({ at, name }) => (
+            <Button key={at} onPress={() => onColumn(at)}>
+              {name}
+            </Button>
+          ))}
+        </Row>
+      </div>
+    )
   if (result.kind === 'faulty') {
     const { faults, faultCount, good } = result
     return (

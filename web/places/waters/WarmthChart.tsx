@@ -2,6 +2,7 @@ import { memo } from 'react'
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 import {
   curveC,
+  curveSdOn,
   dateOf,
   epochDayOf,
   forecastC,
@@ -36,11 +37,11 @@ function rowsOf({ warmth, days }: ReachSeasonView, today: string, units: Display
   const first = newYearOf(yearOf(now))
   const read = new Map(days)
   const years = drawnYears(days, today)
-  const spread = Z_80 * Math.hypot(model.noiseSdC, model.yearSdC, model.curveSdC)
   const shown = (tempC: number) => fromCore(tempC, units.temperature)
   return Array.from({ length: Math.ceil(365 / STEP_DAYS) }, (_, i) => {
     const dayOfYear = i * STEP_DAYS
     const usual = curveC(model, dayOfYear)
+    const spread = Z_80 * Math.hypot(model.noiseSdC, model.yearSdC, curveSdOn(model, dayOfYear))
     const row: Row = {
       dayOfYear,
       usual: shown(usual),

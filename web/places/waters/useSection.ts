@@ -1,5 +1,15 @@
 import { useEffect, useMemo, useState } from 'react'
-import { isStillwater, layersOf, speedAtHeight, tempAtDepthC, wording } from '../../../core/index.ts'
+import {
+  curveC,
+  epochDayOf,
+  isStillwater,
+  layersOf,
+  MONTH_STARTS,
+  placeInYear,
+  speedAtHeight,
+  tempAtDepthC,
+  wording,
+} from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { ReachChoice, WatersView } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
@@ -12,15 +22,21 @@ import { useWording } from '../../words/useWording.ts'
 const SHARES = [0.02, 0.25, 0.5, 0.75, 1]
 const SHALLOWEST_MM = 500
 const GRAIN_MM = 50
+/** A surface cools where the usual one is colder in so many days. */
+const TREND_DAYS = 7
 
 function sectionOf(
-  { waterTempC }: Moment,
-  { waterKind, typicalDepthMm, surfaceSpeedMmPerS, bedRoughnessMm }: ReachChoice,
+  { waterTempC, on }: Moment,
+  { warmth, waterKind, typicalDepthMm, surfaceSpeedMmPerS, bedRoughnessMm }: ReachChoice,
   thermoclineMm: number | null,
   units: DisplayUnits,
 ): Omit<WaterSection, 'thermocline'> {
   const still = isStillwater(waterKind)
-  const layers = layersOf(waterTempC, still ? thermoclineMm : null)
+  const { dayOfYear } = placeInYear(epochDayOf(on))
+  const layers = layersOf(waterTempC, still ? thermoclineMm : null, {
+    warmestC: Math.max(...MONTH_STARTS.map((day) => curveC(warmth.model, day + 15))),
+    cooling: curveC(warmth.model, dayOfYear + TREND_DAYS) < curveC(warmth.model, dayOfYear),
+  })
   const current = {
     depthMm: typicalDepthMm,
     surfaceMmPerS: surfaceSpeedMmPerS,

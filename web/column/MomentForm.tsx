@@ -1,0 +1,141 @@
+import { useState } from 'react'
+import type { RefObject } from 'react'
+import { Dialog, Popover } from 'react-aria-components'
+import styled from 'styled-components'
+import { parseQuantity, wording } from '../../core/index.ts'
+import type { FrameView } from '../../contract/index.ts'
+import { chooseMoment } from '../wire/state.ts'
+import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
+import { useAppDispatch, useAppSelector } from '../wire/store.ts'
+import type { Moment } from '../moment/useMoment.ts'
+import { clockTime, parseClock } from '../words/words.ts'
+import { Button } from '../ui/Button.tsx'
+import { Select, TextField } from '../ui/fields.tsx'
+import { labels } from '../words/frame.ts'
+
+const Panel = styled(Popover)`
+  font-size: 0.875rem;
+  width: min(340px, calc(100vw - 16px));
+  padding: 12px;
+  overflow-y: auto;
+  background: var(--panel);
+  border: 1px solid var(--quiet);
+  border-radius: 6px;
+  .form,
+  .pair {
+    display: grid;
+    gap: 8px;
+    outline: 0;
+  }
+  .pair {
+    grid-template-columns: 1fr 1fr;
+  }
+`
+
+const NOT_SAID = { id: '', name: 'not said' }
+const LEVELS = [NOT_SAID, ...['falling', 'steady', 'rising'].map((id) => ({ id, name: id }))]
+const WEATHERS = [NOT_SAID, ...['bright', 'dull', 'windy', 'calm', 'rain'].map((id) => ({ id, name: id }))]
+const AIR = { min: -40, max: 50 }
+
+interface MomentFormProps {
+  readonly frame: FrameView
+  readonly moment: Moment
+  /** what it hangs from */
+  readonly head: RefObject<HTMLElement | null>
+  readonly onDone: () => void
+}
+
+/** Reach, day and hour, and what is known of the hour: level, weather, air. Each figure follows at once. */
+export default function MomentForm({ frame, moment, head, onDone }: MomentFormProps) {
+  const { units } = frame.settings
+  const { reachId, on, localMin, said = {} } = moment
+  const chosen = useAppSelector((state) => state.view.moment)
+  const dispatch = useAppDispatch()
+  const [hour, setHour] = useState(clockTime(localMin))
+  const [air, setAir] = useState(said.airTempC === undefined ? '' : wording.temperature(said.airTempC, units))
+  const choose = (change: Partial<ChosenMoment>) =>
+    dispatch(chooseMoment({ reachId, on, localMin, said, ...change }))
+  const say = (change: { readonly [Key in keyof SaidOfHour]: SaidOfHour[Key] | undefined }) => {
+    const all = Object.entries({ ...said, ...change }).filter(([, value]) => value !== undefined)
+    choose({ said: Object.fromEntries(all) as SaidOfHour })
+  }
+  const airOf = (text: string) => parseQuantity(text, 'temperature', units.temperature, AIR)
+  const parsedAir = airOf(air)
+  return (
+    <Panel
+      triggerRef={head}
+      isOpen
+      isNonModal
+      placement="bottom end"
+      offset={4}
+      onOpenChange={(open) => (open ? undefined : onDone())}
+    >
+      <Dialog className="form" aria-label={labels.theMoment}>
+        <Select
+          label={labels.reach}
+          value={reachId}
+          choices={frame.reaches.map((reach) => ({
+            id: reach.reachId,
+            name:
+              reach.waterName === reach.reachName ? reach.reachName : `${reach.waterName}, ${reach.reachName}`,
+          }))}
+          onChange={(id) => choose({ reachId: id })}
+        />
+        <div className="pair">
+          <TextField
+            label={labels.day}
+            type="date"
+            value={on}
+            onChange={(day) => (day.length === 10 ? choose({ on: day }) : undefined)}
+          />
+          <TextField
+            label={labels.hour}
+            value={hour}
+            onChange={(text) => {
+              setHour(text)
+              const minute = parseClock(text)
+              if (minute !== null) choose({ localMin: minute })
+            }}
+            fault={parseClock(hour) === null ? 'Write it as 13:00.' : undefined}
+          />
+          <Select
+            label={labels.level}
+            value={said.level ?? ''}
+            choices={LEVELS}
+            onChange={(id) => say({ level: (id || undefined) as SaidOfHour['level'] })}
+          />
+          <Select
+            label={labels.weather}
+            value={said.weather ?? ''}
+            choices={WEATHERS}
+            onChange={(id) => say({ weather: (id || undefined) as SaidOfHour['weather'] })}
+          />
+          <TextField
+            label={`${labels.air}, ${units.temperature}`}
+            value={air}
+            onChange={(text) => {
+              setAir(text)
+              const parsed = airOf(text)
+              if (text.trim() === '') say({ airTempC: undefined })
+              else if (parsed.kind === 'quantity') say({ airTempC: parsed.value })
+            }}
+            fault={
+              air.trim() !== '' && parsedAir.kind === 'unclear'
+                ? wording.unclearSentence(parsedAir.code, parsedAir.suggestions)
+                : undefined
+            }
+          />
+        </div>
+        <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
+        <div style={{ display: 'flex', gap: 6 }}>
+          <Button onPress={onDone}>{labels.done}</Button>
+          {chosen ? (
+            <Button look="quiet" onPress={() => dispatch(chooseMoment(null))}>
+              {labels.nextOuting}
+            </Button>
+          ) : null}
+        </div>
+      </Dialog>
+    </Panel>
+  )
+}
