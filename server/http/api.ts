@@ -26,7 +26,7 @@ import { measurementsView } from '../views/measurements.ts'
 import { movedView } from '../views/moved.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView } from '../views/season.ts'
-import { dayOfReach, yearOfReach } from '../views/feeding.ts'
+import { loadHours, loadYear } from '../read/feedingRows.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
@@ -119,8 +119,8 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
     return momentView(db, query, parCount, units)
   })
   read('reachSeason', async ({ query }) => reachSeasonView(db, query.reachId, query.on ?? (await today())))
-  read('reachDay', ({ query }) => dayOfReach(db, query))
-  read('reachYear', ({ query }) => yearOfReach(db, query))
+  read('reachDay', ({ query }) => loadHours(db, query, 0, 1440))
+  read('reachYear', ({ query }) => loadYear(db, query.reachId, query.year))
   read('plan', () => planView(db, clock))
   read('waters', () => watersView(db))
   read('larder', () => larderView(db))

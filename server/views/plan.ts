@@ -1,6 +1,7 @@
 import { and, eq, gte, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
-import { wording } from '../../core/index.ts'
-import type { PlanOuting, PlanView } from '../../contract/index.ts'
+import { epochDayOf, lengthOn, wording } from '../../core/index.ts'
+import type { DisplayUnits } from '../../core/index.ts'
+import type { PlanOuting, PlanView, ReachId } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -23,11 +24,12 @@ import { localTime } from '../clock/localTime.ts'
 import { loadVariants } from '../read/variants.ts'
 import { loadDrawers, loadGoods } from '../read/drawers.ts'
 import { loadLasting } from '../read/lasting.ts'
-import { foodsAt } from '../read/likely.ts'
-import { outingHour } from '../read/outings.ts'
+import { loadHours } from '../read/feedingRows.ts'
+import { loadLikely } from '../read/likely.ts'
 import { loadSetups } from '../read/patterns.ts'
 import { loadPlaces } from '../read/places.ts'
 import { loadSettings } from '../read/settings.ts'
+import { loadStages, stageTitle } from '../read/stages.ts'
 
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
@@ -51,8 +53,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       reaches.find(({ water }) => water.id === row.waterId)
     if (!place) continue
     const { reach, water } = place
-    const moment = { reachId: reach.id, on: row.on, localMin: outingHour(row) }
-    const { foods } = await foodsAt(db, moment, settings.parCount, settings.units)
+    const foods = await foodsOver(db, reach.id, row, settings.units)
     found.push({
       outingId: row.id,
       on: row.on,
@@ -64,17 +65,46 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       snagginess: water.snagginess,
       technique: row.technique,
-      foods: foods.slice(0, MOST_FOODS).map(({ foodStageId, name, onIt, lengthMmLow, lengthMmHigh }) => ({
-        foodStageId,
-        name,
-        worth: onIt,
-        lengthMmLow,
-        lengthMmHigh,
-      })),
+      foods: foods.slice(0, MOST_FOODS),
     })
   }
   return found
 }
+
+type Outing = typeof outing.$inferSelect
+
+/** What fish are on over an outing, half hour by half hour: each food with the mean share of the fish that are on it. */
+async function foodsOver(
+  db: Reader,
+  reachId: ReachId,
+  { on, fromLocalMin, toLocalMin }: Outing,
+  units: DisplayUnits,
+): Promise<PlanOuting['foods']> {
+  const row = await loadHours(db, { reachId, on }, fromLocalMin, toLocalMin)
+  const middle = await loadLikely(db, { reachId, on, localMin: middleOf(fromLocalMin, toLocalMin) }, units)
+  const byId = new Map(middle.foods.map((food) => [food.foodStageId as string, food]))
+  const names = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  return row.stages
+    .flatMap(({ stageId, onIt }): PlanOuting['foods'] => {
+      const [stage, food] = [names.get(stageId), byId.get(stageId)]
+      if (!stage) return []
+      const [low, high] = lengthOn(stage.core.months, epochDayOf(on))
+      return [
+        {
+          foodStageId: stage.row.id,
+          name: stageTitle(stage),
+          worth: mean(onIt),
+          lengthMmLow: food?.lengthMmLow ?? low,
+          lengthMmHigh: food?.lengthMmHigh ?? high,
+        },
+      ]
+    })
+    .sort((a, b) => b.worth - a.worth)
+}
+
+const mean = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(values.length, 1)
+const middleOf = (fromMin: number, toMin: number) => Math.round((fromMin + toMin) / 60) * 30
 
 /** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
 const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])

@@ -2,11 +2,13 @@ import { dayOfFeeding, epochDayOf, yearOfFeeding } from '../../core/index.ts'
 import type { FeedingRow } from '../../core/index.ts'
 import type { FeedingRowView, FoodStageId, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { inTurns } from '../read/inTurns.ts'
-import { saidOrRead } from '../read/likely.ts'
-import type { SaidOfHour } from '../read/likely.ts'
-import { feedingScene } from '../read/season.ts'
-import { loadStages } from '../read/stages.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { reading, readingImport } from '../db/schema.ts'
+import { inTurns } from './inTurns.ts'
+import { saidOrRead } from './likely.ts'
+import type { SaidOfHour } from './likely.ts'
+import { feedingScene, loadSeason, loadWarmth } from './season.ts'
+import { loadStages } from './stages.ts'
 
 const rounded = (values: readonly number[]) => values.map((value) => Math.round(value * 1e4) / 1e4)
 
@@ -21,25 +23,30 @@ const toRow = ({ whatever, stages }: FeedingRow): FeedingRowView => ({
 
 const NOTHING: FeedingRowView = { whatever: [], stages: [] }
 
-/** What trout are on at a reach through a day. */
-export async function dayOfReach(
+type AskedDay = { readonly reachId: ReachId; readonly on: string } & SaidOfHour
+
+async function readHours(
   db: Reader,
-  { reachId, on, ...said }: { readonly reachId: ReachId; readonly on: string } & SaidOfHour,
+  { reachId, on, ...said }: AskedDay,
+  fromMin: number,
+  toMin: number,
 ): Promise<FeedingRowView> {
   const scene = await feedingScene(db, reachId, on)
   if (!scene) return NOTHING
   const stages = (await loadStages(db)).map(({ core }) => core)
   const { conditions } = await saidOrRead(db, reachId, on, said)
-  return toRow(await inTurns(dayOfFeeding(stages, scene, epochDayOf(on), conditions)))
+  return toRow(await inTurns(dayOfFeeding(stages, scene, epochDayOf(on), conditions, [fromMin, toMin])))
 }
 
-/** What trout are on at a reach through a year. */
-export async function yearOfReach(
-  db: Reader,
-  { reachId, year }: { readonly reachId: ReachId; readonly year: number },
-): Promise<FeedingRowView> {
+/** What trout are on at a reach through some hours of a day, by half hours. */
+export const loadHours = keptUntilWrite(readHours, [loadSeason, loadStages, loadWarmth, reading, readingImport])
+
+async function readYear(db: Reader, reachId: ReachId, year: number): Promise<FeedingRowView> {
   const scene = await feedingScene(db, reachId, `${year}-12-31`)
   if (!scene) return NOTHING
   const stages = (await loadStages(db)).map(({ core }) => core)
   return toRow(await inTurns(yearOfFeeding(stages, scene, year)))
 }
+
+/** What trout are on at a reach through a year, by weeks. */
+export const loadYear = keptUntilWrite(readYear, [loadSeason, loadStages, loadWarmth])
