@@ -56,7 +56,7 @@ export function matchFly(
 ): FlyMatch {
   const weights = WEIGHTS[school]
   const aspects = [
-    sizeAspect(look, place),
+    sizeAspect(look, stage, place),
     depthAspect(behaviour, stage, place),
     postureAspect(behaviour, stage, place),
     outlineAspect(look, stage),
