@@ -147,6 +147,8 @@ export type {
   YearOfUse,
 } from './match/index.ts'
 export {
+  isLeadDensity,
+  weightAmong,
   canBeMadeIn,
   kindDefaults,
   likeFamily,
@@ -182,6 +184,7 @@ export {
   seasonFoods,
   suppliesOf,
   takesAnHour,
+  forbiddenBy,
   TECHNIQUES,
   withoutIdleNewcomers,
 } from './plan/index.ts'
@@ -194,6 +197,8 @@ export type {
   CoverRow,
   CoverRules,
   EveningShare,
+  FlyRules,
+  Forbidden,
   PlanInputs,
   PlannedBatch,
   PlannedNeed,

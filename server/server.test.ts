@@ -687,7 +687,8 @@ describe('waters, outings and the moment', () => {
   })
 
   it('answer what is likely, lacking and to tie for the next outing', async () => {
-    await server.command('waterCreate', water).expect(200)
+    const rules = { ...water.water.rules, dryOnly: null }
+    await server.command('waterCreate', { ...water, water: { ...water.water, rules } }).expect(200)
     await ready()
     const on = localTime(Date.now() + 86_400_000, 'Europe/London').on
     await server.command('outingSave', outing(on)).expect(200)
@@ -695,7 +696,7 @@ describe('waters, outings and the moment', () => {
     expect(tonight.outing).toMatchObject({
       on,
       waterName: 'Test Beck',
-      rules: ['dry fly only', 'one fly', 'hook 12 or smaller'],
+      rules: ['one fly', 'hook 12 or smaller'],
     })
     expect(tonight.lines.map(({ kind }) => kind)).toContain('likely')
     expect(tonight.lines.find(({ kind }) => kind === 'tie')?.batch).toMatchObject({
@@ -703,6 +704,19 @@ describe('waters, outings and the moment', () => {
       compartmentId: placeA,
     })
     expect(tonight.lines.length).toBeLessThanOrEqual(7)
+  })
+
+  it('ask for no nymph where the next water’s note says dry fly only', async () => {
+    await server.command('waterCreate', water).expect(200)
+    await ready()
+    await server
+      .command('outingSave', outing(localTime(Date.now() + 86_400_000, 'Europe/London').on))
+      .expect(200)
+    const tonight = await body<TonightView>('/api/tonight')
+    expect(tonight.outing?.rules).toContain('dry fly only')
+    expect(
+      tonight.lines.filter(({ kind, variantId: id }) => (kind === 'tie' || kind === 'lacking') && id !== null),
+    ).toEqual([])
   })
 
   it('give a plan its outings with their foods, flies with their room and losses, and drawers', async () => {

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { TECHNIQUES, TRIGGER_KEYS } from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
+import { waterRules } from '../records/water.ts'
 import { variantFigure } from './parts.ts'
 
 /** What a fish can see of a fly; see core's `Appearance`. */
@@ -26,6 +27,8 @@ export const planOuting = z.object({
   surfaceSpeedMmPerS: z.number(),
   snagginess: z.number(),
   technique: z.enum(TECHNIQUES).nullable(),
+  /** the user's note of what may be fished there */
+  rules: waterRules,
   foods: z.array(
     z.object({
       foodStageId,
@@ -72,6 +75,9 @@ export const planVariant = z.object({
   queued: z.number(),
   /** where it lies */
   place: at.nullable(),
+  /** whether lead, and whether any weight is tied in */
+  lead: z.boolean(),
+  weighted: z.boolean(),
   nightsToDry: z.number(),
   lost: z.number(),
   hoursFished: z.number(),

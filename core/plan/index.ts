@@ -15,6 +15,8 @@ export type {
   ServingVariant,
   TieableVariant,
 } from './inputs.ts'
+export { forbiddenBy } from './rules.ts'
+export type { FlyRules, Forbidden, RuledFly } from './rules.ts'
 export { TECHNIQUES } from './techniques.ts'
 export type { Technique } from './techniques.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'

@@ -1,5 +1,6 @@
 import type { Appearance, Behaviour, School, StageLooks } from '../match/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
+import type { FlyRules } from './rules.ts'
 import type { Technique } from './techniques.ts'
 
 /** An outing to come, with the foods likely at its hours. */
@@ -15,9 +16,11 @@ export interface ComingOuting {
   readonly snagginess: number
   /** how it will be fished; null where nobody said */
   readonly technique: Technique | null
+  /** the user's note of what may be fished there */
+  readonly rules: FlyRules
   readonly foods: readonly {
     readonly stageKey: string
-    /** likelihood × importance */
+    /** mean share of the fish that are on it */
     readonly worth: number
     readonly lengthMmLow: number
     readonly lengthMmHigh: number
@@ -38,6 +41,10 @@ export interface ServingVariant {
 
 /** A variant that could be tied. */
 export interface TieableVariant extends ServingVariant {
+  readonly hookSize: number | null
+  /** whether lead, and whether any weight is tied in */
+  readonly lead: boolean
+  readonly weighted: boolean
   /** compartment that it would lie in; null where it has none */
   readonly placeKey: string | null
   readonly minutesEach: number

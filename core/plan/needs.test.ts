@@ -5,7 +5,7 @@ import { appearanceOf } from '../match/index.ts'
 import { shippedFoods } from '../season/shipped/larder.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
 import { buyingList, eveningsUntil, greedyPlan, problemOf } from './index.ts'
-import type { PlanInputs, TieableVariant } from './index.ts'
+import type { FlyRules, PlanInputs, TieableVariant } from './index.ts'
 
 const stages = shippedFoods
   .filter(({ key }) => key === 'dark-olive')
@@ -27,6 +27,9 @@ function variant(
     onHand: 0,
     placeKey: null,
     minutesEach: 8,
+    hookSize: 16,
+    lead: false,
+    weighted: key === 'jig',
     nightsToDry: 1,
     dislike: 0,
     lost: 0,
@@ -35,6 +38,14 @@ function variant(
     meantFor: [],
     ...change,
   }
+}
+
+const NO_RULES: FlyRules = {
+  dryOnly: null,
+  noLead: null,
+  noAddedWeight: null,
+  minHookSize: null,
+  maxHookSize: null,
 }
 
 const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
@@ -52,6 +63,7 @@ const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
       surfaceSpeedMmPerS: 700,
       snagginess: 2,
       technique: null,
+      rules: NO_RULES,
       foods: [
         { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 7, lengthMmHigh: 10 },
         { stageKey: 'dark-olive-dun', worth: 0.4, lengthMmLow: 5, lengthMmHigh: 9 },
@@ -267,5 +279,20 @@ describe('buyingList', () => {
     expect(buyingList([{ ...drawer, pack: null }], [])).toMatchObject([
       { amount: 200, packs: null, priceMinor: null },
     ])
+  })
+})
+
+describe('the note of a water', () => {
+  const under = (rules: Partial<FlyRules>) => {
+    const [outing] = inputs().outings
+    const { problem } = problemOf(inputs({ outings: [{ ...outing!, rules: { ...NO_RULES, ...rules } }] }))
+    return problem.candidates.filter(({ serves }) => serves.length > 0).map(({ key }) => key)
+  }
+
+  it('plans nothing that it forbids: no nymph where it is dry only, no size 16 where 18 and smaller is asked for', () => {
+    expect(under({})).toEqual(['jig', 'dry'])
+    expect(under({ dryOnly: true })).toEqual(['dry'])
+    expect(under({ noAddedWeight: true })).toEqual(['dry'])
+    expect(under({ maxHookSize: 18 })).toEqual([])
   })
 })

@@ -1,3 +1,4 @@
+import { forbiddenBy } from './rules.ts'
 import { matchFly } from '../match/index.ts'
 import { bandIn, dateOf, epochDayOf } from '../season/index.ts'
 import type { DepthBand } from '../season/index.ts'
@@ -146,6 +147,14 @@ export interface PlannedNeed {
   readonly wanted: number
 }
 
+/** A variant as rules speak of it. */
+const ruledFly = ({ behaviour, hookSize, lead, weighted }: TieableVariant) => ({
+  floats: behaviour.kind === 'floats',
+  hookSize,
+  lead,
+  weighted,
+})
+
 /** The plan's problem from what is known, with what its needs stand for. */
 export function problemOf(inputs: PlanInputs): {
   readonly problem: PlanProblem
@@ -169,7 +178,7 @@ export function problemOf(inputs: PlanInputs): {
       const meantRates: LossRate[] = []
       const serving: { v: number; worth: number; rate: LossRate }[] = []
       for (const [v, variant] of usable.entries()) {
-        if (!variant.look) continue
+        if (!variant.look || forbiddenBy(outing.rules, ruledFly(variant))) continue
         const match = matchFly(
           { behaviour: variant.behaviour, look: variant.look },
           stage,

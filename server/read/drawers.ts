@@ -1,4 +1,4 @@
-import { eq, isNull } from 'drizzle-orm'
+import { eq, isNull, sql } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -45,11 +45,19 @@ async function readDrawers(db: Reader) {
   )
 }
 
+/** Of the family's physics. */
+const DENSITY = sql<number | null>`json_extract(${family.body}, '$.physics.densityMgPerMm3.value')`
+
 /** Drawers that are not put away, with what they are of. */
 export const loadGoods = keptUntilWrite(
   (db: Reader) =>
     db
-      .select({ material, family: { kind: family.kind, name: family.name }, stockUnit: family.stockUnit })
+      .select({
+        material,
+        family: { kind: family.kind, name: family.name },
+        densityMgPerMm3: DENSITY,
+        stockUnit: family.stockUnit,
+      })
       .from(material)
       .innerJoin(family, eq(family.id, material.familyId))
       .where(isNull(material.archivedAtMs)),

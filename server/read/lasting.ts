@@ -1,3 +1,4 @@
+import { weightAmong } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -22,6 +23,12 @@ async function readLasting(db: Reader) {
   const patternAt = placesIn(patterns.map(({ id }) => id))
   const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
   const drawerAt = placesIn((await loadGoods(db)).map(({ material: { id } }) => id))
+  const goodsOf = new Map(
+    (await loadGoods(db)).map(({ material, family, densityMgPerMm3 }) => [
+      material.id as string,
+      { kind: family.kind, densityMgPerMm3: densityMgPerMm3 ?? 1, size: Number(material.sizeKey) || null },
+    ]),
+  )
   const lasting = (await loadRecipes(db)).map(
     ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
       const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
@@ -33,6 +40,7 @@ async function readLasting(db: Reader) {
         figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
         look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
         place: placeAt(row.homeCompartmentId),
+        ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),
         nightsToDry: figure?.nightsToDry ?? 0,
         bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
           const drawer = drawerAt(materialId)

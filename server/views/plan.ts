@@ -65,6 +65,7 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       snagginess: water.snagginess,
       technique: row.technique,
+      rules: water.rules,
       foods: foods.slice(0, MOST_FOODS),
     })
   }

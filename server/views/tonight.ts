@@ -1,5 +1,5 @@
-import { urgencyOf, wording } from '../../core/index.ts'
-import type { DisplayUnits } from '../../core/index.ts'
+import { forbiddenBy, urgencyOf, wording } from '../../core/index.ts'
+import type { DisplayUnits, FlyRules } from '../../core/index.ts'
 import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -10,6 +10,7 @@ import { restockLines } from './restock.ts'
 import { localTime } from '../clock/localTime.ts'
 import { foodsAt } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
+import { loadLasting } from '../read/lasting.ts'
 import { loadServes } from '../read/patterns.ts'
 import { loadSettings } from '../read/settings.ts'
 
@@ -99,12 +100,20 @@ function buyLine(holes: readonly RestockLine[]): TonightLine[] {
   return [{ ...NOTHING, kind: 'buy', text, materialId: all[0]?.materialId ?? null }]
 }
 
-/** Holes in the order of the water ahead: what serves a likely food first, then the emptiest. */
+/** Holes in the order of the water ahead: what serves a likely food first, then the emptiest; and those that its note allows. */
 async function orderedHoles(
   db: Reader,
+  rules: FlyRules | null,
   foods: readonly FoodAtMoment[],
   usualPar: number,
-): Promise<readonly RestockLine[]> {
+): Promise<{ readonly holes: readonly RestockLine[]; readonly fishable: readonly RestockLine[] }> {
+  const lasting = await loadLasting(db)
+  const mayBeFished = ({ variantId }: RestockLine) => {
+    const variant = lasting.get(variantId)
+    if (!rules || !variant) return true
+    const { lead, weighted, figure } = variant
+    return !forbiddenBy(rules, { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted })
+  }
   const holes = await restockLines(db, usualPar)
   const served = await loadServes(db)
   const worth = new Map<string, number>()
@@ -113,7 +122,8 @@ async function orderedHoles(
     if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.onIt))
   }
   const urgency = (hole: RestockLine) => urgencyOf(hole, worth.get(hole.patternId) ?? 0)
-  return [...holes].sort((a, b) => urgency(b) - urgency(a))
+  const ordered = [...holes].sort((a, b) => urgency(b) - urgency(a))
+  return { holes: ordered, fishable: ordered.filter(mayBeFished) }
 }
 
 /** At most seven sentences in a fixed order: likely, lacking, tie, buy. */
@@ -128,16 +138,22 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
   const { foods } = await foodsAt(db, moment, usualPar, settings.body.units)
-  const holes = await orderedHoles(db, foods, usualPar)
+  // what the next water's note forbids is not what tonight asks for
+  const { holes, fishable } = await orderedHoles(
+    db,
+    planned ? (place?.water.rules ?? null) : null,
+    foods,
+    usualPar,
+  )
   const minutesOf = await loadMinutes(db)
   const uncovered = foods.filter(({ onHand, par, onIt }) => onHand === 0 && par === 0 && onIt > MATTERS)
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
-    ...[...holes.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(
+    ...[...fishable.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(
       0,
       MOST_LACKING,
     ),
-    ...holes
+    ...fishable
       .filter(canBeTied)
       .slice(0, MOST_TO_TIE)
       .map((hole) => tieLine(hole, minutesOf(hole.patternId).minutesEach)),

@@ -81,6 +81,9 @@ export const toServing = (variant: PlannedVariant): ServingVariant => ({
 /** A variant as core plans with it. */
 export const toTieable = (variant: PlannedVariant): TieableVariant => ({
   ...toServing(variant),
+  hookSize: variant.figure.hookSize,
+  lead: variant.lead,
+  weighted: variant.weighted,
   placeKey: variant.compartmentId,
   minutesEach: variant.minutesEach,
   nightsToDry: variant.nightsToDry,

@@ -50,3 +50,12 @@ export const labels = {
   addAWaterFirst: 'Add a water first.',
   gone: 'Gone',
 } as const
+
+/** Why a fly stays at home, by the user's own note of the rules. */
+export const FORBIDDEN = {
+  dryOnly: 'Your note: dry fly only.',
+  noLead: 'Your note: no lead.',
+  noAddedWeight: 'Your note: no added weight.',
+  hookTooSmall: 'Your note: this hook is too small.',
+  hookTooLarge: 'Your note: this hook is too large.',
+} as const

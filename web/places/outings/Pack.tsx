@@ -6,12 +6,13 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select } from '../../ui/fields.tsx'
-import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { Caution, Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
-import { packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
+import { forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 import type { Packable, Taken } from './packables.ts'
-import { labels } from '../../words/outings.ts'
+import type { Forbidden } from '../../../core/index.ts'
+import { FORBIDDEN, labels } from '../../words/outings.ts'
 
 /** What goes along: flies meant for what is likely that day are proposed first, as many of each as are kept. */
 export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
@@ -24,11 +25,15 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
   const [counts, setCounts] = useState<Taken>({})
   const keep = frame?.settings.parCount ?? 3
   const worth = useMemo(() => (plan ? worthOnDay(plan, outing.id) : new Map()), [plan, outing.id])
+  const forbidden = useMemo(
+    () => (plan ? forbiddenOn(plan, outing.id) : new Map<string, Forbidden>()),
+    [plan, outing.id],
+  )
   if (!boxes) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   const places = boxes.boxes.flatMap(({ name, compartments }) =>
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
-  const flies = packablesOf(boxes.boxes, intoId, worth)
+  const flies = packablesOf(boxes.boxes, intoId, worth, forbidden)
   const setCount = (key: string, count: number) => setCounts((before) => ({ ...before, [key]: count }))
   const chosen = takenOf(flies, counts)
   const total = chosen.reduce((sum, { count }) => sum + count, 0)
@@ -102,7 +107,7 @@ function CouldGoAlong({
         </tr>
       </thead>
       <tbody>
-        {flies.map(({ key, fly, place, worth: asked }) => {
+        {flies.map(({ key, fly, place, worth: asked, forbidden }) => {
           const name = `${fly.patternName} ${fly.label}`
           const count = taken[key] ?? 0
           return (
@@ -114,7 +119,11 @@ function CouldGoAlong({
                 >
                   {name}
                 </Checkbox>
-                {asked > 0 ? <Quiet>{labels.likelyThatDay}</Quiet> : null}
+                {forbidden ? (
+                  <Caution>{FORBIDDEN[forbidden]}</Caution>
+                ) : asked > 0 ? (
+                  <Quiet>{labels.likelyThatDay}</Quiet>
+                ) : null}
               </td>
               <td>{place.label}</td>
               <td className="number">{fly.count}</td>

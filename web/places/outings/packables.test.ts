@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { BoxLine } from '../../../contract/index.ts'
 import type { Planned } from '../../wire/planned.ts'
 import { goneOf, marked } from './gone.ts'
-import { packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
+import { forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 
 const fly = (variantId: string, patternName: string, count: number) => ({
   variantId,
@@ -32,7 +32,8 @@ const plan = {
 
 describe('what goes along', () => {
   const worth = worthOnDay(plan, 'saturday')
-  const flies = packablesOf(boxes, null, worth)
+  const forbidden = forbiddenOn(plan, 'saturday')
+  const flies = packablesOf(boxes, null, worth, forbidden)
 
   it('is worth the most of what it is meant for that day', () => {
     expect([...worth]).toEqual([
@@ -44,11 +45,22 @@ describe('what goes along', () => {
 
   it('has first what the day asks for, then all other flies that lie somewhere, by name', () => {
     expect(flies.map(({ key }) => key)).toEqual(['leaf b', 'wallet c', 'leaf a'])
-    expect(packablesOf(boxes, 'leaf', worth).map(({ key }) => key)).toEqual(['wallet c'])
+    expect(packablesOf(boxes, 'leaf', worth, forbidden).map(({ key }) => key)).toEqual(['wallet c'])
   })
 
   it('is proposed as often as each is kept, never more than there are', () => {
     expect(proposed(flies, 3)).toEqual({ 'leaf b': 2, 'wallet c': 3 })
+  })
+
+  it('leaves at home what the note of that water forbids, and says why', () => {
+    const fly = { figure: { kind: 'sinks', hookSize: 10 }, lead: true, weighted: true }
+    const ruled = {
+      outings: [{ outingId: 'saturday', foods: plan.outings[0]!.foods, rules: { dryOnly: null, noLead: true, noAddedWeight: null, minHookSize: null, maxHookSize: null } }],
+      variants: [{ ...plan.variants[0], ...fly }, { ...plan.variants[1], ...fly, lead: false }],
+    } as unknown as Planned // prettier-ignore
+    const why = forbiddenOn(ruled, 'saturday')
+    expect([...why]).toEqual([['b', 'noLead']])
+    expect(proposed(packablesOf(boxes, null, worthOnDay(ruled, 'saturday'), why), 3)).toEqual({ 'wallet c': 3 })
   })
 
   it('is taken from where it lies, never more than there are', () => {

@@ -1,3 +1,5 @@
+import { forbiddenBy } from '../../../core/index.ts'
+import type { Forbidden } from '../../../core/index.ts'
 import type { BoxLine, CommandInput, CompartmentLine, VariantId } from '../../../contract/index.ts'
 import type { Planned } from '../../wire/planned.ts'
 
@@ -10,6 +12,8 @@ export interface Packable {
   readonly place: CompartmentLine
   /** worth of the foods of that day that the pattern is meant for; nought for none */
   readonly worth: number
+  /** why the water's note forbids it; null where it may be fished */
+  readonly forbidden: Forbidden | null
 }
 
 /** How many of each are taken, by the key of what could go along. */
@@ -30,11 +34,32 @@ export function worthOnDay(
   )
 }
 
+/** What the note of an outing's water forbids, by variant. */
+export function forbiddenOn(
+  plan: Pick<Planned, 'outings' | 'variants'>,
+  outingId: string,
+): ReadonlyMap<string, Forbidden> {
+  const rules = plan.outings.find((outing) => outing.outingId === outingId)?.rules
+  if (!rules) return new Map()
+  return new Map(
+    plan.variants.flatMap(({ variantId, figure, lead, weighted }): [string, Forbidden][] => {
+      const why = forbiddenBy(rules, {
+        floats: figure.kind === 'floats',
+        hookSize: figure.hookSize,
+        lead,
+        weighted,
+      })
+      return why ? [[variantId, why]] : []
+    }),
+  )
+}
+
 /** All flies on hand that do not lie there already, those that the day asks for first, then by name. */
 export const packablesOf = (
   boxes: readonly BoxLine[],
   intoId: string | null,
   worth: ReadonlyMap<string, number>,
+  forbidden: ReadonlyMap<string, Forbidden>,
 ): readonly Packable[] =>
   boxes
     .flatMap(({ compartments }) => compartments)
@@ -47,6 +72,7 @@ export const packablesOf = (
           fly,
           place,
           worth: worth.get(fly.variantId) ?? 0,
+          forbidden: forbidden.get(fly.variantId) ?? null,
         })),
     )
     .sort((a, b) => b.worth - a.worth || a.fly.patternName.localeCompare(b.fly.patternName))
@@ -54,7 +80,9 @@ export const packablesOf = (
 /** As many of what the day asks for as are kept of each, or all that there are. */
 export const proposed = (flies: readonly Packable[], keep: number): Taken =>
   Object.fromEntries(
-    flies.filter(({ worth }) => worth > 0).map(({ key, fly }) => [key, Math.min(fly.count, keep)]),
+    flies
+      .filter(({ worth, forbidden }) => worth > 0 && !forbidden)
+      .map(({ key, fly }) => [key, Math.min(fly.count, keep)]),
   )
 
 /** What is taken, never more than lies there. */

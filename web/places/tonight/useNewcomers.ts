@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import { v5 } from 'uuid'
-import { applySwaps } from '../../../core/index.ts'
+import { applySwaps, sizeNumber, valueOf, weightAmong } from '../../../core/index.ts'
 import type { ProposedVariant, Swap, TieableVariant } from '../../../core/index.ts'
 import type { PatternView, VariantId } from '../../../contract/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery } from '../../wire/api.ts'
@@ -71,9 +71,24 @@ function newcomerOf(
   const components = applySwaps({ components: draft.components, steps: null }, proposed)
   const drawerOf = (kind: string) => components.find((component) => component.kind === kind)?.materialId ?? ''
   const { minutesEach, timedFlies, dislike, meantFor } = facts
+  const goods = bill.flatMap(({ materialId }) => {
+    const material = book.materials.get(materialId)
+    if (!material) return []
+    return [
+      {
+        kind: material.family.kind,
+        densityMgPerMm3: valueOf(material, 'densityMgPerMm3'),
+        size: sizeNumber(material),
+      },
+    ]
+  })
+  const hook = book.materials.get(hookMaterialId)
+  const ruled = { ...weightAmong(goods), hookSize: hook ? sizeNumber(hook) : null }
   const shared = { onHand: 0, nightsToDry, lost: 0, hoursFished: 0, minutesEach, dislike, meantFor }
   return {
     ...shared,
+    lead: ruled.lead,
+    weighted: ruled.weighted,
     look: { ...look, shows: [...look.shows] },
     variantId: id,
     patternId: pattern.id,
@@ -84,7 +99,7 @@ function newcomerOf(
       sinkSpeedMmPerS: null,
       trailingSpeedMmPerS: behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : null,
       posture: behaviour.kind === 'floats' ? behaviour.posture : null,
-      hookSize: null,
+      hookSize: ruled.hookSize,
       drawingKey: null,
     },
     compartmentId: null,
@@ -97,6 +112,7 @@ function newcomerOf(
     swaps,
     tieable: {
       ...shared,
+      ...ruled,
       look,
       key: id,
       patternKey: pattern.id,

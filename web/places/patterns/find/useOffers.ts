@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
-import { hookStyle } from '../../../../core/index.ts'
+import { hookStyle, isLeadDensity } from '../../../../core/index.ts'
 import type { Material, Offers } from '../../../../core/index.ts'
 import type { FamilyFull } from '../../../../contract/index.ts'
 import { api } from '../../../wire/api.ts'
@@ -29,7 +29,7 @@ const MOST_TURNS = 30
 const BULKS = [0.1, 0.2, 0.35, 0.55]
 const JIG_NECK_DEG = 30
 
-const isLead = ({ name }: FamilyFull) => /\blead\b/i.test(name) && !/lead-free/i.test(name)
+const isLead = ({ physics }: FamilyFull) => isLeadDensity(physics.densityMgPerMm3?.value ?? 1)
 const isTungsten = ({ name }: FamilyFull) => /tungsten/i.test(name)
 
 /** Hooks of one bend and length; they differ in their wire. */
