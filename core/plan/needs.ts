@@ -15,7 +15,7 @@ export interface Evening {
 
 /** The foods of an outing that are planned for: the most worthwhile, none that hardly matters. */
 const MOST_NEEDS = 20
-const LEAST_WORTH = 0.03
+const LEAST_WORTH = 0.008
 /** Of an outing, a fly is in the water for about this share: several are fished in turn. */
 const SHARE_FISHED = 0.4
 /** A fly that was made for a food is preferred to one that happens to serve it. */

@@ -71,7 +71,7 @@ const FIXED_WORTH = 1000
  * that the user asked for costs nothing, and is worth more than any other.
  */
 export const flyCost = ({ minutesEach, dislike, fixed }: PlanCandidate): number =>
-  fixed === null ? 0.002 * minutesEach * (1 + 6 * dislike) : -FIXED_WORTH
+  fixed === null ? 0.0005 * minutesEach * (1 + 6 * dislike) : -FIXED_WORTH
 
 /** Worth of a supply of a need: whole flies in full, a part of one in part. */
 export function worthOf({ worth, wanted }: PlanNeed, supply: number): number {

@@ -2,8 +2,8 @@ import { clamp, median } from '../number/index.ts'
 import { throughMonths } from './calendar.ts'
 import { broodsOf, placeNote, turnOf, usualStart } from './emergence/index.ts'
 import type { PlacedNote, SeasonDraws, SeasonNote, WatchedReach } from './emergence/index.ts'
-import { bestMonth, monthsAt } from './feeding.ts'
-import type { SeasonOfReach } from './feeding.ts'
+import { bestMonth, monthsAt } from './drawnStages.ts'
+import type { SeasonOfReach } from './drawnStages.ts'
 import type { FoodStage, WaterKind } from './foodStage.ts'
 import { presenceOf, usualPresence } from './presence.ts'
 
@@ -40,7 +40,7 @@ function aboutOn({ stage, day }: PlacedNote, draws: SeasonDraws, latitudeDeg: nu
     return throughMonths(monthsAt(stage, latitudeDeg).map((entry) => entry?.likelihood ?? 0), day + turnOf(latitudeDeg)) // prettier-ignore
   return Math.max(
     ...broods.map(({ brood, starts, ends }) => {
-      const open = starts.reduce((n, start, i) => n + (start <= day && day <= (ends[i] as number) ? 1 : 0), 0)
+      const open = starts.reduce((n, start, i) => n + (start <= day && day <= (ends[i] ?? 0) ? 1 : 0), 0)
       return (open / starts.length) * bestMonth(stage, brood)
     }),
   )

@@ -54,6 +54,7 @@ export const labels = {
   januaryToDecember: 'January to December',
   where: 'where',
   length: 'length',
+  hooks: 'hooks',
   wet: 'wet',
   flies: 'flies',
   nothingHereAnswersTo: 'Nothing here answers to that.',

@@ -44,7 +44,7 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
     anomalyC[day] = anomaly
     sum += anomaly
     count += 1
-    variance += (year.levelSdC[day] as number) ** 2
+    variance += (year.levelSdC[day] ?? 0) ** 2
     if (last >= 0 && day - last <= BRIDGED_DAYS) {
       const from = anomalyC[last] as number
       for (let gap = last + 1; gap < day; gap += 1)
@@ -77,26 +77,26 @@ export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC }: ReadYear,
   const { water, air, airModel, year, reach } = scene
   const { noiseSdC, persistence } = reach.model
   const luck = normal()
-  const levelOn = (day: number) => levelC + luck * (levelSdC[day] as number)
+  const levelOn = (day: number) => levelC + luck * (levelSdC[day] ?? 0)
   const fresh = noiseSdC * Math.sqrt(1 - persistence ** 2)
   const first = anomalyC.findIndex((value) => !Number.isNaN(value))
   // what came before the first reading runs backwards from it
-  let off = first < 0 ? 0 : (anomalyC[first] as number) - levelOn(first)
+  let off = first < 0 ? 0 : (anomalyC[first] ?? 0) - levelOn(first)
   for (let day = first - 1; day >= 0; day -= 1) {
     off = persistence * off + fresh * normal()
-    year.waterC[day] = Math.max((water[day] as number) + levelOn(day) + off, 0)
+    year.waterC[day] = Math.max((water[day] ?? 0) + levelOn(day) + off, 0)
   }
   if (first < 0) off = noiseSdC * normal()
   for (let day = Math.max(first, 0); day < ROW_DAYS; day += 1) {
     const read = anomalyC[day] as number
     off = Number.isNaN(read) ? persistence * off + fresh * normal() : read - levelOn(day)
-    year.waterC[day] = Math.max((water[day] as number) + levelOn(day) + off, 0)
+    year.waterC[day] = Math.max((water[day] ?? 0) + levelOn(day) + off, 0)
   }
   const airFresh = airModel.noiseSdC * Math.sqrt(1 - airModel.persistence ** 2)
   let airOff = airModel.noiseSdC * normal()
   const airLevel = airModel.yearSdC * normal()
   for (let day = 0; day < ROW_DAYS; day += 1) {
-    year.airC[day] = (air[day] as number) + airLevel + airOff
+    year.airC[day] = (air[day] ?? 0) + airLevel + airOff
     airOff = airModel.persistence * airOff + airFresh * normal()
   }
 }

@@ -40,7 +40,7 @@ function firstDay(from: number, values: Float32Array, limit: number, rising: boo
   // rows are searched some hundred thousand times: signs turned once are cheaper than a question for each day
   const sign = rising ? 1 : -1
   const least = sign * limit
-  for (let day = from; day < end; day += 1) if (sign * (values[day] as number) >= least) return day
+  for (let day = from; day < end; day += 1) if (sign * (values[day] ?? 0) >= least) return day
   return null
 }
 
@@ -49,7 +49,7 @@ function summedDay(from: number, baseC: number, wanted: number, values: Float32A
   let sum = 0
   const end = Math.min(from + SEARCHED_DAYS, values.length)
   for (let day = from; day < end; day += 1) {
-    const above = (values[day] as number) - baseC
+    const above = (values[day] ?? 0) - baseC
     if (above > 0) sum += above
     if (sum >= wanted) return day
   }
@@ -143,7 +143,7 @@ export function anomalySums(year: Year, usualC: Float32Array, into: Float64Array
 function untilCold(airC: Float32Array, start: number, most: number, lowC: number): number {
   const from = Math.round(start)
   for (let day = Math.min(from + Math.round(most), airC.length - 1); day > from; day -= 1)
-    if ((airC[day] as number) >= lowC) return day - from
+    if ((airC[day] ?? 0) >= lowC) return day - from
   return 1
 }
 

@@ -52,6 +52,9 @@ export interface SeasonProgress {
   readonly done: number
 }
 
+/** A row of no days, which no brood has. */
+const NO_DAYS = new Float32Array(0)
+
 /** A brood of a stage, with what starts it here. */
 interface Brood {
   readonly stage: FoodStage
@@ -196,8 +199,8 @@ export function* drawSeason(input: DrawInput): Generator<SeasonProgress, SeasonD
       }
       if (start === null) return
       const from = Math.max(start + lagDays, 0)
-      ;(starts[i] as Float32Array)[n] = from
-      ;(ends[i] as Float32Array)[n] = from + durationFrom(trigger, scene.year, sums, from)
+      ;(starts[i] ?? NO_DAYS)[n] = from
+      ;(ends[i] ?? NO_DAYS)[n] = from + durationFrom(trigger, scene.year, sums, from)
     })
     if (n % 20 === 19) yield { done: 0.2 + (0.7 * (n + 1)) / draws }
   }
@@ -206,7 +209,7 @@ export function* drawSeason(input: DrawInput): Generator<SeasonProgress, SeasonD
     if (!first) continue
     const rows = own.map((brood) => {
       const i = broods.indexOf(brood)
-      return { stageId: brood.stage.id, starts: starts[i] as Float32Array, ends: ends[i] as Float32Array }
+      return { stageId: brood.stage.id, starts: starts[i] ?? NO_DAYS, ends: ends[i] ?? NO_DAYS }
     })
     const now = notes
       .filter(({ placed }) => placed.year === year)
@@ -226,8 +229,8 @@ export function* drawSeason(input: DrawInput): Generator<SeasonProgress, SeasonD
       foodId: stage.foodId,
       brood,
       trigger,
-      starts: starts[i] as Float32Array,
-      ends: ends[i] as Float32Array,
+      starts: starts[i] ?? NO_DAYS,
+      ends: ends[i] ?? NO_DAYS,
       notes: (groups.get(group) ?? []).map(({ placed }) => placed),
     })),
   }

@@ -76,8 +76,8 @@ function movedAtRandom(
   for (let n = 0; n < draws; n += 1) {
     const days = normal() * (random() < ODD.chance ? ODD.sdDays : yearSdDays)
     for (const { starts, ends } of rows) {
-      starts[n] = Math.max((starts[n] as number) + days, 0)
-      ends[n] = Math.max((ends[n] as number) + days, 0)
+      starts[n] = Math.max((starts[n] ?? 0) + days, 0)
+      ends[n] = Math.max((ends[n] ?? 0) + days, 0)
     }
   }
 }
@@ -129,8 +129,8 @@ export function heldToNotes(
     const [before, until] = [Float32Array.from(starts), Float32Array.from(ends)]
     for (let n = 0; n < draws; n += 1) {
       const from = taken[n] as number
-      starts[n] = Math.max((before[from] as number) + (moved[from] as number), 0)
-      ends[n] = Math.max((until[from] as number) + (moved[from] as number), 0)
+      starts[n] = Math.max((before[from] ?? 0) + (moved[from] ?? 0), 0)
+      ends[n] = Math.max((until[from] ?? 0) + (moved[from] ?? 0), 0)
       // a stage that was seen for the last time is over, whatever its brood does
       if (last?.placed.stage.id === stageId)
         ends[n] = last.placed.day - LAST_SEEN.lateDays + LAST_SEEN.sdDays * normal()

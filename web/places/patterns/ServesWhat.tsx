@@ -17,6 +17,7 @@ import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { Moment } from '../../moment/useMoment.ts'
+import { HooksFor } from '../../parts/HooksFor.tsx'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import type { WorkedOut } from './useFlyReport.ts'
@@ -25,6 +26,7 @@ import { labels } from '../../words/patterns.ts'
 interface Served {
   readonly stage: StageLine
   readonly onIt: number
+  readonly lengthMm: readonly [low: number, high: number]
   readonly match: FlyMatch
   readonly meant: boolean
 }
@@ -61,7 +63,7 @@ function servedAt(
         { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh },
         school,
       )
-      return [{ stage, onIt: food?.onIt ?? 0, match, meant }]
+      return [{ stage, onIt: food?.onIt ?? 0, lengthMm: [lengthMmLow, lengthMmHigh], match, meant }]
     })
     .sort((a, b) => Number(b.meant) - Number(a.meant) || b.match.score * b.onIt - a.match.score * a.onIt)
     .slice(0, MOST)
@@ -124,7 +126,7 @@ export const ServesWhat = memo(function ServesWhat({
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ stage, onIt, match, meant }) => (
+          {rows.map(({ stage, onIt, lengthMm: [low, high], match, meant }) => (
             <tr
               key={stage.id}
               onMouseEnter={() => dispatch(light(stage.id))}
@@ -132,6 +134,10 @@ export const ServesWhat = memo(function ServesWhat({
             >
               <td>
                 {stage.foodName}, {stage.stageName} {meant ? <Quiet>{labels.meantForIt}</Quiet> : null}
+                <div>
+                  <Quiet>{wording.smallSpan(low, high, units)}</Quiet>
+                  <HooksFor stage={stage} lowMm={low} highMm={high} />
+                </div>
               </td>
               <td className="number">{wording.fishOnIt(onIt)}</td>
               <td

@@ -15,7 +15,7 @@ import { labelFor } from '../../recipe/variantLabel.ts'
 /** Patterns that new variants are thought of for: those meant for what the coming outings most likely meet. */
 const MOST_PATTERNS = 24
 /** What hardly matters is not worth a new variant. */
-const LEAST_WORTH = 0.03
+const LEAST_WORTH = 0.008
 const NAMESPACE = '0b8a4b2e-54b6-4d0b-9b8e-2f1f6a3f6f0d'
 
 /** A variant that the plan may choose though it is not made yet. */

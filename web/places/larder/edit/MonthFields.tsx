@@ -1,4 +1,6 @@
+import { hooksForNatural, wording } from '../../../../core/index.ts'
 import { within } from '../../../../contract/limits.ts'
+import type { StageLine } from '../../../../contract/index.ts'
 import { MONTHS } from '../../../words/days.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Dense, Quiet } from '../../../ui/layout.tsx'
@@ -11,7 +13,7 @@ const NONE = { lengthMmLow: null, lengthMmHigh: null, likelihood: null } as cons
 const USUAL = { lengthMmLow: 5, lengthMmHigh: 8, likelihood: 0.3 } as const
 
 /** Length and likelihood of a stage, month by month; a month without a likelihood has none of it. */
-export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; readonly onChange: ChangeStage }) {
+export function MonthFields({ draft, hookRanges, onChange }: { readonly draft: StageDraft; readonly hookRanges: StageLine['hookRanges']; readonly onChange: ChangeStage }) {
   const { units } = useWording()
   const set = (at: number, part: 'lengthMmLow' | 'lengthMmHigh' | 'likelihood', value: number | null) => {
     const before = draft.months[at] ?? null
@@ -28,6 +30,7 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
             <th>{labels.likelyOf10}</th>
             <th>shortest, {units.smallLength}</th>
             <th>longest, {units.smallLength}</th>
+            <th>{labels.hooks}</th>
           </tr>
         </thead>
         <tbody>
@@ -45,6 +48,11 @@ export function MonthFields({ draft, onChange }: { readonly draft: StageDraft; r
                 </td>
                 <td>
                   <MeasureField unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
+                </td>
+                <td>
+                  {month.lengthMmLow !== null && month.lengthMmHigh !== null ? (
+                    <Quiet>{wording.hookSizes(hooksForNatural(hookRanges, month.lengthMmLow, month.lengthMmHigh))}</Quiet>
+                  ) : null}
                 </td>
               </tr>
             )

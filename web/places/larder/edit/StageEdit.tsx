@@ -177,7 +177,7 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
       <Starts draft={draft} onChange={change} />
       <Section aria-label={labels.months}>
         <h2>{labels.months}</h2>
-        <MonthFields draft={draft} onChange={change} />
+        <MonthFields draft={draft} hookRanges={line.hookRanges} onChange={change} />
       </Section>
       <Section aria-label={labels.hours}>
         <h2>{labels.hours}</h2>

@@ -1,9 +1,9 @@
-import { hooksForNatural, wording } from '../../../core/index.ts'
-import type { StageLine } from '../../../contract/index.ts'
-import { Quiet } from '../../ui/layout.tsx'
+import { hooksForNatural, wording } from '../../core/index.ts'
+import type { StageLine } from '../../contract/index.ts'
+import { Quiet } from '../ui/layout.tsx'
 
 interface HooksForProps {
-  readonly stage: StageLine
+  readonly stage: Pick<StageLine, 'hookRanges'>
   readonly lowMm: number
   readonly highMm: number
 }
