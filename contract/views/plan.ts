@@ -7,7 +7,6 @@ import { variantFigure } from './parts.ts'
 /** What a fish can see of a fly; see core's `Appearance`. */
 const look = z.object({
   bodyLengthMm: z.number(),
-  wholeLengthMm: z.number(),
   slenderness: z.number(),
   bodyHexWet: z.string().nullable(),
   soft: z.boolean(),

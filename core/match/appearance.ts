@@ -2,15 +2,12 @@ import { okLab } from '../colour/index.ts'
 import { is, KINDS } from '../dressing/index.ts'
 import type { Fly, FlyComponent, Layer, TriggerKey } from '../dressing/index.ts'
 import { valueOf } from '../material/index.ts'
-import { bodyLengthMm, wholeLengthMm } from './bodyLength.ts'
+import { bodyLengthMm } from './bodyLength.ts'
 import { triggersShown } from './triggersShown.ts'
 
 /** What a fish can see of a fly. */
 export interface Appearance {
-  /** from the eye to the end of the body or the bend */
   readonly bodyLengthMm: number
-  /** the same with tail, wing and strip */
-  readonly wholeLengthMm: number
   /** length of the body over its greatest thickness */
   readonly slenderness: number
   /** wet colour of the body; null where nothing covers the hook */
@@ -46,7 +43,6 @@ export function appearanceOf(fly: Fly): Appearance {
   const thickest = Math.max(fly.hook.wireMm, ...outline.map(({ outerMm }) => outerMm))
   return {
     bodyLengthMm: length,
-    wholeLengthMm: wholeLengthMm(fly),
     slenderness: length / thickest,
     bodyHexWet: body?.material.colourWetHex ?? null,
     soft: fly.components.some(isSoft),

@@ -9,8 +9,6 @@ import { TRIGGER_KEYS } from '../dressing/index.ts'
 /** What a stage looks like and how it moves. */
 export interface StageLooks {
   readonly silhouette: string
-  /** length of the natural over that of the hook which it is dressed on */
-  readonly bodyOverHook: number
   readonly movements: readonly string[]
   readonly triggers: readonly string[]
   readonly colours: readonly { readonly hexWet: string }[]
@@ -23,31 +21,8 @@ const BULK_TOLERANCE = { stouter: 1.8, slimmer: 2 }
 const NEAR_COLOUR = 0.12
 const FAR_COLOUR = 0.4
 
-/** Naturals whose length counts what a fly has as tail, wing or strip. */
-const COUNT_ALL: ReadonlySet<string> = new Set([
-  'ribbon', 'threadWorm', 'longAbdomen', 'longBarrel', 'bigHeadTail', 'pinFish', 'slimFish', 'deepFish', 'eelFish',
-  'clawed', 'furOblong', 'stoneNymphStout', 'stoneNymphSlim', 'flatFoldedWing', 'needleWing', 'splayedStone',
-]) // prettier-ignore
-
-/**
- * Length of the natural that a fly stands for, mm. Flies are tied shorter than what they stand for, each food by its
- * own custom: its length over that of the hook it is dressed on. Where a tail or a strip carries the length, the whole
- * fly counts as it is, if that is more.
- */
-export function standsForMm(
-  { bodyLengthMm, wholeLengthMm }: Pick<Appearance, 'bodyLengthMm' | 'wholeLengthMm'>,
-  { silhouette, bodyOverHook }: Pick<StageLooks, 'silhouette' | 'bodyOverHook'>,
-): number {
-  if (!COUNT_ALL.has(silhouette)) return bodyLengthMm * bodyOverHook
-  return Math.max(bodyLengthMm * Math.min(bodyOverHook, MOST_BY_HOOK), wholeLengthMm)
-}
-
-/** A fly without tail or strip stands for nothing that is longer than so many times its hook. */
-const MOST_BY_HOOK = 1.6
-
 /** Whether it has the length of the natural in this month. */
-export function sizeAspect(look: Appearance, looks: StageLooks, place: MatchPlace): MatchAspect {
-  const found = standsForMm(look, looks)
+export function sizeAspect({ bodyLengthMm: found }: Appearance, place: MatchPlace): MatchAspect {
   const [wantedLow, wantedHigh] = [place.lengthMmLow, place.lengthMmHigh]
   const base = { aspect: 'size' as const, found, wantedLow, wantedHigh, names: [] }
   if (found > wantedHigh * SIZE_TOLERANCE) {

@@ -56,7 +56,7 @@ export function matchFly(
 ): FlyMatch {
   const weights = WEIGHTS[school]
   const aspects = [
-    sizeAspect(look, stage, place),
+    sizeAspect(look, place),
     depthAspect(behaviour, stage, place),
     postureAspect(behaviour, stage, place),
     outlineAspect(look, stage),

@@ -65,8 +65,7 @@ export function missingSentence(piece: MissingPiece): string {
 
 /** Why a fly serves a stage, or does not. */
 export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string {
-  // what the fly stands for: flies are tied shorter than naturals
-  const length = `for a natural of ${smallLength(aspect.found, units)}`
+  const length = `${smallLength(aspect.found, units)} long`
   const wanted = `${smallLength(aspect.wantedLow, units)} to ${smallLength(aspect.wantedHigh, units)}`
   switch (aspect.code) {
     case 'sizeRight':
