@@ -67,6 +67,23 @@ interface Luck {
 
 const lucks = new WeakMap<SeasonOfReach, Map<string, Luck>>()
 
+/** Draws are also taken by every second and every fourth: each quarter of them is even in itself. */
+const QUARTERS = 4
+
+/** Numbers from 0 to 1, one of each step in an order by chance, so that what is rare is neither missed nor too common. */
+function spreadEvenly(draws: number, random: () => number): Float64Array {
+  const spread = new Float64Array(draws)
+  for (let quarter = 0; quarter < QUARTERS; quarter += 1) {
+    const own = Array.from({ length: Math.ceil((draws - quarter) / QUARTERS) }, (_, i) => i)
+    for (let i = own.length - 1; i > 0; i -= 1) {
+      const other = Math.floor(random() * (i + 1))
+      ;[own[i], own[other]] = [own[other] ?? 0, own[i] ?? 0]
+    }
+    own.forEach((step, i) => (spread[quarter + i * QUARTERS] = (step + random()) / own.length))
+  }
+  return spread
+}
+
 /** The luck of a food in a season, the same at every moment of it, and whatever other foods there are. */
 function luckOf(season: SeasonOfReach, foodId: string): Luck {
   const known = lucks.get(season) ?? new Map<string, Luck>()
@@ -77,8 +94,8 @@ function luckOf(season: SeasonOfReach, foodId: string): Luck {
   const random = randomFrom(seedOf(foodId))
   const normal = normalsFrom(random)
   const made: Luck = {
-    lives: Float64Array.from({ length: draws }, random),
-    lot: Float64Array.from({ length: draws }, random),
+    lives: spreadEvenly(draws, random),
+    lot: spreadEvenly(draws, random),
     amount: Float64Array.from({ length: draws }, () => normal() / Z_80),
   }
   known.set(foodId, made)
