@@ -29,7 +29,6 @@ export const labels = {
   itsMonthsSayWhen: 'Its months say when; no start in warmth, light or daylight is known.',
   notesOfIt: 'Notes of it',
   putAway: 'put away',
-  towardsItsStart: 'Towards its start',
   changedByYou: 'changed by you',
   change: 'Change',
   allFoods: 'All foods',

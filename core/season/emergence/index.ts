@@ -1,4 +1,4 @@
-export { broodsOf, dayOfMonthDay, isDated } from './trigger.ts'
+export { broodsOf, dayOfMonthDay } from './trigger.ts'
 export type { DatedTrigger, Trigger } from './trigger.ts'
 export { AS_USUAL, onsetDay } from './onset.ts'
 export type { Deviation, Year } from './onset.ts'

@@ -1,21 +1,9 @@
-import {
-  curveC,
-  firstDayOf,
-  isDated,
-  lastDayOf,
-  newYearOf,
-  peakDayOf,
-  towardsStart,
-  yearOf,
-  epochDayOf,
-  dateOf,
-} from '../../../core/index.ts'
-import type { DatedTrigger, EmergenceWindow } from '../../../core/index.ts'
+import { firstDayOf, lastDayOf, peakDayOf } from '../../../core/index.ts'
+import type { EmergenceWindow } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
-import { useReachSeasonQuery } from '../../wire/api.ts'
+import { useFrameQuery, useReachSeasonQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useMoment } from '../../moment/useMoment.ts'
-import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { dayMonth } from '../../words/days.ts'
@@ -41,10 +29,12 @@ export function StageSeason({ stage }: StageSeasonProps) {
     { reachId: moment?.reachId ?? '', on: moment?.on ?? '' },
     { skip: !moment },
   )
+  const { data: frame } = useFrameQuery()
   const command = useCommand()
   if (!moment || !data) return null
   const windows = data.windows.filter(({ after }) => after.stageKey === stage.id)
   const notes = data.observations.filter(({ observation }) => observation.foodStageId === stage.id)
+  const names = new Map(frame?.reaches.map(({ reachId, reachName }) => [reachId, reachName]))
   const south = moment.reach.latitudeDeg < 0
   return (
     <Section aria-label={labels.whenItIsAbout}>
@@ -76,7 +66,6 @@ export function StageSeason({ stage }: StageSeasonProps) {
               </Quiet>
             </p>
           ) : null}
-          <Towards stage={stage} brood={learned.after.brood} season={data} on={moment.on} />
         </div>
       ))}
       <NoteIt stageId={stage.id} reachId={moment.reach.reachId} on={moment.on} />
@@ -86,6 +75,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
             {notes.map(({ id, version, observation }) => (
               <tr key={id}>
                 <td className="figures">{observation.on}</td>
+                <td>{names.get(observation.reachId)}</td>
                 <td>{KINDS[observation.kind]}</td>
                 <td>
                   <Quiet>
@@ -121,46 +111,5 @@ function WindowWords({ window, south }: { readonly window: EmergenceWindow; read
       {day(lastDayOf(window))}.
       {window.noneShare > 0.05 ? ` ${Math.round(window.noneShare * 10)} years in 10 never bring it.` : ''}
     </>
-  )
-}
-
-interface TowardsProps {
-  readonly stage: StageLine
-  readonly brood: number
-  readonly season: ReachSeasonView
-  readonly on: string
-}
-
-/** How far this year has come towards the start. */
-function Towards({ stage, brood, season, on }: TowardsProps) {
-  const { temperature } = useWording()
-  const trigger = stage.broods[brood]?.trigger ?? stage.trigger
-  if (!isDated(trigger)) return null
-  const today = epochDayOf(on)
-  const first = newYearOf(yearOf(today))
-  const read = new Map(season.days)
-  const waterC = (dayOfYear: number) => read.get(first + dayOfYear) ?? curveC(season.warmth.model, dayOfYear)
-  const towards = towardsStart(trigger as DatedTrigger, waterC, today - first)
-  if (!towards) return null
-  const share =
-    towards.kind === 'degreeDays'
-      ? towards.sum / towards.wanted
-      : towards.rising
-        ? towards.tempC / towards.thresholdC
-        : towards.thresholdC / Math.max(towards.tempC, 0.1)
-  return (
-    <p>
-      <progress
-        value={Math.min(share, 1)}
-        max={1}
-        aria-label={labels.towardsItsStart}
-        style={{ accentColor: 'var(--thistle)' }}
-      />{' '}
-      <Quiet>
-        {towards.kind === 'degreeDays'
-          ? `${towards.sum.toFixed(0)} of ${towards.wanted} degree-days above ${temperature(towards.baseC)} on ${dateOf(today).slice(5)}`
-          : `${temperature(towards.tempC)} on ${dateOf(today).slice(5)}; it starts as the water ${towards.rising ? 'reaches' : 'falls to'} ${temperature(towards.thresholdC)}`}
-      </Quiet>
-    </p>
   )
 }

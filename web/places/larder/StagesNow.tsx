@@ -157,7 +157,7 @@ export function StagesNow({ shown, all, view, moment, onOpen }: StagesNowProps) 
       <Rows aria-label={labels.foodsAtThisMoment}>
         <thead>
           <tr>
-            <th style={{ width: '36%' }}>{labels.foodStage}</th>
+            <th style={{ width: '36%', minWidth: 190 }}>{labels.foodStage}</th>
             <th>{labels.onIt}</th>
             <th>{labels.about}</th>
             <th>{labels.choosy}</th>
