@@ -126,6 +126,7 @@ export function benchCore(): readonly Line[] {
   const matched = {
     behaviour: { kind: 'sinks' as const, sinkSpeedMmPerS: 420 },
     look: appearanceOf(fly),
+    ways: [],
   }
   const sample = () => {
     const work = sampleFall({ fly, conditions, samples: 1000, seed: 1 })

@@ -252,7 +252,8 @@ export const boxes = [
 ] as const
 
 /** An outing with what was lost on it, by pattern and variant. */
-export interface DemoOuting extends Omit<OutingBody, 'waterId' | 'reachId'> {
+export interface DemoOuting extends Omit<OutingBody, 'waterId' | 'reachId' | 'alsoTechniques'> {
+  readonly alsoTechniques?: OutingBody['alsoTechniques']
   readonly water: string
   readonly reach: string
   readonly losses: readonly {
@@ -287,7 +288,7 @@ export const outings: readonly DemoOuting[] = [
       { pattern: 'Third Button', label: '#16 W 2.8', count: 3, cause: 'bottom' },
     ],
   },
-  { water: 'harnsel', reach: 'bridge', on: '2026-06-06', fromLocalMin: hour(10), toLocalMin: hour(16), status: 'planned', technique: 'tightLineNymph', note: 'Nymph first, then dry.', losses: [] },
+  { water: 'harnsel', reach: 'bridge', on: '2026-06-06', fromLocalMin: hour(10), toLocalMin: hour(16), status: 'planned', technique: 'tightLineNymph', alsoTechniques: ['dry'], note: 'Nymph first, then dry.', losses: [] },
   { water: 'lavvel', reach: 'lavvel', on: '2026-06-13', fromLocalMin: hour(17), toLocalMin: hour(21, 30), status: 'planned', technique: 'dry', note: '', losses: [] },
   { water: 'dunmarl', reach: 'dunmarl-shoal', on: '2026-06-21', fromLocalMin: hour(6), toLocalMin: hour(12), status: 'planned', technique: 'staticIndicator', note: 'From the bank.', losses: [] },
 ] // prettier-ignore

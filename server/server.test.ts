@@ -744,7 +744,7 @@ describe('waters, outings and the moment', () => {
         place: plan.places.findIndex(({ compartmentId }) => compartmentId === placeA),
         nightsToDry: 0,
         lost: 1,
-        look: { soft: false },
+        look: { soft: 0 },
         setup: { hook: drawerAt(hook), thread: null, bead: null },
       },
     ])

@@ -2,6 +2,9 @@ import { z } from 'zod'
 import { TECHNIQUES } from '../techniques.ts'
 import { civilDate, localMinute, note, reachId, waterId } from '../common.ts'
 
+/** Nobody changes over more often in a day. */
+const MOST_WAYS = 3
+
 /** A day at the water, planned or done. */
 export const outingBody = z
   .object({
@@ -12,6 +15,8 @@ export const outingBody = z
     toLocalMin: localMinute,
     status: z.enum(['planned', 'done', 'cancelled']),
     technique: z.enum(TECHNIQUES),
+    /** ways that follow on the same day: tight line, then dry */
+    alsoTechniques: z.array(z.enum(TECHNIQUES)).max(MOST_WAYS).default([]),
     note,
   })
   .strict()

@@ -44,6 +44,7 @@ export const stageLine = z
     ease: share,
     choosy: share,
     needs: z.enum(NEEDS).nullable(),
+    bodyOverHook: z.number(),
     shiftsWith: foodStageId.nullable(),
     trigger,
     broods: z.array(brood),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { TECHNIQUES } from '../techniques.ts'
 import { compartmentId, outingId, reachId, spellId, version, waterId } from '../common.ts'
 import { variantMention } from './parts.ts'
 
@@ -15,7 +16,8 @@ export const outingLine = z
     fromLocalMin: z.number(),
     toLocalMin: z.number(),
     status: z.enum(['planned', 'done', 'cancelled']),
-    technique: z.string(),
+    technique: z.enum(TECHNIQUES),
+    alsoTechniques: z.array(z.enum(TECHNIQUES)),
     note: z.string(),
     rules: z.array(z.string()),
     /** flies fished, in the order in which they were noted */

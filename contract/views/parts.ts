@@ -11,6 +11,7 @@ import {
   waterId,
 } from '../common.ts'
 import { DEPTH_BANDS, POSTURES, WATER_KINDS } from '../../core/index.ts'
+import { waterRules } from '../records/water.ts'
 
 /** A drawing to scale, in mm. */
 export const drawing = z
@@ -73,6 +74,8 @@ export const reachChoice = z
     timeZone: z.string(),
     latitudeDeg: z.number(),
     longitudeDeg: z.number(),
+    /** the user's note of what may be fished there */
+    rules: waterRules,
     warmth: reachWarmth,
   })
   .meta({ id: 'ReachChoice' })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TECHNIQUES, TRIGGER_KEYS } from '../../core/index.ts'
+import { TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WING_LOOKS } from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { waterRules } from '../records/water.ts'
 import { variantFigure } from './parts.ts'
@@ -7,36 +7,49 @@ import { variantFigure } from './parts.ts'
 /** What a fish can see of a fly; see core's `Appearance`. */
 const look = z.object({
   bodyLengthMm: z.number(),
-  slenderness: z.number(),
-  bodyHexWet: z.string().nullable(),
-  soft: z.boolean(),
-  bright: z.boolean(),
-  shows: z.array(z.enum(TRIGGER_KEYS)),
+  wholeLengthMm: z.number(),
+  outline: z.object({
+    slenderness: z.number(),
+    wholeSlenderness: z.number(),
+    bulkAt: z.number(),
+    wing: z.enum(WING_LOOKS),
+    tail: z.enum(TAIL_LOOKS),
+    curved: z.boolean(),
+  }),
+  palette: z.array(z.object({ hexWet: z.string(), share: z.number() })),
+  soft: z.number(),
+  bright: z.number(),
+  shows: z.partialRecord(z.enum(TRIGGER_KEYS), z.number()),
 })
 
-/** A coming outing with the foods likely in the middle of its hours. */
+/** A coming outing with what fish are on, half hour by half hour. */
 export const planOuting = z.object({
   outingId,
   on: z.string(),
   waterName: z.string(),
   reachName: z.string(),
+  fromLocalMin: z.number(),
   hours: z.number(),
   waterKind: z.string(),
   bedMm: z.number(),
   surfaceSpeedMmPerS: z.number(),
   snagginess: z.number(),
-  technique: z.enum(TECHNIQUES).nullable(),
+  /** one way after the other */
+  techniques: z.array(z.enum(TECHNIQUES)),
   /** the user's note of what may be fished there */
   rules: waterRules,
   foods: z.array(
     z.object({
       foodStageId,
       name: z.string(),
-      worth: z.number(),
+      /** share of the fish that are on it, by half hour */
+      onIt: z.array(z.number()),
       lengthMmLow: z.number(),
       lengthMmHigh: z.number(),
     }),
   ),
+  /** share of the fish that take whatever comes, by half hour */
+  whatever: z.array(z.number()),
 })
 /** An outing as the plan sees it. */
 export type PlanOuting = z.infer<typeof planOuting>
@@ -53,6 +66,11 @@ export const planPattern = z.object({
   /** flies that the minutes come from; nought for a usual figure */
   timedFlies: z.number(),
   meantFor: z.array(foodStageId),
+  purpose: z.enum(['imitation', 'attractor', 'searching']),
+  /** months, 1 to 12, of an attractor or a searching pattern; empty for all */
+  ownMonths: z.array(z.number()),
+  /** ways in which it is fished */
+  ways: z.array(z.enum(TECHNIQUES)),
 })
 
 /** A variant that the plan may choose, with what it takes. */

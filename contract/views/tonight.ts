@@ -42,7 +42,7 @@ export const tonightView = z
         reachName: z.string(),
         fromLocalMin: z.number(),
         toLocalMin: z.number(),
-        technique: z.string(),
+        techniques: z.array(z.string()),
         rules: z.array(z.string()),
       })
       .nullable(),

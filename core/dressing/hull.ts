@@ -16,9 +16,10 @@ const SLICES = 16
 const WOUND: ReadonlySet<Layer> = new Set(['underbody', 'body', 'collar'])
 
 /** The outline of all that is wound on the shank, pile and all, as sections of equal thickness. */
-export const hullOf = (fly: Fly): readonly HullSection[] => sectionsOf(fly, ({ outerMm }) => outerMm)
+export const hullOf = (fly: Fly): readonly HullSection[] => hullAs(fly, ({ outerMm }) => outerMm)
 
-function sectionsOf(fly: Fly, outerOf: (component: FlyComponent) => number): readonly HullSection[] {
+/** The same outline, each component as thick as is said of it. */
+export function hullAs(fly: Fly, outerOf: (component: FlyComponent) => number): readonly HullSection[] {
   const wound = fly.components.filter(({ kind }) => WOUND.has(KINDS[kind].layer))
   const sections: HullSection[] = []
   for (let i = 0; i < SLICES; i += 1) {
@@ -50,7 +51,7 @@ function frontsOf(sections: readonly HullSection[]): readonly number[] {
 
 /** The hull, without what water passes through, as slices of one body, each in the lee of the bead when the fly falls eye first. */
 export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
-  const sections = sectionsOf(fly, solidOuterMm)
+  const sections = hullAs(fly, solidOuterMm)
   const [eyeFirst, bendFirst] = [frontsOf(sections), frontsOf(sections.toReversed()).toReversed()]
   const total = (of: (diameterMm: number) => number) =>
     sections.reduce((sum, { fromMm, toMm, diameterMm }) => sum + of(diameterMm) * (toMm - fromMm), 0)

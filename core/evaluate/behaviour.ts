@@ -1,4 +1,4 @@
-import type { Behaviour } from '../match/index.ts'
+import type { Behaviour } from '../technique/index.ts'
 import type { FlyReport } from './report.ts'
 
 /** What matching needs of a report: the fall with line trailing where there is some. */

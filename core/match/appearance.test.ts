@@ -16,10 +16,10 @@ const body = { key: 'body', kind: 'body', material: thread, at: [0.2, 1] } as co
 describe('appearanceOf', () => {
   it('finds what a jig nymph shows, and nothing that it has not', () => {
     const { shows, soft } = lookOf(jigNymph())
-    expect(shows).toContain('longTails')
-    expect(shows).not.toContain('trailingShuck')
-    expect(shows).not.toContain('pulsingTail')
-    expect(soft).toBe(false)
+    expect(shows.longTails).toBe(1)
+    expect(shows.trailingShuck).toBeUndefined()
+    expect(shows.pulsingTail).toBeUndefined()
+    expect(soft).toBe(0)
   })
 
   it('sees a tail of marabou pulse and a tail of stiff fibres not', () => {
@@ -36,10 +36,10 @@ describe('appearanceOf', () => {
           },
         ]),
       )
-    expect(tail('marabou-plume').shows).toContain('pulsingTail')
-    expect(tail('marabou-plume').soft).toBe(true)
-    expect(tail('fibre-cock-stiff').shows).not.toContain('pulsingTail')
-    expect(tail('fibre-cock-stiff').soft).toBe(false)
+    expect(tail('marabou-plume').shows.pulsingTail).toBe(1)
+    expect(tail('marabou-plume').soft).toBeGreaterThan(0.4)
+    expect(tail('fibre-cock-stiff').shows.pulsingTail).toBeUndefined()
+    expect(tail('fibre-cock-stiff').soft).toBe(0)
   })
 
   it('tells wings apart by how they are set', () => {
@@ -56,18 +56,40 @@ describe('appearanceOf', () => {
             side,
           },
         ]),
-      ).shows
-    expect(wing('both')).toContain('splayedWings')
-    expect(wing('above')).toContain('uprightWings')
-    expect(wing('around')).toContain('foldedWings')
-    expect(wing('both')).not.toContain('uprightWings')
+      )
+    expect(wing('both').shows).toMatchObject({ splayedWings: 1 })
+    expect(wing('above').shows).toMatchObject({ uprightWings: 1 })
+    expect(wing('around').shows).toMatchObject({ foldedWings: 1 })
+    expect(wing('both').shows.uprightWings).toBeUndefined()
+    expect((['both', 'above', 'around'] as const).map((side) => wing(side).outline.wing)).toEqual([
+      'spent',
+      'upright',
+      'folded',
+    ])
   })
 
   it('is stouter the more fur is on it', () => {
     const dubbed = (bulk: number) =>
-      lookOf(recipe(hook, [{ ...body, material: shippedMaterial('dubbing-hare'), bulk }])).slenderness
+      lookOf(recipe(hook, [{ ...body, material: shippedMaterial('dubbing-hare'), bulk }])).outline.slenderness
     expect(dubbed(0.9)).toBeLessThan(dubbed(0.1))
-    expect(lookOf(hackledDry()).slenderness).toBeGreaterThan(2)
+    expect(lookOf(hackledDry()).outline.slenderness).toBeGreaterThan(2)
+  })
+})
+
+describe('the palette', () => {
+  it('is of all that is seen, in shares, and not of what is covered', () => {
+    const { palette } = lookOf(jigNymph())
+    expect(palette.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+    expect(palette[0]?.hexWet).toBe(shippedMaterial('thread-nylon', '50', 'olive-brown').colourWetHex)
+    const wire = { key: 'wire', kind: 'wire', material: shippedMaterial('wire-lead', '0.38'), at: [0.2, 0.8], turns: 8 } as const
+    expect(lookOf(recipe(hook, [wire, body])).palette).toEqual(lookOf(recipe(hook, [body])).palette)
+  }) // prettier-ignore
+
+  it('has one bright spot where a fly is of a strong colour all over', () => {
+    const egg = (colour: string) =>
+      lookOf(recipe(hook, [{ ...body, material: shippedMaterial('dubbing-rabbit', '', colour) }])).shows.hotSpot
+    expect(egg('hot orange')).toBe(1)
+    expect(egg('grey')).toBeUndefined()
   })
 })
 

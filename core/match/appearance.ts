@@ -1,52 +1,64 @@
 import { okLab } from '../colour/index.ts'
-import { is, KINDS } from '../dressing/index.ts'
-import type { Fly, FlyComponent, Layer, TriggerKey } from '../dressing/index.ts'
+import { is } from '../dressing/index.ts'
+import type { Fly, FlyComponent } from '../dressing/index.ts'
 import { valueOf } from '../material/index.ts'
-import { bodyLengthMm } from './bodyLength.ts'
+import { clamp, sum } from '../number/index.ts'
+import { bodyLengthMm, wholeLengthMm } from './bodyLength.ts'
+import { outlineOf } from './outline.ts'
+import type { Outline } from './outline.ts'
+import { paletteOf } from './palette.ts'
+import type { ColourShare } from './palette.ts'
 import { triggersShown } from './triggersShown.ts'
+import type { TriggersShown } from './triggersShown.ts'
 
 /** What a fish can see of a fly. */
 export interface Appearance {
+  /** from the eye to the end of the body or the bend */
   readonly bodyLengthMm: number
-  /** length of the body over its greatest thickness */
-  readonly slenderness: number
-  /** wet colour of the body; null where nothing covers the hook */
-  readonly bodyHexWet: string | null
-  /** whether something on it goes on moving while the fly is still */
-  readonly soft: boolean
-  /** whether something on it stands out from afar: a strong colour or a shine */
-  readonly bright: boolean
-  readonly shows: readonly TriggerKey[]
+  /** the same with tail, wing and strip */
+  readonly wholeLengthMm: number
+  readonly outline: Outline
+  /** wet colours by how much is seen of them */
+  readonly palette: readonly ColourShare[]
+  /** how far it goes on moving while it is still: longest soft piece over the whole length, 0 to 1 */
+  readonly soft: number
+  /** how far it stands out from afar, by a strong colour or a shine, 0 to 1 */
+  readonly bright: number
+  readonly shows: TriggersShown
 }
 
 /** Fibres that fold back this much in the water also wave in it. */
 const SOFT_FOLD = 0.35
-/** OKLab chroma from which a colour is strong. */
-const STRONG_CHROMA = 0.15
+/** OKLab chroma from which a colour is strong, and the share of a fly from which it stands out. */
+const STRONG_CHROMA = 0.13
+const PLAIN_SHARE = 0.25
+const MOSTLY = 0.5
 
-const isSoft = ({ kind, material }: FlyComponent) =>
+const softMm = ({ kind, material, lengthMm }: FlyComponent) =>
   is(kind, 'moves') && (material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD)
+    ? (lengthMm ?? 0)
+    : 0
 
-function isBright({ material }: FlyComponent): boolean {
-  const { a, b } = okLab(material.colourWetHex)
-  return material.family.kind === 'tinsel' || Math.hypot(a, b) >= STRONG_CHROMA
+const strong = (hex: string) => {
+  const { a, b } = okLab(hex)
+  return Math.hypot(a, b) >= STRONG_CHROMA
 }
-
-/** What makes the outline: light falls through a collar of fur. */
-const OUTLINE: ReadonlySet<Layer> = new Set(['underbody', 'body'])
 
 /** What a fish can see of a fly, from its dressing. */
 export function appearanceOf(fly: Fly): Appearance {
-  const body = fly.components.find(({ kind }) => is(kind, 'givesColour'))
-  const length = bodyLengthMm(fly)
-  const outline = fly.components.filter(({ kind }) => OUTLINE.has(KINDS[kind].layer))
-  const thickest = Math.max(fly.hook.wireMm, ...outline.map(({ outerMm }) => outerMm))
+  const palette = paletteOf(fly)
+  const whole = wholeLengthMm(fly)
+  const vivid = sum(palette.map(({ hexWet, share }) => (strong(hexWet) ? share : 0)))
+  // what is of a strong colour all over is one bright spot
+  const shown = triggersShown(fly)
+  const shows = vivid >= MOSTLY ? { ...shown, hotSpot: 1 } : shown
   return {
-    bodyLengthMm: length,
-    slenderness: length / thickest,
-    bodyHexWet: body?.material.colourWetHex ?? null,
-    soft: fly.components.some(isSoft),
-    bright: fly.components.some(isBright),
-    shows: triggersShown(fly),
+    bodyLengthMm: bodyLengthMm(fly),
+    wholeLengthMm: whole,
+    outline: outlineOf(fly),
+    palette,
+    soft: clamp(Math.max(0, ...fly.components.map(softMm)) / whole, 0, 1),
+    bright: clamp(Math.max(vivid / PLAIN_SHARE, shows.gasSheen ?? 0), 0, 1),
+    shows,
   }
 }

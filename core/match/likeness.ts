@@ -1,67 +1,168 @@
-import { colourDistance } from '../colour/index.ts'
+import { okLab } from '../colour/index.ts'
+import type { OkLab } from '../colour/index.ts'
+import { TRIGGER_KEYS } from '../dressing/index.ts'
+import type { TriggerKey } from '../dressing/index.ts'
+import { sum } from '../number/index.ts'
+import { worthwhileLengths } from '../season/index.ts'
+import type { Shown } from '../technique/index.ts'
 import type { Appearance } from './appearance.ts'
-import { MOVEMENTS, SILHOUETTES, TRIGGER_LOOKS } from './looks.ts'
+import {
+  AGAINST_LIGHT, BULK_SD, COLOUR_SD, FALSE_TRIGGER, LACKING, NO_LEGS, OTHER_CURVE, SIZE_SD, SIZE_TOLERANCE, SLENDERNESS_SD,
+  SLENDERNESS_TOLERANCE,
+} from './judgement.ts' // prettier-ignore
+import { MOVEMENTS, SILHOUETTES, TAIL_LIKENESS, TRIGGER_LOOKS, WING_LIKENESS } from './looks.ts'
+import type { Silhouette } from './looks.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
-import type { Behaviour, MatchPlace } from './reach.ts'
-import { TRIGGER_KEYS } from '../dressing/index.ts'
+import type { ColourShare } from './palette.ts'
+import type { MatchPlace } from './reach.ts'
 
 /** What a stage looks like and how it moves. */
 export interface StageLooks {
   readonly silhouette: string
+  /** length of the natural over that of the hook which it is dressed on */
+  readonly bodyOverHook: number
   readonly movements: readonly string[]
   readonly triggers: readonly string[]
-  readonly colours: readonly { readonly hexWet: string }[]
+  readonly colours: readonly ColourShare[]
 }
 
-/** A fly need not be nearer than this to pass for the right size. */
-const SIZE_TOLERANCE = 1.15
-/** A fly may be so much stouter or slimmer than the natural before the outline is another. */
-const BULK_TOLERANCE = { stouter: 1.8, slimmer: 2 }
-const NEAR_COLOUR = 0.12
-const FAR_COLOUR = 0.4
+const silhouetteOf = new Map(SILHOUETTES.map((silhouette) => [silhouette.key, silhouette]))
+
+/** Closeness, 1 to 0, of what is so many standard deviations off. */
+const bell = (off: number, sd: number) => Math.exp(-0.5 * (off / sd) ** 2)
+
+/** How far a value lies outside a range, as a difference of logarithms; 0 inside. */
+const outside = (value: number, low: number, high: number) =>
+  value > high ? Math.log(value / high) : value < low ? Math.log(low / value) : 0
+
+/** A fly without tail or strip stands for nothing that is longer than so many times its hook. */
+const MOST_BY_HOOK = 1.6
+
+/**
+ * Length of the natural that a fly stands for, mm. Flies are tied shorter than what they stand for, each food by its
+ * own custom: its length over that of the hook it is dressed on. Where a tail or a strip carries the length, the whole
+ * fly counts as it is, if that is more.
+ */
+export function standsForMm(
+  { bodyLengthMm, wholeLengthMm }: Pick<Appearance, 'bodyLengthMm' | 'wholeLengthMm'>,
+  { silhouette, bodyOverHook }: Pick<StageLooks, 'silhouette' | 'bodyOverHook'>,
+): number {
+  if (!silhouetteOf.get(silhouette)?.wholeFly) return bodyLengthMm * bodyOverHook
+  return Math.max(bodyLengthMm * Math.min(bodyOverHook, MOST_BY_HOOK), wholeLengthMm)
+}
 
 /** Whether it has the length of the natural in this month. */
-export function sizeAspect({ bodyLengthMm: found }: Appearance, place: MatchPlace): MatchAspect {
-  const [wantedLow, wantedHigh] = [place.lengthMmLow, place.lengthMmHigh]
+export function sizeAspect(look: Appearance, looks: StageLooks, place: MatchPlace): MatchAspect {
+  const found = standsForMm(look, looks)
+  const [wantedLow, wantedHigh] = worthwhileLengths(place.lengthMmLow, place.lengthMmHigh)
   const base = { aspect: 'size' as const, found, wantedLow, wantedHigh, names: [] }
-  if (found > wantedHigh * SIZE_TOLERANCE) {
-    return { ...base, code: 'tooLarge', score: Math.max(0, 1 - 1.6 * Math.log(found / wantedHigh)) }
-  }
-  if (found < wantedLow / SIZE_TOLERANCE) {
-    return { ...base, code: 'tooSmall', score: Math.max(0, 1 - 1.6 * Math.log(wantedLow / found)) }
-  }
-  return { ...base, code: 'sizeRight', score: 1 }
+  const off = outside(found, wantedLow / SIZE_TOLERANCE, wantedHigh * SIZE_TOLERANCE)
+  if (off === 0) return { ...base, code: 'sizeRight', score: 1 }
+  return { ...base, code: found > wantedHigh ? 'tooLarge' : 'tooSmall', score: bell(off, SIZE_SD) }
 }
 
-/** Whether it is as stout or slim as the natural. */
-export function outlineAspect({ slenderness: found }: Appearance, looks: StageLooks): MatchAspect {
-  const silhouette = SILHOUETTES.find(({ key }) => key === looks.silhouette)
+/** A body that is widest so far back, and tapers from there both ways, has the middle of its bulk there. */
+const bulkOf = ({ widestAt }: Silhouette) => (1 + widestAt) / 3
+
+/** How near the parts of an outline come to those of a silhouette, 0 to 1 each. */
+function outlineParts({ outline, shows }: Appearance, silhouette: Silhouette, triggers: readonly string[]) {
+  const { wholeFly, wing, tail, slenderness, longLegs } = silhouette
+  const found = wholeFly ? outline.wholeSlenderness : outline.slenderness
+  const [wantedLow, wantedHigh] = [slenderness / SLENDERNESS_TOLERANCE, slenderness * SLENDERNESS_TOLERANCE]
+  const off = outside(found, wantedLow, wantedHigh)
+  const legs = Math.max(shows.rubberLegs ?? 0, shows.oaringLegs ?? 0)
+  const pulses = triggers.includes('pulsingTail') ? TAIL_LIKENESS.soft[outline.tail] : 0
+  return {
+    found,
+    wantedLow,
+    wantedHigh,
+    stout: bell(off, found < wantedLow ? SLENDERNESS_SD.stouter : SLENDERNESS_SD.slimmer),
+    winged: WING_LIKENESS[wing][outline.wing],
+    tailed: Math.max(TAIL_LIKENESS[tail][outline.tail], pulses),
+    legged: longLegs ? NO_LEGS + (1 - NO_LEGS) * legs : 1,
+    // of what has wings nobody sees where the body is thickest
+    bulk: wing === 'none' ? bell(outline.bulkAt - bulkOf(silhouette), BULK_SD) : 1,
+    bent: outline.curved === silhouette.curved ? 1 : OTHER_CURVE,
+  }
+}
+
+/** Whether it has the shape of the natural: as stout, thick in the same place, wings, tail and legs alike. */
+export function outlineAspect(look: Appearance, looks: StageLooks): MatchAspect {
+  const silhouette = silhouetteOf.get(looks.silhouette)
   if (!silhouette) return plain('outline', 'notKnown', 0.6)
-  const wanted = silhouette.slenderness
-  const [wantedLow, wantedHigh] = [wanted / BULK_TOLERANCE.stouter, wanted * BULK_TOLERANCE.slimmer]
-  const base = { aspect: 'outline' as const, found, wantedLow, wantedHigh, names: [silhouette.name] }
-  if (found < wantedLow) {
-    return { ...base, code: 'tooBulky', score: Math.max(0.1, 1 - Math.log(wantedLow / found)) }
-  }
-  if (found > wantedHigh) {
-    return { ...base, code: 'tooThin', score: Math.max(0.1, 1 - Math.log(found / wantedHigh)) }
-  }
-  return { ...base, code: 'outlineRight', score: 1 }
+  const { found, wantedLow, wantedHigh, ...parts } = outlineParts(look, silhouette, looks.triggers)
+  const { stout, winged, tailed, legged, bulk, bent } = parts
+  const score = stout * winged * tailed * legged * bulk * bent
+  const base = { aspect: 'outline' as const, found, wantedLow, wantedHigh, names: [silhouette.name], score }
+  const worst = Math.min(...Object.values(parts))
+  if (worst >= PLAINLY_ALIKE) return { ...base, code: 'outlineRight' }
+  if (worst === stout) return { ...base, code: found < wantedLow ? 'tooBulky' : 'tooThin' }
+  if (worst === winged) return { ...base, code: 'otherWing' }
+  if (worst === tailed) return { ...base, code: 'otherTail' }
+  return { ...base, code: worst === legged ? 'noLongLegs' : worst === bulk ? 'bulkElsewhere' : 'outlineRight' }
+}
+/** From here on nobody would name what is off about a shape. */
+const PLAINLY_ALIKE = 0.8
+
+const labOf = new Map<string, OkLab>()
+function lab(hex: string): OkLab {
+  const known = labOf.get(hex)
+  if (known) return known
+  const made = okLab(hex)
+  labOf.set(hex, made)
+  return made
 }
 
-/** How near its wet colour is to one of the natural's, in a perceptual space. */
-export function colourAspect({ bodyHexWet }: Appearance, looks: StageLooks): MatchAspect {
-  if (!bodyHexWet || looks.colours.length === 0) return plain('colour', 'notKnown', 0.5)
-  const found = Math.min(...looks.colours.map(({ hexWet }) => colourDistance(bodyHexWet, hexWet)))
+/**
+ * Mean distance of the colours of a fly from those of a natural. Half of it asks how far each of the fly's lies from the
+ * nearest of theirs, since naturals of one food differ among themselves; half by how far they have to be moved to come
+ * in the same shares, nearest first: a black fly is no match for what is black on a tenth of its body.
+ */
+function paletteDistance(
+  fly: readonly ColourShare[],
+  natural: readonly ColourShare[],
+  floats: boolean,
+): number {
+  const { lightness, chroma } = floats ? AGAINST_LIGHT : { lightness: 1, chroma: 1 }
+  const left = fly.map(({ share }) => share)
+  const wanted = natural.map(({ share }) => share)
+  const pairs = fly.flatMap(({ hexWet }, i) => {
+    const x = lab(hexWet)
+    return natural.map((other, j) => {
+      const y = lab(other.hexWet)
+      return { i, j, far: Math.hypot(lightness * (x.l - y.l), chroma * (x.a - y.a), chroma * (x.b - y.b)) }
+    })
+  })
+  let [nearest, moved] = [0, 0]
+  const seen = new Set<number>()
+  for (const { i, j, far } of pairs.sort((a, b) => a.far - b.far)) {
+    if (!seen.has(i)) nearest += (fly[i]?.share ?? 0) * far
+    seen.add(i)
+    const share = Math.min(left[i] ?? 0, wanted[j] ?? 0)
+    left[i] = (left[i] ?? 0) - share
+    wanted[j] = (wanted[j] ?? 0) - share
+    moved += share * far
+  }
+  return (nearest + moved) / 2
+}
+
+/**
+ * How near its wet colours are to the natural's, in a perceptual space and by how much is seen of each. What floats is
+ * seen against the light: dark and pale are told apart less, colours hardly.
+ */
+export function colourAspect({ palette }: Appearance, looks: StageLooks, shown: Shown): MatchAspect {
+  if (palette.length === 0 || looks.colours.length === 0) return plain('colour', 'notKnown', 0.5)
+  const found = paletteDistance(palette, looks.colours, shown.kind === 'onTop')
+  const score = bell(found, COLOUR_SD)
   return {
     aspect: 'colour',
     found,
     wantedLow: 0,
-    wantedHigh: NEAR_COLOUR,
+    wantedHigh: COLOUR_SD,
     names: [],
-    code: found <= NEAR_COLOUR ? 'colourNear' : 'colourFar',
-    score: Math.max(0, 1 - found / FAR_COLOUR),
+    code: found <= COLOUR_SD ? 'colourNear' : 'colourFar',
+    score,
   }
 }
 
@@ -71,48 +172,75 @@ const BY_ITSELF: ReadonlySet<string> = new Set(['undulate', 'wriggle'])
 const ON_TOP: ReadonlySet<string> = new Set(['skate', 'flutter', 'rideStill'])
 /** Movements that need one which goes down again when the line slackens. */
 const UP_AND_DOWN: ReadonlySet<string> = new Set([
-  'riseWithPauses',
-  'riseFast',
-  'swimDown',
-  'dart',
-  'jet',
-  'burst',
-])
+  'riseWithPauses', 'riseFast', 'swimDown', 'dart', 'jet', 'burst',
+]) // prettier-ignore
+/** A fly of which so much is soft waves all along. */
+const ALL_SOFT = 0.5
 
-/** Whether it can be made to move as the natural does. */
-export function movementAspect(look: Appearance, behaviour: Behaviour, looks: StageLooks): MatchAspect {
-  const able = looks.movements.filter((key) => {
-    if (BY_ITSELF.has(key)) return look.soft
-    if (ON_TOP.has(key)) return behaviour.kind === 'floats'
-    if (UP_AND_DOWN.has(key)) return behaviour.kind === 'sinks'
-    return true
-  })
-  const shownBy = (key: string) => MOVEMENTS.find((movement) => movement.key === key)?.shownBy ?? ''
-  const [first] = able
-  if (first === undefined) {
-    const stiff = looks.movements.some((key) => BY_ITSELF.has(key)) && !look.soft
-    return plain('movement', stiff ? 'tooStiff' : 'cannotRise', 0.4, looks.movements)
-  }
-  if (BY_ITSELF.has(first)) return plain('movement', 'movesByItself', 1)
-  return plain('movement', 'movesAsFished', first === looks.movements[0] ? 1 : 0.85, [shownBy(first)])
+/** How far it can be made to move as the natural does in one way, 0 to 1. */
+function movesSo(key: string, look: Appearance, shown: Shown): number {
+  if (BY_ITSELF.has(key)) return Math.min(look.soft / ALL_SOFT, 1)
+  if (ON_TOP.has(key)) return shown.kind === 'onTop' ? 1 : 0
+  if (UP_AND_DOWN.has(key)) return shown.kind === 'onTop' ? 0 : 1
+  return 1
 }
 
-/** How many of the things that fish go by it shows; the first named of a stage count most. */
+/** A second way of moving is worth a little less than the usual one. */
+const SECOND_WAY = 0.85
+/** What cannot move as it should is still seen. */
+const STIFF = 0.35
+
+/** Whether it can be made to move as the natural does. */
+export function movementAspect(look: Appearance, shown: Shown, looks: StageLooks): MatchAspect {
+  const ways = looks.movements.map((key, nth) => ({
+    key,
+    degree: movesSo(key, look, shown) * (nth === 0 ? 1 : SECOND_WAY),
+  }))
+  const best = ways.reduce((a, b) => (b.degree > a.degree ? b : a), { key: '', degree: 0 })
+  const score = STIFF + (1 - STIFF) * best.degree
+  if (best.degree < 0.5) {
+    const stiff = looks.movements.some((key) => BY_ITSELF.has(key))
+    return plain('movement', stiff ? 'tooStiff' : 'cannotRise', score, looks.movements)
+  }
+  if (BY_ITSELF.has(best.key)) return plain('movement', 'movesByItself', score)
+  const shownBy = MOVEMENTS.find(({ key }) => key === best.key)?.shownBy ?? ''
+  return plain('movement', 'movesAsFished', score, [shownBy])
+}
+
+/** Triggers that make a fly something else where the natural has none of them. */
+const FALSE: readonly TriggerKey[] = [
+  'rubberLegs', 'pulsingTail', 'wideEyes', 'oaringLegs', 'trailingShuck', 'splayedWings', 'uprightWings', 'eggSac',
+] // prettier-ignore
+/** One kind of long legs passes for the other. */
+const LEGS: ReadonlySet<string> = new Set(['rubberLegs', 'oaringLegs'])
+const PLAIN_TRIGGER = 0.5
+
+/** How far it shows what fish go by, the first named of a stage most, and nothing that the natural has not. */
 export function triggersAspect({ shows }: Appearance, looks: StageLooks): MatchAspect | null {
   const asked = TRIGGER_KEYS.filter((key) => looks.triggers.includes(key)).sort(
     (a, b) => looks.triggers.indexOf(a) - looks.triggers.indexOf(b),
   )
-  if (asked.length === 0) return null
-  const weightOf = (key: string) => 1 / (1 + looks.triggers.indexOf(key))
-  const sum = (keys: readonly string[]) => keys.reduce((total, key) => total + weightOf(key), 0)
-  const shown = asked.filter((key) => shows.includes(key))
-  const lacking = asked.filter((key) => !shows.includes(key))
+  const legged = asked.some((key) => LEGS.has(key))
+  const extra = FALSE.filter(
+    (key) => !looks.triggers.includes(key) && (shows[key] ?? 0) >= PLAIN_TRIGGER && !(legged && LEGS.has(key)),
+  )
+  if (asked.length === 0 && extra.length === 0) return null
+  const weights = asked.map((_, nth) => 1 / (1 + nth))
+  const lack = sum(asked.map((key, nth) => (weights[nth] ?? 0) * (1 - (shows[key] ?? 0))))
+  const lacks = asked.length === 0 ? 0 : lack / sum(weights)
+  const wrong = sum(extra.map((key) => shows[key] ?? 0))
+  const score = Math.exp(-LACKING * lacks - FALSE_TRIGGER * wrong)
   const nameOf = (key: string) => TRIGGER_LOOKS.find((look) => look.key === key)?.name ?? key
-  return lacking.length === 0
-    ? plain('triggers', 'showsTriggers', 1, shown.map(nameOf))
-    : plain('triggers', 'lacksTriggers', 0.4 + 0.6 * (sum(shown) / sum(asked)), lacking.map(nameOf))
+  const lacking = asked.filter((key) => (shows[key] ?? 0) < PLAIN_TRIGGER)
+  if (lacking.length > 0) return plain('triggers', 'lacksTriggers', score, lacking.map(nameOf))
+  return extra.length > 0
+    ? plain('triggers', 'falseTriggers', score, extra.map(nameOf))
+    : plain('triggers', 'showsTriggers', score, asked.map(nameOf))
 }
+
+/** What does not draw the eye, for who trusts in what does. */
+const DRAB = 0.3
 
 /** Whether it draws the eye from afar, whatever it stands for. */
 export const brightnessAspect = ({ bright }: Appearance): MatchAspect =>
-  bright ? plain('brightness', 'showsUp', 1) : plain('brightness', 'drab', 0.3)
+  plain('brightness', bright >= PLAIN_TRIGGER ? 'showsUp' : 'drab', DRAB + (1 - DRAB) * bright)

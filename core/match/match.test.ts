@@ -16,7 +16,7 @@ function matched(made: ReturnType<typeof jigNymph>): Matched {
   const fly = resolveDressing(made.dressing, made.variant, made.materials)
   if (fly.kind !== 'fly') throw new Error('incomplete')
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
-  return { behaviour: behaviourOf(report), look: appearanceOf(fly) }
+  return { behaviour: behaviourOf(report), look: appearanceOf(fly), ways: [] }
 }
 
 const run: MatchPlace = {
@@ -82,14 +82,14 @@ describe('matchFly', () => {
   it('finds a nymph of thread right for a slim natural, and one as thick as a cork too stout', () => {
     expect(codes(matched(jigNymph()), 'dark-olive-nymph', run)).toContain('outlineRight')
     const stout = matched(jigNymph())
-    const cork = { ...stout, look: { ...stout.look, slenderness: 2 } }
+    const cork = { ...stout, look: { ...stout.look, outline: { ...stout.look.outline, slenderness: 2 } } }
     expect(codes(cork, 'dark-olive-nymph', run)).toContain('tooBulky')
   })
 
   it('asks for something that waves where the natural waves by itself', () => {
     const lake = { ...run, waterKind: 'lowlandStillwater' as const, surfaceSpeedMmPerS: 0, bedMm: 2000 }
     const stiff = matched(jigNymph())
-    const waving = { ...stiff, look: { ...stiff.look, soft: true } }
+    const waving = { ...stiff, look: { ...stiff.look, soft: 1 } }
     const leech = stage('leech-mature')
     const movement = (fly: Matched) =>
       matchFly(fly, leech, lake).aspects.find(({ aspect }) => aspect === 'movement')
@@ -100,7 +100,8 @@ describe('matchFly', () => {
   it('names the triggers that a fly lacks, and scores more of them higher', () => {
     const bare = matched(jigNymph())
     const wanted = stage('dark-olive-nymph').triggers
-    const full = { ...bare, look: { ...bare.look, shows: wanted as Matched['look']['shows'] } }
+    const all = Object.fromEntries(wanted.map((key) => [key, 1])) as Matched['look']['shows']
+    const full = { ...bare, look: { ...bare.look, shows: all } }
     const aspectOf = (fly: Matched) =>
       matchFly(fly, stage('dark-olive-nymph'), run).aspects.find(({ aspect }) => aspect === 'triggers')
     expect(aspectOf(full)).toMatchObject({ code: 'showsTriggers', score: 1 })
@@ -112,27 +113,47 @@ describe('matchFly', () => {
 
   it('weighs by school: another colour hurts the exact school most, drabness the bright one alone', () => {
     const near = matched(jigNymph())
-    const red = { ...near, look: { ...near.look, bodyHexWet: '#c01020' } }
+    const red = { ...near, look: { ...near.look, palette: [{ hexWet: '#c01020', share: 1 }] } }
     const loss = (school: 'exact' | 'sizeAndStage' | 'bright') =>
-      matchFly(near, stage('dark-olive-nymph'), run, school).score -
-      matchFly(red, stage('dark-olive-nymph'), run, school).score
+      matchFly(near, stage('dark-olive-nymph'), run, { school, meant: false }).score -
+      matchFly(red, stage('dark-olive-nymph'), run, { school, meant: false }).score
     expect(loss('exact')).toBeGreaterThan(loss('sizeAndStage'))
     expect(loss('sizeAndStage')).toBeGreaterThan(loss('bright'))
-    const drab = { ...near, look: { ...near.look, bright: false } }
-    const bright = { ...near, look: { ...near.look, bright: true } }
+    const drab = { ...near, look: { ...near.look, bright: 0 } }
+    const bright = { ...near, look: { ...near.look, bright: 1 } }
     const score = (fly: Matched, school: 'exact' | 'bright') =>
-      matchFly(fly, stage('dark-olive-nymph'), run, school).score
+      matchFly(fly, stage('dark-olive-nymph'), run, { school, meant: false }).score
     expect(score(bright, 'bright')).toBeGreaterThan(score(drab, 'bright'))
     expect(score(bright, 'exact')).toBe(score(drab, 'exact'))
   })
 
-  it('stays between 0 and 1 for every shipped stage, and rises with the score of any aspect', () => {
+  it('lets what is meant for a food serve it, unless it is half or twice the size or out of its depth', () => {
+    const by = (fly: Matched, key: string, place = run) =>
+      [false, true].map((meant) => matchFly(fly, stage(key), place, { school: 'sizeAndStage', meant }).verdict)
+    const brown = { ...matched(jigNymph()), look: { ...matched(jigNymph()).look, palette: [{ hexWet: '#a08a60', share: 1 }] } }
+    expect(by(brown, 'dark-olive-nymph')).toEqual(['couldPass', 'serves'])
+    const huge = { ...brown, look: { ...brown.look, bodyLengthMm: 25 } }
+    expect(by(huge, 'dark-olive-nymph')[1]).toBe('doesNot')
+    expect(by(matched(hackledDry()), 'dark-olive-nymph')[1]).toBe('doesNot')
+  }) // prettier-ignore
+
+  it('takes a fly in that of its ways which shows it best, and not at all where none can', () => {
+    const nymph = matched(jigNymph())
+    const on = (ways: Matched['ways']) => matchFly({ ...nymph, ways }, stage('dark-olive-nymph'), run)
+    expect(on(['dry']).aspects.map(({ code }) => code)).toEqual(['notSo'])
+    expect(on(['dry', 'tightLineNymph']).verdict).toBe('serves')
+    const swung = on(['swungWets'])
+    expect(swung.hardFault).toBe(true)
+    expect(swung.aspects.map(({ code }) => code)).toContain('swingsAboveIt')
+  })
+
+  it('stays between 0 and 1 for every shipped stage, and is never more than its best aspect', () => {
     const fly = matched(jigNymph())
     for (const food of shippedFoods.flatMap(({ stages }) => stages)) {
       const { score, aspects } = matchFly(fly, { ...food, id: food.key }, run)
       expect(score, food.key).toBeGreaterThanOrEqual(0)
       expect(score, food.key).toBeLessThanOrEqual(1)
-      expect(Math.min(...aspects.map(({ score: own }) => own)), food.key).toBeLessThanOrEqual(score + 1e-9)
+      expect(score, food.key).toBeLessThanOrEqual(Math.max(...aspects.map(({ score: own }) => own)) + 1e-9)
     }
   })
 })

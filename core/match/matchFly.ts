@@ -1,27 +1,28 @@
 import type { FoodStage } from '../season/index.ts'
+import { sum } from '../number/index.ts'
+import { fallFor } from '../technique/index.ts'
+import type { Behaviour, Shown, Technique } from '../technique/index.ts'
 import type { Appearance } from './appearance.ts'
+import { COULD_PASS, HARD_DEPTH, HARD_SIZE, SERVES, SHARPNESS, WEIGHTS } from './judgement.ts'
 import {
-  brightnessAspect,
-  colourAspect,
-  movementAspect,
-  outlineAspect,
-  sizeAspect,
-  triggersAspect,
-} from './likeness.ts'
+  brightnessAspect, colourAspect, movementAspect, outlineAspect, sizeAspect, triggersAspect,
+} from './likeness.ts' // prettier-ignore
 import type { StageLooks } from './likeness.ts'
-import type { Aspect, MatchAspect } from './matchAspect.ts'
+import { plain } from './matchAspect.ts'
+import type { MatchAspect } from './matchAspect.ts'
 import { depthAspect, postureAspect } from './reach.ts'
-import type { Behaviour, MatchPlace } from './reach.ts'
-import { WEIGHTS } from './school.ts'
+import type { MatchPlace } from './reach.ts'
 import type { School } from './school.ts'
 
-/** It serves a food where it is right in size, depth and posture; in part where one of them is off, but not by much. */
-export type Verdict = 'serves' | 'inPart' | 'doesNot'
+/** It serves a food; it could pass for it where fish are not particular; or it does not. */
+export type Verdict = 'serves' | 'couldPass' | 'doesNot'
 
 /** How well a fly serves a stage, 0 to 1, and why. */
 export interface FlyMatch {
   readonly score: number
   readonly verdict: Verdict
+  /** half or twice the size, or out of its depth: not even what is meant for the food serves it then */
+  readonly hardFault: boolean
   readonly aspects: readonly MatchAspect[]
 }
 
@@ -29,47 +30,77 @@ export interface FlyMatch {
 export interface Matched {
   readonly behaviour: Behaviour
   readonly look: Appearance
+  /** ways in which it is fished; none where nobody said, and then it drifts free */
+  readonly ways: readonly Technique[]
 }
 
-const DECIDING: ReadonlySet<Aspect> = new Set(['size', 'depth', 'posture'])
-const SERVES = 0.65
-const IN_PART = 0.4
-
-function verdictOn(score: number, aspects: readonly MatchAspect[]): Verdict {
-  if (score < IN_PART) return 'doesNot'
-  const off = aspects.some(({ aspect, score: own }) => DECIDING.has(aspect) && own < 1)
-  return off || score < SERVES ? 'inPart' : 'serves'
+/** What the tier says and holds. */
+export interface MatchBy {
+  readonly school: School
+  /** whether they say that the fly is meant for this food: then it serves unless it has a hard fault */
+  readonly meant: boolean
 }
 
-/** Nothing wrong in one respect makes a fly useless by itself, however bad. */
-const LEAST = 0.001
+const verdictOf = (score: number): Verdict =>
+  score >= SERVES ? 'serves' : score >= COULD_PASS ? 'couldPass' : 'doesNot'
 
-/**
- * How well a fly serves a stage at a place: size, depth, posture, outline, colour, movement, triggers, each with its
- * reason. The score is their geometric mean by the weights of the school, over those that can be compared.
- */
-export function matchFly(
-  { behaviour, look }: Matched,
+/** So much is two closenesses of nought for each other. */
+const NOUGHT = 1e-6
+
+function matchShown(
+  look: Appearance,
+  shown: Shown,
   stage: FoodStage & StageLooks,
   place: MatchPlace,
-  school: School = 'sizeAndStage',
+  { school, meant }: MatchBy,
 ): FlyMatch {
   const weights = WEIGHTS[school]
   const aspects = [
-    sizeAspect(look, place),
-    depthAspect(behaviour, stage, place),
-    postureAspect(behaviour, stage, place),
+    sizeAspect(look, stage, place),
+    depthAspect(shown, stage, place),
+    postureAspect(shown, stage, place),
     outlineAspect(look, stage),
-    colourAspect(look, stage),
-    movementAspect(look, behaviour, stage),
+    colourAspect(look, stage, shown),
+    movementAspect(look, shown, stage),
     triggersAspect(look, stage),
     brightnessAspect(look),
   ].filter((aspect) => aspect !== null && weights[aspect.aspect] > 0) as MatchAspect[]
-  const total = aspects.reduce((sum, { aspect }) => sum + weights[aspect], 0)
-  const logScore = aspects.reduce(
-    (sum, { aspect, score }) => sum + (weights[aspect] / total) * Math.log(Math.max(score, LEAST)),
-    0,
+  const total = sum(aspects.map(({ aspect }) => weights[aspect]))
+  const logScore = sum(
+    aspects.map(({ aspect, score }) => (weights[aspect] / total) * Math.log(Math.max(score, NOUGHT))),
   )
-  const score = Math.exp(logScore)
-  return { score, verdict: verdictOn(score, aspects), aspects }
+  const { easy, choosy } = SHARPNESS
+  const alike = Math.exp(logScore * (easy + (choosy - easy) * stage.choosy))
+  const [size, depth] = aspects
+  const hardFault =
+    (size !== undefined &&
+      (size.found > HARD_SIZE * size.wantedHigh || size.found < size.wantedLow / HARD_SIZE)) ||
+    (depth?.score ?? 0) <= HARD_DEPTH
+  const score = hardFault ? Math.min(alike, COULD_PASS - 0.01) : meant ? Math.max(alike, SERVES) : alike
+  return { score, verdict: verdictOf(score), hardFault, aspects }
+}
+
+/** What cannot be fished as the day is fished. */
+const NOT_SHOWN: FlyMatch = {
+  score: 0,
+  verdict: 'doesNot',
+  hardFault: true,
+  aspects: [plain('depth', 'notSo', 0)],
+}
+
+/**
+ * How well a fly serves a stage at a place, in that of its ways which shows it best: size, depth, posture, outline,
+ * colour, movement, triggers, each a closeness from 0 to 1 with its reason. The score is their geometric mean by the
+ * weights of the school, over those that can be compared, sharpened by how choosy fish are while they are on it.
+ */
+export function matchFly(
+  { behaviour, look, ways }: Matched,
+  stage: FoodStage & StageLooks,
+  place: MatchPlace,
+  by: MatchBy = { school: 'sizeAndStage', meant: false },
+): FlyMatch {
+  const shown = ways.length === 0 ? [fallFor(null, behaviour)] : ways.map((way) => fallFor(way, behaviour))
+  return shown
+    .flatMap((one) => (one ? [matchShown(look, one, stage, place, by)] : []))
+    .reduce((best, one) => (one.score > best.score || best === NOT_SHOWN ? one : best), NOT_SHOWN)
 }

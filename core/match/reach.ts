@@ -1,14 +1,9 @@
 import type { Posture } from '../float/index.ts'
 import { bandIn, bandRange } from '../season/index.ts'
 import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
+import type { Behaviour, Shown } from '../technique/index.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
-
-/** How a fly behaves in the water, as far as matching needs it: falling with its line trailing, floating, or unknown. */
-export type Behaviour =
-  | { readonly kind: 'sinks'; readonly sinkSpeedMmPerS: number }
-  | { readonly kind: 'floats'; readonly posture: Posture }
-  | { readonly kind: 'unknown' }
 
 /** Where it is fished. */
 export interface MatchPlace {
@@ -43,21 +38,28 @@ export function fishingDepthMm(
   }
 }
 
-/** Fish in the top hand's breadth are passed by anything that is through it in a second. */
-const FAST_THROUGH_TOP_S = 1.5
-/** Slower than this a fly still hangs about the film for a drift. */
+/**
+ * Fastest fall, mm/s, that keeps a fly with food above the bottom: drifting free, and held by a tight line or a float.
+ * Any bead goes through fish that feed in the top half metre. Judgement.
+ */
+const FASTEST: Readonly<Partial<Record<DepthBand, { readonly free: number; readonly held: number }>>> = {
+  topHalfMetre: { free: 100, held: 150 },
+  midWater: { free: 200, held: 320 },
+}
+/** Slower than this a fly still hangs about the film for a drift, and swings through it. */
 const HANGS_ABOUT_MM_PER_S = 40
+const IN_THE_FILM = 0.4
+/** What is swung keeps off the bottom. */
+const SWUNG_AT_BOTTOM = 0.2
 
-function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
+function fallingAspect(found: number, band: DepthBand, place: MatchPlace, held: boolean): MatchAspect {
   const range = bandRange(band, place.bedMm, place.waterKind)
   const targetMm = Math.max((range.fromMm + range.toMm) / 2, 1)
-  const availableS = timeToGetDownS(place.surfaceSpeedMmPerS)
-  const wantedLow = targetMm / availableS
-  const wantedHigh =
-    band === 'bottom' ? Infinity : Math.max(range.toMm - range.fromMm, 300) / FAST_THROUGH_TOP_S
+  const wantedLow = targetMm / timeToGetDownS(place.surfaceSpeedMmPerS)
+  const wantedHigh = FASTEST[band]?.[held ? 'held' : 'free'] ?? Infinity
   const base = { aspect: 'depth' as const, found, wantedLow, wantedHigh, names: [] }
   if (band === 'onFilm' || band === 'inFilm') {
-    const score = found < HANGS_ABOUT_MM_PER_S ? 0.4 : 0
+    const score = found < HANGS_ABOUT_MM_PER_S ? IN_THE_FILM : 0
     return { ...base, wantedLow: 0, wantedHigh: 0, code: 'sinksBelowIt', score }
   }
   if (found < wantedLow) {
@@ -69,23 +71,35 @@ function sinkingAspect(found: number, band: DepthBand, place: MatchPlace): Match
   return { ...base, code: 'depthRight', score: 1 }
 }
 
+/** Swung or drawn near the top, whatever it weighs: of its weight only too much matters, and below too little. */
+function swungAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
+  const falls = fallingAspect(found, band, place, true)
+  if (band === 'topHalfMetre' && falls.code === 'tooSlow') return { ...falls, code: 'depthRight', score: 1 }
+  return band === 'bottom'
+    ? { ...falls, code: 'swingsAboveIt', score: Math.min(falls.score, SWUNG_AT_BOTTOM) }
+    : falls
+}
+
 /** Whether something that falls so fast is down on the bottom within a usual drift, or wait, at a place. */
 export const bottomAspect = (sinkSpeedMmPerS: number, place: MatchPlace): MatchAspect =>
-  sinkingAspect(sinkSpeedMmPerS, 'bottom', place)
+  fallingAspect(sinkSpeedMmPerS, 'bottom', place, false)
 
-/** Whether the fly gets to where the stage is taken, and stays there. */
-export function depthAspect(behaviour: Behaviour, stage: FoodStage, place: MatchPlace): MatchAspect {
+/** Whether the fly, shown so, gets to where the stage is taken, and stays there. */
+export function depthAspect(shown: Shown, stage: FoodStage, place: MatchPlace): MatchAspect {
   const band = bandIn(stage, place.waterKind)
   if (!band) return plain('depth', 'notKnown', 0)
-  switch (behaviour.kind) {
-    case 'sinks':
-      return sinkingAspect(behaviour.sinkSpeedMmPerS, band, place)
+  const film = band === 'onFilm' || band === 'inFilm'
+  switch (shown.kind) {
+    case 'falls':
+      return fallingAspect(shown.sinkSpeedMmPerS, band, place, shown.held)
+    case 'swings':
+      return swungAspect(shown.sinkSpeedMmPerS, band, place)
     case 'unknown':
       return plain('depth', 'notKnown', 0.3)
-    case 'floats':
-      return band === 'onFilm' || band === 'inFilm'
-        ? plain('depth', 'depthRight', 1)
-        : plain('depth', 'floatsAboveIt', 0)
+    case 'hovers':
+      return plain('depth', band === 'bottom' ? 'depthRight' : 'floatsAboveIt', band === 'bottom' ? 1 : 0)
+    case 'onTop':
+      return film ? plain('depth', 'depthRight', 1) : plain('depth', 'floatsAboveIt', 0)
   }
 }
 
@@ -106,17 +120,20 @@ function heightWanted(stage: FoodStage & { readonly silhouette: string }, band: 
   return band === 'onFilm' ? WANTED.onFilm : WANTED.inFilm
 }
 
+/** How near a posture is to the one wanted, by steps between them. Judgement. */
+const BY_STEPS = [1, 0.7, 0.35, 0.15, 0.05] as const
+
 /** Whether a floating fly rides as a stage of the surface does; null where there is nothing to compare. */
 export function postureAspect(
-  behaviour: Behaviour,
+  shown: Shown,
   stage: FoodStage & { readonly silhouette: string },
   place: MatchPlace,
 ): MatchAspect | null {
   const band = bandIn(stage, place.waterKind)
-  if (behaviour.kind !== 'floats' || (band !== 'onFilm' && band !== 'inFilm')) return null
+  if (shown.kind !== 'onTop' || (band !== 'onFilm' && band !== 'inFilm')) return null
   const [highest, lowest] = heightWanted(stage, band)
-  const height = HEIGHT[behaviour.posture]
-  if (height < highest) return plain('posture', 'ridesTooHigh', 1 - 0.3 * (highest - height))
-  if (height > lowest) return plain('posture', 'ridesTooLow', 1 - 0.3 * (height - lowest))
+  const height = HEIGHT[shown.posture]
+  if (height < highest) return plain('posture', 'ridesTooHigh', BY_STEPS[highest - height] ?? 0)
+  if (height > lowest) return plain('posture', 'ridesTooLow', BY_STEPS[height - lowest] ?? 0)
   return plain('posture', 'postureRight', 1)
 }

@@ -36,7 +36,7 @@ function yearsOf(made: ReturnType<typeof jigNymph>, more: Partial<UseInput> = {}
   if (fly.kind !== 'fly') throw new Error('incomplete')
   const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
   const work = yearOfUse({
-    fly: { behaviour: behaviourOf(report), look: appearanceOf(fly) },
+    fly: { behaviour: behaviourOf(report), look: appearanceOf(fly), ways: [] },
     stages,
     meantFor: [],
     reaches: [brook],

@@ -73,7 +73,7 @@ function stageThroughYear(stage: FoodStage & StageLooks, reach: UseReach, input:
     if (!present || present.lengthMmHigh === 0) return null
     const { lengthMmLow, lengthMmHigh } = present
     const place = { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh }
-    return matchFly(input.fly, stage, place, input.school)
+    return matchFly(input.fly, stage, place, { school: input.school, meant: input.meantFor.includes(stage.id) })
   })
   const matchOn = (day: number) => matches[placeInYear(newYear + day).month] ?? null
   const use = days.map((day, i) => (chances[i] ?? 0) * (matchOn(day)?.score ?? 0))

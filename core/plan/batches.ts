@@ -1,5 +1,20 @@
-import { comesThrough, coverOf, suppliesOf, worthOf } from './problem.ts'
+import { sum } from '../number/index.ts'
+import { needCover } from './cover.ts'
+import type { FliesOf, NeedCover } from './cover.ts'
+import type { PlannedNeed } from './needs.ts'
+import { comesThrough } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
+
+/** What a batch does for one need: from when to when there would be less to show without it. */
+export interface BatchFor {
+  readonly need: string
+  /** hours with something to show that it adds */
+  readonly hours: number
+  readonly fromLocalMin: number
+  readonly toLocalMin: number
+  /** whether without it there would be next to nothing to show */
+  readonly elseNothing: boolean
+}
 
 /** A batch that the plan chose, and why. */
 export interface PlannedBatch {
@@ -8,32 +23,78 @@ export interface PlannedBatch {
   readonly count: number
   readonly minutes: number
   readonly nightsToDry: number
-  /** needs that it helps, most first, with the worth that it adds to each */
-  readonly covers: readonly { readonly need: string; readonly adds: number }[]
-  /** what the cover of all needs would lose without it, as share */
+  /** what it is for, most hours first */
+  readonly covers: readonly BatchFor[]
+  /** hours with something to show that all outings would lose without it */
   readonly costOfLeaving: number
 }
 
-/** The batches of a plan, each with what it covers and what leaving it out would cost. */
-export function batchesOf(problem: PlanProblem, counts: Counts): readonly PlannedBatch[] {
-  const supplies = suppliesOf(problem, counts)
-  const cover = coverOf(problem, counts)
+/** How many flies of each candidate are there at a period's outing, by a plan. */
+export function fliesAt(problem: PlanProblem, counts: Counts, period: number): FliesOf {
+  const held = new Map(
+    problem.candidates.map((candidate, c) => {
+      let flies = candidate.onHand * comesThrough(candidate, 0, period)
+      for (let k = 0; k <= period; k += 1) flies += (counts[c]?.[k] ?? 0) * comesThrough(candidate, k, period)
+      return [candidate.key, flies]
+    }),
+  )
+  return (key) => held.get(key) ?? 0
+}
+
+/** Of the half hour that gains most, one that gains so much still belongs to the span that is told. */
+const WORTH_TELLING = 0.25
+/** A need is next to uncovered where less than this share of its hours is shown. */
+const NOTHING = 0.25
+const HALF_HOUR_MIN = 30
+/** What adds less than some seconds is not told. */
+const LEAST_HOURS = 0.004
+
+function batchFor(need: PlannedNeed, whole: NeedCover, without: NeedCover): BatchFor[] {
+  const gained = whole.shown.map((hours, half) => hours - (without.shown[half] ?? 0))
+  const hours = sum(gained)
+  if (hours < LEAST_HOURS) return []
+  const most = Math.max(...gained)
+  const told = gained.flatMap((gain, half) => (gain >= WORTH_TELLING * most ? [half] : []))
+  const could = sum(need.onIt) / 2
+  return [
+    {
+      need: need.key,
+      hours,
+      fromLocalMin: need.fromLocalMin + HALF_HOUR_MIN * (told[0] ?? 0),
+      toLocalMin: need.fromLocalMin + HALF_HOUR_MIN * ((told.at(-1) ?? 0) + 1),
+      elseNothing: sum(without.shown) < NOTHING * could,
+    },
+  ]
+}
+
+/** The batches of a plan, each with what it is for and what leaving it out would cost, by the exact cover. */
+export function batchesOf(
+  problem: PlanProblem,
+  needs: readonly PlannedNeed[],
+  counts: Counts,
+): readonly PlannedBatch[] {
+  const periodOf = new Map(problem.periods.map(({ key }, k) => [key, k]))
+  const whole = problem.periods.map((_, k) => fliesAt(problem, counts, k))
+  const coverWith = new Map(
+    needs.map((need) => [need.key, needCover(need, whole[periodOf.get(need.outingKey) ?? 0] ?? (() => 0))]),
+  )
   return problem.candidates.flatMap((candidate, c) =>
     problem.periods.flatMap((_, period): PlannedBatch[] => {
       const count = counts[c]?.[period] ?? 0
       if (count === 0) return []
-      const without = counts.map((row, i) => (i === c ? row.map((old, k) => (k === period ? 0 : old)) : row))
-      const covers = candidate.serves
-        .filter(({ need }) => (problem.needs[need]?.period ?? -1) >= period)
-        .flatMap(({ need: n, quality }) => {
-          const need = problem.needs[n]
-          if (!need) return []
-          const supply = supplies[n] ?? 0
-          const brought = quality * count * comesThrough(candidate, period, need.period)
-          const adds = worthOf(need, supply) - worthOf(need, supply - brought)
-          return adds > 1e-9 ? [{ need: need.key, adds }] : []
+      const covers = needs
+        .filter(({ serves }) => serves.some(({ variant }) => variant.key === candidate.key))
+        .flatMap((need) => {
+          const at = periodOf.get(need.outingKey) ?? 0
+          const there = whole[at]
+          const full = coverWith.get(need.key)
+          if (at < period || !there || !full) return []
+          const brought = count * comesThrough(candidate, period, at)
+          const less: FliesOf = (key) =>
+            key === candidate.key ? Math.max(there(key) - brought, 0) : there(key)
+          return batchFor(need, full, needCover(need, less))
         })
-        .sort((a, b) => b.adds - a.adds)
+        .sort((a, b) => b.hours - a.hours)
       return [
         {
           candidate: candidate.key,
@@ -42,7 +103,7 @@ export function batchesOf(problem: PlanProblem, counts: Counts): readonly Planne
           minutes: count * candidate.minutesEach,
           nightsToDry: candidate.nightsToDry,
           covers,
-          costOfLeaving: cover > 0 ? Math.max(cover - coverOf(problem, without), 0) / cover : 0,
+          costOfLeaving: sum(covers.map(({ hours }) => hours)),
         },
       ]
     }),

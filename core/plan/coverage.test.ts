@@ -1,46 +1,35 @@
 import { describe, expect, it } from 'vitest'
-import { resolveDressing } from '../dressing/index.ts'
-import { behaviourOf, evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../evaluate/index.ts'
-import { appearanceOf } from '../match/index.ts'
-import { shippedFoods } from '../season/shipped/larder.ts'
+import { NO_RULES, stages, variant as planVariant } from '../testing/planInputs.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
+import { toEnd } from '../testing/toEnd.ts'
 import { anchorsOf, coverageOf, seasonFoods } from './index.ts'
 import type { CoverageInput, ServingVariant } from './index.ts'
 
-const stages = shippedFoods
-  .filter(({ key }) => key === 'dark-olive')
-  .flatMap((food) => food.stages.map((stage) => ({ ...stage, id: stage.key })))
-
 const RULES = { sizes: true, lightAndHeavy: true, alternatives: 2, anchors: 3 }
 
-function variant(key: string, made: ReturnType<typeof jigNymph>, onHand: number): ServingVariant {
-  const fly = resolveDressing(made.dressing, made.variant, made.materials)
-  if (fly.kind !== 'fly') throw new Error('incomplete')
-  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
-  return {
-    key, patternKey: key.slice(0, 3), behaviour: behaviourOf(report), look: appearanceOf(fly), onHand, meantFor: [],
-  } // prettier-ignore
-}
+const variant = (key: string, made: ReturnType<typeof jigNymph>, onHand: number): ServingVariant =>
+  planVariant(key, made, { patternKey: key.slice(0, 3), onHand })
 
 function rowsOf(variants: readonly ServingVariant[], change: Partial<CoverageInput> = {}) {
-  const work = coverageOf({
-    foods: [
-      { stageKey: 'dark-olive-dun', worth: 0.2, lengthMmLow: 5, lengthMmHigh: 9 },
-      { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 6, lengthMmHigh: 10 },
-    ],
-    stages,
-    variants,
-    waterKind: 'freestone',
-    bedMm: 900,
-    surfaceSpeedMmPerS: 700,
-    school: 'sizeAndStage',
-    keep: 3,
-    rules: RULES,
-    ...change,
-  })
-  let step = work.next()
-  while (!step.done) step = work.next()
-  return step.value
+  return toEnd(
+    coverageOf({
+      foods: [
+        { stageKey: 'dark-olive-dun', worth: 0.2, lengthMmLow: 5, lengthMmHigh: 9 },
+        { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 6, lengthMmHigh: 10 },
+      ],
+      stages,
+      variants,
+      waterKind: 'freestone',
+      bedMm: 900,
+      surfaceSpeedMmPerS: 700,
+      school: 'sizeAndStage',
+      keep: 3,
+      asked: RULES,
+      techniques: [],
+      rules: NO_RULES,
+      ...change,
+    }),
+  )
 }
 
 describe('coverageOf', () => {
@@ -82,13 +71,19 @@ describe('coverageOf', () => {
       stages.find(({ key }) => key === 'dark-olive-nymph')?.colours.map(({ name }) => name),
     )
     expect(row?.colours.some(({ onHand }) => onHand === 3)).toBe(true)
-    expect(row?.colours.some(({ onHand }) => onHand === 0)).toBe(true)
+    const jig = variant('red', jigNymph(), 3)
+    const red = {
+      ...jig,
+      look: { ...jig.look!, palette: [{ hexWet: '#b02020', share: 1 }] },
+      meantFor: ['dark-olive-nymph'],
+    }
+    expect(rowsOf([red])[0]?.colours.map(({ onHand }) => onHand)).toEqual([0, 0, 0])
   })
 })
 
 describe('rules of cover', () => {
-  const dun = (variants: readonly ServingVariant[], rules = RULES) =>
-    rowsOf(variants, { rules }).find(({ stageKey }) => stageKey === 'dark-olive-dun')
+  const dun = (variants: readonly ServingVariant[], asked = RULES) =>
+    rowsOf(variants, { asked }).find(({ stageKey }) => stageKey === 'dark-olive-dun')
 
   it('asks for several patterns on the film, where fish get choosy', () => {
     const one = variant('dry', hackledDry(), 4)
@@ -99,7 +94,7 @@ describe('rules of cover', () => {
 
   it('asks for no sizes and no weights where the tier does not', () => {
     const [row] = rowsOf([variant('jig', jigNymph(), 3)], {
-      rules: { ...RULES, sizes: false, lightAndHeavy: false },
+      asked: { ...RULES, sizes: false, lightAndHeavy: false },
     })
     expect([row?.cells.small.state, row?.cells.heavy.state]).toEqual(['notAsked', 'notAsked'])
     expect(row?.cells.all.state).toBe('covered')

@@ -1,9 +1,11 @@
 import { colourDistance } from '../colour/index.ts'
-import { matchFly } from '../match/index.ts'
-import type { FlyMatch, School, StageLooks } from '../match/index.ts'
+import type { StageLooks } from '../match/index.ts'
 import { bandIn } from '../season/index.ts'
-import type { FoodStage, WaterKind } from '../season/index.ts'
+import type { FoodStage } from '../season/index.ts'
 import type { ServingVariant } from './inputs.ts'
+import type { Forbidden } from './rules.ts'
+import { ANCHOR_MM_PER_S, servedBy } from './serving.ts'
+import type { Serving, ServingPlace } from './serving.ts'
 
 /** A food that boxes are held against, with its length now. */
 export interface FoodToCover {
@@ -13,18 +15,14 @@ export interface FoodToCover {
   readonly lengthMmHigh: number
 }
 
-export interface CoverageInput {
+export interface CoverageInput extends ServingPlace {
   readonly foods: readonly FoodToCover[]
   readonly stages: readonly (FoodStage &
     StageLooks & { readonly colours: readonly { readonly name: string; readonly hexWet: string }[] })[]
   readonly variants: readonly ServingVariant[]
-  readonly waterKind: WaterKind
-  readonly bedMm: number
-  readonly surfaceSpeedMmPerS: number
-  readonly school: School
   /** how many of each are wanted */
   readonly keep: number
-  readonly rules: CoverRules
+  readonly asked: CoverRules
 }
 
 /** What a tier asks of a box beyond enough of each. */
@@ -48,8 +46,17 @@ export interface CoverCell {
   readonly onHand: number
   readonly wanted: number
   readonly state: 'covered' | 'thin' | 'missing' | 'notAsked'
-  /** variants that serve it, those on hand first */
-  readonly by: readonly { readonly key: string; readonly onHand: number }[]
+  /** variants that serve it: those meant for it first, and of them those on hand */
+  readonly by: readonly CoverFly[]
+}
+
+/** A variant in a row of cover. */
+export interface CoverFly {
+  readonly key: string
+  readonly onHand: number
+  /** how well it serves, 0 to 1 */
+  readonly quality: number
+  readonly meant: boolean
 }
 
 /** How a food is covered. */
@@ -57,6 +64,10 @@ export interface CoverRow {
   readonly stageKey: string
   readonly worth: number
   readonly cells: Readonly<Record<CoverPart, CoverCell>>
+  /** flies that could pass for it where fish are not particular; they count for nothing */
+  readonly couldPass: readonly CoverFly[]
+  /** flies on hand that would serve, were it not for the user's note of the water */
+  readonly barred: readonly { readonly key: string; readonly onHand: number; readonly why: Forbidden }[]
   /** the natural's colours, each with the flies on hand that come near it */
   readonly colours: readonly { readonly name: string; readonly hexWet: string; readonly onHand: number }[]
   /** different patterns on hand that serve it: where fish get choosy, one is not enough */
@@ -68,15 +79,13 @@ export type Anchors = Pick<CoverCell, 'onHand' | 'wanted' | 'state'>
 
 /** A fly that falls faster than this with its line trailing is a heavy one, mm/s. */
 const HEAVY_MM_PER_S = 250
-/** From this speed on a fly takes a team down, mm/s. */
-const ANCHOR_MM_PER_S = 300
-const NEAR_COLOUR = 0.14
+const NEAR_COLOUR = 0.1
+/** A colour of a fly that is less of it than this is no colour of it. */
+const PLAIN_SHARE = 0.2
 /** A natural whose lengths differ less than this has no small and large. */
 const ONE_SIZE = 1.25
 
 const fallOf = ({ behaviour }: ServingVariant) => (behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : 0)
-
-type Serving = { readonly variant: ServingVariant; readonly match: FlyMatch }
 
 const stateOf = (held: number, wanted: number): CoverCell['state'] =>
   wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'thin' : 'missing'
@@ -90,6 +99,13 @@ export function anchorsOf(variants: readonly ServingVariant[], { anchors }: Cove
   return { onHand, wanted: anchors, state: stateOf(onHand, anchors) }
 }
 
+const toFly = ({ variant: { key, onHand }, quality, meant }: Serving): CoverFly => ({
+  key,
+  onHand,
+  quality,
+  meant,
+})
+
 function cellOf(serving: readonly Serving[], wanted: number): CoverCell {
   const onHand = serving.reduce((sum, { variant }) => sum + variant.onHand, 0)
   return {
@@ -97,36 +113,30 @@ function cellOf(serving: readonly Serving[], wanted: number): CoverCell {
     wanted,
     state: stateOf(onHand, wanted),
     by: serving
-      .map(({ variant: { key, onHand: count } }) => ({ key, onHand: count }))
-      .sort((a, b) => b.onHand - a.onHand),
+      .map(toFly)
+      .sort((a, b) => Number(b.meant) - Number(a.meant) || b.onHand - a.onHand || b.quality - a.quality),
   }
 }
 
 /** How the boxes cover the foods of a place and time, the most worthwhile first. Yields the share that is done. */
 export function* coverageOf(input: CoverageInput): Generator<{ readonly done: number }, readonly CoverRow[]> {
-  const { rules } = input
+  const { asked } = input
   const stages = new Map(input.stages.map((stage) => [stage.id, stage]))
   const rows: CoverRow[] = []
   for (const [nth, food] of input.foods.entries()) {
     const stage = stages.get(food.stageKey)
     const band = stage && bandIn(stage, input.waterKind)
     if (!stage || !band || food.lengthMmHigh === 0) continue
-    const place = { ...input, lengthMmLow: food.lengthMmLow, lengthMmHigh: food.lengthMmHigh }
-    const serving = input.variants.flatMap((variant): Serving[] => {
-      if (!variant.look) return []
-      const match = matchFly({ behaviour: variant.behaviour, look: variant.look }, stage, place, input.school)
-      const meant = variant.meantFor.includes(food.stageKey)
-      return match.verdict === 'serves' || (match.verdict === 'inPart' && meant) ? [{ variant, match }] : []
-    })
+    const { serves: serving, couldPass, barred } = servedBy(input.variants, stage, food, input)
     const middle = Math.sqrt(food.lengthMmLow * food.lengthMmHigh)
-    const sized = rules.sizes && food.lengthMmHigh / food.lengthMmLow >= ONE_SIZE
+    const sized = asked.sizes && food.lengthMmHigh / food.lengthMmLow >= ONE_SIZE
     const below = band === 'bottom' || band === 'midWater' || band === 'topHalfMetre'
-    const sinks = rules.lightAndHeavy && below
+    const sinks = asked.lightAndHeavy && below
     const of = (test: (one: Serving) => boolean) => serving.filter(test)
     const length = ({ variant }: Serving) => variant.look?.bodyLengthMm ?? 0
     const held = of(({ variant }) => variant.onHand > 0)
     const patterns = new Set(held.map(({ variant }) => variant.patternKey)).size
-    const wantedPatterns = below ? 0 : rules.alternatives
+    const wantedPatterns = below ? 0 : asked.alternatives
     rows.push({
       stageKey: food.stageKey,
       worth: food.worth,
@@ -153,10 +163,16 @@ export function* coverageOf(input: CoverageInput): Generator<{ readonly done: nu
         name,
         hexWet,
         onHand: held.reduce((sum, { variant }) => {
-          const hex = variant.look?.bodyHexWet
-          return sum + (hex && colourDistance(hex, hexWet) <= NEAR_COLOUR ? variant.onHand : 0)
+          const near = variant.look?.palette.some(
+            (seen) => seen.share >= PLAIN_SHARE && colourDistance(seen.hexWet, hexWet) <= NEAR_COLOUR,
+          )
+          return sum + (near ? variant.onHand : 0)
         }, 0),
       })),
+      couldPass: couldPass.filter(({ variant }) => variant.onHand > 0).map(toFly),
+      barred: barred
+        .filter(({ variant }) => variant.onHand > 0)
+        .map(({ variant: { key, onHand }, why }) => ({ key, onHand, why })),
       alternatives: { patterns, wanted: wantedPatterns, state: stateOf(patterns, wantedPatterns) },
     })
     yield { done: nth / input.foods.length }

@@ -1,11 +1,10 @@
-import { comesThrough, flyCost, gainOf, nightsIndex, planValue, suppliesOf } from './problem.ts'
+import { comesThrough, flyCost, nightsIndex, planValue, suppliesOf } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
 /** What a fly of a candidate is worth to a need, by the period that it is tied in: nought where that is too late. */
 interface Served {
   readonly need: number
-  readonly worth: number
-  readonly wanted: number
+  readonly adds: readonly number[]
   readonly qualities: readonly number[]
 }
 
@@ -18,7 +17,7 @@ const servedBy = ({ candidates, needs, periods }: PlanProblem): readonly (readon
       const qualities = periods.map((_, k) =>
         k <= wants.period ? quality * comesThrough(candidate, k, wants.period) : 0,
       )
-      return [{ need, worth: wants.worth, wanted: wants.wanted, qualities }]
+      return [{ need, adds: wants.adds, qualities }]
     }),
   )
 
@@ -82,11 +81,11 @@ class Draft {
     const candidate = this.problem.candidates[c]
     if (!candidate) return 0
     let sum = -flyCost(candidate)
-    for (const { need, worth, wanted, qualities } of this.served[c] ?? []) {
+    for (const { need, adds, qualities } of this.served[c] ?? []) {
       let rest = qualities[k] ?? 0
-      for (let at = this.supplies[need] ?? 0; rest > 1e-9 && at < wanted;) {
+      for (let at = this.supplies[need] ?? 0; rest > 1e-9 && at < adds.length;) {
         const step = Math.min(rest, Math.floor(at + 1e-9) + 1 - at)
-        sum += worth * gainOf(Math.floor(at + 1e-9)) * Math.min(step, wanted - at)
+        sum += (adds[Math.floor(at + 1e-9)] ?? 0) * Math.min(step, adds.length - at)
         at += step
         rest -= step
       }

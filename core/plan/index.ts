@@ -1,28 +1,44 @@
-export { batchesOf, inOrder, overEvenings } from './batches.ts'
-export type { EveningShare, PlannedBatch, Setup } from './batches.ts'
+export { batchesOf, fliesAt, inOrder, overEvenings } from './batches.ts'
+export type { BatchFor, EveningShare, PlannedBatch, Setup } from './batches.ts'
 export { buyingList } from './buying.ts'
 export type { BuyableDrawer, BuyLine, DrawerUse } from './buying.ts'
 export { anchorsOf, COVER_PARTS, coverageOf } from './coverage.ts'
-export type { Anchors, CoverageInput, CoverCell, CoverPart, CoverRow, CoverRules } from './coverage.ts'
+export type {
+  Anchors,
+  CoverageInput,
+  CoverCell,
+  CoverFly,
+  CoverPart,
+  CoverRow,
+  CoverRules,
+} from './coverage.ts'
+export { needCover, outingCover } from './cover.ts'
+export type { FliesOf, NeedCover, OutingCover } from './cover.ts'
 export { greedyPlan } from './greedy.ts'
+export { HALF_HOUR, hoursAdded, hoursShown, lossChances, needHours } from './hours.ts'
+export type { FliesShown, NeedHours } from './hours.ts'
 export type {
   ComingOuting,
   EveningHabits,
+  FoodThrough,
   PlanChoices,
   PlanDrawer,
   PlanInputs,
   PlanPlace,
+  Purpose,
   ServingVariant,
   TieableVariant,
 } from './inputs.ts'
 export { forbiddenBy } from './rules.ts'
 export type { FlyRules, Forbidden, RuledFly } from './rules.ts'
-export { TECHNIQUES } from './techniques.ts'
-export type { Technique } from './techniques.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'
 export type { LossClass, LossRate } from './losses.ts'
-export { eveningsUntil, periodsOf, problemOf } from './needs.ts'
-export type { Evening, PlannedNeed } from './needs.ts'
+export { benchTime, eveningsUntil, periodsOf, plannedNeeds, problemOf } from './needs.ts'
+export type { Evening, MadeProblem, PlannedNeed } from './needs.ts'
+export { outingNeeds } from './outingNeeds.ts'
+export type { OutingNeed, OutingNeedsInput, RateAt } from './outingNeeds.ts'
+export { ANCHOR_MM_PER_S, forbiddenAt, servedBy, servedWhatever } from './serving.ts'
+export type { ServedBy, Serving, ServingPlace } from './serving.ts'
 export { withoutIdleNewcomers } from './newcomers.ts'
 export { faultsOf, planValue, suppliesOf } from './problem.ts'
 export type { Counts, PlanCandidate, PlanLimit, PlanNeed, PlanPeriod, PlanProblem } from './problem.ts'

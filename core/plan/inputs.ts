@@ -1,31 +1,39 @@
-import type { Appearance, Behaviour, School, StageLooks } from '../match/index.ts'
+import type { Appearance, School, StageLooks } from '../match/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
 import type { FlyRules } from './rules.ts'
-import type { Technique } from './techniques.ts'
+import type { Behaviour, Technique } from '../technique/index.ts'
 
-/** An outing to come, with the foods likely at its hours. */
+/** What fish are on through an outing, half hour by half hour. */
+export interface FoodThrough {
+  readonly stageKey: string
+  /** share of the fish that are on it in each half hour */
+  readonly onIt: readonly number[]
+  readonly lengthMmLow: number
+  readonly lengthMmHigh: number
+}
+
+/** An outing to come, with what fish are on at its hours. */
 export interface ComingOuting {
   readonly key: string
   /** YYYY-MM-DD */
   readonly on: string
-  readonly hours: number
+  readonly fromLocalMin: number
   readonly waterKind: WaterKind
   readonly bedMm: number
   readonly surfaceSpeedMmPerS: number
   /** 0 open to 4 a thicket */
   readonly snagginess: number
-  /** how it will be fished; null where nobody said */
-  readonly technique: Technique | null
+  /** how it will be fished, one way after the other; empty where nobody said */
+  readonly techniques: readonly Technique[]
   /** the user's note of what may be fished there */
   readonly rules: FlyRules
-  readonly foods: readonly {
-    readonly stageKey: string
-    /** mean share of the fish that are on it */
-    readonly worth: number
-    readonly lengthMmLow: number
-    readonly lengthMmHigh: number
-  }[]
+  readonly foods: readonly FoodThrough[]
+  /** share of the fish that take whatever comes in each half hour; with those of the foods it sums to one */
+  readonly whatever: readonly number[]
 }
+
+/** What a pattern is for beside a food of its own. */
+export type Purpose = 'imitation' | 'attractor' | 'searching'
 
 /** A variant as the foods of an outing are held against it. */
 export interface ServingVariant {
@@ -37,14 +45,21 @@ export interface ServingVariant {
   readonly onHand: number
   /** stages that its pattern is meant for */
   readonly meantFor: readonly string[]
-}
-
-/** A variant that could be tied. */
-export interface TieableVariant extends ServingVariant {
+  readonly purpose: Purpose
+  /** months, 1 to 12, in which an attractor or a searching pattern is fished; empty for all */
+  readonly ownMonths: readonly number[]
+  /** ways in which its pattern is fished; empty where nobody said */
+  readonly ways: readonly Technique[]
   readonly hookSize: number | null
   /** whether lead, and whether any weight is tied in */
   readonly lead: boolean
   readonly weighted: boolean
+}
+
+/** A variant that could be tied. */
+export interface TieableVariant extends ServingVariant {
+  /** in batches that wait at the bench: they count, and so do their minutes */
+  readonly queued: number
   /** compartment that it would lie in; null where it has none */
   readonly placeKey: string | null
   readonly minutesEach: number

@@ -1,4 +1,4 @@
-import type { Technique } from './techniques.ts'
+import type { Technique } from '../technique/index.ts'
 import { clamp } from '../number/index.ts'
 
 /** What is known of how often flies of a kind are lost: a gamma distribution of losses an hour. */

@@ -1,94 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { resolveDressing } from '../dressing/index.ts'
-import { behaviourOf, evaluateFly, LIST_CONDITIONS, USUAL_TIPPET } from '../evaluate/index.ts'
-import { appearanceOf } from '../match/index.ts'
-import { shippedFoods } from '../season/shipped/larder.ts'
+import { halves, inputs, NO_RULES, variant } from '../testing/planInputs.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
-import { buyingList, eveningsUntil, greedyPlan, problemOf } from './index.ts'
+import { toEnd } from '../testing/toEnd.ts'
+import { buyingList, eveningsUntil, greedyPlan, problemOf as problemSteps } from './index.ts'
 import type { FlyRules, PlanInputs, TieableVariant } from './index.ts'
 
-const stages = shippedFoods
-  .filter(({ key }) => key === 'dark-olive')
-  .flatMap((food) => food.stages.map((stage) => ({ ...stage, id: stage.key })))
-
-function variant(
-  key: string,
-  made: ReturnType<typeof jigNymph>,
-  change: Partial<TieableVariant> = {},
-): TieableVariant {
-  const fly = resolveDressing(made.dressing, made.variant, made.materials)
-  if (fly.kind !== 'fly') throw new Error('incomplete')
-  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
-  return {
-    key,
-    patternKey: key,
-    behaviour: behaviourOf(report),
-    look: appearanceOf(fly),
-    onHand: 0,
-    placeKey: null,
-    minutesEach: 8,
-    hookSize: 16,
-    lead: false,
-    weighted: key === 'jig',
-    nightsToDry: 1,
-    dislike: 0,
-    lost: 0,
-    hoursFished: 0,
-    bill: [{ materialKey: 'hook', perFly: 100 }],
-    meantFor: [],
-    ...change,
-  }
-}
-
-const NO_RULES: FlyRules = {
-  dryOnly: null,
-  noLead: null,
-  noAddedWeight: null,
-  minHookSize: null,
-  maxHookSize: null,
-}
-
-const inputs = (change: Partial<PlanInputs> = {}): PlanInputs => ({
-  today: '2026-04-20',
-  serviceLevel: 0.9,
-  school: 'sizeAndStage',
-  evenings: { minutes: 60, weekdays: [1, 2, 3, 4, 5, 6, 7], differing: [] },
-  outings: [
-    {
-      key: 'sat',
-      on: '2026-04-25',
-      hours: 5,
-      waterKind: 'freestone',
-      bedMm: 900,
-      surfaceSpeedMmPerS: 700,
-      snagginess: 2,
-      technique: null,
-      rules: NO_RULES,
-      foods: [
-        { stageKey: 'dark-olive-nymph', worth: 0.5, lengthMmLow: 7, lengthMmHigh: 10 },
-        { stageKey: 'dark-olive-dun', worth: 0.4, lengthMmLow: 5, lengthMmHigh: 9 },
-      ],
-    },
-  ],
-  snagginessFished: 2,
-  unnoted: { hours: 0, each: 0 },
-  stages,
-  variants: [variant('jig', jigNymph()), variant('dry', hackledDry(), { meantFor: ['dark-olive-dun'] })],
-  drawers: [],
-  places: [],
-  choices: {},
-  ...change,
-})
+const problemOf = (of: PlanInputs) => toEnd(problemSteps(of))
 
 function planned(of: PlanInputs) {
   const { problem } = problemOf(of)
-  const work = greedyPlan(problem)
-  let step = work.next()
-  while (!step.done) step = work.next()
-  return Object.fromEntries(problem.candidates.map(({ key }, c) => [key, step.value?.[c] ?? []])) as Record<
-    string,
-    number[]
-  >
+  const counts = toEnd(greedyPlan(problem))
+  return Object.fromEntries(problem.candidates.map(({ key }, c) => [key, [...(counts[c] ?? [])]]))
 }
 
 describe('eveningsUntil', () => {
@@ -114,6 +36,14 @@ describe('eveningsUntil with some that differ', () => {
   })
 })
 
+/** The outing, so many hours long. */
+const lasting = (hours: number) =>
+  inputs().outings.map((outing) => ({
+    ...outing,
+    foods: outing.foods.map((food) => ({ ...food, onIt: halves(food.onIt[0] ?? 0, hours) })),
+    whatever: halves(outing.whatever[0] ?? 0, hours),
+  }))
+
 const total = (plan: Record<string, number[]>) =>
   Object.values(plan)
     .flat()
@@ -134,9 +64,9 @@ describe('problemOf', () => {
 
   it('wants more of what snags take, and never fewer than three', () => {
     const wanted = (snagginess: number, hours: number) =>
-      problemOf(
-        inputs({ outings: inputs().outings.map((outing) => ({ ...outing, snagginess, hours })) }),
-      ).needs.map((need) => need.wanted)
+      problemOf(inputs({ outings: lasting(hours).map((outing) => ({ ...outing, snagginess })) })).needs.map(
+        (need) => need.wanted,
+      )
     expect(Math.min(...wanted(0, 1))).toBe(3)
     expect(wanted(4, 8)[0]).toBeGreaterThan(wanted(0, 2)[0] ?? 9)
   })
@@ -146,7 +76,7 @@ describe('problemOf', () => {
     expect(plan.jig?.[0]).toBeGreaterThan(0)
     expect(plan.dry?.[0]).toBeGreaterThan(0)
     const held = planned(
-      inputs({ variants: [variant('jig', jigNymph(), { onHand: 6 }), variant('dry', hackledDry())] }),
+      inputs({ variants: [variant('jig', jigNymph(), { onHand: 12 }), variant('dry', hackledDry())] }),
     )
     expect(held.jig?.[0]).toBe(0)
     expect(planned(inputs({ choices: { jig: 0 } })).jig?.[0]).toBe(0)
@@ -201,7 +131,7 @@ describe('problemOf and what was lost', () => {
     const by = (technique: 'streamer' | 'staticIndicator') =>
       wanted({
         variants: sister(0, 0),
-        outings: inputs().outings.map((outing) => ({ ...outing, technique, snagginess: 4, hours: 8 })),
+        outings: lasting(8).map((outing) => ({ ...outing, techniques: [technique], snagginess: 4 })),
       })
     expect(by('streamer')).toBeGreaterThan(by('staticIndicator'))
   })

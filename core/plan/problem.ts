@@ -13,10 +13,8 @@ export interface PlanNeed {
   readonly key: string
   /** period whose outing it is for */
   readonly period: number
-  /** worth of the first fly for it; further ones are worth less */
-  readonly worth: number
-  /** how many flies of it are worth anything */
-  readonly wanted: number
+  /** hours with something to show that its first, second … fly adds, never more than the one before it */
+  readonly adds: readonly number[]
 }
 
 /** A fly that could be tied. */
@@ -57,27 +55,27 @@ export interface PlanProblem {
 /** Flies to tie: by candidate, by period. */
 export type Counts = readonly (readonly number[])[]
 
-/** Of its worth, what the first, second, third fly of a need adds; from there on each adds the last. */
-const GAINS = [1, 0.55, 0.35, 0.2, 0.12, 0.08] as const
-
-/** What the nth fly of a need adds, from 0. */
-export const gainOf = (nth: number): number => GAINS[Math.min(nth, GAINS.length - 1)] ?? 0
-
 /** A fly that the user asked for is tied before all that the plan would choose. */
 const FIXED_WORTH = 1000
 
+/** An hour at the bench is worth tying for less than three minutes of fishing; what is hated, seven times as many. Judgement. */
+const HOURS_A_MINUTE = 0.0008
+const MORE_IF_DISLIKED = 6
+
 /**
- * What a fly costs in the same coin as worth: time at the bench is not free, and some patterns are hateful to tie. One
- * that the user asked for costs nothing, and is worth more than any other.
+ * What a fly costs in covered hours: time at the bench is not free, and some patterns are hateful to tie. One that the
+ * user asked for costs nothing, and is worth more than any other.
  */
 export const flyCost = ({ minutesEach, dislike, fixed }: PlanCandidate): number =>
-  fixed === null ? 0.0005 * minutesEach * (1 + 6 * dislike) : -FIXED_WORTH
+  fixed === null ? HOURS_A_MINUTE * minutesEach * (1 + MORE_IF_DISLIKED * dislike) : -FIXED_WORTH
 
-/** Worth of a supply of a need: whole flies in full, a part of one in part. */
-export function worthOf({ worth, wanted }: PlanNeed, supply: number): number {
-  let sum = 0
-  for (let nth = 0; nth < wanted && nth < supply; nth += 1) sum += gainOf(nth) * Math.min(supply - nth, 1)
-  return worth * sum
+/** Hours that a supply of a need covers: whole flies in full, a part of one in part. */
+export function worthOf({ adds }: PlanNeed, supply: number): number {
+  let hours = 0
+  for (let nth = 0; nth < adds.length && nth < supply; nth += 1) {
+    hours += (adds[nth] ?? 0) * Math.min(supply - nth, 1)
+  }
+  return hours
 }
 
 /** Share of flies, 0 to 1, that are there from one period on and still there at the outing of another. */

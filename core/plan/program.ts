@@ -1,4 +1,4 @@
-import { comesThrough, flyCost, gainOf, nightsIndex } from './problem.ts'
+import { comesThrough, flyCost, nightsIndex } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 import { clamp } from '../number/index.ts'
 
@@ -41,9 +41,9 @@ export function programOf(problem: PlanProblem): Program {
   const rows: { columns: number[]; values: number[]; most: number }[] = []
   const needRows = needs.map((need) => {
     const columns: number[] = []
-    for (let nth = 0; nth < need.wanted; nth += 1) {
+    for (const add of need.adds) {
       columns.push(cost.length)
-      cost.push(need.worth * gainOf(nth))
+      cost.push(add)
       lower.push(0)
       upper.push(1)
       isInteger.push(false)
@@ -101,8 +101,8 @@ export const countsOf = ({ candidates, periods }: PlanProblem, columns: ArrayLik
 /** Columns of counts, to start a solver from: as much of each need as they supply. */
 export function columnsOf(problem: PlanProblem, counts: Counts, supplies: readonly number[]): number[] {
   const columns = counts.flatMap((row) => [...row])
-  for (const [n, { wanted }] of problem.needs.entries()) {
-    for (let nth = 0; nth < wanted; nth += 1) columns.push(clamp((supplies[n] ?? 0) - nth, 0, 1))
+  for (const [n, { adds }] of problem.needs.entries()) {
+    for (let nth = 0; nth < adds.length; nth += 1) columns.push(clamp((supplies[n] ?? 0) - nth, 0, 1))
   }
   return columns
 }

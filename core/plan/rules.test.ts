@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { isAddedWeight, isLeadDensity } from '../material/index.ts'
-import { forbiddenBy } from './rules.ts'
+import { forbiddenBy, isWayAllowed } from './rules.ts'
 import type { FlyRules, RuledFly } from './rules.ts'
 
 const none: FlyRules = {
@@ -9,6 +9,8 @@ const none: FlyRules = {
   noAddedWeight: null,
   minHookSize: null,
   maxHookSize: null,
+  maxFlies: null,
+  noIndicator: null,
 }
 const dry: RuledFly = { floats: true, hookSize: 16, lead: false, weighted: false }
 const nymph: RuledFly = { floats: false, hookSize: 10, lead: true, weighted: true }
@@ -32,6 +34,20 @@ describe('forbiddenBy', () => {
     [{ minHookSize: 18 }, { ...dry, hookSize: null }, null],
   ] as const)('reads the note %j', (rules, fly, why) => {
     expect(forbiddenBy({ ...none, ...rules }, fly)).toBe(why)
+  })
+})
+
+describe('isWayAllowed', () => {
+  it.each([
+    [{}, 'indicatorNymph', true],
+    [{ noIndicator: true }, 'indicatorNymph', false],
+    [{ noIndicator: true }, 'tightLineNymph', true],
+    [{ maxFlies: 1 }, 'dryWithDropper', false],
+    [{ maxFlies: 2 }, 'dryWithDropper', true],
+    [{ dryOnly: true }, 'tightLineNymph', false],
+    [{ dryOnly: true }, 'dry', true],
+  ] as const)('reads the note %j for %s', (rules, way, allowed) => {
+    expect(isWayAllowed({ ...none, ...rules }, way)).toBe(allowed)
   })
 })
 

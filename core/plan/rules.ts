@@ -1,3 +1,5 @@
+import type { Technique } from '../technique/index.ts'
+
 /** What a user noted of a water's rules that concerns a single fly; null where the note does not say. */
 export interface FlyRules {
   readonly dryOnly: boolean | null
@@ -6,6 +8,8 @@ export interface FlyRules {
   /** smallest and largest hook; a size is the smaller the higher its number */
   readonly minHookSize: number | null
   readonly maxHookSize: number | null
+  readonly maxFlies: number | null
+  readonly noIndicator: boolean | null
 }
 
 /** What of a fly rules speak of. */
@@ -29,4 +33,15 @@ export function forbiddenBy(rules: FlyRules, { floats, hookSize, lead, weighted 
   if (rules.maxHookSize !== null && hookSize < rules.maxHookSize) return 'hookTooLarge'
   if (rules.minHookSize !== null && hookSize > rules.minHookSize) return 'hookTooSmall'
   return null
+}
+
+const UNDER_INDICATOR: ReadonlySet<Technique> = new Set(['indicatorNymph', 'staticIndicator'])
+/** Ways that have two flies on the line. */
+const OF_SEVERAL: ReadonlySet<Technique> = new Set(['dryWithDropper', 'driftTeam'])
+
+/** Whether a note lets one fish so: no indicator where it forbids one, no dropper where one fly is allowed. */
+export function isWayAllowed({ noIndicator, maxFlies, dryOnly }: FlyRules, way: Technique): boolean {
+  if (noIndicator && UNDER_INDICATOR.has(way)) return false
+  if (dryOnly && way !== 'dry' && way !== 'dryWithDropper') return false
+  return maxFlies !== 1 || !OF_SEVERAL.has(way)
 }

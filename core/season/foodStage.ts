@@ -86,6 +86,8 @@ export interface FoodStage {
   /** how closely a fly must match while trout are on it, 0 to 1 */
   readonly choosy: number
   readonly needs: Need | null
+  /** length of the natural over that of the hook which it is dressed on, eye to bend */
+  readonly bodyOverHook: number
   /** the stage of the same food with whose start its months and lengths move; null where they stay */
   readonly shiftsWith: string | null
   readonly trigger: Trigger

@@ -10,6 +10,10 @@ export interface PlanSize {
   readonly minutes: number
 }
 
+/** Hours that the first, second … fly adds, each a share of the one before. */
+const fallingFrom = (hours: number, flies: number, share: number) =>
+  Array.from({ length: flies }, (_, nth) => hours * share ** nth)
+
 /** A plan as evenings before outings make it: needs that matter unequally, flies that serve a few of them, some stores short. */
 export function generatedPlan(seed: number, size: PlanSize): PlanProblem {
   const random = randomFrom(seed)
@@ -22,8 +26,7 @@ export function generatedPlan(seed: number, size: PlanSize): PlanProblem {
     needs: Array.from({ length: size.needs }, (_, n) => ({
       key: `n${n}`,
       period: upTo(size.periods),
-      worth: 0.05 + random() ** 2,
-      wanted: 1 + upTo(6),
+      adds: fallingFrom(0.05 + random() ** 2, 1 + upTo(6), 0.3 + 0.5 * random()),
     })),
     candidates: Array.from({ length: size.candidates }, (_, c) => ({
       key: `c${c}`,

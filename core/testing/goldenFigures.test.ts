@@ -6,6 +6,7 @@ import { COMPONENT_KINDS } from '../dressing/index.ts'
 import type { Fly } from '../dressing/index.ts'
 import { looksOf } from '../lookalike/index.ts'
 import { appearanceOf } from '../match/index.ts'
+import type { Appearance } from '../match/index.ts'
 import { CORE_VERSION } from '../version.ts'
 import { goldenFlies } from './goldenFlies.ts'
 
@@ -34,6 +35,9 @@ function fallLine(fly: Fly, name: string, conditions: Conditions): string {
   return `  ${name}: ${report.kind}${posture} ${fall.map(figure).join(' ')}${found && ` (${found})`}`
 }
 
+const outlineLine = ({ slenderness, wholeSlenderness, bulkAt, wing, tail, curved }: Appearance['outline']) =>
+  `${figure(slenderness)} ${figure(wholeSlenderness)} ${figure(bulkAt)} ${wing} ${tail}${curved ? ' curved' : ''}`
+
 function linesOf(name: string, fly: Fly): readonly string[] {
   const looks = appearanceOf(fly)
   const bill = billOfMaterials(fly).map(({ materialId, perFly }) => `${materialId} ${perFly}`)
@@ -41,7 +45,11 @@ function linesOf(name: string, fly: Fly): readonly string[] {
     name,
     `  mass ${figure(evaluateFly(fly, LIST_CONDITIONS).massMg.value)}, takes ${bill.join(', ')}`,
     ...Object.entries(UNDER).map(([state, conditions]) => fallLine(fly, state, conditions)),
-    `  seen ${figure(looks.bodyLengthMm)} ${figure(looks.slenderness)} ${looks.bodyHexWet} ${looks.shows.join(' ')}`,
+    `  seen ${figure(looks.bodyLengthMm)} ${figure(looks.wholeLengthMm)} ${outlineLine(looks.outline)}, soft ${figure(looks.soft)}, bright ${figure(looks.bright)}`,
+    `  in ${looks.palette.map(({ hexWet, share }) => `${hexWet} ${figure(share)}`).join(' ')}`,
+    `  shows ${Object.entries(looks.shows)
+      .map(([key, degree]) => `${key} ${figure(degree)}`)
+      .join(' ')}`,
     `  told by ${looksOf(fly)}`,
   ]
 }

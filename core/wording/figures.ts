@@ -141,6 +141,19 @@ export function fishOnIt(share: number): string {
   return `${Math.round(share * 10)} of 10 fish`
 }
 
+const tenths = (hours: number) => hours.toFixed(1)
+
+/** `covered 4.1 of 6 h` of an outing's hours. */
+export const coveredHours = (shown: number, hours: number): string =>
+  `covered ${tenths(shown)} of ${Number(hours.toFixed(1))} h`
+
+/** `1.2 h to show it`, `25 min to show it`. */
+export const hoursShown = (hours: number): string => `${shortHours(hours)} to show it`
+
+/** `1.2 h`; below an hour `25 min`. */
+export const shortHours = (hours: number): string =>
+  hours >= 0.95 ? `${tenths(hours)} h` : `${Math.round(hours * 60)} min`
+
 /** Times that a fly can be dragged under: `3 drownings`, `over 100 drownings`. */
 export function drownings(count: number): string {
   if (count >= 100) return 'over 100 drownings'

@@ -65,15 +65,16 @@ export function missingSentence(piece: MissingPiece): string {
 
 /** Why a fly serves a stage, or does not. */
 export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string {
-  const length = `${smallLength(aspect.found, units)} long`
+  // what the fly stands for: flies are tied shorter than naturals
+  const length = `for a natural of ${smallLength(aspect.found, units)}`
   const wanted = `${smallLength(aspect.wantedLow, units)} to ${smallLength(aspect.wantedHigh, units)}`
   switch (aspect.code) {
     case 'sizeRight':
-      return `right size: ${length}, theirs ${wanted}`
+      return `right size: ${length}, theirs mostly ${wanted}`
     case 'tooLarge':
-      return `too large: ${length}, theirs ${wanted}`
+      return `too large: ${length}, theirs mostly ${wanted}`
     case 'tooSmall':
-      return `too small: ${length}, theirs ${wanted}`
+      return `too small: ${length}, theirs mostly ${wanted}`
     case 'depthRight':
       return aspect.found > 0
         ? `gets to its depth: falls ${speed(aspect.found, units)}`
@@ -84,6 +85,10 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
       return `too fast: falls ${speed(aspect.found, units)} through water where ${speed(aspect.wantedHigh, units)} is enough`
     case 'floatsAboveIt':
       return 'floats above it'
+    case 'swingsAboveIt':
+      return 'swings above it'
+    case 'notSo':
+      return 'cannot be fished so'
     case 'sinksBelowIt':
       return `sinks below it at ${speed(aspect.found, units)}`
     case 'postureRight':
@@ -98,6 +103,14 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
       return `too stout: ${aspect.found.toFixed(1)} times as long as thick, theirs ${aspect.wantedLow.toFixed(1)} or more`
     case 'tooThin':
       return `too slim: ${aspect.found.toFixed(1)} times as long as thick, theirs at most ${aspect.wantedHigh.toFixed(1)}`
+    case 'otherWing':
+      return `wings otherwise than a ${aspect.names.join('')}`
+    case 'otherTail':
+      return `tail otherwise than a ${aspect.names.join('')}`
+    case 'noLongLegs':
+      return 'no long legs'
+    case 'bulkElsewhere':
+      return 'thickest elsewhere'
     case 'colourNear':
       return 'colour near'
     case 'colourFar':
@@ -114,6 +127,8 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
       return `shows ${listed(aspect.names)}`
     case 'lacksTriggers':
       return `lacks ${listed(aspect.names)}`
+    case 'falseTriggers':
+      return `shows ${listed(aspect.names)}, which it has not`
     case 'showsUp':
       return 'bright enough to be seen'
     case 'drab':

@@ -282,7 +282,7 @@ export const onTheFilm: readonly DemoPattern[] = [
     purpose: 'imitation',
     serves: ['daddy-long-legs-adult', 'daddy-long-legs-drowned', 'stream-crane-fly-adult'],
     waters: [...river, ...still],
-    fishedHow: ['dry'],
+    fishedHow: ['dry', 'swungWets'],
     note: 'Six knots. Not before September.',
     dislike: 0.8,
     lines: [

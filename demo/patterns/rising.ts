@@ -42,7 +42,7 @@ export const rising: readonly DemoPattern[] = [
   {
     name: 'Late Post',
     purpose: 'imitation',
-    serves: ['dark-olive-sunk-spinner', 'pale-olive-spinner'],
+    serves: ['dark-olive-sunk-spinner'],
     waters: river,
     fishedHow: ['swungWets', 'tightLineNymph'],
     note: 'A hand below the film, an hour after the fall.',
@@ -144,7 +144,7 @@ export const rising: readonly DemoPattern[] = [
   {
     name: 'Pocket Lint',
     purpose: 'imitation',
-    serves: ['river-midge-emerger', 'winter-midge-emerger', 'river-midge-pupa'],
+    serves: ['river-midge-emerger', 'winter-midge-emerger'],
     waters: river,
     fishedHow: ['dry'],
     note: 'Black thread, a breather, a wisp.',

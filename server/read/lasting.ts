@@ -38,7 +38,7 @@ async function readLasting(db: Reader) {
         pattern: patternAt(row.patternId) ?? 0,
         label: row.label,
         figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
-        look: figure?.look ? { ...figure.look, shows: [...figure.look.shows] } : null,
+        look: figure?.look ? { ...figure.look, palette: [...figure.look.palette] } : null,
         place: placeAt(row.homeCompartmentId),
         ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),
         nightsToDry: figure?.nightsToDry ?? 0,

@@ -69,7 +69,14 @@ async function readSetups(db: Reader) {
     .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
   const serves = await db.select().from(patternServes).orderBy(IN_ORDER)
   const patterns = await db
-    .select({ id: pattern.id, name: pattern.name, dislike: pattern.dislike })
+    .select({
+      id: pattern.id,
+      name: pattern.name,
+      dislike: pattern.dislike,
+      purpose: pattern.purpose,
+      ownMonths: pattern.ownMonths,
+      fishedHow: pattern.fishedHow,
+    })
     .from(pattern)
     .where(isNull(pattern.archivedAtMs))
   return {

@@ -19,6 +19,7 @@ const UNKNOWN_FEEDING = {
   choosy: 0.4,
   needs: null,
   shiftsWith: null,
+  bodyOverHook: 1.2,
 } as const
 
 /** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */

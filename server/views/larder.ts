@@ -50,6 +50,7 @@ export async function larderView(db: Reader): Promise<LarderView> {
         ease: core.ease,
         choosy: core.choosy,
         needs: core.needs,
+        bodyOverHook: core.bodyOverHook,
         shiftsWith: core.shiftsWith as FoodStageId | null,
         trigger: core.trigger,
         broods: core.broods.map((brood) => ({ ...brood, months: [...brood.months] })),

@@ -28,6 +28,7 @@ export const toReachChoice = (warmth: Warmth): ReachChoice => {
     reachName: r.name,
     typicalDepthMm: r.typicalDepthMm,
     surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
+    rules: w.rules,
     bedRoughnessMm: r.bedRoughnessMm,
     thermoclineMm: r.thermoclineMm,
     timeZone: usableZone(w.timeZone),

@@ -40,6 +40,7 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
       toLocalMin: o.toLocalMin,
       status: o.status,
       technique: o.technique,
+      alsoTechniques: [...o.alsoTechniques],
       note: o.note,
       rules: ruleLines(w.rules),
       spells: spells.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fished }) => fished),

@@ -1,5 +1,5 @@
 import { and, eq, gte, inArray, isNotNull, isNull, notInArray, sql } from 'drizzle-orm'
-import { epochDayOf, lengthOn, wording } from '../../core/index.ts'
+import { epochDayOf, lengthOn, TECHNIQUES, wording } from '../../core/index.ts'
 import type { DisplayUnits } from '../../core/index.ts'
 import type { PlanOuting, PlanView, ReachId } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
@@ -53,20 +53,22 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
       reaches.find(({ water }) => water.id === row.waterId)
     if (!place) continue
     const { reach, water } = place
-    const foods = await foodsOver(db, reach.id, row, settings.units)
+    const { foods, whatever } = await foodsOver(db, reach.id, row, settings.units)
     found.push({
       outingId: row.id,
       on: row.on,
       waterName: water.name,
       reachName: reach.name,
+      fromLocalMin: row.fromLocalMin,
       hours: (row.toLocalMin - row.fromLocalMin) / 60,
       waterKind: water.kind,
       bedMm: reach.typicalDepthMm,
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       snagginess: water.snagginess,
-      technique: row.technique,
+      techniques: [row.technique, ...row.alsoTechniques],
       rules: water.rules,
       foods: foods.slice(0, MOST_FOODS),
+      whatever,
     })
   }
   return found
@@ -74,18 +76,18 @@ async function comingOutings(db: Reader, today: string): Promise<readonly PlanOu
 
 type Outing = typeof outing.$inferSelect
 
-/** What fish are on over an outing, half hour by half hour: each food with the mean share of the fish that are on it. */
+/** What fish are on over an outing, half hour by half hour, the most first. */
 async function foodsOver(
   db: Reader,
   reachId: ReachId,
   { on, fromLocalMin, toLocalMin }: Outing,
   units: DisplayUnits,
-): Promise<PlanOuting['foods']> {
+): Promise<Pick<PlanOuting, 'foods' | 'whatever'>> {
   const row = await loadHours(db, { reachId, on }, fromLocalMin, toLocalMin)
   const middle = await loadLikely(db, { reachId, on, localMin: middleOf(fromLocalMin, toLocalMin) }, units)
   const byId = new Map(middle.foods.map((food) => [food.foodStageId as string, food]))
   const names = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
-  return row.stages
+  const foods = row.stages
     .flatMap(({ stageId, onIt }): PlanOuting['foods'] => {
       const [stage, food] = [names.get(stageId), byId.get(stageId)]
       if (!stage) return []
@@ -94,13 +96,14 @@ async function foodsOver(
         {
           foodStageId: stage.row.id,
           name: stageTitle(stage),
-          worth: mean(onIt),
+          onIt: [...onIt],
           lengthMmLow: food?.lengthMmLow ?? low,
           lengthMmHigh: food?.lengthMmHigh ?? high,
         },
       ]
     })
-    .sort((a, b) => b.worth - a.worth)
+    .sort((a, b) => mean(b.onIt) - mean(a.onIt))
+  return { foods, whatever: [...row.whatever] }
 }
 
 const mean = (values: readonly number[]) =>
@@ -147,7 +150,7 @@ async function planPlaces(db: Reader): Promise<PlanView['places']> {
 async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
   const { patterns, meantFor } = await loadSetups(db)
   const minutesOf = await loadMinutes(db)
-  return patterns.map(({ id, name, dislike }) => {
+  return patterns.map(({ id, name, dislike, purpose, ownMonths, fishedHow }) => {
     const { minutesEach, timedFlies } = minutesOf(id)
     const served = meantFor.get(id) ?? []
     return {
@@ -157,6 +160,9 @@ async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
       minutesEach,
       timedFlies,
       meantFor: served.map(({ foodStageId }) => foodStageId),
+      purpose,
+      ownMonths: [...ownMonths],
+      ways: TECHNIQUES.filter((way) => fishedHow.includes(way)),
     }
   })
 }

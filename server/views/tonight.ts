@@ -171,7 +171,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
           reachName: where,
           fromLocalMin: planned.fromLocalMin,
           toLocalMin: planned.toLocalMin,
-          technique: planned.technique,
+          techniques: [planned.technique, ...planned.alsoTechniques],
           rules: place ? ruleLines(place.water.rules) : [],
         }
       : null,

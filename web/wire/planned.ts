@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
-import type { Behaviour, ServingVariant, TieableVariant } from '../../core/index.ts'
-import type { CompartmentId, PlanView } from '../../contract/index.ts'
+import type { Behaviour, ComingOuting, ServingVariant, TieableVariant, WaterKind } from '../../core/index.ts'
+import type { CompartmentId, PlanOuting, PlanView } from '../../contract/index.ts'
 import { usePlanQuery } from './api.ts'
 
 type WireVariant = PlanView['variants'][number]
@@ -76,14 +76,18 @@ export const toServing = (variant: PlannedVariant): ServingVariant => ({
   look: variant.look,
   onHand: variant.onHand,
   meantFor: variant.meantFor,
+  purpose: variant.purpose,
+  ownMonths: variant.ownMonths,
+  ways: variant.ways,
+  hookSize: variant.figure.hookSize,
+  lead: variant.lead,
+  weighted: variant.weighted,
 })
 
 /** A variant as core plans with it. */
 export const toTieable = (variant: PlannedVariant): TieableVariant => ({
   ...toServing(variant),
-  hookSize: variant.figure.hookSize,
-  lead: variant.lead,
-  weighted: variant.weighted,
+  queued: variant.queued,
   placeKey: variant.compartmentId,
   minutesEach: variant.minutesEach,
   nightsToDry: variant.nightsToDry,
@@ -91,4 +95,16 @@ export const toTieable = (variant: PlannedVariant): TieableVariant => ({
   lost: variant.lost,
   hoursFished: variant.hoursFished,
   bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
+})
+
+/** Mean share of the fish that are on a food over an outing. */
+export const meanShare = (onIt: readonly number[]): number =>
+  onIt.reduce((sum, share) => sum + share, 0) / Math.max(onIt.length, 1)
+
+/** An outing as core holds the boxes against it. */
+export const toComing = ({ outingId, waterKind, foods, ...outing }: PlanOuting): ComingOuting => ({
+  ...outing,
+  key: outingId,
+  waterKind: waterKind as WaterKind,
+  foods: foods.map(({ foodStageId, ...food }) => ({ ...food, stageKey: foodStageId })),
 })

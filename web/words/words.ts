@@ -36,6 +36,10 @@ export const shortDepth = (mm: number, units: Units): string =>
 export const shortTemp = (tempC: number, units: Units): string =>
   units.temperature === '°C' ? `${tempC.toFixed(1)} °C` : `${((tempC * 9) / 5 + 32).toFixed(1)} °F`
 
+/** Ways of an outing in their order: `tight-line nymph, then dry`. */
+export const techniquesInWords = (techniques: readonly string[]): string =>
+  techniques.map((key) => techniqueName[key] ?? key).join(', then ')
+
 /** Techniques as they are said. */
 export const techniqueName: Readonly<Record<string, string>> = {
   dry: 'dry',

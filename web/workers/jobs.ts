@@ -2,6 +2,7 @@ import {
   coverageOf,
   findWeightings,
   greedyPlan,
+  plannedNeeds,
   problemOf,
   proposeVariants,
   sampleFall,
@@ -15,7 +16,9 @@ import type {
   FindInput,
   FindProgress,
   Found,
+  MadeProblem,
   PlanInputs,
+  PlannedNeed,
   PlanProblem,
   Progress,
   ProposedVariant,
@@ -42,10 +45,8 @@ export const jobs = {
   coverageOf: (input: CoverageInput): Generator<Progress, readonly CoverRow[]> => coverageOf(input),
   greedyPlan: (problem: PlanProblem): Generator<Progress, Counts> => greedyPlan(problem),
   solvePlan: (input: SolveInput): Generator<SolvedPlan, SolvedPlan> => solvePlan(solver(), input),
-  problemOf: function* (inputs: PlanInputs): Generator<Progress, ReturnType<typeof problemOf>> {
-    yield { done: 0 }
-    return problemOf(inputs)
-  },
+  plannedNeeds: (inputs: PlanInputs): Generator<Progress, readonly PlannedNeed[]> => plannedNeeds(inputs),
+  problemOf: (inputs: PlanInputs): Generator<Progress, MadeProblem> => problemOf(inputs),
   proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
     proposeVariants(input),
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),

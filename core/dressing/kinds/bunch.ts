@@ -10,7 +10,7 @@ import { foamSubstance } from '../substance/wound.ts'
 import type { FoamHeld } from '../substance/wound.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
-import { always, atFront, both, either, long, not, ofRubber, onSide, waves } from './triggers.ts'
+import { always, atFront, both, either, few, long, not, ofRubber, onSide, shines, waves } from './triggers.ts'
 
 /** A bunch in its stance, or upright foam. */
 const standing =
@@ -45,7 +45,7 @@ export const tail: KindOf = {
   substance: trailing,
   step: { verb: 'tieIn', order: 60, threadEndsAt: 'to' },
   drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
-  shows: { pulsingTail: waves, longTails: both(long(0.6), not(waves)), rubberLegs: ofRubber },
+  shows: { pulsingTail: either(waves, ofRubber), longTails: both(long(0.6), not(either(waves, ofRubber))) },
 }
 
 /** The skin that a nymph or pupa leaves behind. */
@@ -59,7 +59,7 @@ export const shuck: KindOf = {
   step: { verb: 'tieIn', order: 70, threadEndsAt: 'to' },
   drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
   trim: { how: 'shorten', order: 1 },
-  shows: { trailingShuck: always },
+  shows: { trailingShuck: always, gasSheen: shines },
 }
 
 export const legs: KindOf = {
@@ -75,8 +75,8 @@ export const legs: KindOf = {
   drawn: { shape: 'legs', reaches: ['below'], behindHook: false },
   shows: {
     shortLegs: not(long(0.7)),
-    oaringLegs: both(onSide('both'), long(0.4)),
-    rubberLegs: either(ofRubber, long(0.9)),
+    oaringLegs: both(onSide('both'), long(0.7), few),
+    rubberLegs: both(either(ofRubber, long(0.9)), not(both(onSide('above'), atFront))),
     longHorns: both(onSide('above'), atFront),
   },
 }

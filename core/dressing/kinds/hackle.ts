@@ -5,7 +5,7 @@ import type { Seat, Substance } from '../substance/substance.ts'
 import { asksOfBody, bodyDiameterMm, bodySubstance, usualOfBody, worksOutOfBody } from '../windings.ts'
 import { PLAIN } from './kindOf.ts'
 import type { KindOf } from './kindOf.ts'
-import { dark, long, not, pale } from './triggers.ts'
+import { dark, long, nearly, not, pale } from './triggers.ts'
 
 /** How far barbs stand from the shank: upright in a hackle that floats, swept back in a soft collar. */
 const LEAN_DEG = { hackle: 85, collar: 50 }
@@ -25,7 +25,7 @@ export const hackle: KindOf = {
   step: { verb: 'wind', order: 210, threadEndsAt: 'to' },
   drawn: { shape: 'hackle', reaches: ['above', 'below'], behindHook: false },
   trim: { how: 'clipBelow', order: 0 },
-  shows: { shortLegs: not(long(0.7)) },
+  shows: { shortLegs: not(long(0.7)), uprightWings: nearly },
 }
 
 function collarSubstance(seat: Seat): Substance {

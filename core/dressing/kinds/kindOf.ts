@@ -48,8 +48,8 @@ export interface DrawnAs {
   readonly behindHook: boolean
 }
 
-/** Which of a fish's triggers a component shows. */
-export type Showing = (component: FlyComponent, hook: Hook) => boolean
+/** How far a component shows one of a fish's triggers, 0 to 1. */
+export type Showing = (component: FlyComponent, hook: Hook) => number
 
 /** All that is true of one kind of component. Everything else asks it. */
 export interface KindOf {

@@ -49,6 +49,7 @@ function toStage(foodId: string, raw: (typeof larder.foods)[number]['stages'][nu
     choosy,
     needs: needs as Need | null,
     shiftsWith,
+    bodyOverHook: rest.hookSizes.bodyOverHook,
     trigger: trigger as Trigger,
     broods: broods as readonly Brood[],
     waterKinds,

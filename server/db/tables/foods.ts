@@ -15,7 +15,7 @@ export const food = sqliteTable('food', {
 })
 
 /** What rows lack that were written before it was known. */
-type Feeding = 'amount' | 'ease' | 'choosy' | 'needs' | 'shiftsWith'
+type Feeding = 'amount' | 'ease' | 'choosy' | 'needs' | 'shiftsWith' | 'bodyOverHook'
 
 /** The JSON of a stage: what core reckons with, and the rest of what is known of it. */
 export interface FoodStageBody

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { OutingId, ReachId, SpellId, Technique, VariantId, WaterId } from '../../../contract/index.ts'
-import { editable, id } from './columns.ts'
+import { editable, id, json } from './columns.ts'
 import { reach, water } from './waters.ts'
 import { variant } from './patterns.ts'
 
@@ -22,6 +22,7 @@ export const outing = sqliteTable(
     toLocalMin: integer('to_local_min').notNull(),
     status: text('status').$type<'planned' | 'done' | 'cancelled'>().notNull(),
     technique: text('technique').$type<Technique>().notNull(),
+    alsoTechniques: json<readonly Technique[]>('also_techniques').notNull().default([]),
     note: text('note').notNull().default(''),
     ...editable,
   },

@@ -9,6 +9,9 @@ import type { PlannedVariant } from '../../wire/planned.ts'
 const ABOUT = 0.2
 
 /** Compartments proposed for all flies that are on hand or kept, and the flies by id; null until all is known. */
+/** What is half as bright as can be catches the eye. */
+const PLAINLY_BRIGHT = 0.5
+
 export function useArranged(layout: Layout | null) {
   const skip = { skip: layout === null }
   const plan = usePlanned(layout === null)
@@ -46,7 +49,7 @@ export function useArranged(layout: Layout | null) {
         sinkSpeedMmPerS: kind === 'sinks' ? trailingSpeedMmPerS : null,
         floats: kind === 'floats',
         hookSize,
-        bright: variant.look?.bright ?? false,
+        bright: (variant.look?.bright ?? 0) >= PLAINLY_BRIGHT,
         takes: spell ? takesAnHour(spell.takes, spell.minutes) : null,
       }
     }

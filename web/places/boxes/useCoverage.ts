@@ -44,9 +44,11 @@ export function useCoverage(season: boolean): readonly CoverRow[] | null {
           waterKind,
           bedMm: typicalDepthMm,
           surfaceSpeedMmPerS,
+          techniques: [],
+          rules: moment.reach.rules,
           school: frame.settings.school,
           keep: frame.settings.parCount,
-          rules: frame.settings.cover,
+          asked: frame.settings.cover,
         },
         {
           key: 'coverageOf',

@@ -37,7 +37,8 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
   }
   const finish = async () => {
     if (outing.status !== 'done') {
-      const { id, version, waterId, reachId, on, fromLocalMin, toLocalMin, technique, note } = outing
+      const { id, version, waterId, reachId, on, fromLocalMin, toLocalMin, technique, alsoTechniques, note } =
+        outing
       const delivery = await command('outingSave', {
         outingId: id,
         version,
@@ -47,7 +48,8 @@ export function EmptyPockets({ outing, onDone }: { readonly outing: OutingLine; 
           on,
           fromLocalMin,
           toLocalMin,
-          technique: technique as 'dry',
+          technique,
+          alsoTechniques,
           note,
           status: 'done',
         },

@@ -4,7 +4,7 @@ import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { clockTime, dayName, techniqueName } from '../../words/words.ts'
+import { clockTime, dayName, techniquesInWords } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
@@ -55,7 +55,8 @@ function OutingRow({
         on: outing.on,
         fromLocalMin: outing.fromLocalMin,
         toLocalMin: outing.toLocalMin,
-        technique: outing.technique as 'dry',
+        technique: outing.technique,
+        alsoTechniques: outing.alsoTechniques,
         note: outing.note,
         status,
       },
@@ -72,7 +73,7 @@ function OutingRow({
           </h2>
           <p>
             {where}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)},{' '}
-            {techniqueName[outing.technique]}.
+            {techniquesInWords([outing.technique, ...outing.alsoTechniques])}.
           </p>
           {outing.status === 'planned' ? (
             <Quiet>

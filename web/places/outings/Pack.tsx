@@ -9,12 +9,17 @@ import { Checkbox, Select } from '../../ui/fields.tsx'
 import { Caution, Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
-import { forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
+import { useOutingNeeds } from '../../parts/cover/useOutingNeeds.ts'
+import { coverWith, forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 import type { Packable, Taken } from './packables.ts'
+import { wording } from '../../../core/index.ts'
 import type { Forbidden } from '../../../core/index.ts'
 import { FORBIDDEN, labels } from '../../words/outings.ts'
 
-/** What goes along: flies meant for what is likely that day are proposed first, as many of each as are kept. */
+/** Hours that are not worth a word. */
+const LEAST_TOLD = 0.05
+
+/** What goes along: flies that would be something to show that day come first; what is proposed covers most of it. */
 export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
   const { data: boxes } = useBoxesQuery()
   const plan = usePlanned()
@@ -24,7 +29,8 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
   const [intoId, setIntoId] = useState<string | null>(null)
   const [counts, setCounts] = useState<Taken>({})
   const keep = frame?.settings.parCount ?? 3
-  const worth = useMemo(() => (plan ? worthOnDay(plan, outing.id) : new Map()), [plan, outing.id])
+  const needs = useOutingNeeds(plan, outing.id)
+  const worth = useMemo(() => worthOnDay(needs ?? []), [needs])
   const forbidden = useMemo(
     () => (plan ? forbiddenOn(plan, outing.id) : new Map<string, Forbidden>()),
     [plan, outing.id],
@@ -34,6 +40,11 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
   const flies = packablesOf(boxes.boxes, intoId, worth, forbidden)
+  const lying = boxes.boxes
+    .flatMap(({ compartments }) => compartments)
+    .filter(({ id }) => id === intoId)
+    .flatMap(({ flies: there }) => there)
+  const cover = needs && coverWith(needs, flies, counts, lying)
   const setCount = (key: string, count: number) => setCounts((before) => ({ ...before, [key]: count }))
   const chosen = takenOf(flies, counts)
   const total = chosen.reduce((sum, { count }) => sum + count, 0)
@@ -71,12 +82,15 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
         style={{ position: 'sticky', top: -14, padding: '8px 0', background: 'var(--ground)', zIndex: 2 }}
       >
         <Select label={labels.into} value={intoId} choices={places} onChange={setIntoId} width="240px" />
-        <Button large onPress={() => setCounts(proposed(flies, keep))}>
+        <Button large isDisabled={!needs} onPress={() => needs && setCounts(proposed(needs, flies, keep))}>
           {labels.whatThatDayAsks}
         </Button>
         <Button large look="main" onPress={() => void pack()} isDisabled={total === 0 || !intoId}>
           Pack {total === 1 ? 'one fly' : `${total} flies`}
         </Button>
+        {cover && cover.hours > 0 ? (
+          <span role="status">{wording.coveredHours(cover.shown, cover.hours)}</span>
+        ) : null}
       </Row>
       {refusal}
       <CouldGoAlong flies={flies} keep={keep} taken={counts} onTake={setCount} />
@@ -121,8 +135,8 @@ function CouldGoAlong({
                 </Checkbox>
                 {forbidden ? (
                   <Caution>{FORBIDDEN[forbidden]}</Caution>
-                ) : asked > 0 ? (
-                  <Quiet>{labels.likelyThatDay}</Quiet>
+                ) : asked >= LEAST_TOLD ? (
+                  <Quiet> {wording.hoursShown(asked)}</Quiet>
                 ) : null}
               </td>
               <td>{place.label}</td>

@@ -10,6 +10,9 @@ import { NoteField, Select, TextField } from '../../ui/fields.tsx'
 import { Fault, Row, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/outings.ts'
 
+/** One way all day. */
+const NO_OTHER = 'none'
+
 /** Date, water and hours: what an outing needs before. */
 export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
   const { data: frame } = useFrameQuery()
@@ -21,6 +24,7 @@ export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
   const [from, setFrom] = useState('10:00')
   const [to, setTo] = useState('16:00')
   const [technique, setTechnique] = useState<Technique>('tightLineNymph')
+  const [then, setThen] = useState<Technique | typeof NO_OTHER>(NO_OTHER)
   const [note, setNote] = useState('')
   const [fault, setFault] = useState<string | null>(null)
   const reach = frame?.reaches.find((candidate) => candidate.reachId === reachId)
@@ -43,6 +47,7 @@ export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
           toLocalMin,
           status: 'planned',
           technique,
+          alsoTechniques: then === NO_OTHER || then === technique ? [] : [then],
           note,
         },
       },
@@ -87,6 +92,16 @@ export function PlanOuting({ onDone }: { readonly onDone: () => void }) {
           value={technique}
           choices={TECHNIQUES.map((id) => ({ id, name: techniqueName[id] ?? id }))}
           onChange={(id) => setTechnique(id as Technique)}
+          width="190px"
+        />
+        <Select
+          label={labels.then}
+          value={then}
+          choices={[
+            { id: NO_OTHER, name: labels.nothingElse },
+            ...TECHNIQUES.filter((id) => id !== technique).map((id) => ({ id, name: techniqueName[id] ?? id })),
+          ]}
+          onChange={(id) => setThen(id as Technique)}
           width="190px"
         />
       </Row>

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { BoxLine } from '../../../contract/index.ts'
+import type { PlannedNeed } from '../../../core/index.ts'
 import type { Planned } from '../../wire/planned.ts'
 import { goneOf, marked } from './gone.ts'
-import { forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
+import { coverWith, forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 
 const fly = (variantId: string, patternName: string, count: number) => ({
   variantId,
@@ -18,49 +19,59 @@ const boxes = [
     ],
   },
 ] as unknown as BoxLine[]
-const plan = {
-  outings: [
-    { outingId: 'saturday', foods: [{ foodStageId: 'dun', worth: 0.4 }, { foodStageId: 'nymph', worth: 0.7 }] },
-    { outingId: 'sunday', foods: [{ foodStageId: 'midge', worth: 0.9 }] },
-  ],
-  variants: [
-    { variantId: 'b', meantFor: ['dun', 'nymph'] },
-    { variantId: 'c', meantFor: ['dun'] },
-    { variantId: 'a', meantFor: ['midge'] },
-  ],
-} as unknown as Planned // prettier-ignore
+/** Half hours of a day: what fish are on, and never a loss. */
+const need = (onIt: readonly number[], ...serves: readonly [key: string, quality: number][]) =>
+  ({
+    onIt,
+    lost: onIt.map(() => [1]),
+    serves: serves.map(([key, quality]) => ({ variant: { key }, quality, meant: true })),
+    couldPass: [],
+    barred: [],
+  }) as unknown as PlannedNeed
+
+const needs = [need([0.4, 0.4], ['b', 1], ['c', 0.8]), need([0, 0.5], ['b', 0.9]), need([0.1, 0.1])]
 
 describe('what goes along', () => {
-  const worth = worthOnDay(plan, 'saturday')
-  const forbidden = forbiddenOn(plan, 'saturday')
-  const flies = packablesOf(boxes, null, worth, forbidden)
+  const worth = worthOnDay(needs)
+  const flies = packablesOf(boxes, null, worth, new Map())
 
-  it('is worth the most of what it is meant for that day', () => {
-    expect([...worth]).toEqual([
-      ['b', 0.7],
-      ['c', 0.4],
-      ['a', 0],
-    ])
+  it('is worth the hours in which one of it would be something to show', () => {
+    // 0.5 h × (0.4 + 0.4) and 0.5 h × 0.5 × 0.9; 0.5 h × 0.8 × 0.8
+    expect(worth.get('b')).toBeCloseTo(0.625, 9)
+    expect(worth.get('c')).toBeCloseTo(0.32, 9)
+    expect(worth.has('a')).toBe(false)
   })
 
   it('has first what the day asks for, then all other flies that lie somewhere, by name', () => {
     expect(flies.map(({ key }) => key)).toEqual(['leaf b', 'wallet c', 'leaf a'])
-    expect(packablesOf(boxes, 'leaf', worth, forbidden).map(({ key }) => key)).toEqual(['wallet c'])
+    expect(packablesOf(boxes, 'leaf', worth, new Map()).map(({ key }) => key)).toEqual(['wallet c'])
   })
 
-  it('is proposed as often as each is kept, never more than there are', () => {
-    expect(proposed(flies, 3)).toEqual({ 'leaf b': 2, 'wallet c': 3 })
+  it('is proposed as long as it adds hours, never more than there are or are kept', () => {
+    // one b that is never lost shows all that can be shown
+    expect(proposed(needs, flies, 3)).toEqual({ 'leaf b': 1 })
+    const lossy = needs.map((one) => ({ ...one, lost: one.onIt.map(() => [0.5, 0.3, 0.2]) }))
+    expect(proposed(lossy, flies, 3)).toEqual({ 'leaf b': 2, 'wallet c': 1 })
+    expect(proposed(lossy, flies, 1)).toEqual({ 'leaf b': 1, 'wallet c': 1 })
+  })
+
+  it('covers the day with what is ticked and what lies there already', () => {
+    const none = coverWith(needs, flies, {}, [])
+    expect([none.shown, none.hours]).toEqual([0, 1])
+    expect(coverWith(needs, flies, { 'leaf b': 1 }, []).shown).toBeCloseTo(0.625, 9)
+    const lying = boxes[0]!.compartments[1]!.flies
+    expect(coverWith(needs, flies, {}, lying).shown).toBeCloseTo(0.32, 9)
   })
 
   it('leaves at home what the note of that water forbids, and says why', () => {
-    const fly = { figure: { kind: 'sinks', hookSize: 10 }, lead: true, weighted: true }
+    const fly = { figure: { kind: 'sinks', hookSize: 10 }, lead: true, weighted: true, meantFor: [] }
     const ruled = {
-      outings: [{ outingId: 'saturday', foods: plan.outings[0]!.foods, rules: { dryOnly: null, noLead: true, noAddedWeight: null, minHookSize: null, maxHookSize: null } }],
-      variants: [{ ...plan.variants[0], ...fly }, { ...plan.variants[1], ...fly, lead: false }],
+      outings: [{ outingId: 'saturday', rules: { dryOnly: null, noLead: true, noAddedWeight: null, minHookSize: null, maxHookSize: null } }],
+      variants: [{ variantId: 'b', ...fly }, { variantId: 'c', ...fly, lead: false }],
     } as unknown as Planned // prettier-ignore
     const why = forbiddenOn(ruled, 'saturday')
     expect([...why]).toEqual([['b', 'noLead']])
-    expect(proposed(packablesOf(boxes, null, worthOnDay(ruled, 'saturday'), why), 3)).toEqual({ 'wallet c': 3 })
+    expect(proposed(needs, packablesOf(boxes, null, worth, why), 3)).toEqual({ 'wallet c': 1 })
   })
 
   it('is taken from where it lies, never more than there are', () => {

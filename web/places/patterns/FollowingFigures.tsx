@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { TECHNIQUES } from '../../../core/index.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { HowItCame } from './HowItCame.tsx'
 import { SaveCard } from './card/SaveCard.tsx'
@@ -16,12 +17,13 @@ interface FollowingFiguresProps {
 
 /** What follows from the fly and may come a moment after the edit: what it serves and takes, its card, how its figures came. */
 export function FollowingFigures({ worked, draft, variant, waterTempC }: FollowingFiguresProps) {
-  const { serves } = draft
+  const { serves, fishedHow } = draft
   const meantFor = useMemo(() => serves.map(({ foodStageId }) => foodStageId), [serves])
+  const ways = useMemo(() => TECHNIQUES.filter((way) => fishedHow.includes(way)), [fishedHow])
   return (
     <>
-      <ServesWhat worked={worked} meantFor={meantFor} />
-      <YearOfUse worked={worked} meantFor={meantFor} />
+      <ServesWhat worked={worked} meantFor={meantFor} ways={ways} />
+      <YearOfUse worked={worked} meantFor={meantFor} ways={ways} />
       {draft.components.length > 0 ? <WhatItTakes worked={worked} /> : null}
       <SaveCard draft={draft} variant={variant} worked={worked} serves={draft.serves.map(({ name }) => name)} />
       <HowItCame worked={worked} waterTempC={waterTempC} />

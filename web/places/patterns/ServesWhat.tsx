@@ -9,7 +9,7 @@ import {
   monthsAt,
   wording,
 } from '../../../core/index.ts'
-import type { FlyMatch, MatchAspect, School, Verdict } from '../../../core/index.ts'
+import type { FlyMatch, MatchAspect, School, Technique, Verdict } from '../../../core/index.ts'
 import type { MomentView, StageLine } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { useNow } from '../../moment/useNow.ts'
@@ -35,24 +35,30 @@ const MOST = 9
 /** What is less likely about is not asked of a fly that is not meant for it. */
 const LEAST_ABOUT = 0.08
 
+/** What the tier says of the fly, and holds to matter. */
+interface HowItIsMeant {
+  readonly meantFor: readonly string[]
+  readonly ways: readonly Technique[]
+  readonly school: School
+}
+
 /** Foods of the season at the place, those it is meant for first, then by how many fish are on them and how well it does. */
 function servedAt(
   worked: WorkedOut,
   stages: readonly StageLine[],
   now: MomentView,
   moment: Moment,
-  meantFor: ReadonlySet<string>,
-  school: School,
+  { meantFor, ways, school }: HowItIsMeant,
 ): readonly Served[] {
   const { fly, report } = worked
   const { waterKind, typicalDepthMm: bedMm, surfaceSpeedMmPerS } = moment.reach
-  const matched = { behaviour: behaviourOf(report), look: appearanceOf(fly) }
+  const matched = { behaviour: behaviourOf(report), look: appearanceOf(fly), ways }
   const foods = new Map(now.foods.map((food) => [food.foodStageId, food]))
   const day = epochDayOf(moment.on)
   return stages
     .flatMap((stage): Served[] => {
       const food = foods.get(stage.id)
-      const meant = meantFor.has(stage.id)
+      const meant = meantFor.includes(stage.id)
       if (!bandIn(stage, waterKind) || ((food?.about ?? 0) < LEAST_ABOUT && !meant)) return []
       const [low, high] = lengthOn(monthsAt(stage, moment.reach.latitudeDeg), day)
       const lengthMmLow = food?.lengthMmLow ?? low
@@ -61,7 +67,7 @@ function servedAt(
         matched,
         stage,
         { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh },
-        school,
+        { school, meant },
       )
       return [{ stage, onIt: food?.onIt ?? 0, lengthMm: [lengthMmLow, lengthMmHigh], match, meant }]
     })
@@ -83,11 +89,12 @@ const SCHOOL_WORDS: Readonly<Record<School, string>> = {
   sizeAndStage: 'size and stage first',
   exact: 'the natural in every part',
   bright: 'something bright first',
+  presentation: 'how it is shown first',
 }
 
 const VERDICTS: Readonly<Record<Verdict, { readonly word: string; readonly colour: string }>> = {
   serves: { word: 'serves it', colour: 'var(--moss)' },
-  inPart: { word: 'in part', colour: 'var(--brass)' },
+  couldPass: { word: 'could pass', colour: 'var(--quiet)' },
   doesNot: { word: 'does not serve it', colour: 'var(--madder)' },
 }
 
@@ -95,9 +102,11 @@ const VERDICTS: Readonly<Record<Verdict, { readonly word: string; readonly colou
 export const ServesWhat = memo(function ServesWhat({
   worked,
   meantFor,
+  ways,
 }: {
   readonly worked: WorkedOut
   readonly meantFor: readonly string[]
+  readonly ways: readonly Technique[]
 }) {
   const { data } = useLarderQuery()
   const school = useFrameQuery().data?.settings.school ?? 'sizeAndStage'
@@ -106,8 +115,8 @@ export const ServesWhat = memo(function ServesWhat({
   const { units } = useWording()
   const dispatch = useAppDispatch()
   const rows = useMemo(
-    () => (data && moment && now ? servedAt(worked, data.stages, now, moment, new Set(meantFor), school) : []),
-    [worked, data, now, moment, meantFor, school],
+    () => (data && moment && now ? servedAt(worked, data.stages, now, moment, { meantFor, ways, school }) : []),
+    [worked, data, now, moment, meantFor, ways, school],
   )
   if (!moment) return null
   return (

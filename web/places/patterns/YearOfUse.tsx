@@ -9,7 +9,7 @@ import {
   wording,
   yearOf,
 } from '../../../core/index.ts'
-import type { StageOfUse, YearOfUse as Year } from '../../../core/index.ts'
+import type { StageOfUse, Technique, YearOfUse as Year } from '../../../core/index.ts'
 import type { ReachChoice, StageLine } from '../../../contract/index.ts'
 import { api, useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -48,7 +48,7 @@ const outline = (use: readonly number[]) =>
   `M0 ${HIGH_PX}${use.map((value, i) => `L${Math.min(i * WEEK_DAYS, 365)} ${(HIGH_PX * (1 - value)).toFixed(1)}`).join('')}L365 ${HIGH_PX}Z`
 
 /** What the fly is good for on each of the user's reaches; null while it is worked out. */
-function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean) {
+function useYears(worked: WorkedOut, meantFor: readonly string[], ways: readonly Technique[], asked: boolean) {
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
   const moment = useMoment()
@@ -75,7 +75,7 @@ function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean
       const result = await runJob(
         'yearOfUse',
         {
-          fly: { behaviour: behaviourOf(worked.report), look: appearanceOf(worked.fly) },
+          fly: { behaviour: behaviourOf(worked.report), look: appearanceOf(worked.fly), ways },
           stages: larder.stages,
           meantFor,
           reaches: await Promise.all(frame.reaches.map(reachOfUse)),
@@ -88,7 +88,7 @@ function useYears(worked: WorkedOut, meantFor: readonly string[], asked: boolean
     }
     void work()
     return () => controller.abort()
-  }, [asked, frame, larder, moment, worked, meantFor, dispatch])
+  }, [asked, frame, larder, moment, worked, meantFor, ways, dispatch])
   return years
 }
 
@@ -148,12 +148,14 @@ function ReachRow({
 export function YearOfUse({
   worked,
   meantFor,
+  ways,
 }: {
   readonly worked: WorkedOut
   readonly meantFor: readonly string[]
+  readonly ways: readonly Technique[]
 }) {
   const [asked, setAsked] = useState(false)
-  const years = useYears(worked, meantFor, asked)
+  const years = useYears(worked, meantFor, ways, asked)
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
   const moment = useMoment()

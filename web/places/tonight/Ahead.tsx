@@ -1,5 +1,6 @@
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
+import { HALF_HOUR, wording } from '../../../core/index.ts'
 import type { PatternId, StageLine, VariantId } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
@@ -8,7 +9,7 @@ import { BuyingList } from '../../parts/buying/BuyingList.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import type { Ahead as Plan, AheadBatch, AheadPeriod } from './ahead.ts'
-import { BatchRow } from './BatchRow.tsx'
+import { BatchRow, needName } from './BatchRow.tsx'
 import { Evenings } from './Evenings.tsx'
 import { Habits } from './Habits.tsx'
 import { usePlan } from './usePlan.ts'
@@ -45,6 +46,48 @@ interface PeriodProps {
   readonly onQueue: (batches: readonly AheadBatch[]) => void
 }
 
+/** Needs that hardly a fish is on are not named as open. */
+const LEAST_OPEN_HOURS = 0.15
+const MOST_OPEN = 3
+
+/** Hours of the outing with something to show, as the boxes are and with what is tied, and what stays open. */
+function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
+  const { before, after, needs } = period
+  const open = needs
+    .map((need, n) => ({
+      need,
+      hours: HALF_HOUR * total(need.onIt) - total(after.needs[n]?.shown ?? []),
+      any: need.serves.some(({ variant }) => variant.onHand > 0),
+    }))
+    .filter(({ hours }) => hours >= LEAST_OPEN_HOURS)
+    .sort((a, b) => b.hours - a.hours)
+    .slice(0, MOST_OPEN)
+  return (
+    <p>
+      {wording.coveredHours(after.shown, after.hours)}
+      {after.shown - before.shown >= 0.05 ? `; ${before.shown.toFixed(1)} as the boxes and the bench are` : ''}
+      {after.passing >= 0.1 ? (
+        <Quiet> · flies that could pass would add {wording.shortHours(after.passing)}</Quiet>
+      ) : null}
+      {open.length > 0 ? (
+        <>
+          <br />
+          <Quiet>
+            Still open:{' '}
+            {open.map(({ need, hours }) => `${needName(need, stages)} ${wording.shortHours(hours)}`).join('; ')}
+            .{' '}
+            {open.some(({ need }) => need.barred.some(({ variant }) => variant.onHand > 0))
+              ? labels.barredHere
+              : ''}
+          </Quiet>
+        </>
+      ) : null}
+    </p>
+  )
+}
+
+const total = (hours: readonly number[]) => hours.reduce((sum, one) => sum + one, 0)
+
 /** What to tie before one outing, and on which evenings. */
 function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
   const command = useCommand()
@@ -64,9 +107,10 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
       <h2>
         Before {dayName(outing.on)}, {outing.reachName}{' '}
         <Quiet>
-          · {Math.round(used)} of {period.minutes} minutes at the bench
+          · {Math.round(used)} of {Math.round(period.minutes)} minutes at the bench
         </Quiet>
       </h2>
+      <Cover period={period} stages={stages} />
       {period.batches.length === 0 ? (
         <p>
           {period.minutes === 0
@@ -83,7 +127,7 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
                 <th>{labels.fly}</th>
                 <th className="number">{labels.takes}</th>
                 <th className="wide">{labels.forWord}</th>
-                <th className="number wide">{labels.leftOutCover}</th>
+                <th className="number wide">{labels.withoutIt}</th>
                 <td />
               </tr>
             </thead>

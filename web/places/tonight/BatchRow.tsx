@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { drawFly, resolveDressing } from '../../../core/index.ts'
+import { drawFly, resolveDressing, wording } from '../../../core/index.ts'
+import type { PlannedNeed } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { usePatternQuery } from '../../wire/api.ts'
 import { FlyThumb } from '../../drawing/FlyThumb.tsx'
@@ -12,18 +13,42 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import type { Ahead, AheadBatch } from './ahead.ts'
 import type { Newcomer } from './useNewcomers.ts'
+import { clockTime, dayName } from '../../words/words.ts'
 import { labels } from '../../words/ahead.ts'
 
 const MOST_COVERED = 3
 const NO_DRAWERS: readonly never[] = []
 
-function coversInWords(batch: AheadBatch, plan: Ahead, stages: ReadonlyMap<string, StageLine>): string {
-  const names = batch.covers.slice(0, MOST_COVERED).map(({ need }) => {
-    const stage = stages.get(plan.needs.get(need)?.stageKey ?? '')
-    return stage ? `${stage.foodName}, ${stage.stageName}` : ''
-  })
+/** A need as it is said. */
+export function needName(
+  { kind, stageKey }: Pick<PlannedNeed, 'kind' | 'stageKey'>,
+  stages: ReadonlyMap<string, StageLine>,
+): string {
+  const stage = stages.get(stageKey ?? '')
+  if (stage) return `${stage.foodName}, ${stage.stageName}`
+  return kind === 'anchor' ? labels.anchor : labels.whateverComes
+}
+
+/** `Sat 13:00–15:00, large burrowing mayfly, dun: nothing else to show` for the needs that a batch adds most to. */
+function Covers({ batch, plan, stages }: Pick<BatchRowProps, 'batch' | 'plan' | 'stages'>) {
   const rest = batch.covers.length - MOST_COVERED
-  return `${[...new Set(names)].join('; ')}${rest > 0 ? `; ${rest} more` : ''}`
+  return (
+    <>
+      {batch.covers
+        .slice(0, MOST_COVERED)
+        .map(({ need: key, hours, fromLocalMin, toLocalMin, elseNothing }) => {
+          const need = plan.needs.get(key)
+          const outing = plan.planned.outings.find(({ outingId }) => outingId === need?.outingKey)
+          return need && outing ? (
+            <div key={key}>
+              {dayName(outing.on)} {clockTime(fromLocalMin)}–{clockTime(toLocalMin)}, {needName(need, stages)}:{' '}
+              {elseNothing ? labels.nothingElseToShow : `+${wording.shortHours(hours)}`}
+            </div>
+          ) : null
+        })}
+      {rest > 0 ? <div>{rest} more</div> : null}
+    </>
+  )
 }
 
 /** A fly that nobody made yet, as it would look. */
@@ -95,10 +120,10 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
           </>
         ) : null}
       </td>
-      <td className="covers wide">{coversInWords(batch, plan, stages)}</td>
-      <td className="number wide">
-        −{(100 * batch.costOfLeaving).toFixed(batch.costOfLeaving < 0.01 ? 1 : 0)} %
+      <td className="covers wide">
+        <Covers batch={batch} plan={plan} stages={stages} />
       </td>
+      <td className="number wide">−{wording.shortHours(batch.costOfLeaving)}</td>
       <td>
         <Row $gap={4}>
           <Button onPress={onQueue} aria-label={`Queue ${count} ${variant.name}`}>

@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { defaultUnits } from '../../words/defaultUnits.ts'
-import { clockTime, dayName, shortTemp, techniqueName } from '../../words/words.ts'
+import { clockTime, dayName, shortTemp, techniquesInWords } from '../../words/words.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -163,7 +163,7 @@ function Outing({ view }: { readonly view: TonightView }) {
   return (
     <p>
       Next: <Link to="/outings">{dayName(outing.on)}</Link>, {where}, {clockTime(outing.fromLocalMin)}–
-      {clockTime(outing.toLocalMin)}, {techniqueName[outing.technique]}.{' '}
+      {clockTime(outing.toLocalMin)}, {techniquesInWords(outing.techniques)}.{' '}
       <Quiet>
         {outing.rules.length > 0
           ? `Your note: ${outing.rules.join(', ')}.`

@@ -1,8 +1,11 @@
 import {
   batchesOf,
+  benchTime,
   buyingList,
   drawerUses,
+  fliesAt,
   inOrder,
+  outingCover,
   overEvenings,
   periodsOf,
   readyDays,
@@ -10,14 +13,12 @@ import {
 import type {
   Counts,
   EveningShare,
+  OutingCover,
   PlanInputs,
   PlannedBatch,
   PlannedNeed,
   PlanProblem,
-  WaterKind,
 } from '../../../core/index.ts'
-import type { FrameView, LarderView } from '../../../contract/index.ts'
-import { toTieable } from '../../wire/planned.ts'
 import type { Planned, PlannedVariant } from '../../wire/planned.ts'
 import type { NamedBuyLine } from '../../parts/buying/BuyingList.tsx'
 import type { Newcomer } from './useNewcomers.ts'
@@ -41,6 +42,10 @@ export interface AheadPeriod {
   readonly evenings: readonly { readonly on: string; readonly minutes: number }[]
   readonly shares: readonly EveningShare<AheadBatch>[]
   readonly minutes: number
+  /** hours of the outing with something to show: as the boxes and the bench are, and with what is tied */
+  readonly needs: readonly PlannedNeed[]
+  readonly before: OutingCover
+  readonly after: OutingCover
 }
 
 /** A plan as the page shows it. */
@@ -66,50 +71,15 @@ export interface MadePlan {
   readonly isDone: boolean
 }
 
-/** What core makes a plan from. */
-export function inputsOf(
-  planned: Planned,
-  newcomers: readonly Newcomer[],
-  frame: FrameView,
-  larder: LarderView,
-): PlanInputs {
-  const { serviceLevel, school, evenings } = frame.settings
-  return {
-    today: frame.today,
-    serviceLevel,
-    school,
-    evenings: { ...evenings, differing: planned.evenings },
-    stages: larder.stages,
-    choices: planned.choices,
-    snagginessFished: planned.snagginessFished,
-    unnoted: planned.unnoted,
-    outings: planned.outings.map(({ outingId, waterKind, foods, ...outing }) => ({
-      ...outing,
-      key: outingId,
-      waterKind: waterKind as WaterKind,
-      foods: foods.map(({ foodStageId, ...food }) => ({ ...food, stageKey: foodStageId })),
-    })),
-    variants: [...planned.variants.map(toTieable), ...newcomers.map(({ tieable }) => tieable)],
-    drawers: planned.drawers.map(({ materialId, onHand, leadTimeDays }) => ({
-      key: materialId,
-      onHand,
-      leadTimeDays,
-    })),
-    places: planned.places.flatMap(({ compartmentId, room }) =>
-      room === null ? [] : [{ key: compartmentId, room }],
-    ),
-  }
-}
-
 /** The batches of a plan with their flies, those of earlier outings first. */
 function chosenBatches(
-  { inputs, problem, counts }: MadePlan,
+  { inputs, problem, needs, counts }: MadePlan,
   planned: Planned,
   newcomers: readonly Newcomer[],
 ): readonly AheadBatch[] {
   const variants = new Map(planned.variants.map((variant) => [variant.variantId as string, variant]))
   const toMake = new Map(newcomers.map((newcomer) => [newcomer.variantId as string, newcomer]))
-  const chosen = batchesOf(problem, counts)
+  const chosen = batchesOf(problem, needs, counts)
     .flatMap((batch) => {
       const newcomer = toMake.get(batch.candidate) ?? null
       const variant = variants.get(batch.candidate) ?? newcomer
@@ -154,8 +124,13 @@ function buyingOf(planned: Planned, shares: readonly EveningShare<AheadBatch>[])
 
 /** A plan as the page shows it: its batches in the order of the bench, over the evenings, with what that takes. */
 export function aheadOf(made: MadePlan, planned: Planned, newcomers: readonly Newcomer[]): Ahead {
+  const { inputs, problem, needs, counts } = made
   const batches = chosenBatches(made, planned, newcomers)
-  const periods = periodsOf(made.inputs).map(({ outing, evenings }, k): AheadPeriod => {
+  const nothing = counts.map((row) => row.map(() => 0))
+  const time = benchTime(inputs)
+  const periods = periodsOf(inputs).map(({ outing }, k): AheadPeriod => {
+    const evenings = time[k] ?? []
+    const own = needs.filter(({ outingKey }) => outingKey === outing.key)
     const ordered = inOrder(batches.filter(({ period }) => period === k))
     return {
       outingId: outing.key,
@@ -163,12 +138,15 @@ export function aheadOf(made: MadePlan, planned: Planned, newcomers: readonly Ne
       evenings,
       shares: overEvenings(ordered, evenings),
       minutes: evenings.reduce((sum, { minutes }) => sum + minutes, 0),
+      needs: own,
+      before: outingCover(own, fliesAt(problem, nothing, k)),
+      after: outingCover(own, fliesAt(problem, counts, k)),
     }
   })
   return {
     planned,
     newcomers,
-    needs: new Map(made.needs.map((need) => [need.key, need])),
+    needs: new Map(needs.map((need) => [need.key, need])),
     periods,
     gap: made.gap,
     isDone: made.isDone,

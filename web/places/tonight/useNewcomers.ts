@@ -4,6 +4,7 @@ import { applySwaps, sizeNumber, valueOf, weightAmong } from '../../../core/inde
 import type { ProposedVariant, Swap, TieableVariant } from '../../../core/index.ts'
 import type { PatternView, VariantId } from '../../../contract/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery } from '../../wire/api.ts'
+import { meanShare } from '../../wire/planned.ts'
 import type { Planned, PlannedVariant } from '../../wire/planned.ts'
 import { runJob } from '../../workers/gateway.ts'
 import { draftOf } from '../../recipe/draft.ts'
@@ -28,8 +29,8 @@ export interface Newcomer extends PlannedVariant {
 /** Patterns that are meant for foods of the coming outings, those for the likeliest first. */
 function patternsMeant({ outings, patterns }: Planned): readonly string[] {
   const worth = new Map<string, number>()
-  for (const food of outings.flatMap(({ foods }) => foods)) {
-    worth.set(food.foodStageId, Math.max(worth.get(food.foodStageId) ?? 0, food.worth))
+  for (const { foodStageId, onIt } of outings.flatMap(({ foods }) => foods)) {
+    worth.set(foodStageId, Math.max(worth.get(foodStageId) ?? 0, meanShare(onIt)))
   }
   return patterns
     .map(({ patternId, meantFor }) => ({
@@ -70,7 +71,7 @@ function newcomerOf(
   const label = labelFor(draft, draftVariantOf(id, '', proposed), book.materials)
   const components = applySwaps({ components: draft.components, steps: null }, proposed)
   const drawerOf = (kind: string) => components.find((component) => component.kind === kind)?.materialId ?? ''
-  const { minutesEach, timedFlies, dislike, meantFor } = facts
+  const { minutesEach, timedFlies, dislike, meantFor, purpose, ownMonths, ways } = facts
   const goods = bill.flatMap(({ materialId }) => {
     const material = book.materials.get(materialId)
     if (!material) return []
@@ -84,12 +85,24 @@ function newcomerOf(
   })
   const hook = book.materials.get(hookMaterialId)
   const ruled = { ...weightAmong(goods), hookSize: hook ? sizeNumber(hook) : null }
-  const shared = { onHand: 0, nightsToDry, lost: 0, hoursFished: 0, minutesEach, dislike, meantFor }
+  const shared = {
+    onHand: 0,
+    queued: 0,
+    nightsToDry,
+    lost: 0,
+    hoursFished: 0,
+    minutesEach,
+    dislike,
+    meantFor,
+    purpose,
+    ownMonths,
+    ways,
+  }
   return {
     ...shared,
     lead: ruled.lead,
     weighted: ruled.weighted,
-    look: { ...look, shows: [...look.shows] },
+    look: { ...look, palette: [...look.palette] },
     variantId: id,
     patternId: pattern.id,
     name: `${pattern.name} ${label}`,
@@ -105,7 +118,6 @@ function newcomerOf(
     compartmentId: null,
     compartmentLabel: '',
     timedFlies,
-    queued: 0,
     bill,
     setup: { thread: drawerOf('thread'), hook: hookMaterialId, bead: drawerOf('bead') },
     hookMaterialId,

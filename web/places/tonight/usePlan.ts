@@ -6,7 +6,8 @@ import { usePlanned } from '../../wire/planned.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { runJob } from '../../workers/gateway.ts'
-import { aheadOf, inputsOf } from './ahead.ts'
+import { planInputs } from '../../parts/cover/planInputs.ts'
+import { aheadOf } from './ahead.ts'
 import type { Ahead, MadePlan } from './ahead.ts'
 import { useNewcomers } from './useNewcomers.ts'
 
@@ -69,7 +70,15 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
   const [made, setMade] = useState<MadePlan | null>(null)
   const [controller, setController] = useState<AbortController | null>(null)
   const inputs = useMemo(
-    () => (planned && frame && larder ? inputsOf(planned, newcomers ?? [], frame, larder) : null),
+    () =>
+      planned && frame && larder
+        ? planInputs(
+            planned,
+            (newcomers ?? []).map(({ tieable }) => tieable),
+            frame,
+            larder,
+          )
+        : null,
     [planned, newcomers, frame, larder],
   )
   useEffect(() => {

@@ -1,0 +1,48 @@
+import { sum } from '../number/index.ts'
+import { HALF_HOUR, hoursShown } from './hours.ts'
+import type { ServingVariant } from './inputs.ts'
+import type { OutingNeed } from './outingNeeds.ts'
+import type { Serving } from './serving.ts'
+
+/** How many of a variant there are at an outing; parts of one where some may have been lost before. */
+export type FliesOf = (variantKey: string) => number
+
+/** What the flies that there are cover of one need, hours by half hour. */
+export interface NeedCover {
+  readonly shown: readonly number[]
+  /** what flies that could pass would add */
+  readonly passing: readonly number[]
+}
+
+/** Hours of an outing with something to show. */
+export interface OutingCover {
+  /** hours of it in all */
+  readonly hours: number
+  readonly shown: number
+  readonly passing: number
+  readonly needs: readonly NeedCover[]
+}
+
+const flies = (servings: readonly Serving[], fliesOf: FliesOf) =>
+  servings.map(({ variant, quality }) => ({ quality, count: fliesOf(variant.key) }))
+
+/** What the flies that there are cover of one need. */
+export function needCover(need: OutingNeed, fliesOf: FliesOf): NeedCover {
+  const shown = hoursShown(need, flies(need.serves, fliesOf))
+  const all = hoursShown(need, flies([...need.serves, ...need.couldPass], fliesOf))
+  return { shown, passing: all.map((hours, half) => Math.max(hours - (shown[half] ?? 0), 0)) }
+}
+
+/** What the flies that there are cover of an outing: the one answer that plan, boxes, packing and tonight give. */
+export function outingCover<Variant extends ServingVariant>(
+  needs: readonly OutingNeed<Variant>[],
+  fliesOf: FliesOf,
+): OutingCover {
+  const covers = needs.map((need) => needCover(need, fliesOf))
+  return {
+    hours: HALF_HOUR * (needs[0]?.onIt.length ?? 0),
+    shown: sum(covers.flatMap(({ shown }) => shown)),
+    passing: sum(covers.flatMap(({ passing }) => passing)),
+    needs: covers,
+  }
+}

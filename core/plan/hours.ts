@@ -1,0 +1,89 @@
+import { sum } from '../number/index.ts'
+import type { LossRate } from './losses.ts'
+
+/** Length of the steps that an outing is reckoned in, hours. */
+export const HALF_HOUR = 0.5
+/** Nobody carries more flies for one food of one outing; and so many first ones are planned for. */
+const MOST_LOST = 24
+export const MOST_PLANNED = 6
+
+/** One thing that fish are on through an outing, as hours of fishing with something to show. */
+export interface NeedHours {
+  /** share of the fish that are on it, by half hour */
+  readonly onIt: readonly number[]
+  /** by half hour, the chance that 0, 1, 2 … of its flies were lost before then */
+  readonly lost: readonly (readonly number[])[]
+}
+
+/** Chances of 0, 1, 2 … losses in some hours: negative binomial, as a gamma rate makes of a Poisson count. */
+export function lossChances({ shape, hours }: LossRate, fished: number): readonly number[] {
+  const lose = fished / (hours + fished)
+  const chances = [(1 - lose) ** shape]
+  for (let k = 0; k < MOST_LOST; k += 1) {
+    chances.push((chances[k] ?? 0) * ((shape + k) / (k + 1)) * lose)
+  }
+  return chances
+}
+
+/**
+ * The hours of a need, from how long its flies were in the water before each half hour.
+ *
+ * @param fished hours, by half hour
+ */
+export const needHours = (onIt: readonly number[], fished: readonly number[], rate: LossRate): NeedHours => ({
+  onIt,
+  lost: fished.map((hours) => lossChances(rate, hours)),
+})
+
+/** Flies of one sort for a need. */
+export interface FliesShown {
+  /** 0 to 1 */
+  readonly quality: number
+  /** in whole flies or, of what may have been lost before, in parts of one */
+  readonly count: number
+}
+
+/** Chance that fewer than so many flies were lost, by parts of a fly in between. */
+function chanceWithin(lost: readonly number[], flies: number): number {
+  const whole = Math.floor(flies)
+  return sum(lost.slice(0, whole)) + (flies - whole) * (lost[whole] ?? 0)
+}
+
+/**
+ * Hours with something to show, by half hour: the share of fish on it, times how well the best fly does that is still
+ * there. The best are fished, and so lost, first. More flies never make it less, nor do better ones; more losses never
+ * make it more.
+ */
+export function hoursShown({ onIt, lost }: NeedHours, flies: readonly FliesShown[]): readonly number[] {
+  const best = [...flies].sort((a, b) => b.quality - a.quality)
+  return onIt.map((share, half) => {
+    const chances = lost[half] ?? []
+    let [before, shown] = [0, 0]
+    for (const { quality, count } of best) {
+      const within = before + count
+      shown += quality * (chanceWithin(chances, within) - chanceWithin(chances, before))
+      before = within
+    }
+    return HALF_HOUR * share * shown
+  })
+}
+
+/**
+ * Hours that the first, second … fly of full quality adds, never more than the one before it: what a linear program takes
+ * for the need. Where a later fly would add more than an earlier one (many are lost), both get their mean.
+ */
+export function hoursAdded({ onIt, lost }: NeedHours): readonly number[] {
+  const adds = Array.from({ length: MOST_PLANNED }, (_, nth) =>
+    sum(onIt.map((share, half) => HALF_HOUR * share * (lost[half]?.[nth] ?? 0))),
+  )
+  const pools: { total: number; size: number }[] = []
+  for (const add of adds) {
+    pools.push({ total: add, size: 1 })
+    for (;;) {
+      const [before, last] = pools.slice(-2)
+      if (!before || !last || pools.length < 2 || last.total / last.size <= before.total / before.size) break
+      pools.splice(-2, 2, { total: before.total + last.total, size: before.size + last.size })
+    }
+  }
+  return pools.flatMap(({ total, size }) => Array.from({ length: size }, () => total / size))
+}

@@ -1,0 +1,142 @@
+import { bottomAspect, matchFly } from '../match/index.ts'
+import type { FlyMatch, MatchPlace, School, StageLooks } from '../match/index.ts'
+import type { FoodStage, WaterKind } from '../season/index.ts'
+import { fallFor } from '../technique/index.ts'
+import type { Technique } from '../technique/index.ts'
+import type { ServingVariant } from './inputs.ts'
+import { forbiddenBy, isWayAllowed } from './rules.ts'
+import type { FlyRules, Forbidden } from './rules.ts'
+
+/** Where and how flies are held against what fish are on. */
+export interface ServingPlace {
+  readonly waterKind: WaterKind
+  readonly bedMm: number
+  readonly surfaceSpeedMmPerS: number
+  /** how it is fished; empty where nobody said, and then each fly in its own ways */
+  readonly techniques: readonly Technique[]
+  readonly rules: FlyRules
+  readonly school: School
+}
+
+/** A fly for a food, and how well it does, 0 to 1. */
+export interface Serving<Variant extends ServingVariant = ServingVariant> {
+  readonly variant: Variant
+  readonly quality: number
+  readonly meant: boolean
+}
+
+/** The flies for a food, the best first, those that are meant for it before the rest. */
+export interface ServedBy<Variant extends ServingVariant = ServingVariant> {
+  readonly serves: readonly Serving<Variant>[]
+  /** for fish that are not particular: counted apart */
+  readonly couldPass: readonly Serving<Variant>[]
+  /** what would serve, were it not for the user's note of the water */
+  readonly barred: readonly { readonly variant: Variant; readonly why: Forbidden }[]
+}
+
+/** From here on fish look closely: what is made to be noticed is no imitation then. */
+const CHOOSY = 0.5
+/** How well a fly does with a fish that takes whatever comes, by what it was made for. Judgement. */
+const WHATEVER = { searching: 0.9, attractor: 0.85, imitation: 0.6 }
+/** From this speed on a fly takes a team down, mm/s. */
+export const ANCHOR_MM_PER_S = 300
+
+/** The ways in which a fly is fished there; empty where nobody said, null where the note forbids all of them. */
+function waysOf({ techniques, rules }: ServingPlace, { ways }: ServingVariant): readonly Technique[] | null {
+  const said = techniques.length > 0 ? techniques : ways
+  const allowed = said.filter((way) => isWayAllowed(rules, way))
+  return said.length > 0 && allowed.length === 0 ? null : allowed
+}
+
+/** Whether it can be fished at all as the day is fished. */
+function isShown(place: ServingPlace, variant: ServingVariant): boolean {
+  const ways = waysOf(place, variant)
+  if (ways === null) return false
+  return ways.length === 0 || ways.some((way) => fallFor(way, variant.behaviour) !== null)
+}
+
+/** The first rule of the place's note that a variant breaks; null where it may be fished. */
+export const forbiddenAt = (rules: FlyRules, variant: ServingVariant): Forbidden | null =>
+  forbiddenBy(rules, {
+    floats: variant.behaviour.kind === 'floats',
+    hookSize: variant.hookSize,
+    lead: variant.lead,
+    weighted: variant.weighted,
+  })
+
+type Graded<Variant extends ServingVariant> = Serving<Variant> & { readonly verdict: FlyMatch['verdict'] }
+
+const byMerit = (a: Serving, b: Serving) => Number(b.meant) - Number(a.meant) || b.quality - a.quality
+
+function sorted<Variant extends ServingVariant>(
+  graded: readonly Graded<Variant>[],
+  rules: FlyRules,
+): ServedBy<Variant> {
+  const allowed = graded.filter(({ variant }) => forbiddenAt(rules, variant) === null)
+  const as = (verdict: FlyMatch['verdict']) =>
+    allowed
+      .filter((one) => one.verdict === verdict)
+      .map(({ variant, quality, meant }) => ({ variant, quality, meant }))
+      .sort(byMerit)
+  return {
+    serves: as('serves'),
+    couldPass: as('couldPass'),
+    barred: graded.flatMap(({ variant, verdict }) => {
+      const why = verdict === 'serves' ? forbiddenAt(rules, variant) : null
+      return why ? [{ variant, why }] : []
+    }),
+  }
+}
+
+/** The flies for a food at a place: what is meant for it, what serves it besides, what could pass, and what may not be fished. */
+export function servedBy<Variant extends ServingVariant>(
+  variants: readonly Variant[],
+  stage: FoodStage & StageLooks,
+  { lengthMmLow, lengthMmHigh }: Pick<MatchPlace, 'lengthMmLow' | 'lengthMmHigh'>,
+  place: ServingPlace,
+): ServedBy<Variant> {
+  const at = { ...place, lengthMmLow, lengthMmHigh }
+  const graded = variants.flatMap((variant): Graded<Variant>[] => {
+    const { behaviour, look, purpose } = variant
+    const ways = waysOf(place, variant)
+    if (!look || ways === null) return []
+    const meant = variant.meantFor.includes(stage.id)
+    const { verdict, score } = matchFly({ behaviour, look, ways }, stage, at, { school: place.school, meant })
+    const tooLoud = purpose === 'attractor' && !meant && stage.choosy >= CHOOSY
+    return tooLoud && verdict === 'serves'
+      ? [{ variant, meant, quality: WHATEVER.imitation, verdict: 'couldPass' }]
+      : [{ variant, meant, quality: score, verdict }]
+  })
+  return sorted(graded, place.rules)
+}
+
+/** The flies for fish that take whatever comes: searching and attractor patterns; any other could pass. */
+export function servedWhatever<Variant extends ServingVariant>(
+  variants: readonly Variant[],
+  month: number,
+  place: ServingPlace,
+): ServedBy<Variant> {
+  const graded = variants
+    .filter((variant) => variant.look !== null && isShown(place, variant))
+    .filter(({ ownMonths }) => ownMonths.length === 0 || ownMonths.includes(month))
+    .map((variant): Graded<Variant> => {
+      const meant = variant.purpose !== 'imitation'
+      return { variant, meant, quality: WHATEVER[variant.purpose], verdict: meant ? 'serves' : 'couldPass' }
+    })
+  return sorted(graded, place.rules)
+}
+
+/** The flies that take a team down to the bottom on a tight line. */
+export function anchorsAmong<Variant extends ServingVariant>(
+  variants: readonly Variant[],
+  place: ServingPlace,
+): ServedBy<Variant> {
+  const at = { ...place, lengthMmLow: 0, lengthMmHigh: 0 }
+  const graded = variants.flatMap((variant): Graded<Variant>[] => {
+    const { behaviour } = variant
+    if (behaviour.kind !== 'sinks' || behaviour.sinkSpeedMmPerS < ANCHOR_MM_PER_S) return []
+    const quality = bottomAspect(behaviour.sinkSpeedMmPerS, at).score
+    return quality > 0 ? [{ variant, meant: false, quality, verdict: 'serves' }] : []
+  })
+  return sorted(graded, place.rules)
+}

@@ -1,0 +1,5 @@
+export type { Behaviour } from './behaviour.ts'
+export { fallFor } from './fallFor.ts'
+export type { Shown } from './fallFor.ts'
+export { TECHNIQUES } from './techniques.ts'
+export type { Technique } from './techniques.ts'

@@ -1,0 +1,1 @@
+ALTER TABLE `outing` ADD `also_techniques` text DEFAULT '[]' NOT NULL;
