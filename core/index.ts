@@ -144,6 +144,7 @@ export type {
   MatchBy,
   Matched,
   School,
+  StageLooks,
   StageOfUse,
   UseInput,
   Verdict,
@@ -180,7 +181,7 @@ export {
   learnedLossRate,
   lossQuantile,
   outingCover,
-  outingNeeds,
+  outingServings,
   overEvenings,
   periodsOf,
   plannedNeeds,
@@ -196,6 +197,7 @@ export {
   takesAnHour,
   forbiddenAt,
   forbiddenBy,
+  withoutIdleFlies,
   withoutIdleNewcomers,
 } from './plan/index.ts'
 export type {
@@ -211,6 +213,7 @@ export type {
   CoverRules,
   OutingCover,
   OutingNeed,
+  OutingServing,
   EveningShare,
   FlyRules,
   Forbidden,
@@ -226,7 +229,7 @@ export type {
   ServingVariant,
   TieableVariant,
 } from './plan/index.ts'
-export { fallFor, TECHNIQUES } from './technique/index.ts'
+export { TECHNIQUES } from './technique/index.ts'
 export type { Behaviour, Shown, Technique } from './technique/index.ts'
 export { proposeVariants } from './propose/index.ts'
 export type { ProposedVariant, ProposeInput } from './propose/index.ts'

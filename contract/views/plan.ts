@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WING_LOOKS } from '../../core/index.ts'
+import { TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WATER_KINDS, WING_LOOKS } from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { waterRules } from '../records/water.ts'
 import { variantFigure } from './parts.ts'
@@ -71,6 +71,8 @@ export const planPattern = z.object({
   ownMonths: z.array(z.number()),
   /** ways in which it is fished */
   ways: z.array(z.enum(TECHNIQUES)),
+  /** kinds of water on which it is fished */
+  waters: z.array(z.enum(WATER_KINDS)),
 })
 
 /** A variant that the plan may choose, with what it takes. */

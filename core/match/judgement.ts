@@ -7,7 +7,7 @@ import type { School } from './school.ts'
  */
 
 /** A fly need not be nearer than this to pass for the right size. */
-export const SIZE_TOLERANCE = 1.1
+export const SIZE_TOLERANCE = 1.03
 /** Beyond that, sd of ln(length): a hook size is 0.18. */
 export const SIZE_SD = 0.2
 /** So many times too large or too small is a hard fault. */
@@ -25,6 +25,8 @@ export const NO_LEGS = 0.6
 
 /** sd of the mean distance of colours in OKLab. */
 export const COLOUR_SD = 0.12
+/** Of that distance, what is asked by shares and not by the nearest colour alone. */
+export const BY_SHARES = 0.35
 /** Share of lightness and of chroma that a fish sees of what floats between it and the light. */
 export const AGAINST_LIGHT = { lightness: 0.6, chroma: 0.5 }
 
@@ -34,6 +36,9 @@ export const FALSE_TRIGGER = 0.6
 
 /** How a score is sharpened: fish that take anything forgive, choosy ones do not. Exponent at choosy 0 and 1. */
 export const SHARPNESS = { easy: 1.3, choosy: 2.2 }
+
+/** Of what a fly lacks, so much still tells where the tier says that it is meant for the food. */
+export const MEANT_LACKS = 0.2
 
 /** From these scores on a fly serves a food, or could pass for it. */
 export const SERVES = 0.8

@@ -7,7 +7,7 @@ import { worthwhileLengths } from '../season/index.ts'
 import type { Shown } from '../technique/index.ts'
 import type { Appearance } from './appearance.ts'
 import {
-  AGAINST_LIGHT, BULK_SD, COLOUR_SD, FALSE_TRIGGER, LACKING, NO_LEGS, OTHER_CURVE, SIZE_SD, SIZE_TOLERANCE, SLENDERNESS_SD,
+  AGAINST_LIGHT, BULK_SD, BY_SHARES, COLOUR_SD, FALSE_TRIGGER, LACKING, NO_LEGS, OTHER_CURVE, SIZE_SD, SIZE_TOLERANCE, SLENDERNESS_SD,
   SLENDERNESS_TOLERANCE,
 } from './judgement.ts' // prettier-ignore
 import { MOVEMENTS, SILHOUETTES, TAIL_LIKENESS, TRIGGER_LOOKS, WING_LIKENESS } from './looks.ts'
@@ -115,8 +115,8 @@ function lab(hex: string): OkLab {
 }
 
 /**
- * Mean distance of the colours of a fly from those of a natural. Half of it asks how far each of the fly's lies from the
- * nearest of theirs, since naturals of one food differ among themselves; half by how far they have to be moved to come
+ * Mean distance of the colours of a fly from those of a natural. Most of it asks how far each of the fly's lies from the
+ * nearest of theirs, since naturals of one food differ among themselves; the rest, how far they have to be moved to come
  * in the same shares, nearest first: a black fly is no match for what is black on a tenth of its body.
  */
 function paletteDistance(
@@ -144,7 +144,7 @@ function paletteDistance(
     wanted[j] = (wanted[j] ?? 0) - share
     moved += share * far
   }
-  return (nearest + moved) / 2
+  return (1 - BY_SHARES) * nearest + BY_SHARES * moved
 }
 
 /**

@@ -3,7 +3,7 @@ import { sum } from '../number/index.ts'
 import { fallFor } from '../technique/index.ts'
 import type { Behaviour, Shown, Technique } from '../technique/index.ts'
 import type { Appearance } from './appearance.ts'
-import { COULD_PASS, HARD_DEPTH, HARD_SIZE, SERVES, SHARPNESS, WEIGHTS } from './judgement.ts'
+import { COULD_PASS, HARD_DEPTH, HARD_SIZE, MEANT_LACKS, SERVES, SHARPNESS, WEIGHTS } from './judgement.ts'
 import {
   brightnessAspect, colourAspect, movementAspect, outlineAspect, sizeAspect, triggersAspect,
 } from './likeness.ts' // prettier-ignore
@@ -39,6 +39,8 @@ export interface MatchBy {
   readonly school: School
   /** whether they say that the fly is meant for this food: then it serves unless it has a hard fault */
   readonly meant: boolean
+  /** leaves out the reasons of what has a hard fault: for who only counts what serves */
+  readonly briefly?: boolean
 }
 
 const verdictOf = (score: number): Verdict =>
@@ -47,17 +49,26 @@ const verdictOf = (score: number): Verdict =>
 /** So much is two closenesses of nought for each other. */
 const NOUGHT = 1e-6
 
+/** Half or twice the size, or out of its depth. */
+const isHard = (size: MatchAspect, depth: MatchAspect) =>
+  size.found > HARD_SIZE * size.wantedHigh ||
+  size.found < size.wantedLow / HARD_SIZE ||
+  depth.score <= HARD_DEPTH
+
 function matchShown(
   look: Appearance,
   shown: Shown,
   stage: FoodStage & StageLooks,
   place: MatchPlace,
-  { school, meant }: MatchBy,
+  { school, meant, briefly = false }: MatchBy,
 ): FlyMatch {
   const weights = WEIGHTS[school]
+  const [size, depth] = [sizeAspect(look, stage, place), depthAspect(shown, stage, place)]
+  const hardFault = isHard(size, depth)
+  if (hardFault && briefly) return { score: 0, verdict: 'doesNot', hardFault, aspects: [size, depth] }
   const aspects = [
-    sizeAspect(look, stage, place),
-    depthAspect(shown, stage, place),
+    size,
+    depth,
     postureAspect(shown, stage, place),
     outlineAspect(look, stage),
     colourAspect(look, stage, shown),
@@ -71,12 +82,8 @@ function matchShown(
   )
   const { easy, choosy } = SHARPNESS
   const alike = Math.exp(logScore * (easy + (choosy - easy) * stage.choosy))
-  const [size, depth] = aspects
-  const hardFault =
-    (size !== undefined &&
-      (size.found > HARD_SIZE * size.wantedHigh || size.found < size.wantedLow / HARD_SIZE)) ||
-    (depth?.score ?? 0) <= HARD_DEPTH
-  const score = hardFault ? Math.min(alike, COULD_PASS - 0.01) : meant ? Math.max(alike, SERVES) : alike
+  const said = meant ? 1 - MEANT_LACKS * (1 - alike) : alike
+  const score = hardFault ? Math.min(alike, COULD_PASS - 0.01) : said
   return { score, verdict: verdictOf(score), hardFault, aspects }
 }
 

@@ -2,7 +2,7 @@ import { sum } from '../number/index.ts'
 import { needCover } from './cover.ts'
 import type { FliesOf, NeedCover } from './cover.ts'
 import type { PlannedNeed } from './needs.ts'
-import { comesThrough } from './problem.ts'
+import { comesThrough, flyCost } from './problem.ts'
 import type { Counts, PlanProblem } from './problem.ts'
 
 /** What a batch does for one need: from when to when there would be less to show without it. */
@@ -67,34 +67,50 @@ function batchFor(need: PlannedNeed, whole: NeedCover, without: NeedCover): Batc
   ]
 }
 
+/** What is asked of a plan by its exact cover. */
+interface Reckoned {
+  readonly problem: PlanProblem
+  readonly needs: readonly PlannedNeed[]
+  readonly counts: Counts
+}
+
+/** What so many flies of a candidate, tied in a period, are for: what there would be less to show without them. */
+function flyFor(
+  { problem, needs, counts }: Reckoned,
+  c: number,
+  period: number,
+  count: number,
+): readonly BatchFor[] {
+  const candidate = problem.candidates[c]
+  if (!candidate) return []
+  const periodOf = new Map(problem.periods.map(({ key }, k) => [key, k]))
+  const there = problem.periods.map((_, k) => fliesAt(problem, counts, k))
+  return needs
+    .filter(({ serves }) => serves.some(({ variant }) => variant.key === candidate.key))
+    .flatMap((need) => {
+      const at = periodOf.get(need.outingKey) ?? 0
+      const all = there[at]
+      if (at < period || !all) return []
+      const brought = count * comesThrough(candidate, period, at)
+      const less: FliesOf = (key) => (key === candidate.key ? Math.max(all(key) - brought, 0) : all(key))
+      return batchFor(need, needCover(need, all), needCover(need, less))
+    })
+    .sort((a, b) => b.hours - a.hours)
+}
+
+const hoursOf = (covers: readonly BatchFor[]) => sum(covers.map(({ hours }) => hours))
+
 /** The batches of a plan, each with what it is for and what leaving it out would cost, by the exact cover. */
 export function batchesOf(
   problem: PlanProblem,
   needs: readonly PlannedNeed[],
   counts: Counts,
 ): readonly PlannedBatch[] {
-  const periodOf = new Map(problem.periods.map(({ key }, k) => [key, k]))
-  const whole = problem.periods.map((_, k) => fliesAt(problem, counts, k))
-  const coverWith = new Map(
-    needs.map((need) => [need.key, needCover(need, whole[periodOf.get(need.outingKey) ?? 0] ?? (() => 0))]),
-  )
   return problem.candidates.flatMap((candidate, c) =>
     problem.periods.flatMap((_, period): PlannedBatch[] => {
       const count = counts[c]?.[period] ?? 0
       if (count === 0) return []
-      const covers = needs
-        .filter(({ serves }) => serves.some(({ variant }) => variant.key === candidate.key))
-        .flatMap((need) => {
-          const at = periodOf.get(need.outingKey) ?? 0
-          const there = whole[at]
-          const full = coverWith.get(need.key)
-          if (at < period || !there || !full) return []
-          const brought = count * comesThrough(candidate, period, at)
-          const less: FliesOf = (key) =>
-            key === candidate.key ? Math.max(there(key) - brought, 0) : there(key)
-          return batchFor(need, full, needCover(need, less))
-        })
-        .sort((a, b) => b.hours - a.hours)
+      const covers = flyFor({ problem, needs, counts }, c, period, count)
       return [
         {
           candidate: candidate.key,
@@ -103,11 +119,33 @@ export function batchesOf(
           minutes: count * candidate.minutesEach,
           nightsToDry: candidate.nightsToDry,
           covers,
-          costOfLeaving: sum(covers.map(({ hours }) => hours)),
+          costOfLeaving: hoursOf(covers),
         },
       ]
     }),
   )
+}
+
+/**
+ * A plan without the flies that do not pay by the exact cover, one taken out after the other: a linear program only comes
+ * near it. What the user fixed stays.
+ */
+export function withoutIdleFlies(problem: PlanProblem, needs: readonly PlannedNeed[], counts: Counts): Counts {
+  const kept = counts.map((row) => [...row])
+  for (let taken = true; taken;) {
+    taken = false
+    for (const [c, candidate] of problem.candidates.entries()) {
+      if (candidate.fixed !== null) continue
+      for (const [k, count] of (kept[c] ?? []).entries()) {
+        if (count === 0) continue
+        if (hoursOf(flyFor({ problem, needs, counts: kept }, c, k, 1)) >= flyCost(candidate)) continue
+        const row = kept[c]
+        if (row) row[k] = count - 1
+        taken = true
+      }
+    }
+  }
+  return kept
 }
 
 /** What a batch needs at hand: changing any of it costs time. */

@@ -20,6 +20,8 @@ export interface OutingCover {
   readonly hours: number
   readonly shown: number
   readonly passing: number
+  /** hours of fish on what nothing can show that may be fished there, as it is fished */
+  readonly outOfReach: number
   readonly needs: readonly NeedCover[]
 }
 
@@ -43,6 +45,7 @@ export function outingCover<Variant extends ServingVariant>(
     hours: HALF_HOUR * (needs[0]?.onIt.length ?? 0),
     shown: sum(covers.flatMap(({ shown }) => shown)),
     passing: sum(covers.flatMap(({ passing }) => passing)),
+    outOfReach: HALF_HOUR * sum(needs.flatMap(({ reachable, onIt }) => (reachable ? [] : onIt))),
     needs: covers,
   }
 }

@@ -50,6 +50,8 @@ export interface ServingVariant {
   readonly ownMonths: readonly number[]
   /** ways in which its pattern is fished; empty where nobody said */
   readonly ways: readonly Technique[]
+  /** kinds of water on which its pattern is fished; empty where nobody said */
+  readonly waters: readonly WaterKind[]
   readonly hookSize: number | null
   /** whether lead, and whether any weight is tied in */
   readonly lead: boolean

@@ -4,8 +4,8 @@ import { hoursAdded } from './hours.ts'
 import type { EveningHabits, PlanInputs, TieableVariant, ComingOuting } from './inputs.ts'
 import { expectedLosses, parFor } from './losses.ts'
 import { lossRates } from './lossRates.ts'
-import { outingNeeds } from './outingNeeds.ts'
-import type { OutingNeed, RateAt } from './outingNeeds.ts'
+import { outingNeeds, outingServings } from './outingNeeds.ts'
+import type { OutingNeed, OutingServing, RateAt } from './outingNeeds.ts'
 import type { PlanProblem } from './problem.ts'
 
 /** An evening at the bench. */
@@ -76,18 +76,31 @@ const CARRIED = 3
 const comesBack = (needs: readonly PlannedNeed[]): number =>
   Math.exp(-Math.max(0, ...needs.map(({ rate, fishedHours }) => expectedLosses(rate, fishedHours))) / CARRIED)
 
-/** What all outings to come ask for, in their order. Yields the share that is done. */
+/** The flies for what an outing asks for, as {@link outingServings} finds them or as they were kept. */
+export type ServingsOf = (
+  outing: ComingOuting,
+  inputs: PlanInputs,
+) => Generator<{ readonly done: number }, readonly OutingServing<TieableVariant>[]>
+
+const found: ServingsOf = (outing, { variants, stages, school }) =>
+  outingServings({ outing, variants, school, stages: new Map(stages.map((stage) => [stage.id, stage])) })
+
+/**
+ * What all outings to come ask for, in their order. Yields the share that is done.
+ *
+ * @param servingsOf where the flies for it come from
+ */
 export function* plannedNeeds(
   inputs: PlanInputs,
+  servingsOf: ServingsOf = found,
 ): Generator<{ readonly done: number }, readonly PlannedNeed[]> {
-  const stages = new Map(inputs.stages.map((stage) => [stage.id, stage]))
   const rates = lossRates(inputs)
   const rateAt: RateAt<TieableVariant> = (band, outing, variant) =>
     variant ? rates.of(variant, band, outing) : rates.ofNew(band, outing)
   const all: PlannedNeed[] = []
   for (const { outing } of periodsOf(inputs)) {
-    const { variants, school } = inputs
-    for (const need of yield* outingNeeds({ outing, variants, stages, school, rateAt })) {
+    const servings = yield* servingsOf(outing, inputs)
+    for (const need of outingNeeds(outing, servings, rateAt)) {
       all.push({
         ...need,
         key: `${outing.key} ${need.stageKey ?? need.kind}`,

@@ -6,6 +6,9 @@ import { HALF_HOUR, needHours } from './hours.ts'
 import type { NeedHours } from './hours.ts'
 import type { ComingOuting, ServingVariant } from './inputs.ts'
 import type { LossRate } from './losses.ts'
+import { isWayAllowed } from './rules.ts'
+import { fallFor } from '../technique/index.ts'
+import type { Behaviour } from '../technique/index.ts'
 import { anchorsAmong, servedBy, servedWhatever } from './serving.ts'
 import type { ServedBy } from './serving.ts'
 
@@ -16,6 +19,8 @@ export interface OutingNeed<Variant extends ServingVariant = ServingVariant>
   /** null where it is no food */
   readonly stageKey: string | null
   readonly band: DepthBand | null
+  /** whether any fly at all could be shown to them, by the ways of the day and the note of the water */
+  readonly reachable: boolean
   readonly rate: LossRate
   /** hours that its flies are in the water over the whole outing */
   readonly fishedHours: number
@@ -24,12 +29,11 @@ export interface OutingNeed<Variant extends ServingVariant = ServingVariant>
 /** How often flies are lost where they are fished for a band; without a variant, those of somebody new to it. */
 export type RateAt<Variant> = (band: DepthBand, outing: ComingOuting, variant: Variant | null) => LossRate
 
-export interface OutingNeedsInput<Variant extends ServingVariant> {
+export interface OutingServingsInput<Variant extends ServingVariant> {
   readonly outing: ComingOuting
   readonly variants: readonly Variant[]
   readonly stages: ReadonlyMap<string, FoodStage & StageLooks>
   readonly school: School
-  readonly rateAt: RateAt<Variant>
 }
 
 interface Progress {
@@ -40,6 +44,15 @@ interface Progress {
 const LEAST_ON_IT = 0.004
 /** Of the fish on food at the bottom, those that a light fly on a tight line reaches only with an anchor. Judgement. */
 const BY_ANCHOR = 0.25
+
+/** Whether some fly of the right weight could be shown at a depth by the ways of the day. */
+function isReachable(band: DepthBand, { techniques, rules }: ComingOuting): boolean {
+  const film = band === 'onFilm' || band === 'inFilm'
+  const ideal: Behaviour = film ? { kind: 'floats', posture: 'low' } : { kind: 'sinks', sinkSpeedMmPerS: 100 }
+  if (rules.dryOnly && !film) return false
+  const ways = techniques.filter((way) => isWayAllowed(rules, way))
+  return techniques.length === 0 || ways.some((way) => fallFor(way, ideal) !== null)
+}
 
 /** How far two foods are fished with the same flies, 0 to 1: what both have over what either has. */
 function kinship<Variant extends ServingVariant>(a: ServedBy<Variant>, b: ServedBy<Variant>): number {
@@ -60,7 +73,8 @@ function fishedBefore(shares: readonly number[]): readonly number[] {
   })
 }
 
-interface Wanted<Variant extends ServingVariant> extends ServedBy<Variant> {
+/** One thing that an outing asks for, with the flies for it. */
+export interface OutingServing<Variant extends ServingVariant = ServingVariant> extends ServedBy<Variant> {
   readonly kind: OutingNeed['kind']
   readonly stageKey: string | null
   readonly band: DepthBand | null
@@ -70,15 +84,19 @@ interface Wanted<Variant extends ServingVariant> extends ServedBy<Variant> {
 /** Where what is fished for whatever comes is lost: mid-water, between the two. */
 const WHATEVER_BAND: DepthBand = 'midWater'
 
-function* wantedOf<Variant extends ServingVariant>({
+/**
+ * What an outing asks for, with the flies that serve it: the part that takes its time, and hangs neither on how many flies
+ * there are nor on what was lost. Yields the share that is done.
+ */
+export function* outingServings<Variant extends ServingVariant>({
   outing,
   variants,
   stages,
   school,
-}: OutingNeedsInput<Variant>): Generator<Progress, readonly Wanted<Variant>[]> {
+}: OutingServingsInput<Variant>): Generator<Progress, readonly OutingServing<Variant>[]> {
   const place = { ...outing, school }
   const tight = outing.techniques.includes('tightLineNymph') && outing.rules.maxFlies !== 1
-  const foods: Wanted<Variant>[] = []
+  const foods: OutingServing<Variant>[] = []
   for (const [nth, { stageKey, onIt, ...lengths }] of outing.foods.entries()) {
     const stage = stages.get(stageKey)
     const band = stage && bandIn(stage, outing.waterKind)
@@ -88,7 +106,7 @@ function* wantedOf<Variant extends ServingVariant>({
     yield { done: nth / outing.foods.length }
   }
   const month = Number(outing.on.slice(5, 7))
-  const whatever: Wanted<Variant> = {
+  const whatever: OutingServing<Variant> = {
     kind: 'whatever',
     stageKey: null,
     band: null,
@@ -115,27 +133,27 @@ function* wantedOf<Variant extends ServingVariant>({
 }
 
 /**
- * What an outing asks for, half hour by half hour, with the flies that serve it. A fly is in the water while fish are on
- * what it stands for, and in part while they are on what the same flies serve besides; an anchor all the while that
- * anything at the bottom is fished. That time does not hang on how many flies there are. Yields the share that is done.
+ * What an outing asks for, half hour by half hour. A fly is in the water while fish are on what it stands for, and in part
+ * while they are on what the same flies serve besides; an anchor all the while that anything at the bottom is fished. That
+ * time does not hang on how many flies there are.
  */
-export function* outingNeeds<Variant extends ServingVariant>(
-  input: OutingNeedsInput<Variant>,
-): Generator<Progress, readonly OutingNeed<Variant>[]> {
-  const { outing, rateAt } = input
-  const wanted = yield* wantedOf(input)
-  return wanted.map((one) => {
-    const kin = wanted.map((other) => (other === one ? 1 : kinship(one, other)))
+export const outingNeeds = <Variant extends ServingVariant>(
+  outing: ComingOuting,
+  servings: readonly OutingServing<Variant>[],
+  rateAt: RateAt<Variant>,
+): readonly OutingNeed<Variant>[] =>
+  servings.map((one) => {
+    const kin = servings.map((other) => (other === one ? 1 : kinship(one, other)))
     const shares = outing.whatever.map((_, half) =>
-      Math.min(sum(wanted.map(({ onIt }, i) => (kin[i] ?? 0) * (onIt[half] ?? 0))), 1),
+      Math.min(sum(servings.map(({ onIt }, i) => (kin[i] ?? 0) * (onIt[half] ?? 0))), 1),
     )
     const [best] = one.serves
     const rate = rateAt(one.band ?? WHATEVER_BAND, outing, best?.meant ? best.variant : null)
     return {
       ...one,
       ...needHours(one.onIt, fishedBefore(shares), rate),
+      reachable: one.band === null || isReachable(one.band, outing),
       rate,
       fishedHours: HALF_HOUR * sum(shares),
     }
   })
-}

@@ -48,6 +48,10 @@ function waysOf({ techniques, rules }: ServingPlace, { ways }: ServingVariant): 
   return said.length > 0 && allowed.length === 0 ? null : allowed
 }
 
+/** Whether its pattern is one for this kind of water. */
+const isFishedOn = ({ waters }: ServingVariant, { waterKind }: ServingPlace) =>
+  waters.length === 0 || waters.includes(waterKind)
+
 /** Whether it can be fished at all as the day is fished. */
 function isShown(place: ServingPlace, variant: ServingVariant): boolean {
   const ways = waysOf(place, variant)
@@ -101,9 +105,14 @@ export function servedBy<Variant extends ServingVariant>(
     const ways = waysOf(place, variant)
     if (!look || ways === null) return []
     const meant = variant.meantFor.includes(stage.id)
-    const { verdict, score } = matchFly({ behaviour, look, ways }, stage, at, { school: place.school, meant })
-    const tooLoud = purpose === 'attractor' && !meant && stage.choosy >= CHOOSY
-    return tooLoud && verdict === 'serves'
+    const { verdict, score } = matchFly({ behaviour, look, ways }, stage, at, {
+      school: place.school,
+      meant,
+      briefly: true,
+    })
+    const tooLoud = purpose === 'attractor' && stage.choosy >= CHOOSY
+    const elsewhere = !isFishedOn(variant, place)
+    return (tooLoud || elsewhere) && !meant && verdict === 'serves'
       ? [{ variant, meant, quality: WHATEVER.imitation, verdict: 'couldPass' }]
       : [{ variant, meant, quality: score, verdict }]
   })
@@ -117,7 +126,7 @@ export function servedWhatever<Variant extends ServingVariant>(
   place: ServingPlace,
 ): ServedBy<Variant> {
   const graded = variants
-    .filter((variant) => variant.look !== null && isShown(place, variant))
+    .filter((variant) => variant.look !== null && isShown(place, variant) && isFishedOn(variant, place))
     .filter(({ ownMonths }) => ownMonths.length === 0 || ownMonths.includes(month))
     .map((variant): Graded<Variant> => {
       const meant = variant.purpose !== 'imitation'
@@ -135,6 +144,7 @@ export function anchorsAmong<Variant extends ServingVariant>(
   const graded = variants.flatMap((variant): Graded<Variant>[] => {
     const { behaviour } = variant
     if (behaviour.kind !== 'sinks' || behaviour.sinkSpeedMmPerS < ANCHOR_MM_PER_S) return []
+    if (!isFishedOn(variant, place)) return []
     const quality = bottomAspect(behaviour.sinkSpeedMmPerS, at).score
     return quality > 0 ? [{ variant, meant: false, quality, verdict: 'serves' }] : []
   })

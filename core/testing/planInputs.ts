@@ -29,6 +29,7 @@ export function variant(
     purpose: 'imitation',
     ownMonths: [],
     ways: [],
+    waters: [],
     placeKey: null,
     minutesEach: 8,
     hookSize: 16,

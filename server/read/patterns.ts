@@ -76,6 +76,7 @@ async function readSetups(db: Reader) {
       purpose: pattern.purpose,
       ownMonths: pattern.ownMonths,
       fishedHow: pattern.fishedHow,
+      waterKinds: pattern.waterKinds,
     })
     .from(pattern)
     .where(isNull(pattern.archivedAtMs))

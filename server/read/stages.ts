@@ -1,12 +1,12 @@
 import { and, eq, isNull } from 'drizzle-orm'
-import type { FoodStage, HookRange } from '../../core/index.ts'
+import type { FoodStage, HookRange, StageLooks } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage } from '../db/schema.ts'
 
 /** A stage as core reckons with it, with its name in full. */
 export interface LoadedStage {
-  readonly core: FoodStage
+  readonly core: FoodStage & StageLooks
   readonly row: typeof foodStage.$inferSelect
   readonly foodName: string
   readonly groupKey: string
@@ -23,7 +23,7 @@ const UNKNOWN_FEEDING = {
 } as const
 
 /** A stage as core reckons with it; what was shipped before broods had a place of their own has them among the rest. */
-function stageOf(row: typeof foodStage.$inferSelect): FoodStage {
+function stageOf(row: typeof foodStage.$inferSelect): FoodStage & StageLooks {
   const { more } = row.body
   const older = more as { trigger?: FoodStage['trigger']; broods?: FoodStage['broods'] }
   // rows written before triggers were part of the body

@@ -1,6 +1,15 @@
-import { forbiddenBy, urgencyOf, wording } from '../../core/index.ts'
+import { forbiddenBy, HALF_HOUR, outingCover, urgencyOf, wording } from '../../core/index.ts'
 import type { DisplayUnits, FlyRules } from '../../core/index.ts'
-import type { FoodAtMoment, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
+import type {
+  FoodAtMoment,
+  FoodStageId,
+  Moment,
+  OutingId,
+  PlanOuting,
+  RestockLine,
+  TonightLine,
+  TonightView,
+} from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadReaches } from '../read/reaches.ts'
@@ -11,15 +20,17 @@ import { localTime } from '../clock/localTime.ts'
 import { foodsAt } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadLasting } from '../read/lasting.ts'
-import { loadServes } from '../read/patterns.ts'
+import { comingOutings, outingAt } from '../read/comingOutings.ts'
+import { coverOfOuting } from '../read/outingCover.ts'
+import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
 
 const MOST_LIKELY = 2
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
-/** Share of the fish from which on a food without a fly is told of. */
-const MATTERS = 0.06
+/** Hours of the water ahead from which on a food without a fly is told of. */
+const MATTERS_HOURS = 0.15
 /** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
@@ -45,9 +56,9 @@ function likeliest(foods: readonly FoodAtMoment[]): readonly FoodAtMoment[] {
   return [first, ...elsewhere].slice(0, MOST_LIKELY)
 }
 
-function uncoveredLine(food: FoodAtMoment): TonightLine {
-  const text = `Nothing in your boxes for it: ${food.name}.`
-  return { ...NOTHING, kind: 'lacking', text, foodStageId: food.foodStageId, onHand: 0, par: null }
+function uncoveredLine(foodStageId: FoodStageId, name: string, hours: number): TonightLine {
+  const text = `Nothing in your boxes for it: ${name}, ${wording.shortHours(hours)} of the next outing.`
+  return { ...NOTHING, kind: 'lacking', text, foodStageId, onHand: 0, par: null }
 }
 
 function lackingLine(hole: RestockLine): TonightLine {
@@ -100,30 +111,63 @@ function buyLine(holes: readonly RestockLine[]): TonightLine[] {
   return [{ ...NOTHING, kind: 'buy', text, materialId: all[0]?.materialId ?? null }]
 }
 
-/** Holes in the order of the water ahead: what serves a likely food first, then the emptiest; and those that its note allows. */
-async function orderedHoles(
-  db: Reader,
-  rules: FlyRules | null,
-  foods: readonly FoodAtMoment[],
-  usualPar: number,
-): Promise<{ readonly holes: readonly RestockLine[]; readonly fishable: readonly RestockLine[] }> {
+/** An outing that is reckoned with where none is planned: an hour and a half on both sides of the moment. */
+const AROUND_MIN = 90
+
+/** The water ahead: the next outing, or else the hours around the moment at its reach. */
+async function aheadOf(db: Reader, today: string, moment: Moment): Promise<PlanOuting | null> {
+  const [coming] = await comingOutings(db, today)
+  if (coming) return coming
+  const place = (await loadReaches(db)).find(({ reach }) => reach.id === moment.reachId)
+  if (!place) return null
+  const { on, localMin } = moment
+  return outingAt(db, place, {
+    id: 'moment' as OutingId,
+    on,
+    fromLocalMin: Math.max(localMin - AROUND_MIN, 0),
+    toLocalMin: Math.min(localMin + AROUND_MIN, LAST_MIN),
+    techniques: [],
+  })
+}
+const LAST_MIN = 24 * 60 - 1
+
+/** Holes in the order of the water ahead, by the hours that filling each would add to it; and those that can be fished there. */
+async function orderedHoles(db: Reader, { needs, held, cover }: CoverAhead, rules: FlyRules, usualPar: number) {
   const lasting = await loadLasting(db)
   const mayBeFished = ({ variantId }: RestockLine) => {
     const variant = lasting.get(variantId)
-    if (!rules || !variant) return true
+    if (!variant) return true
     const { lead, weighted, figure } = variant
     return !forbiddenBy(rules, { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted })
   }
   const holes = await restockLines(db, usualPar)
-  const served = await loadServes(db)
-  const worth = new Map<string, number>()
-  for (const { patternId, foodStageId, weight } of served) {
-    const food = foods.find((candidate) => candidate.foodStageId === foodStageId)
-    if (food) worth.set(patternId, Math.max(worth.get(patternId) ?? 0, weight * food.onIt))
+  const adds = ({ variantId, missing }: RestockLine) => {
+    const own = needs.filter(({ serves }) => serves.some(({ variant }) => variant.key === variantId))
+    if (own.length === 0) return 0
+    const filled = outingCover(own, (key) => held(key) + (key === variantId ? missing : 0))
+    return filled.shown - outingCover(own, held).shown
   }
-  const urgency = (hole: RestockLine) => urgencyOf(hole, worth.get(hole.patternId) ?? 0)
-  const ordered = [...holes].sort((a, b) => urgency(b) - urgency(a))
+  const urgency = new Map(
+    holes.map((hole) => [hole.variantId, urgencyOf(hole, adds(hole) / Math.max(cover.hours, 1))]),
+  )
+  const ordered = [...holes].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
   return { holes: ordered, fishable: ordered.filter(mayBeFished) }
+}
+
+type CoverAhead = Awaited<ReturnType<typeof coverOfOuting>>
+
+/** Foods of the water ahead that nothing in the boxes serves, the most hours first. */
+function uncoveredFoods({
+  needs,
+  held,
+}: CoverAhead): readonly { readonly stageKey: string; readonly hours: number }[] {
+  return needs
+    .filter(({ reachable, serves }) => reachable && !serves.some(({ variant }) => held(variant.key) > 0))
+    .flatMap(({ stageKey, onIt }) =>
+      stageKey === null ? [] : [{ stageKey, hours: HALF_HOUR * onIt.reduce((sum, share) => sum + share, 0) }],
+    )
+    .filter(({ hours }) => hours >= MATTERS_HOURS)
+    .sort((a, b) => b.hours - a.hours)
 }
 
 /** At most seven sentences in a fixed order: likely, lacking, tie, buy. */
@@ -138,21 +182,20 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
   const { foods } = await foodsAt(db, moment, usualPar, settings.body.units)
+  const ahead = await aheadOf(db, now.on, moment)
+  if (!ahead) return { outing: null, moment: null, lines: [], empty: true }
+  const cover = await coverOfOuting(db, ahead)
   // what the next water's note forbids is not what tonight asks for
-  const { holes, fishable } = await orderedHoles(
-    db,
-    planned ? (place?.water.rules ?? null) : null,
-    foods,
-    usualPar,
-  )
+  const { holes, fishable } = await orderedHoles(db, cover, ahead.rules, usualPar)
   const minutesOf = await loadMinutes(db)
-  const uncovered = foods.filter(({ onHand, par, onIt }) => onHand === 0 && par === 0 && onIt > MATTERS)
+  const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const uncovered = uncoveredFoods(cover).flatMap(({ stageKey, hours }) => {
+    const stage = titles.get(stageKey)
+    return stage ? [uncoveredLine(stage.row.id, stageTitle(stage), hours)] : []
+  })
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
-    ...[...fishable.slice(0, MOST_LACKING).map(lackingLine), ...uncovered.map(uncoveredLine)].slice(
-      0,
-      MOST_LACKING,
-    ),
+    ...[...fishable.slice(0, MOST_LACKING).map(lackingLine), ...uncovered].slice(0, MOST_LACKING),
     ...fishable
       .filter(canBeTied)
       .slice(0, MOST_TO_TIE)

@@ -1,49 +1,8 @@
 import { useMemo } from 'react'
-import type { Behaviour, ComingOuting, ServingVariant, TieableVariant, WaterKind } from '../../core/index.ts'
-import type { CompartmentId, PlanOuting, PlanView } from '../../contract/index.ts'
+import { plannedOf } from '../../contract/planned.ts'
+import type { Planned } from '../../contract/planned.ts'
+import type { PlanView } from '../../contract/index.ts'
 import { usePlanQuery } from './api.ts'
-
-type WireVariant = PlanView['variants'][number]
-type WirePattern = PlanView['patterns'][number]
-
-/** A variant with all that the plan's answer says of it in several places. */
-export interface PlannedVariant
-  extends Omit<WireVariant, 'pattern' | 'place' | 'bill' | 'setup'>, Omit<WirePattern, 'name'> {
-  /** of pattern and variant */
-  readonly name: string
-  readonly compartmentId: CompartmentId | null
-  /** where it lies, in words; empty where it has no place */
-  readonly compartmentLabel: string
-  readonly bill: readonly { readonly materialId: string; readonly perFly: number }[]
-  /** drawers that change at the bench from one fly to the next; empty where it has none of the sort */
-  readonly setup: { readonly thread: string; readonly hook: string; readonly bead: string }
-}
-
-/** The plan's answer with its variants put together. */
-export interface Planned extends Omit<PlanView, 'variants'> {
-  readonly variants: readonly PlannedVariant[]
-}
-
-function plannedOf(view: PlanView): Planned {
-  const drawer = (at: number | null): string => (at === null ? '' : (view.drawers[at]?.materialId ?? ''))
-  return {
-    ...view,
-    variants: view.variants.flatMap(({ pattern: patternAt, place: placeAt, bill, setup, ...variant }) => {
-      const pattern = view.patterns[patternAt]
-      const place = placeAt === null ? undefined : view.places[placeAt]
-      if (!pattern) return []
-      return {
-        ...variant,
-        ...pattern,
-        name: `${pattern.name} ${variant.label}`,
-        compartmentId: place?.compartmentId ?? null,
-        compartmentLabel: place?.label ?? '',
-        bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
-        setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
-      }
-    }),
-  }
-}
 
 /** Several parts of a page ask for it: it is put together once an answer. */
 const putTogether = new WeakMap<PlanView, Planned>()
@@ -58,53 +17,3 @@ export function usePlanned(skip = false): Planned | undefined {
     return known
   }, [data])
 }
-
-function behaviourOf({ figure }: PlannedVariant): Behaviour {
-  const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
-  if ((figure.kind === 'sinks' || figure.kind === 'hovers') && speed !== null)
-    return { kind: 'sinks', sinkSpeedMmPerS: speed }
-  return figure.kind === 'floats' && figure.posture
-    ? { kind: 'floats', posture: figure.posture }
-    : { kind: 'unknown' }
-}
-
-/** A variant as foods are held against it. */
-export const toServing = (variant: PlannedVariant): ServingVariant => ({
-  key: variant.variantId,
-  patternKey: variant.patternId,
-  behaviour: behaviourOf(variant),
-  look: variant.look,
-  onHand: variant.onHand,
-  meantFor: variant.meantFor,
-  purpose: variant.purpose,
-  ownMonths: variant.ownMonths,
-  ways: variant.ways,
-  hookSize: variant.figure.hookSize,
-  lead: variant.lead,
-  weighted: variant.weighted,
-})
-
-/** A variant as core plans with it. */
-export const toTieable = (variant: PlannedVariant): TieableVariant => ({
-  ...toServing(variant),
-  queued: variant.queued,
-  placeKey: variant.compartmentId,
-  minutesEach: variant.minutesEach,
-  nightsToDry: variant.nightsToDry,
-  dislike: variant.dislike,
-  lost: variant.lost,
-  hoursFished: variant.hoursFished,
-  bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
-})
-
-/** Mean share of the fish that are on a food over an outing. */
-export const meanShare = (onIt: readonly number[]): number =>
-  onIt.reduce((sum, share) => sum + share, 0) / Math.max(onIt.length, 1)
-
-/** An outing as core holds the boxes against it. */
-export const toComing = ({ outingId, waterKind, foods, ...outing }: PlanOuting): ComingOuting => ({
-  ...outing,
-  key: outingId,
-  waterKind: waterKind as WaterKind,
-  foods: foods.map(({ foodStageId, ...food }) => ({ ...food, stageKey: foodStageId })),
-})

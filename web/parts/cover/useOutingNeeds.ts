@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react'
 import type { PlannedNeed } from '../../../core/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
-import type { Planned } from '../../wire/planned.ts'
+import { planInputs } from '../../../contract/planned.ts'
+import type { Planned } from '../../../contract/planned.ts'
 import { runJob } from '../../workers/gateway.ts'
-import { planInputs } from './planInputs.ts'
 
 /** What an outing asks of the boxes, with the flies that serve it; null while that is worked out. */
 export function useOutingNeeds(planned: Planned | undefined, outingId: string): readonly PlannedNeed[] | null {
@@ -14,7 +14,7 @@ export function useOutingNeeds(planned: Planned | undefined, outingId: string): 
     if (!planned || !frame || !larder) return
     const controller = new AbortController()
     const work = async () => {
-      const inputs = planInputs(planned, [], frame, larder)
+      const inputs = planInputs(planned, [], { ...frame, stages: larder.stages })
       const outings = inputs.outings.filter(({ key }) => key === outingId)
       const found = await runJob(
         'plannedNeeds',

@@ -3,7 +3,7 @@ import { arrange, takesAnHour } from '../../../core/index.ts'
 import type { ArrangedFly, Layout, ProposedPlace } from '../../../core/index.ts'
 import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../wire/api.ts'
 import { usePlanned } from '../../wire/planned.ts'
-import type { PlannedVariant } from '../../wire/planned.ts'
+import type { PlannedVariant } from '../../../contract/planned.ts'
 
 /** A month counts for a fly where what it serves is at least so likely in it. */
 const ABOUT = 0.2

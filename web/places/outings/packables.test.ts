@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { BoxLine } from '../../../contract/index.ts'
 import type { PlannedNeed } from '../../../core/index.ts'
-import type { Planned } from '../../wire/planned.ts'
+import type { Planned } from '../../../contract/planned.ts'
 import { goneOf, marked } from './gone.ts'
 import { coverWith, forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
 

@@ -1,8 +1,8 @@
 import { forbiddenAt, hoursShown, outingCover } from '../../../core/index.ts'
 import type { Forbidden, OutingCover, PlannedNeed } from '../../../core/index.ts'
 import type { BoxLine, CommandInput, CompartmentLine, VariantId } from '../../../contract/index.ts'
-import { toServing } from '../../wire/planned.ts'
-import type { Planned } from '../../wire/planned.ts'
+import { toServing } from '../../../contract/planned.ts'
+import type { Planned } from '../../../contract/planned.ts'
 
 type Fly = CompartmentLine['flies'][number]
 

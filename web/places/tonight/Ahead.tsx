@@ -59,13 +59,16 @@ function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
       hours: HALF_HOUR * total(need.onIt) - total(after.needs[n]?.shown ?? []),
       any: need.serves.some(({ variant }) => variant.onHand > 0),
     }))
-    .filter(({ hours }) => hours >= LEAST_OPEN_HOURS)
+    .filter(({ need, hours }) => need.reachable && hours >= LEAST_OPEN_HOURS)
     .sort((a, b) => b.hours - a.hours)
     .slice(0, MOST_OPEN)
   return (
     <p>
       {wording.coveredHours(after.shown, after.hours)}
       {after.shown - before.shown >= 0.05 ? `; ${before.shown.toFixed(1)} as the boxes and the bench are` : ''}
+      {after.outOfReach >= 0.1 ? (
+        <Quiet> · {wording.shortHours(after.outOfReach)} on what cannot be shown so</Quiet>
+      ) : null}
       {after.passing >= 0.1 ? (
         <Quiet> · flies that could pass would add {wording.shortHours(after.passing)}</Quiet>
       ) : null}
@@ -108,6 +111,7 @@ function BeforeOuting({ period, plan, stages, from, onQueue }: PeriodProps) {
         Before {dayName(outing.on)}, {outing.reachName}{' '}
         <Quiet>
           · {Math.round(used)} of {Math.round(period.minutes)} minutes at the bench
+          {period.queuedMinutes >= 1 ? `, ${Math.round(period.queuedMinutes)} more for what waits there` : ''}
         </Quiet>
       </h2>
       <Cover period={period} stages={stages} />

@@ -9,6 +9,7 @@ import {
   overEvenings,
   periodsOf,
   readyDays,
+  withoutIdleFlies,
 } from '../../../core/index.ts'
 import type {
   Counts,
@@ -19,7 +20,7 @@ import type {
   PlannedNeed,
   PlanProblem,
 } from '../../../core/index.ts'
-import type { Planned, PlannedVariant } from '../../wire/planned.ts'
+import type { Planned, PlannedVariant } from '../../../contract/planned.ts'
 import type { NamedBuyLine } from '../../parts/buying/BuyingList.tsx'
 import type { Newcomer } from './useNewcomers.ts'
 
@@ -41,7 +42,9 @@ export interface AheadPeriod {
   readonly batches: readonly AheadBatch[]
   readonly evenings: readonly { readonly on: string; readonly minutes: number }[]
   readonly shares: readonly EveningShare<AheadBatch>[]
+  /** minutes of its evenings that are free, and those that go to what waits at the bench */
   readonly minutes: number
+  readonly queuedMinutes: number
   /** hours of the outing with something to show: as the boxes and the bench are, and with what is tied */
   readonly needs: readonly PlannedNeed[]
   readonly before: OutingCover
@@ -124,20 +127,22 @@ function buyingOf(planned: Planned, shares: readonly EveningShare<AheadBatch>[])
 
 /** A plan as the page shows it: its batches in the order of the bench, over the evenings, with what that takes. */
 export function aheadOf(made: MadePlan, planned: Planned, newcomers: readonly Newcomer[]): Ahead {
-  const { inputs, problem, needs, counts } = made
-  const batches = chosenBatches(made, planned, newcomers)
+  const { inputs, problem, needs } = made
+  const counts = withoutIdleFlies(problem, needs, made.counts)
+  const batches = chosenBatches({ ...made, counts }, planned, newcomers)
   const nothing = counts.map((row) => row.map(() => 0))
   const time = benchTime(inputs)
-  const periods = periodsOf(inputs).map(({ outing }, k): AheadPeriod => {
-    const evenings = time[k] ?? []
+  const periods = periodsOf(inputs).map(({ outing, evenings }, k): AheadPeriod => {
+    const free = time[k] ?? []
     const own = needs.filter(({ outingKey }) => outingKey === outing.key)
     const ordered = inOrder(batches.filter(({ period }) => period === k))
     return {
       outingId: outing.key,
       batches: ordered,
       evenings,
-      shares: overEvenings(ordered, evenings),
-      minutes: evenings.reduce((sum, { minutes }) => sum + minutes, 0),
+      shares: overEvenings(ordered, free),
+      minutes: free.reduce((sum, { minutes }) => sum + minutes, 0),
+      queuedMinutes: evenings.reduce((sum, { minutes }, i) => sum + minutes - (free[i]?.minutes ?? 0), 0),
       needs: own,
       before: outingCover(own, fliesAt(problem, nothing, k)),
       after: outingCover(own, fliesAt(problem, counts, k)),

@@ -4,8 +4,8 @@ import { applySwaps, sizeNumber, valueOf, weightAmong } from '../../../core/inde
 import type { ProposedVariant, Swap, TieableVariant } from '../../../core/index.ts'
 import type { PatternView, VariantId } from '../../../contract/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery } from '../../wire/api.ts'
-import { meanShare } from '../../wire/planned.ts'
-import type { Planned, PlannedVariant } from '../../wire/planned.ts'
+import { meanShare } from '../../../contract/planned.ts'
+import type { Planned, PlannedVariant } from '../../../contract/planned.ts'
 import { runJob } from '../../workers/gateway.ts'
 import { draftOf } from '../../recipe/draft.ts'
 import type { DraftVariant } from '../../recipe/draft.ts'
@@ -71,7 +71,7 @@ function newcomerOf(
   const label = labelFor(draft, draftVariantOf(id, '', proposed), book.materials)
   const components = applySwaps({ components: draft.components, steps: null }, proposed)
   const drawerOf = (kind: string) => components.find((component) => component.kind === kind)?.materialId ?? ''
-  const { minutesEach, timedFlies, dislike, meantFor, purpose, ownMonths, ways } = facts
+  const { minutesEach, timedFlies, dislike, meantFor, purpose, ownMonths, ways, waters } = facts
   const goods = bill.flatMap(({ materialId }) => {
     const material = book.materials.get(materialId)
     if (!material) return []
@@ -97,6 +97,7 @@ function newcomerOf(
     purpose,
     ownMonths,
     ways,
+    waters,
   }
   return {
     ...shared,

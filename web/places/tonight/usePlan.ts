@@ -6,7 +6,7 @@ import { usePlanned } from '../../wire/planned.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { runJob } from '../../workers/gateway.ts'
-import { planInputs } from '../../parts/cover/planInputs.ts'
+import { planInputs } from '../../../contract/planned.ts'
 import { aheadOf } from './ahead.ts'
 import type { Ahead, MadePlan } from './ahead.ts'
 import { useNewcomers } from './useNewcomers.ts'
@@ -75,8 +75,7 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
         ? planInputs(
             planned,
             (newcomers ?? []).map(({ tieable }) => tieable),
-            frame,
-            larder,
+            { ...frame, stages: larder.stages },
           )
         : null,
     [planned, newcomers, frame, larder],

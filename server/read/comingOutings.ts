@@ -1,0 +1,112 @@
+import { and, eq, gte, isNull } from 'drizzle-orm'
+import { epochDayOf, lengthOn } from '../../core/index.ts'
+import type { DisplayUnits, Technique } from '../../core/index.ts'
+import type { OutingId, PlanOuting, ReachId } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { outing } from '../db/schema.ts'
+import { loadHours } from './feedingRows.ts'
+import { loadLikely } from './likely.ts'
+import { loadReaches } from './reaches.ts'
+import { loadSettings } from './settings.ts'
+import { loadStages, stageTitle } from './stages.ts'
+
+/** Outings further ahead are planned for when they come nearer. */
+const MOST_OUTINGS = 6
+const MOST_FOODS = 25
+/** The outings to come, the next one first, with what fish are on through each. */
+export async function comingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
+  const rows = await db
+    .select()
+    .from(outing)
+    .where(and(eq(outing.status, 'planned'), gte(outing.on, today), isNull(outing.archivedAtMs)))
+    .orderBy(outing.on)
+    .limit(MOST_OUTINGS)
+  const reaches = await loadReaches(db)
+  const found: PlanOuting[] = []
+  for (const row of rows) {
+    const place =
+      reaches.find(({ reach }) => reach.id === row.reachId) ??
+      reaches.find(({ water }) => water.id === row.waterId)
+    if (!place) continue
+    const { id, on, fromLocalMin, toLocalMin, technique, alsoTechniques } = row
+    found.push(
+      await outingAt(db, place, {
+        id,
+        on,
+        fromLocalMin,
+        toLocalMin,
+        techniques: [technique, ...alsoTechniques],
+      }),
+    )
+  }
+  return found
+}
+
+/** Some hours of a day at a place, and how they are fished. */
+interface HoursThere {
+  readonly id: OutingId
+  readonly on: string
+  readonly fromLocalMin: number
+  readonly toLocalMin: number
+  readonly techniques: readonly Technique[]
+}
+
+/** Hours at a place with what fish are on through them. */
+export async function outingAt(
+  db: Reader,
+  { reach, water }: Awaited<ReturnType<typeof loadReaches>>[number],
+  hours: HoursThere,
+): Promise<PlanOuting> {
+  const { body: settings } = await loadSettings(db)
+  const { foods, whatever } = await foodsOver(db, reach.id, hours, settings.units)
+  return {
+    outingId: hours.id,
+    on: hours.on,
+    waterName: water.name,
+    reachName: reach.name,
+    fromLocalMin: hours.fromLocalMin,
+    hours: (hours.toLocalMin - hours.fromLocalMin) / 60,
+    waterKind: water.kind,
+    bedMm: reach.typicalDepthMm,
+    surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
+    snagginess: water.snagginess,
+    techniques: [...hours.techniques],
+    rules: water.rules,
+    foods: foods.slice(0, MOST_FOODS),
+    whatever,
+  }
+}
+
+/** What fish are on over an outing, half hour by half hour, the most first. */
+async function foodsOver(
+  db: Reader,
+  reachId: ReachId,
+  { on, fromLocalMin, toLocalMin }: HoursThere,
+  units: DisplayUnits,
+): Promise<Pick<PlanOuting, 'foods' | 'whatever'>> {
+  const row = await loadHours(db, { reachId, on }, fromLocalMin, toLocalMin)
+  const middle = await loadLikely(db, { reachId, on, localMin: middleOf(fromLocalMin, toLocalMin) }, units)
+  const byId = new Map(middle.foods.map((food) => [food.foodStageId as string, food]))
+  const names = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const foods = row.stages
+    .flatMap(({ stageId, onIt }): PlanOuting['foods'] => {
+      const [stage, food] = [names.get(stageId), byId.get(stageId)]
+      if (!stage) return []
+      const [low, high] = lengthOn(stage.core.months, epochDayOf(on))
+      return [
+        {
+          foodStageId: stage.row.id,
+          name: stageTitle(stage),
+          onIt: [...onIt],
+          lengthMmLow: food?.lengthMmLow ?? low,
+          lengthMmHigh: food?.lengthMmHigh ?? high,
+        },
+      ]
+    })
+    .sort((a, b) => mean(b.onIt) - mean(a.onIt))
+  return { foods, whatever: [...row.whatever] }
+}
+
+const mean = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(values.length, 1)
+const middleOf = (fromMin: number, toMin: number) => Math.round((fromMin + toMin) / 60) * 30

@@ -1,0 +1,108 @@
+import { and, eq, inArray, isNull, notInArray, sql } from 'drizzle-orm'
+import { TECHNIQUES } from '../../core/index.ts'
+import type { PlanView } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { batch, flyTally, outing, spell, variantRevision, water } from '../db/schema.ts'
+import { loadLasting } from './lasting.ts'
+import { loadMinutes } from './minutes.ts'
+import { loadSetups } from './patterns.ts'
+import { loadVariants } from './variants.ts'
+
+/** Of an outing of which nobody noted minutes fly by fly, the hours are shared by about so many. */
+const FLIES_FISHED = 4
+
+/** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
+const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])
+
+async function readLosses(db: Reader) {
+  // as one row of JSON: see loadBalances
+  const row = await db.get<{ rows: string }>(
+    sql`select json_group_array(json_array(variant_id, lost)) as rows from (select r.variant_id, -sum(t.count) as lost
+      from fly_tally t join variant_revision r on r.id = t.variant_revision_id where t.cause = 'lost' group by 1)`,
+  )
+  const fished = await db
+    .select({ variantId: spell.variantId, minutes: sql<number>`sum(${spell.minutes})` })
+    .from(spell)
+    .where(isNull(spell.archivedAtMs))
+    .groupBy(spell.variantId)
+  const noted = db.select({ id: spell.outingId }).from(spell).where(isNull(spell.archivedAtMs))
+  const [done] = await db
+    .select({ minutes: sql<number>`coalesce(sum(${outing.toLocalMin} - ${outing.fromLocalMin}), 0)` })
+    .from(outing)
+    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
+  return {
+    lost: new Map(JSON.parse(row.rows) as readonly [string, number][]),
+    hours: new Map(fished.map(({ variantId, minutes }) => [variantId, minutes / 60])),
+    unnoted: { hours: (done?.minutes ?? 0) / 60, each: (done?.minutes ?? 0) / 60 / FLIES_FISHED },
+  }
+}
+
+/** Patterns as plan and cover ask for them. */
+export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
+  const { patterns, meantFor } = await loadSetups(db)
+  const minutesOf = await loadMinutes(db)
+  return patterns.map(({ id, name, dislike, purpose, ownMonths, fishedHow, waterKinds }) => {
+    const { minutesEach, timedFlies } = minutesOf(id)
+    const served = meantFor.get(id) ?? []
+    return {
+      patternId: id,
+      name,
+      dislike,
+      minutesEach,
+      timedFlies,
+      meantFor: served.map(({ foodStageId }) => foodStageId),
+      purpose,
+      ownMonths: [...ownMonths],
+      ways: TECHNIQUES.filter((way) => fishedHow.includes(way)),
+      waters: [...waterKinds],
+    }
+  })
+}
+
+/** A usual stony river, for who noted no outing yet. */
+const USUAL_SNAGGINESS = 2
+
+/** Snagginess of the waters that were fished, by hours. */
+export const loadSnagginess = keptUntilWrite(readSnagginess, [outing, water])
+
+async function readSnagginess(db: Reader): Promise<number> {
+  const hours = sql`(${outing.toLocalMin} - ${outing.fromLocalMin})`
+  const [row] = await db
+    .select({ mean: sql<number | null>`sum(${water.snagginess} * ${hours}) * 1.0 / nullif(sum(${hours}), 0)` })
+    .from(outing)
+    .innerJoin(water, eq(water.id, outing.waterId))
+    .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs)))
+  return row?.mean ?? USUAL_SNAGGINESS
+}
+
+/** Flies by variant in batches that are not ended. */
+async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({ variantId: variantRevision.variantId, count: sql<number>`sum(${batch.plannedCount})` })
+    .from(batch)
+    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
+    .where(inArray(batch.status, ['planned', 'open']))
+    .groupBy(variantRevision.variantId)
+  return new Map(rows.map(({ variantId, count }) => [variantId, count]))
+}
+
+/** All variants as plan and cover ask for them, with the hours of outings that nobody noted fly by fly. */
+export async function planVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
+  const { lost, hours, unnoted } = await loadLosses(db)
+  const lasting = await loadLasting(db)
+  const queued = await queuedFlies(db)
+  const variants = (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
+    const variant = lasting.get(id)
+    return variant
+      ? {
+          ...variant,
+          onHand,
+          queued: queued.get(id) ?? 0,
+          lost: lost.get(id) ?? 0,
+          hoursFished: unnoted.each + (hours.get(id) ?? 0),
+        }
+      : []
+  })
+  return { variants, unnoted }
+}
