@@ -196,7 +196,7 @@ async function tellFlies(tell: Tell): Promise<void> {
 }
 
 async function tellOutings(tell: Tell): Promise<void> {
-  for (const { water, reach, losses, ...outing } of outings) {
+  for (const { water, reach, losses, fished = [], ...outing } of outings) {
     const outingId = fixedId(`outing:${outing.on}`) as Id<'outingSave', 'outingId'>
     const at = outing.status === 'done' ? outing.on : '2026-06-01'
     await tell(at, 'outingSave', {
@@ -208,6 +208,17 @@ async function tellOutings(tell: Tell): Promise<void> {
         reachId: fixedId(`reach:${reach}`) as CommandInput<'outingSave'>['outing']['reachId'],
       },
     })
+    for (const [name, label, minutes, takes, refusals] of fished) {
+      await tell(`${outing.on}T20:30:00Z`, 'spellSave', {
+        spellId: fixedId(`spell:${outing.on}:${name}`) as CommandInput<'spellSave'>['spellId'],
+        version: null,
+        outingId,
+        variantId: variantIdOf(name, label),
+        minutes,
+        takes,
+        refusals,
+      })
+    }
     if (losses.length === 0) continue
     await tell(`${outing.on}T21:00:00Z`, 'fliesLose', {
       outingId,

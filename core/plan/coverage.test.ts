@@ -102,28 +102,42 @@ describe('rules of cover', () => {
 
   it('counts what takes a team down: a tungsten jig does, a dry does not', () => {
     const flies = [variant('jig', jigNymph(), 2), variant('dry', hackledDry(), 9)]
-    expect(anchorsOf(flies, RULES)).toEqual({ onHand: 2, wanted: 3, state: 'thin' })
-    expect(anchorsOf(flies.slice(1), RULES).state).toBe('missing')
+    const place = {
+      waterKind: 'freestone',
+      bedMm: 900,
+      surfaceSpeedMmPerS: 700,
+      techniques: [],
+      rules: NO_RULES,
+      school: 'sizeAndStage',
+    } as const
+    expect(anchorsOf(flies, RULES, place)).toEqual({ onHand: 2, wanted: 3, state: 'thin' })
+    expect(anchorsOf(flies.slice(1), RULES, place).state).toBe('missing')
+    const ofLakes = flies.map((fly) => ({ ...fly, waters: ['reservoir' as const] }))
+    expect(anchorsOf(ofLakes, RULES, place).state).toBe('missing')
   })
 })
 
 describe('seasonFoods', () => {
-  it('has a stage as long as it gets in any month, worth what it is in its best one', () => {
-    const foods = seasonFoods(stages, 'freestone', 0)
-    const nymph = stages.find(({ key }) => key === 'dark-olive-nymph')
-    const months = (nymph?.months ?? []).flatMap((month) => (month ? [month] : []))
-    const found = foods.find(({ stageKey }) => stageKey === nymph?.id)
-    expect(found?.lengthMmHigh).toBe(Math.max(...months.map(({ lengthMmHigh }) => lengthMmHigh)))
-    expect(found?.worth).toBeCloseTo(
-      Math.max(...months.map(({ likelihood }) => likelihood)) * (nymph?.waterKinds.freestone ?? 0) * (nymph?.importance ?? 0),
-      12,
-    ) // prettier-ignore
-    expect(foods).toEqual([...foods].sort((a, b) => b.worth - a.worth))
+  const place = { waterKind: 'freestone' as const, latitudeDeg: 54 }
+  const year = {
+    whatever: [0.5, 0.3],
+    stages: [
+      { stageId: 'dark-olive-dun', onIt: [0.1, 0.3] },
+      { stageId: 'dark-olive-nymph', onIt: [0.4, 0.35] },
+      { stageId: 'dark-olive-spinner', onIt: [0, 0.05] },
+    ],
+  }
+
+  it('has a stage as long as it gets in any month, worth the fish that are on it in its best week', () => {
+    const foods = seasonFoods(stages, year, place, 0.1)
+    expect(foods.map(({ stageKey, worth }) => [stageKey, worth])).toEqual([
+      ['dark-olive-nymph', 0.4],
+      ['dark-olive-dun', 0.3],
+    ])
+    expect(foods[0]).toMatchObject({ lengthMmLow: 3, lengthMmHigh: 10 })
   })
 
-  it('leaves out what is not at home there, or hardly worth a fly', () => {
-    expect(seasonFoods(stages, 'freestone', 2)).toEqual([])
-    const onlyRivers = stages.filter(({ depthBandStillwater }) => depthBandStillwater === null)
-    expect(seasonFoods(onlyRivers, 'reservoir', 0)).toEqual([])
+  it('leaves out what does not live there', () => {
+    expect(seasonFoods(stages, year, { ...place, waterKind: 'reservoir' }, 0)).toEqual([])
   })
 })

@@ -4,7 +4,7 @@ import { bandIn } from '../season/index.ts'
 import type { FoodStage } from '../season/index.ts'
 import type { ServingVariant } from './inputs.ts'
 import type { Forbidden } from './rules.ts'
-import { ANCHOR_MM_PER_S, servedBy } from './serving.ts'
+import { anchorsAmong, servedBy } from './serving.ts'
 import type { Serving, ServingPlace } from './serving.ts'
 
 /** A food that boxes are held against, with its length now. */
@@ -90,12 +90,14 @@ const fallOf = ({ behaviour }: ServingVariant) => (behaviour.kind === 'sinks' ? 
 const stateOf = (held: number, wanted: number): CoverCell['state'] =>
   wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'thin' : 'missing'
 
-/** Whether the boxes hold enough flies that take a team down. */
-export function anchorsOf(variants: readonly ServingVariant[], { anchors }: CoverRules): Anchors {
-  const onHand = variants.reduce(
-    (sum, variant) => (fallOf(variant) >= ANCHOR_MM_PER_S ? sum + variant.onHand : sum),
-    0,
-  )
+/** Whether the boxes hold enough flies that take a team down there. */
+export function anchorsOf(
+  variants: readonly ServingVariant[],
+  { anchors }: CoverRules,
+  place: ServingPlace,
+): Anchors {
+  const { serves } = anchorsAmong(variants, place)
+  const onHand = serves.reduce((sum, { variant }) => sum + variant.onHand, 0)
   return { onHand, wanted: anchors, state: stateOf(onHand, anchors) }
 }
 

@@ -1,30 +1,36 @@
-import { bandIn } from '../season/index.ts'
+import { bandIn, monthsAt } from '../season/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
 import type { FoodToCover } from './coverage.ts'
 
-/** A month counts for a stage where it is at least so likely. */
-const ABOUT = 0.1
+/** What trout are on at a reach through a year: by week and stage, and the rest that takes whatever comes. */
+export interface YearRow {
+  readonly whatever: readonly number[]
+  readonly stages: readonly { readonly stageId: string; readonly onIt: readonly number[] }[]
+}
 
 /**
- * What a kind of water asks for over the whole year: each stage as long as it gets in any month, worth what it is in
- * its best one. Those that never come to at least `leastWorth` are left out.
+ * What a reach asks for over the whole year: each stage as long as it gets in any month, worth the share of fish that are
+ * on it in its best week. Those that never come to at least `leastWorth` are left out.
  */
 export function seasonFoods(
   stages: readonly FoodStage[],
-  waterKind: WaterKind,
+  year: YearRow,
+  { waterKind, latitudeDeg }: { readonly waterKind: WaterKind; readonly latitudeDeg: number },
   leastWorth: number,
 ): readonly FoodToCover[] {
-  return stages
-    .flatMap((stage): FoodToCover[] => {
-      const months = stage.months.flatMap((month) => (month && month.likelihood >= ABOUT ? [month] : []))
-      const atHome = stage.waterKinds[waterKind] ?? 0
-      if (months.length === 0 || bandIn(stage, waterKind) === null) return []
-      const best = Math.max(...months.map(({ likelihood }) => likelihood))
-      const worth = best * atHome * stage.importance
-      if (worth < leastWorth) return []
+  const byId = new Map(stages.map((stage) => [stage.id, stage]))
+  return year.stages
+    .flatMap(({ stageId, onIt }): FoodToCover[] => {
+      const stage = byId.get(stageId)
+      const worth = Math.max(...onIt)
+      if (!stage || bandIn(stage, waterKind) === null || worth < leastWorth) return []
+      const months = monthsAt(stage, latitudeDeg).flatMap((month) =>
+        month && month.lengthMmHigh > 0 ? [month] : [],
+      )
+      if (months.length === 0) return []
       return [
         {
-          stageKey: stage.id,
+          stageKey: stageId,
           worth,
           lengthMmLow: Math.min(...months.map(({ lengthMmLow }) => lengthMmLow)),
           lengthMmHigh: Math.max(...months.map(({ lengthMmHigh }) => lengthMmHigh)),

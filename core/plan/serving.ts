@@ -39,7 +39,7 @@ const CHOOSY = 0.5
 /** How well a fly does with a fish that takes whatever comes, by what it was made for. Judgement. */
 const WHATEVER = { searching: 0.9, attractor: 0.85, imitation: 0.6 }
 /** From this speed on a fly takes a team down, mm/s. */
-export const ANCHOR_MM_PER_S = 300
+const ANCHOR_MM_PER_S = 300
 
 /** The ways in which a fly is fished there; empty where nobody said, null where the note forbids all of them. */
 function waysOf({ techniques, rules }: ServingPlace, { ways }: ServingVariant): readonly Technique[] | null {

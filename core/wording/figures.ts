@@ -134,6 +134,9 @@ export function inTen(chance: number): string {
   return tenths === 0 ? 'under 1 in 10' : `${tenths} in 10`
 }
 
+/** `1 of 10 fish more for flies that could pass`. */
+export const passingToo = (share: number): string => `${fishOnIt(share)} more for flies that could pass`
+
 /** A share of the feeding fish: `4 of 10 fish`; `1 fish in 14` below a tenth; `hardly a fish` below one in a hundred. */
 export function fishOnIt(share: number): string {
   if (share < 0.01) return 'hardly a fish'

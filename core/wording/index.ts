@@ -19,6 +19,7 @@ export {
   inTen,
   mass,
   partMass,
+  passingToo,
   provenance,
   seconds,
   shortHours,

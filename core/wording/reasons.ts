@@ -104,9 +104,9 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
     case 'tooThin':
       return `too slim: ${aspect.found.toFixed(1)} times as long as thick, theirs at most ${aspect.wantedHigh.toFixed(1)}`
     case 'otherWing':
-      return `wings otherwise than a ${aspect.names.join('')}`
+      return 'wings unlike theirs'
     case 'otherTail':
-      return `tail otherwise than a ${aspect.names.join('')}`
+      return 'tail unlike theirs'
     case 'noLongLegs':
       return 'no long legs'
     case 'bulkElsewhere':

@@ -131,8 +131,43 @@ async function aheadOf(db: Reader, today: string, moment: Moment): Promise<PlanO
 }
 const LAST_MIN = 24 * 60 - 1
 
-/** Holes in the order of the water ahead, by the hours that filling each would add to it; and those that can be fished there. */
-async function orderedHoles(db: Reader, { needs, held, cover }: CoverAhead, rules: FlyRules, usualPar: number) {
+/** Hours that some more flies of a variant would add to the water ahead. */
+function addedHours({ needs, held }: CoverAhead, variantId: string, count: number): number {
+  const own = needs.filter(({ serves }) => serves.some(({ variant }) => variant.key === variantId))
+  if (own.length === 0) return 0
+  const more = outingCover(own, (key) => held(key) + (key === variantId ? count : 0))
+  return more.shown - outingCover(own, held).shown
+}
+
+/** The most urgent of some holes first, by the hours that filling each would add to the water ahead. */
+function byUrgency(holes: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
+  const hours = Math.max(ahead.cover.hours, 1)
+  const urgency = new Map(
+    holes.map((hole) => [
+      hole.variantId,
+      urgencyOf(hole, addedHours(ahead, hole.variantId, hole.missing) / hours),
+    ]),
+  )
+  return [...holes].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
+}
+
+/** What to tie, one batch after the other: each time what is most urgent once those before it are tied. */
+function batchesToTie(holes: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
+  const chosen: RestockLine[] = []
+  let now = ahead
+  for (let left = holes.filter(canBeTied); chosen.length < MOST_TO_TIE && left.length > 0;) {
+    const [first, ...rest] = byUrgency(left, now)
+    if (!first) break
+    chosen.push(first)
+    left = rest
+    const before = now.held
+    now = { ...now, held: (key) => before(key) + (key === first.variantId ? countToTie(first) : 0) }
+  }
+  return chosen
+}
+
+/** Holes in the order of the water ahead; and those that can be fished there. */
+async function orderedHoles(db: Reader, ahead: CoverAhead, rules: FlyRules, usualPar: number) {
   const lasting = await loadLasting(db)
   const mayBeFished = ({ variantId }: RestockLine) => {
     const variant = lasting.get(variantId)
@@ -140,18 +175,8 @@ async function orderedHoles(db: Reader, { needs, held, cover }: CoverAhead, rule
     const { lead, weighted, figure } = variant
     return !forbiddenBy(rules, { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted })
   }
-  const holes = await restockLines(db, usualPar)
-  const adds = ({ variantId, missing }: RestockLine) => {
-    const own = needs.filter(({ serves }) => serves.some(({ variant }) => variant.key === variantId))
-    if (own.length === 0) return 0
-    const filled = outingCover(own, (key) => held(key) + (key === variantId ? missing : 0))
-    return filled.shown - outingCover(own, held).shown
-  }
-  const urgency = new Map(
-    holes.map((hole) => [hole.variantId, urgencyOf(hole, adds(hole) / Math.max(cover.hours, 1))]),
-  )
-  const ordered = [...holes].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
-  return { holes: ordered, fishable: ordered.filter(mayBeFished) }
+  const holes = byUrgency(await restockLines(db, usualPar), ahead)
+  return { holes, fishable: holes.filter(mayBeFished) }
 }
 
 type CoverAhead = Awaited<ReturnType<typeof coverOfOuting>>
@@ -196,10 +221,7 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
     ...[...fishable.slice(0, MOST_LACKING).map(lackingLine), ...uncovered].slice(0, MOST_LACKING),
-    ...fishable
-      .filter(canBeTied)
-      .slice(0, MOST_TO_TIE)
-      .map((hole) => tieLine(hole, minutesOf(hole.patternId).minutesEach)),
+    ...batchesToTie(fishable, cover).map((hole) => tieLine(hole, minutesOf(hole.patternId).minutesEach)),
     ...buyLine(holes).slice(0, MOST_TO_BUY),
   ]
   if (holes.length === 0 && foods.length > 0) {

@@ -5,6 +5,8 @@ export const labels = {
   takes: 'takes',
   forWord: 'for',
   nothingElseToShow: 'nothing else to show',
+  stillOpen: 'Still open:',
+  designOne: 'nothing here imitates it: design one',
   withoutIt: 'without it',
   barredHere: 'Flies that you have for it are against your note of that water.',
   whateverComes: 'fish that take whatever comes',

@@ -1,5 +1,6 @@
 import {
   coverageOf,
+  coverLooks,
   findWeightings,
   greedyPlan,
   plannedNeeds,
@@ -12,8 +13,13 @@ import type {
   Calibration,
   Counts,
   CoverageInput,
+  CoverLook,
   CoverRow,
   FindInput,
+  FoodStage,
+  LookCover,
+  ServingVariant,
+  StageLooks,
   FindProgress,
   Found,
   MadeProblem,
@@ -34,6 +40,13 @@ import { solvePlan } from './solvePlan.ts'
 import type { SolvedPlan, SolveInput } from './solvePlan.ts'
 import { loadSolver, solver } from './solver.ts'
 
+/** What some looks at the boxes are worked out from. */
+interface LooksInput {
+  readonly looks: readonly CoverLook[]
+  readonly variants: readonly ServingVariant[]
+  readonly stages: readonly (FoodStage & StageLooks)[]
+}
+
 /** Heavy work by name: generators that yield progress and return a result. */
 export const jobs = {
   sampleFall: ({
@@ -42,6 +55,8 @@ export const jobs = {
   }: SampleInput & { readonly calibration: Calibration }): Generator<Progress, SampledFall> =>
     sampleFall(input, calibration),
   findWeightings: (input: FindInput): Generator<FindProgress, readonly Found[]> => findWeightings(input),
+  coverLooks: ({ looks, variants, stages }: LooksInput): Generator<Progress, readonly LookCover[]> =>
+    coverLooks(looks, variants, new Map(stages.map((stage) => [stage.id, stage]))),
   coverageOf: (input: CoverageInput): Generator<Progress, readonly CoverRow[]> => coverageOf(input),
   greedyPlan: (problem: PlanProblem): Generator<Progress, Counts> => greedyPlan(problem),
   solvePlan: (input: SolveInput): Generator<SolvedPlan, SolvedPlan> => solvePlan(solver(), input),

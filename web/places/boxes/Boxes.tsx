@@ -12,7 +12,7 @@ import { Holes } from './Holes.tsx'
 import { useCensus } from './useCensus.ts'
 import { labels } from '../../words/boxes.ts'
 
-const Coverage = lazy(() => import('./Coverage.tsx'))
+const Coverage = lazy(() => import('./cover/Coverage.tsx'))
 const History = lazy(() => import('./History.tsx'))
 const NewBox = lazy(() => import('./NewBox.tsx'))
 const PasteFlies = lazy(() => import('./PasteFlies.tsx'))

@@ -3,7 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
-import Coverage from './Coverage.tsx'
+import Coverage from './cover/Coverage.tsx'
 import NewBox from './NewBox.tsx'
 import { arrangedCompartments, bareCompartments } from './newBox.ts'
 import PasteFlies from './PasteFlies.tsx'
@@ -94,14 +94,13 @@ describe('what the boxes cover', () => {
   it('is told food by food, with the flies that serve one where it is opened', async () => {
     show(<Coverage />)
     const table = await until(() => screen.queryByRole('table', { name: 'Cover' }), 30_000)
-    const rows = within(table).getAllByRole('row')
-    expect(rows.length).toBeGreaterThan(8)
+    const cells = within(table).getAllByRole('button')
+    expect(cells.length).toBeGreaterThan(8)
     const heading = screen.getByRole('heading', { level: 2 }).textContent ?? ''
     const [, foods, covered, thin, holes] = /(\d+) foods: (\d+) covered, (\d+) thin, (\d+) hole/.exec(heading)!.map(Number) // prettier-ignore
-    expect(rows).toHaveLength(foods! + 1)
+    expect(cells).toHaveLength(foods!)
     expect(covered! + thin! + holes!).toBe(foods)
-    const served = rows.find((row) => /\d+ (covered|thin)/.test(row.textContent ?? ''))!
-    const food = within(served).getByRole('button')
+    const food = cells.find((cell) => /\d+ (covered|thin)/.test(cell.textContent ?? ''))!
     expect(food.getAttribute('aria-expanded')).toBe('false')
     fireEvent.click(food)
     expect(food.getAttribute('aria-expanded')).toBe('true')
@@ -109,6 +108,28 @@ describe('what the boxes cover', () => {
     fireEvent.click(food)
     expect(within(table).queryAllByRole('link')).toEqual([])
   }, 60_000)
+
+  it('is looked at by situation, by season and by what was taken, too', async () => {
+    show(<Coverage />)
+    await until(() => screen.queryByText(/fish have something on hand to show/), 30_000)
+    const rowsOf = async (button: string) => {
+      fireEvent.click(await until(() => screen.queryByRole('button', { name: button })))
+      const table = await until(() => screen.queryByRole('table', { name: button }), 30_000)
+      return within(table)
+        .getAllByRole('row')
+        .slice(1)
+        .map((row) => row.textContent ?? '')
+    }
+    const situations = await rowsOf('By situation')
+    expect(situations).toHaveLength(7)
+    expect(situations.every((row) => /\d of 10 fish|1 fish in|hardly/.test(row))).toBe(true)
+    expect(await rowsOf('By season')).toHaveLength(12)
+    const trusted = await rowsOf('By confidence')
+    const held = (await asked.plan()).variants.filter(({ onHand }) => onHand > 0)
+    expect(trusted).toHaveLength(held.length)
+    expect(trusted[0]).toMatch(/\d\.\d/)
+    expect(trusted.at(-1)).toContain('not fished yet')
+  }, 90_000)
 
   it('asks for what the user asks of boxes, and keeps that', async () => {
     show(<Coverage />)

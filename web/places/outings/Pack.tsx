@@ -127,17 +127,16 @@ function CouldGoAlong({
           return (
             <tr key={key}>
               <td>
-                <Checkbox
-                  isSelected={count > 0}
-                  onChange={(on) => onTake(key, on ? Math.min(fly.count, keep) : 0)}
-                >
-                  {name}
-                </Checkbox>
-                {forbidden ? (
-                  <Caution>{FORBIDDEN[forbidden]}</Caution>
-                ) : asked >= LEAST_TOLD ? (
-                  <Quiet> {wording.hoursShown(asked)}</Quiet>
-                ) : null}
+                <Row $gap={6}>
+                  <Checkbox
+                    isSelected={count > 0}
+                    onChange={(on) => onTake(key, on ? Math.min(fly.count, keep) : 0)}
+                  >
+                    {name}
+                  </Checkbox>
+                  {!forbidden && asked >= LEAST_TOLD ? <Quiet>{wording.hoursShown(asked)}</Quiet> : null}
+                </Row>
+                {forbidden ? <Caution>{FORBIDDEN[forbidden]}</Caution> : null}
               </td>
               <td>{place.label}</td>
               <td className="number">{fly.count}</td>

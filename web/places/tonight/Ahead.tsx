@@ -76,8 +76,19 @@ function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
         <>
           <br />
           <Quiet>
-            Still open:{' '}
-            {open.map(({ need, hours }) => `${needName(need, stages)} ${wording.shortHours(hours)}`).join('; ')}
+            {labels.stillOpen}{' '}
+            {open.map(({ need, hours }, nth) => (
+              <span key={need.key}>
+                {nth > 0 ? '; ' : ''}
+                {needName(need, stages)} {wording.shortHours(hours)}
+                {need.stageKey !== null && need.serves.length === 0 ? (
+                  <>
+                    {', '}
+                    <Link to={`/patterns/new?serves=${need.stageKey}`}>{labels.designOne}</Link>
+                  </>
+                ) : null}
+              </span>
+            ))}
             .{' '}
             {open.some(({ need }) => need.barred.some(({ variant }) => variant.onHand > 0))
               ? labels.barredHere

@@ -37,8 +37,17 @@ describe('a plan for the demo', () => {
     const plan = await until(() => (result.current.ahead?.isDone ? result.current.ahead : null), 60_000)
     const { outings, places } = await asked.plan()
     expect(plan.periods.map(({ outingId }) => outingId)).toEqual(outings.map(({ outingId }) => outingId))
-    for (const [k, { batches, evenings, shares, minutes }] of plan.periods.entries()) {
-      expect(minutes).toBe(evenings.reduce((sum, evening) => sum + evening.minutes, 0))
+    for (const [
+      k,
+      { batches, evenings, shares, minutes, queuedMinutes, before, after },
+    ] of plan.periods.entries()) {
+      // what waits at the bench takes the first evenings
+      expect(minutes + queuedMinutes).toBeCloseTo(
+        evenings.reduce((sum, evening) => sum + evening.minutes, 0),
+        6,
+      )
+      expect(after.shown).toBeGreaterThanOrEqual(before.shown - 1e-9)
+      expect(after.shown).toBeLessThanOrEqual(after.hours)
       expect(batches.reduce((sum, batch) => sum + batch.minutes, 0)).toBeLessThanOrEqual(minutes + 1e-6)
       for (const { on } of evenings) expect(on < outings[k]!.on).toBe(true)
       for (const { on } of shares) expect(evenings.map((evening) => evening.on)).toContain(on)
