@@ -4,7 +4,10 @@ import type { Page } from '@playwright/test'
 const FLY = 'Paper Lantern #10 2XL'
 const lastAction = (page: Page) => page.getByRole('button', { name: "Tonight's actions" })
 const mayfly = (page: Page) =>
-  page.getByRole('table', { name: 'Cover' }).getByRole('row', { name: /Large burrowing mayfly, dun/ })
+  page
+    .getByRole('table', { name: 'Cover' })
+    .getByRole('row', { name: /Large burrowing mayfly/ })
+    .getByRole('button', { name: /^dun/ })
 
 async function pressButton(page: Page, name: string | RegExp): Promise<void> {
   await tabTo(page, page.getByRole('button', { name }))

@@ -49,6 +49,7 @@ export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProp
             { id: 'sizeAndStage', name: 'size and stage, then the pattern' },
             { id: 'exact', name: 'the natural in every part' },
             { id: 'bright', name: 'something bright that is seen' },
+            { id: 'presentation', name: 'how it is shown: posture, depth, movement' },
           ]}
           onChange={(id) => onChange({ school: id as 'exact' })}
           width="280px"
