@@ -105,12 +105,13 @@ export function outlineAspect(look: Appearance, looks: StageLooks): MatchAspect 
 /** From here on nobody would name what is off about a shape. */
 const PLAINLY_ALIKE = 0.8
 
-const labOf = new Map<string, OkLab>()
-function lab(hex: string): OkLab {
-  const known = labOf.get(hex)
+/** Colours of a palette as they are compared, kept for each palette: boxes hold thousands of flies against it. */
+const labsOf = new WeakMap<readonly ColourShare[], readonly OkLab[]>()
+function labs(palette: readonly ColourShare[]): readonly OkLab[] {
+  const known = labsOf.get(palette)
   if (known) return known
-  const made = okLab(hex)
-  labOf.set(hex, made)
+  const made = palette.map(({ hexWet }) => okLab(hexWet))
+  labsOf.set(palette, made)
   return made
 }
 
@@ -127,13 +128,16 @@ function paletteDistance(
   const { lightness, chroma } = floats ? AGAINST_LIGHT : { lightness: 1, chroma: 1 }
   const left = fly.map(({ share }) => share)
   const wanted = natural.map(({ share }) => share)
-  const pairs = fly.flatMap(({ hexWet }, i) => {
-    const x = lab(hexWet)
-    return natural.map((other, j) => {
-      const y = lab(other.hexWet)
-      return { i, j, far: Math.hypot(lightness * (x.l - y.l), chroma * (x.a - y.a), chroma * (x.b - y.b)) }
-    })
-  })
+  const theirs = labs(natural)
+  const pairs = labs(fly).flatMap((x, i) =>
+    theirs.map((y, j) => ({
+      i,
+      j,
+      far: Math.sqrt(
+        (lightness * (x.l - y.l)) ** 2 + (chroma * (x.a - y.a)) ** 2 + (chroma * (x.b - y.b)) ** 2,
+      ),
+    })),
+  )
   let [nearest, moved] = [0, 0]
   const seen = new Set<number>()
   for (const { i, j, far } of pairs.sort((a, b) => a.far - b.far)) {
@@ -185,6 +189,8 @@ function movesSo(key: string, look: Appearance, shown: Shown): number {
   return 1
 }
 
+const movementOf = new Map(MOVEMENTS.map((movement) => [movement.key, movement]))
+
 /** A second way of moving is worth a little less than the usual one. */
 const SECOND_WAY = 0.85
 /** What cannot move as it should is still seen. */
@@ -203,9 +209,13 @@ export function movementAspect(look: Appearance, shown: Shown, looks: StageLooks
     return plain('movement', stiff ? 'tooStiff' : 'cannotRise', score, looks.movements)
   }
   if (BY_ITSELF.has(best.key)) return plain('movement', 'movesByItself', score)
-  const shownBy = MOVEMENTS.find(({ key }) => key === best.key)?.shownBy ?? ''
+  const shownBy = movementOf.get(best.key)?.shownBy ?? ''
   return plain('movement', 'movesAsFished', score, [shownBy])
 }
+
+const KNOWN: ReadonlySet<string> = new Set(TRIGGER_KEYS)
+const isTrigger = (key: string): key is TriggerKey => KNOWN.has(key)
+const triggerName = new Map(TRIGGER_LOOKS.map(({ key, name }) => [key, name]))
 
 /** Triggers that make a fly something else where the natural has none of them. */
 const FALSE: readonly TriggerKey[] = [
@@ -217,9 +227,7 @@ const PLAIN_TRIGGER = 0.5
 
 /** How far it shows what fish go by, the first named of a stage most, and nothing that the natural has not. */
 export function triggersAspect({ shows }: Appearance, looks: StageLooks): MatchAspect | null {
-  const asked = TRIGGER_KEYS.filter((key) => looks.triggers.includes(key)).sort(
-    (a, b) => looks.triggers.indexOf(a) - looks.triggers.indexOf(b),
-  )
+  const asked = looks.triggers.filter(isTrigger)
   const legged = asked.some((key) => LEGS.has(key))
   const extra = FALSE.filter(
     (key) => !looks.triggers.includes(key) && (shows[key] ?? 0) >= PLAIN_TRIGGER && !(legged && LEGS.has(key)),
@@ -230,7 +238,7 @@ export function triggersAspect({ shows }: Appearance, looks: StageLooks): MatchA
   const lacks = asked.length === 0 ? 0 : lack / sum(weights)
   const wrong = sum(extra.map((key) => shows[key] ?? 0))
   const score = Math.exp(-LACKING * lacks - FALSE_TRIGGER * wrong)
-  const nameOf = (key: string) => TRIGGER_LOOKS.find((look) => look.key === key)?.name ?? key
+  const nameOf = (key: string) => triggerName.get(key) ?? key
   const lacking = asked.filter((key) => (shows[key] ?? 0) < PLAIN_TRIGGER)
   if (lacking.length > 0) return plain('triggers', 'lacksTriggers', score, lacking.map(nameOf))
   return extra.length > 0
