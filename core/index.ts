@@ -267,6 +267,7 @@ export {
   forecastC,
   HALF_HOUR_MIN,
   HALF_YEAR_DAYS,
+  FOOD_WORDS,
   hooksForNatural,
   isSought,
   isStillwater,
@@ -327,6 +328,7 @@ export type {
   WatchedReach,
   WaterKind,
   Weather,
+  FoodWord,
 } from './season/index.ts'
 export { depthAtTime, descend, timeToDepth } from './sink/index.ts'
 export type { Descent } from './sink/index.ts'

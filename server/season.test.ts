@@ -192,6 +192,25 @@ describe('a season', () => {
     expect(dun(await at('2026-04-15'))).toBeLessThan(before / 3)
   })
 
+  it('takes the user’s word for whether a food lives there, until that is undone', async () => {
+    const dun = async () =>
+      (await at('2026-04-15')).foods.find(({ foodStageId }) => foodStageId === olive)?.onIt ?? 0
+    const before = await dun()
+    const say = (says: 'notHere' | 'strong' | null) =>
+      server.command('waterFood', { waterId: river.waterId, foodId: id('food:dark-olive'), says })
+    const { body } = await say('notHere').expect(200)
+    expect(await dun()).toBe(0)
+    await server.command('undo', { actionId: (body as CommandResult).actionId }).expect(200)
+    expect(await dun()).toBeCloseTo(before, 9)
+    await say('strong').expect(200)
+    expect(await dun()).toBeGreaterThan(before)
+    await say(null).expect(200)
+    expect(await dun()).toBeCloseTo(before, 9)
+    await server
+      .command('waterFood', { waterId: river.waterId, foodId: id('food:none'), says: 'strong' })
+      .expect(404)
+  })
+
   it('takes a rise of the water from the gauge, or from who says so', async () => {
     const worm = (view: MomentView) => view.foods.find(({ name }) => name.startsWith('Earthworm'))?.onIt ?? 0
     const unknown = await at('2026-06-01')

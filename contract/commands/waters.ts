@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { outingId, reachId, spellId, variantId, version, waterId } from '../common.ts'
+import { FOOD_WORDS } from '../../core/index.ts'
+import { foodId, outingId, reachId, spellId, variantId, version, waterId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
@@ -10,6 +11,7 @@ export const waterCommands = {
   waterCreate: z.object({ waterId, water: waterBody, reaches: listed('reaches', reachWithId) }).strict(),
   waterSave: z.object({ waterId, version, water: waterBody }).strict(),
   reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
+  waterFood: z.object({ waterId, foodId, says: z.enum(FOOD_WORDS).nullable() }).strict(),
   outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
   /** how long a fly was in the water on an outing, and what came of it */
   spellSave: z

@@ -10,7 +10,7 @@ import {
   variantId,
   waterId,
 } from '../common.ts'
-import { DEPTH_BANDS, POSTURES, WATER_KINDS } from '../../core/index.ts'
+import { DEPTH_BANDS, FOOD_WORDS, POSTURES, WATER_KINDS } from '../../core/index.ts'
 import { waterRules } from '../records/water.ts'
 
 /** A drawing to scale, in mm. */
@@ -76,6 +76,8 @@ export const reachChoice = z
     longitudeDeg: z.number(),
     /** the user's note of what may be fished there */
     rules: waterRules,
+    /** what the user says of foods there, by food */
+    foodWords: z.record(z.string(), z.enum(FOOD_WORDS)),
     warmth: reachWarmth,
   })
   .meta({ id: 'ReachChoice' })

@@ -187,6 +187,16 @@ describe('presence', () => {
     expect(searches[3]).toBeLessThan(0.01)
   })
 
+  it('is what the user says, before all that was noted: not here, or in plenty', () => {
+    const thick = note('large-burrowing-mayfly-dun', '2025-06-04', 'thick')
+    const dun = (said: ReadonlyMap<string, 'notHere' | 'strong'>) =>
+      onIt(feedingAt(stages, sceneFor({ reach: spring, notes: [thick], said, draws: 200 }), epochDayOf('2026-06-01'), 840, NOTHING_SAID), 'large-burrowing-mayfly-dun') // prettier-ignore
+    const usual = dun(new Map())
+    expect(usual).toBeGreaterThan(0.05)
+    expect(dun(new Map([['large-burrowing-mayfly', 'notHere']]))).toBe(0)
+    expect(dun(new Map([['large-burrowing-mayfly', 'strong']]))).toBeGreaterThan(usual)
+  })
+
   it('learns nothing from a search out of its weeks', () => {
     expect(presenceOf(0.4, [placed('absent')], () => 0)).toBeCloseTo(0.4, 9)
   })

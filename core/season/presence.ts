@@ -3,6 +3,13 @@ import type { PlacedNote } from './emergence/index.ts'
 import { saw } from './emergence/index.ts'
 import type { FoodStage, WaterKind } from './foodStage.ts'
 
+/** What a user says of a food on a water, beside what was noted: that it does not live there, or in plenty. */
+export const FOOD_WORDS = ['notHere', 'strong'] as const
+export type FoodWord = (typeof FOOD_WORDS)[number]
+
+/** So much more of a food there is where it is said to live in plenty. Judgement. */
+export const PLENTY = 2
+
 /** What is noted of a food that is not there: mistaken for another. */
 const MISTAKEN = 0.04
 /** Nothing is as sure as this. */
@@ -15,6 +22,9 @@ export function usualPresence(stages: readonly FoodStage[], kind: WaterKind): nu
   const typical = Math.max(0, ...stages.map(({ waterKinds }) => waterKinds[kind] ?? 0))
   return typical === 0 ? 0 : clamp(1 - (1 - typical) ** 2.5, LEAST, 0.97)
 }
+
+/** Chance that a food lives where the user has said so: their word counts for more than any reckoning. */
+export const saidPresence = (word: FoodWord): number => (word === 'notHere' ? 0 : 1 - LEAST)
 
 /**
  * Chance that a food lives on a reach: odds of its kind of water, raised by each day on which it was seen and lowered by

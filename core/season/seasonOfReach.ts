@@ -5,7 +5,8 @@ import type { PlacedNote, SeasonDraws, SeasonNote, WatchedReach } from './emerge
 import { bestMonth, monthsAt } from './drawnStages.ts'
 import type { SeasonOfReach } from './drawnStages.ts'
 import type { FoodStage, WaterKind } from './foodStage.ts'
-import { presenceOf, usualPresence } from './presence.ts'
+import { PLENTY, presenceOf, saidPresence, usualPresence } from './presence.ts'
+import type { FoodWord } from './presence.ts'
 
 /** What is usual counts as much as so many animals. */
 const USUAL_WEIGHT = 4
@@ -81,9 +82,11 @@ export function seasonOfReach(
     readonly reaches: readonly WatchedReach[]
     readonly stages: readonly FoodStage[]
     readonly notes: readonly SeasonNote[]
+    /** what the user says of foods on this water, by food */
+    readonly said?: ReadonlyMap<string, FoodWord>
   },
 ): SeasonOfReach {
-  const { reach, stages } = input
+  const { reach, stages, said = new Map<string, FoodWord>() } = input
   const byId = new Map(stages.map((stage) => [stage.id, stage]))
   const reaches = new Map(input.reaches.map((one) => [one.key, one]))
   const placed = input.notes.flatMap((note): PlacedNote[] => {
@@ -95,12 +98,18 @@ export function seasonOfReach(
   const presence = new Map(
     [...ofFood].map(([foodId, own]) => [
       foodId,
-      presenceOf(
-        usualPresence(own, reach.waterKind),
-        placed.filter(({ stage }) => stage.foodId === foodId),
-        (note) => aboutOn(note, draws, reach.latitudeDeg),
-      ),
+      said.has(foodId)
+        ? saidPresence(said.get(foodId) as FoodWord)
+        : presenceOf(
+            usualPresence(own, reach.waterKind),
+            placed.filter(({ stage }) => stage.foodId === foodId),
+            (note) => aboutOn(note, draws, reach.latitudeDeg),
+          ),
     ]),
   ) // prettier-ignore
-  return { draws, presence, amounts: countedAmounts(placed), laterDays: laterDays(stages, draws) }
+  const amounts = new Map(countedAmounts(placed))
+  for (const { id, foodId } of stages) {
+    if (said.get(foodId) === 'strong') amounts.set(id, PLENTY * (amounts.get(id) ?? 1))
+  }
+  return { draws, presence, amounts, laterDays: laterDays(stages, draws) }
 }

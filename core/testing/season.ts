@@ -20,6 +20,7 @@ import type {
   DatedTrigger,
   FeedingScene,
   FoodStage,
+  FoodWord,
   SeasonDraws,
   SeasonNote,
   WatchedReach,
@@ -58,6 +59,7 @@ export interface DrawAsked {
   readonly reach: TestReach
   readonly reaches?: readonly TestReach[]
   readonly notes?: readonly SeasonNote[]
+  readonly said?: ReadonlyMap<string, FoodWord>
   readonly year?: number
   readonly of?: readonly FoodStage[]
   readonly draws?: number
@@ -83,8 +85,8 @@ export function drawn({
 
 /** A reach with its season, as feeding is asked for. */
 export function sceneFor(asked: DrawAsked): FeedingScene {
-  const { reach, reaches = [reach], notes = [], of = stages } = asked
-  const season = seasonOfReach(drawn(asked), { reach, reaches, stages: of, notes })
+  const { reach, reaches = [reach], notes = [], of = stages, said = new Map() } = asked
+  const season = seasonOfReach(drawn(asked), { reach, reaches, stages: of, notes, said })
   const { waterKind, latitudeDeg, longitudeDeg, utcOffsetMinutes } = reach
   return { waterKind, latitudeDeg, longitudeDeg, utcOffsetMinutes, season }
 }

@@ -53,6 +53,7 @@ export type ActionCode =
   | 'foodArchived'
   | 'waterMade'
   | 'waterSaved'
+  | 'waterFoodSaid'
   | 'outingSaved'
   | 'spellSaved'
   | 'spellArchived'
@@ -179,6 +180,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Made the box ${subject}`
     case 'waterMade':
       return `Added the water ${subject}`
+    case 'waterFoodSaid':
+      return `Said of ${subject} whether it lives there`
     case 'waterSaved':
       return `Changed ${subject}`
     case 'outingSaved':

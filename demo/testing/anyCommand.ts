@@ -235,6 +235,12 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       water && { waterId: water.id, version: water.version, water: { ...water.water, rulesNote: word(random) } }
     )
   },
+  waterFood: async (server, random) => {
+    const water = oneOf(random, await waters(server))
+    const stage = oneOf(random, (await view<LarderView>(server, '/api/larder')).stages)
+    const says = random() < 0.5 ? ('notHere' as const) : ('strong' as const)
+    return water && stage ? { waterId: water.id, foodId: stage.foodId, says } : null
+  },
   reachSave: async (server, random) => {
     const reach = oneOf(
       random,

@@ -34,6 +34,7 @@ import {
   spellArchive,
   spellSave,
   waterCreate,
+  waterFood,
   waterSave,
 } from './places.ts'
 import { outingPack, outingUnpack } from './packing.ts'
@@ -52,7 +53,7 @@ import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
-  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
+  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,

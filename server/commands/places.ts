@@ -69,6 +69,16 @@ export const waterSave: Handler<CommandBody<'waterSave'>> = async ({ recorder },
   return { label: { code: 'waterSaved', subject: body.water.name } }
 }
 
+/** Keeps what the user says of a food on a water: not here, in plenty, or nothing. */
+export const waterFood: Handler<CommandBody<'waterFood'>> = async ({ recorder }, { waterId, foodId, says }) => {
+  const there = await recorder.need('water', waterId, 'water')
+  const food = await recorder.need('food', foodId, 'food')
+  const { [foodId]: _before, ...others } = there.foodWords
+  const foodWords = says ? { ...others, [foodId]: says } : others
+  await recorder.update('water', waterId, there.version, { foodWords })
+  return { label: { code: 'waterFoodSaid', subject: `${food.name}, ${there.name}` } }
+}
+
 /** Changes what is known of a reach. */
 export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, body) => {
   await recorder.update('reach', body.reachId, body.version, body.reach)

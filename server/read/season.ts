@@ -168,7 +168,8 @@ async function drawWith(db: Reader, reachId: ReachId, year: number, notes: reado
   const reach = reaches.get(reachId)
   if (!reach) return null
   const stages = (await loadStages(db)).map(({ core }) => core)
-  const input = { reach, reaches: [...reaches.values()], stages, notes }
+  const said = new Map(Object.entries((await loadWarmth(db)).get(reachId)?.loaded.water.foodWords ?? {}))
+  const input = { reach, reaches: [...reaches.values()], stages, notes, said }
   const draws = await inTurns(drawSeason({ ...input, year, draws: DRAWS, seed: SEED }))
   return seasonOfReach(draws, input)
 }

@@ -29,6 +29,7 @@ export const toReachChoice = (warmth: Warmth): ReachChoice => {
     typicalDepthMm: r.typicalDepthMm,
     surfaceSpeedMmPerS: r.surfaceSpeedMmPerS,
     rules: w.rules,
+    foodWords: w.foodWords,
     bedRoughnessMm: r.bedRoughnessMm,
     thermoclineMm: r.thermoclineMm,
     timeZone: usableZone(w.timeZone),

@@ -8,7 +8,7 @@ export async function watersView(db: Reader): Promise<WatersView> {
   const waters = await db.select().from(water).where(isNull(water.archivedAtMs)).orderBy(asc(water.nameKey))
   const reaches = await db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position))
   return {
-    waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, ...body }) => ({
+    waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, foodWords: _f, ...body }) => ({
       id: id,
       version,
       water: body,

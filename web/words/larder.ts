@@ -1,5 +1,8 @@
 /** Plain labels of Larder: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  asFound: 'as it is found',
+  notHere: 'not here',
+  inPlenty: 'here, strongly',
   turningStones: 'Turning stones …',
   openingTheForm: 'Opening the form …',
   larder: 'Larder',

@@ -23,6 +23,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   familyCreate: 'New goods',
   boxCreate: 'A new box',
   waterCreate: 'A new water',
+  waterFood: 'What lives in a water',
   waterSave: 'A water',
   reachSave: 'A reach',
   outingSave: 'An outing',

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { WaterKind } from '../../../core/index.ts'
+import type { FoodWord, WaterKind } from '../../../core/index.ts'
 import type { ReachBody, ReachId, WaterId, WaterRules } from '../../../contract/index.ts'
 import { editable, id, json } from './columns.ts'
 
@@ -22,6 +22,8 @@ export const water = sqliteTable(
     iceOffMonthDay: text('ice_off_month_day'),
     rules: json<WaterRules>('rules').notNull(),
     rulesNote: text('rules_note').notNull().default(''),
+    /** what the user says of foods there, by food */
+    foodWords: json<Readonly<Record<string, FoodWord>>>('food_words').notNull().default({}),
     ...editable,
   },
   (t) => [

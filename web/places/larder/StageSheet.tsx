@@ -6,6 +6,7 @@ import { useWording } from '../../words/useWording.ts'
 import { HooksFor } from '../../parts/HooksFor.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { LivesHere } from './LivesHere.tsx'
 import { StageSeason } from './StageSeason.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import { CHOOSY, labels } from '../../words/larder.ts'
@@ -69,6 +70,7 @@ export function StageSheet({
           `No fish to speak of are on it at ${here} at this moment.`
         )}
       </p>
+      {moment ? <LivesHere foodId={stage.foodId} moment={moment} /> : null}
       <StageSeason stage={stage} />
       <Section>
         <h2>{labels.forTheTier}</h2>

@@ -1,0 +1,1 @@
+ALTER TABLE `water` ADD `food_words` text DEFAULT '{}' NOT NULL;
