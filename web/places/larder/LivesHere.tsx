@@ -18,7 +18,7 @@ export function LivesHere({ foodId, moment }: { readonly foodId: FoodId; readonl
   const { waterId, waterName, foodWords } = moment.reach
   const said = foodWords[foodId] ?? null
   return (
-    <Row $gap={6} role="group" aria-label={`Whether it lives in ${waterName}`}>
+    <Row $gap={6} style={{ paddingTop: 6 }} role="group" aria-label={`Whether it lives in ${waterName}`}>
       <Quiet>{waterName}:</Quiet>
       {WORDS.map(({ says, name }) => (
         <Button

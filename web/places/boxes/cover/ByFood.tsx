@@ -41,6 +41,22 @@ const Grid = styled(Dense)`
   button.stage[aria-expanded='true'] {
     border-color: var(--rule);
   }
+  /* on a phone a food is a heading with its stages below */
+  @media (max-width: 700px) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: flex;
+      flex-wrap: wrap;
+    }
+    td:empty {
+      display: none;
+    }
+    td:first-child {
+      flex-basis: 100%;
+    }
+  }
   .swatch {
     flex: none;
     width: 14px;

@@ -25,6 +25,28 @@ const Bar = styled.span`
   }
 `
 
+/** On a phone the words are enough, and what lacks stands below them. */
+const Table = styled(Dense)`
+  @media (max-width: 700px) {
+    thead,
+    .number,
+    .bar {
+      display: none;
+    }
+    tr {
+      display: flex;
+      flex-wrap: wrap;
+    }
+    td {
+      flex: 1 1 40%;
+      border: 0;
+    }
+    td:last-child {
+      flex-basis: 100%;
+    }
+  }
+`
+
 const MOST_LACKING = 3
 const percent = (share: number) => `${(100 * share).toFixed(1)}%`
 
@@ -51,11 +73,12 @@ export function Shares({
     return stage ? `${stage.foodName}, ${stage.stageName}` : labels.whatever
   }
   return (
-    <Dense aria-label={label}>
+    <Table aria-label={label}>
       <thead>
         <tr>
           <th>{first}</th>
-          <th colSpan={2}>{labels.shown}</th>
+          <th className="bar" aria-hidden="true" />
+          <th>{labels.shown}</th>
           <th className="number">{labels.flies}</th>
           <th>{labels.lacking}</th>
         </tr>
@@ -71,13 +94,13 @@ export function Shares({
                 </div>
               ) : null}
             </td>
-            <td>
-              <Bar aria-hidden="true">
+            <td className="bar" aria-hidden="true">
+              <Bar>
                 <i style={{ left: 0, width: percent(cover.shown) }} />
                 <i className="passing" style={{ left: percent(cover.shown), width: percent(cover.passing) }} />
               </Bar>
             </td>
-            <td style={{ whiteSpace: 'nowrap' }}>
+            <td>
               {cover.asked > 0 ? wording.fishOnIt(cover.shown) : labels.none}
               {cover.passing >= 0.05 ? (
                 <Quiet>
@@ -98,6 +121,6 @@ export function Shares({
           </tr>
         ))}
       </tbody>
-    </Dense>
+    </Table>
   )
 }
