@@ -71,6 +71,32 @@ test('a note moves the window of a food, says how far, and undo takes it back', 
   await expect(section).toContainText(/They move it \d+ days earlier\./)
   await expect(section.getByText(/first between/).first()).not.toHaveText(before ?? '')
   expect(await axeFaults(page)).toEqual([])
+  // a note that was wrong is changed where it stands
+  await section.getByRole('button', { name: 'Change the note of 2025-05-20' }).click()
+  const change = section.getByRole('form', { name: 'Change the note' })
+  await expect(change.getByLabel('minutes looked')).toHaveValue('90')
+  await change.getByLabel('on', { exact: true }).fill('2025-05-28')
+  await change.getByRole('button', { name: 'change it' }).click()
+  await expect(section.getByRole('table', { name: 'Notes of it' })).toContainText('2025-05-28')
+  await expect(section.getByRole('table', { name: 'Notes of it' })).not.toContainText('2025-05-20')
+  await page
+    .getByRole('contentinfo', { name: 'Tray' })
+    .getByRole('button', { name: 'Undo', exact: true })
+    .click()
+  await expect(section.getByRole('table', { name: 'Notes of it' })).toContainText('2025-05-20')
+  // and a food can be ruled out on a water
+  const lives = page.getByRole('group', { name: /Whether it lives in/ })
+  await lives.getByRole('button', { name: 'not here' }).click()
+  await expect(page.getByText(/No fish to speak of are on it/)).toBeVisible()
+  await lives.getByRole('button', { name: 'as it is found' }).click()
+  await page
+    .getByRole('contentinfo', { name: 'Tray' })
+    .getByRole('button', { name: 'Undo', exact: true })
+    .click()
+  await page
+    .getByRole('contentinfo', { name: 'Tray' })
+    .getByRole('button', { name: 'Undo', exact: true })
+    .click()
   await page
     .getByRole('contentinfo', { name: 'Tray' })
     .getByRole('button', { name: 'Undo', exact: true })

@@ -1,5 +1,7 @@
 /** Plain labels of Larder: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  changeTheNote: 'Change the note',
+  changeIt: 'change it',
   asFound: 'as it is found',
   notHere: 'not here',
   inPlenty: 'here, strongly',

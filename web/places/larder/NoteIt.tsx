@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { CommandInput, Problem } from '../../../contract/index.ts'
+import type { CommandInput, Problem, ReachSeasonView } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -24,22 +24,32 @@ const METHODS: readonly { readonly id: Noted['method']; readonly name: string }[
   { id: 'fishSample', name: 'in a fish' },
 ]
 
+/** A note as it stands. */
+type NotedBefore = ReachSeasonView['observations'][number]
+
+const inText = (value: number | null | undefined) =>
+  value === null || value === undefined ? '' : String(value)
+
 interface NoteItProps {
   readonly stageId: string
   readonly reachId: string
   readonly on: string
+  /** a note that is changed; nothing for a new one */
+  readonly noted?: NotedBefore
+  readonly onDone?: () => void
 }
 
 /** A note of a food beside the water: seen, counted, or looked for and not seen. */
-export function NoteIt({ stageId, reachId, on }: NoteItProps) {
+export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
   const command = useCommand()
-  const [kind, setKind] = useState<Noted['kind']>('firstSeen')
-  const [method, setMethod] = useState<Noted['method']>('seen')
+  const before = noted?.observation
+  const [kind, setKind] = useState<Noted['kind']>(before?.kind ?? 'firstSeen')
+  const [method, setMethod] = useState<Noted['method']>(before?.method ?? 'seen')
   const today = useFrameQuery().data?.today ?? on
-  const [date, setDate] = useState(on < today ? on : today)
-  const [minutes, setMinutes] = useState('')
-  const [count, setCount] = useState('')
-  const [note, setNote] = useState('')
+  const [date, setDate] = useState(before?.on ?? (on < today ? on : today))
+  const [minutes, setMinutes] = useState(inText(before?.effortMinutes))
+  const [count, setCount] = useState(inText(before?.count))
+  const [note, setNote] = useState(before?.note ?? '')
   const [problem, setProblem] = useState<Problem | null>(null)
   const whole = (text: string, most: number) =>
     text.trim() === '' ? null : /^\d+$/.test(text.trim()) && Number(text) <= most ? Number(text) : undefined
@@ -48,28 +58,34 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
   const save = async () => {
     if (!ready) return
     const observation = {
-      reachId,
+      reachId: before?.reachId ?? reachId,
       foodStageId: stageId,
       on: date,
-      localMin: null,
+      localMin: before?.localMin ?? null,
       kind,
       count: counted,
-      lengthMm: null,
+      lengthMm: before?.lengthMm ?? null,
       effortMinutes: looked,
       method,
       note,
     }
     const delivery = await command(
       'observationSave',
-      { observationId: newId(), version: null, observation: observation as Noted },
+      {
+        observationId: noted?.id ?? newId(),
+        version: noted?.version ?? null,
+        observation: observation as Noted,
+      },
       { quietly: true },
     )
     setProblem(delivery.kind === 'refused' ? delivery.problem : null)
-    if (delivery.kind === 'done') setNote('')
+    if (delivery.kind !== 'done') return
+    setNote('')
+    onDone?.()
   }
   return (
     <Form
-      label={labels.noteIt}
+      label={noted ? labels.changeTheNote : labels.noteIt}
       onSubmit={() => {
         void save()
       }}
@@ -92,7 +108,7 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
           width="130px"
         />
         <TextField
-          name="observation.minutesLooked"
+          name="observation.effortMinutes"
           label={labels.minutesLooked}
           value={minutes}
           onChange={setMinutes}
@@ -118,8 +134,13 @@ export function NoteIt({ stageId, reachId, on }: NoteItProps) {
         />
         <div style={{ paddingTop: 20 }}>
           <Button type="submit" look="main" isDisabled={!ready}>
-            {labels.noteIt}
+            {noted ? labels.changeIt : labels.noteIt}
           </Button>
+          {noted ? (
+            <Button look="quiet" onPress={onDone}>
+              {labels.leaveIt}
+            </Button>
+          ) : null}
         </div>
       </Row>
       {method === 'fishSample' ? <Caution>{labels.samplingAFishsThroat}</Caution> : null}

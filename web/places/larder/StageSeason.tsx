@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { firstDayOf, lastDayOf, peakDayOf } from '../../../core/index.ts'
 import type { EmergenceWindow } from '../../../core/index.ts'
 import type { ReachSeasonView, StageLine } from '../../../contract/index.ts'
@@ -31,6 +32,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
   )
   const { data: frame } = useFrameQuery()
   const command = useCommand()
+  const [changing, setChanging] = useState<string | null>(null)
   if (!moment || !data) return null
   const windows = data.windows.filter(({ after }) => after.stageKey === stage.id)
   const notes = data.observations.filter(({ observation }) => observation.foodStageId === stage.id)
@@ -68,7 +70,14 @@ export function StageSeason({ stage }: StageSeasonProps) {
           ) : null}
         </div>
       ))}
-      <NoteIt stageId={stage.id} reachId={moment.reach.reachId} on={moment.on} />
+      <NoteIt
+        key={changing ?? 'new'}
+        stageId={stage.id}
+        reachId={moment.reach.reachId}
+        on={moment.on}
+        noted={notes.find(({ id }) => id === changing)}
+        onDone={() => setChanging(null)}
+      />
       {notes.length > 0 ? (
         <Dense aria-label={labels.notesOfIt} style={{ width: 'auto', marginTop: 8 }}>
           <tbody>
@@ -84,6 +93,13 @@ export function StageSeason({ stage }: StageSeasonProps) {
                   </Quiet>
                 </td>
                 <td>
+                  <Button
+                    look="quiet"
+                    aria-label={`Change the note of ${observation.on}`}
+                    onPress={() => setChanging(id)}
+                  >
+                    {labels.changeIt}
+                  </Button>
                   <Button
                     look="quiet"
                     aria-label={`Put the note of ${observation.on} away`}
