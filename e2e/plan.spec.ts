@@ -2,7 +2,9 @@ import { axeFaults, choose, expect, test } from './thistle.ts'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { v7 } from 'uuid'
-import type { PatternsView, PatternView } from '../contract/index.ts'
+import { forbiddenBy } from '../core/index.ts'
+import { noRules } from '../contract/index.ts'
+import type { PatternsView, PatternView, PlanView, WaterRules, WatersView } from '../contract/index.ts'
 
 const saturday = (page: Page) => page.getByRole('table', { name: 'To tie before Sat 6 June' })
 
@@ -124,6 +126,61 @@ test('a variant that nobody made yet is planned where nothing else serves, and q
   await expect(row).toHaveCount(0, { timeout: 30_000 })
   await page.goto('/bench')
   await expect(page.getByText(/Damp Straw #12 olive/).first()).toBeVisible()
+})
+
+test('nothing that the note of a water forbids is planned or packed, for five notes', async ({ page }) => {
+  test.setTimeout(150_000)
+  const api = async (path: string) => (await page.request.get(`/api/${path}`)).json() as Promise<unknown>
+  const name = 'River Harnsel'
+  const note = async (change: Partial<WaterRules>) => {
+    const { waters } = (await api('waters')) as WatersView
+    const found = waters.find(({ water }) => water.name === name)
+    if (!found) throw new Error(`no ${name}`)
+    const water = { ...found.water, rules: { ...noRules, ...change } }
+    const body = { waterId: found.id, version: found.version, water }
+    const saved = await page.request.post('/api/commands', { data: { id: v7(), kind: 'waterSave', body } })
+    expect(saved.ok(), await saved.text()).toBe(true)
+  }
+  for (const rules of [
+    { dryOnly: true },
+    { noLead: true },
+    { noAddedWeight: true },
+    { maxHookSize: 16 },
+    { minHookSize: 14 },
+  ]) {
+    await note(rules)
+    const { variants, patterns } = (await api('plan')) as PlanView
+    const why = new Map(
+      variants.map(({ figure, lead, weighted, pattern, label }) => [
+        `${patterns[pattern]?.name} ${label}`,
+        forbiddenBy(
+          { ...noRules, ...rules },
+          { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted },
+        ),
+      ]),
+    )
+    await page.goto('/outings')
+    const saturday = page.locator('section', { hasText: 'Sat 6 June' }).first()
+    await saturday.getByRole('button', { name: 'Pack', exact: true }).click()
+    const flies = page.getByRole('table', { name: 'Flies that could go along' })
+    await expect(flies.getByText(/to show it/).first()).toBeVisible({ timeout: 20_000 })
+    await page.getByRole('button', { name: 'What that day asks for' }).click()
+    const ticked = flies.getByRole('row').filter({ has: page.getByRole('checkbox', { checked: true }) })
+    await expect(ticked.first()).toBeVisible()
+    for (const row of await ticked.allTextContents()) {
+      const fly = [...why].find(([fly]) => row.replace('✓', '').startsWith(fly))
+      expect(fly, row).toBeDefined()
+      expect(fly?.[1], `${JSON.stringify(rules)} ${row}`).toBeNull()
+    }
+    await page.goto('/ahead')
+    await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 40_000 })
+    const planned = page.getByRole('table', { name: 'To tie before Sat 6 June' }).getByRole('link')
+    for (const fly of await planned.allTextContents()) {
+      const region = page.getByRole('row', { name: new RegExp(fly) }).first()
+      // what is tied now for a later water with another note is none of this one's business
+      if ((await region.textContent())?.includes('Sat 6 June')) expect(why.get(fly), fly).toBeNull()
+    }
+  }
 })
 
 test.describe('what only reads', () => {

@@ -33,6 +33,7 @@ export const labels = {
   outings: 'Outings',
   planAnOuting: 'Plan an outing',
   noOutingYetPlan: 'No outing yet. Plan one, and Tonight says what it asks for.',
+  crushBarbs: 'Your note: barbless. Crush every barb before it goes along, with your eyes covered.',
   into: 'Into',
   whatThatDayAsks: 'What that day asks for',
   fliesThatCouldGo: 'Flies that could go along',

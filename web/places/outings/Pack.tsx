@@ -44,6 +44,7 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
     .flatMap(({ compartments }) => compartments)
     .filter(({ id }) => id === intoId)
     .flatMap(({ flies: there }) => there)
+  const rules = plan?.outings.find(({ outingId }) => outingId === outing.id)?.rules
   const cover = needs && coverWith(needs, flies, counts, lying)
   const setCount = (key: string, count: number) => setCounts((before) => ({ ...before, [key]: count }))
   const chosen = takenOf(flies, counts)
@@ -92,6 +93,7 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
           <span role="status">{wording.coveredHours(cover.shown, cover.hours)}</span>
         ) : null}
       </Row>
+      {rules?.barbless ? <Caution>{labels.crushBarbs}</Caution> : null}
       {refusal}
       <CouldGoAlong flies={flies} keep={keep} taken={counts} onTake={setCount} />
     </>
