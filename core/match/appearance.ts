@@ -1,13 +1,13 @@
 import { okLab } from '../colour/index.ts'
 import { is } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
-import { valueOf } from '../material/index.ts'
 import { clamp, sum } from '../number/index.ts'
 import { bodyLengthMm, wholeLengthMm } from './bodyLength.ts'
 import { outlineOf } from './outline.ts'
 import type { Outline } from './outline.ts'
 import { paletteOf } from './palette.ts'
 import type { ColourShare } from './palette.ts'
+import { isSoft } from './soft.ts'
 import { triggersShown } from './triggersShown.ts'
 import type { TriggersShown } from './triggersShown.ts'
 
@@ -27,17 +27,13 @@ export interface Appearance {
   readonly shows: TriggersShown
 }
 
-/** Fibres that fold back this much in the water also wave in it. */
-const SOFT_FOLD = 0.35
 /** OKLab chroma from which a colour is strong, and the share of a fly from which it stands out. */
 const STRONG_CHROMA = 0.13
 const PLAIN_SHARE = 0.25
 const MOSTLY = 0.5
 
-const softMm = ({ kind, material, lengthMm }: FlyComponent) =>
-  is(kind, 'moves') && (material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD)
-    ? (lengthMm ?? 0)
-    : 0
+const softMm = (component: FlyComponent) =>
+  is(component.kind, 'moves') && isSoft(component) ? (component.lengthMm ?? 0) : 0
 
 const strong = (hex: string) => {
   const { a, b } = okLab(hex)

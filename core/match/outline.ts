@@ -1,9 +1,10 @@
 import { hullAs, is, KINDS } from '../dressing/index.ts'
 import type { Fly, FlyComponent } from '../dressing/index.ts'
-import { sizeNumber, valueOf } from '../material/index.ts'
+import { sizeNumber } from '../material/index.ts'
 import type { MaterialKind } from '../material/index.ts'
 import { sum } from '../number/index.ts'
 import { bodyLengthMm, isBody, wholeLengthMm } from './bodyLength.ts'
+import { isSoft } from './soft.ts'
 
 /** How the wings of a fly lie, or what a fish takes for wings. */
 export const WING_LOOKS = ['none', 'upright', 'folded', 'spent', 'bushy', 'hackled', 'swept'] as const
@@ -32,16 +33,12 @@ const PALMERED = 0.5
 const LEAST_WING = 0.35
 /** A hook with more arc than this is curved to the eye, degrees. */
 const CURVED_DEG = 30
-const SOFT_FOLD = 0.35
 /** Goods whose edge light falls through, and how much of their thickness is seen. Judgement. */
 const FURRY: ReadonlySet<MaterialKind> = new Set(['dubbing', 'marabou', 'cdc', 'chenille', 'herl', 'yarn'])
 const SEEN_OF_FUR = 0.6
 
 const seenMm = ({ material, coreMm, outerMm }: FlyComponent) =>
   FURRY.has(material.family.kind) ? coreMm + SEEN_OF_FUR * Math.max(outerMm - coreMm, 0) : outerMm
-
-const isSoft = ({ material }: FlyComponent) =>
-  material.family.kind === 'rubber' || valueOf(material, 'foldExponent') >= SOFT_FOLD
 
 const shapeOf = ({ kind }: FlyComponent) => KINDS[kind].drawn.shape
 

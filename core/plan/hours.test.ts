@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stepsOf } from '../testing/steps.ts'
+import { randomFrom } from '../uncertainty/index.ts'
 import { hoursAdded, hoursShown, lossChances, needHours } from './index.ts'
 import type { FliesShown, LossRate } from './index.ts'
 
@@ -39,6 +40,33 @@ describe('hoursShown', () => {
     expect(sum(hoursShown(needOf([0.5, 1], never), [{ quality: 1, count: 1 }]))).toBeCloseTo(0.75, 6)
     expect(sum(hoursShown(needOf([0.5, 1], never), [{ quality: 0.8, count: 3 }]))).toBeCloseTo(0.6, 6)
     expect(sum(hoursShown(needOf([0.5, 1], never), []))).toBe(0)
+  })
+
+  it('is what made-up days come to: a rate drawn, flies lost one by one, the best that is left shown', () => {
+    const random = randomFrom(9)
+    const rate = { shape: 2, hours: 3 }
+    const onIt = [0.5, 0.8, 1, 1, 0.6, 0.3]
+    const flies = [1, 0.9, 0.8]
+    const days = 20_000
+    let shown = 0
+    for (let day = 0; day < days; day += 1) {
+      // a gamma rate of shape 2 is the sum of two exponentials
+      const perHour = -(Math.log(random()) + Math.log(random())) / rate.hours
+      let [clock, lost] = [-Math.log(random()) / perHour, 0]
+      let fished = 0
+      for (const share of onIt) {
+        const middle = fished + share / 4
+        while (clock < middle) {
+          lost += 1
+          clock -= Math.log(random()) / perHour
+        }
+        shown += 0.5 * share * (flies[lost] ?? 0)
+        fished += share / 2
+      }
+    }
+    const middles = onIt.map((share, half) => sum(onIt.slice(0, half)) / 2 + share / 4)
+    const reckoned = sum(hoursShown(needHours(onIt, middles, rate), flies.map((quality) => ({ quality, count: 1 })))) // prettier-ignore
+    expect(Math.abs(shown / days / reckoned - 1)).toBeLessThan(0.01)
   })
 
   it('is less in the evening where the only fly may have gone by noon', () => {

@@ -1,17 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { isAddedWeight, isLeadDensity } from '../material/index.ts'
 import { forbiddenBy, isWayAllowed } from './rules.ts'
-import type { FlyRules, RuledFly } from './rules.ts'
+import type { RuledFly } from './rules.ts'
+import { NO_RULES } from '../testing/planInputs.ts'
 
-const none: FlyRules = {
-  dryOnly: null,
-  noLead: null,
-  noAddedWeight: null,
-  minHookSize: null,
-  maxHookSize: null,
-  maxFlies: null,
-  noIndicator: null,
-}
+const none = NO_RULES
 const dry: RuledFly = { floats: true, hookSize: 16, lead: false, weighted: false }
 const nymph: RuledFly = { floats: false, hookSize: 10, lead: true, weighted: true }
 

@@ -1,5 +1,5 @@
 import { and, eq, gte, isNull } from 'drizzle-orm'
-import { epochDayOf, lengthOn } from '../../core/index.ts'
+import { epochDayOf, lengthOn, monthsAt } from '../../core/index.ts'
 import type { DisplayUnits, Technique } from '../../core/index.ts'
 import type { OutingId, PlanOuting, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -58,7 +58,7 @@ export async function outingAt(
   hours: HoursThere,
 ): Promise<PlanOuting> {
   const { body: settings } = await loadSettings(db)
-  const { foods, whatever } = await foodsOver(db, reach.id, hours, settings.units)
+  const { foods, whatever } = await foodsOver(db, reach.id, water.latitudeDeg, hours, settings.units)
   return {
     outingId: hours.id,
     on: hours.on,
@@ -81,6 +81,7 @@ export async function outingAt(
 async function foodsOver(
   db: Reader,
   reachId: ReachId,
+  latitudeDeg: number,
   { on, fromLocalMin, toLocalMin }: HoursThere,
   units: DisplayUnits,
 ): Promise<Pick<PlanOuting, 'foods' | 'whatever'>> {
@@ -92,7 +93,7 @@ async function foodsOver(
     .flatMap(({ stageId, onIt }): PlanOuting['foods'] => {
       const [stage, food] = [names.get(stageId), byId.get(stageId)]
       if (!stage) return []
-      const [low, high] = lengthOn(stage.core.months, epochDayOf(on))
+      const [low, high] = lengthOn(monthsAt(stage.core, latitudeDeg), epochDayOf(on))
       return [
         {
           foodStageId: stage.row.id,

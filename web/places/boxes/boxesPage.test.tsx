@@ -127,7 +127,8 @@ describe('what the boxes cover', () => {
     const trusted = await rowsOf('By confidence')
     const held = (await asked.plan()).variants.filter(({ onHand }) => onHand > 0)
     expect(trusted).toHaveLength(held.length)
-    expect(trusted[0]).toMatch(/\d\.\d/)
+    // what was fished comes first, with its rate and the interval of it
+    expect(trusted[0]).toMatch(/\d\.\d \d\.\d–\d\.\d/)
     expect(trusted.at(-1)).toContain('not fished yet')
   }, 90_000)
 
