@@ -12,6 +12,8 @@ export interface ReadYear {
   /** how far this year as a whole lies from its curve: mean, and sd day by day, °C */
   readonly levelC: number
   readonly levelSdC: Float32Array
+  /** what all its readings may be off together, sd, °C */
+  readonly sharedSdC: number
   readonly readDays: number
 }
 
@@ -23,6 +25,7 @@ function unread({ reach }: Scene): ReadYear {
     anomalyC: new Float32Array(ROW_DAYS).fill(NaN),
     levelC: 0,
     levelSdC: Float32Array.from({ length: ROW_DAYS }, (_, day) => sdOn(day)),
+    sharedSdC: 0,
     readDays: 0,
   }
 }
@@ -31,8 +34,13 @@ function unread({ reach }: Scene): ReadYear {
  * A year as its readings have it.
  *
  * @param readingC of a day from the first of the scene's year on; null where there is none
+ * @param sharedSdC what all readings may be off together, sd, °C
  */
-export function readYear(scene: Scene, readingC: (day: number) => number | null): ReadYear {
+export function readYear(
+  scene: Scene,
+  readingC: (day: number) => number | null,
+  sharedSdC = 0,
+): ReadYear {
   const { model } = scene.reach
   const year = unread(scene)
   const { anomalyC } = year
@@ -63,6 +71,7 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
     levelC: (share * sum) / count,
     // what was read takes its part of the doubt; of months that are less sure the rest is left
     levelSdC: year.levelSdC.map((sd) => Math.sqrt(Math.max(sd ** 2 - share * Math.min(sd ** 2, levelVar), 0))),
+    sharedSdC,
     readDays: count,
   }
 }
@@ -73,15 +82,16 @@ export function readYear(scene: Scene, readingC: (day: number) => number | null)
  *
  * @param normal gives standard normal deviates
  */
-export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC }: ReadYear, normal: () => number): void {
+export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC, sharedSdC }: ReadYear, normal: () => number): void {
   const { water, air, airModel, year, reach } = scene
   const { noiseSdC, persistence } = reach.model
   const luck = normal()
+  const allOffC = sharedSdC > 0 ? sharedSdC * normal() : 0
   const levelOn = (day: number) => levelC + luck * (levelSdC[day] ?? 0)
   const fresh = noiseSdC * Math.sqrt(1 - persistence ** 2)
   const first = anomalyC.findIndex((value) => !Number.isNaN(value))
   // what came before the first reading runs backwards from it
-  let off = first < 0 ? 0 : (anomalyC[first] ?? 0) - levelOn(first)
+  let off = first < 0 ? 0 : (anomalyC[first] ?? 0) + allOffC - levelOn(first)
   for (let day = first - 1; day >= 0; day -= 1) {
     off = persistence * off + fresh * normal()
     year.waterC[day] = Math.max((water[day] ?? 0) + levelOn(day) + off, 0)
@@ -89,7 +99,7 @@ export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC }: ReadYear,
   if (first < 0) off = noiseSdC * normal()
   for (let day = Math.max(first, 0); day < ROW_DAYS; day += 1) {
     const read = anomalyC[day] as number
-    off = Number.isNaN(read) ? persistence * off + fresh * normal() : read - levelOn(day)
+    off = Number.isNaN(read) ? persistence * off + fresh * normal() : read + allOffC - levelOn(day)
     year.waterC[day] = Math.max((water[day] ?? 0) + levelOn(day) + off, 0)
   }
   const airFresh = airModel.noiseSdC * Math.sqrt(1 - airModel.persistence ** 2)

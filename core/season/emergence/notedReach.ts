@@ -1,6 +1,7 @@
 import { normalsFrom, randomFrom } from '../../uncertainty/index.ts'
 import { newYearOf } from '../calendar.ts'
 import type { Spot } from '../sun.ts'
+import { sharedSdC } from '../warmth/index.ts'
 import type { DayReading } from '../warmth/index.ts'
 import { drawYear, readYear } from './drawnYear.ts'
 import type { ReadYear } from './drawnYear.ts'
@@ -37,7 +38,7 @@ export class NotedReach {
     const byDay = new Map(reach.days.map(({ day, meanC }) => [day, meanC]))
     this.readByYear = (year) => {
       const first = newYearOf(year) + turnOf(reach.latitudeDeg)
-      return readYear(this.scene, (day) => byDay.get(first + day) ?? null)
+      return readYear(this.scene, (day) => byDay.get(first + day) ?? null, sharedSdC(reach.days))
     }
   }
 

@@ -4,11 +4,19 @@ import { curveC, harmonicsOn, KIND_SD_C, MONTH_MIDDLES } from './seasonalModel.t
 import type { SeasonalModel } from './seasonalModel.ts'
 import { mean, clamp } from '../../number/index.ts'
 
-/** Mean of a day's readings. */
+/** Mean of a day, °C, as its readings have it. */
 export interface DayReading {
   readonly day: EpochDay
   readonly meanC: number
+  /** its doubt, sd; where nobody says, that of a plain thermometer held in at some hour */
+  readonly sdC?: number
+  /** the part of that doubt which it shares with all days that are read at the same hours, sd */
+  readonly hourSdC?: number
 }
+
+/** What all readings of a thermometer share of their doubt, °C: hours unlike the day. */
+export const sharedSdC = (days: readonly DayReading[]): number =>
+  days.length === 0 ? 0 : mean(days.map(({ hourSdC }) => hourSdC ?? 0))
 
 /** How far a reach may lie from what was expected of it, sd in °C: mean, first and second harmonic. */
 const PRIOR_SD = {
@@ -133,6 +141,7 @@ export function fitSeasonal(readings: readonly DayReading[], prior: SeasonalMode
   const months = new Set(readings.map(({ day }) => placeInYear(day).month)).size
   const terms = readings.length >= DAYS_FOR_SECOND && months >= MONTHS_FOR_SECOND ? 5 : 3
   const years = new Set(readings.map(({ day }) => yearOf(day))).size
+  const hourVar = sharedSdC(readings) ** 2
   let model: SeasonalModel = { ...prior, basis: 'readings', readingDays: readings.length }
   for (let pass = 0; pass < PASSES; pass += 1) {
     const noiseVar = model.noiseSdC ** 2 * heldTogether(model.persistence)
@@ -145,7 +154,7 @@ export function fitSeasonal(readings: readonly DayReading[], prior: SeasonalMode
     )
     // readings of one year share what is odd about it; no reading makes a curve less sure
     const curveSdC = monthlyVar.map((variance, month) =>
-      Math.min(Math.sqrt(variance + yearSdC ** 2 / years), prior.curveSdC[month] ?? Infinity),
+      Math.min(Math.sqrt(variance + yearSdC ** 2 / years + hourVar), prior.curveSdC[month] ?? Infinity),
     )
     model = { ...model, meanC, cos1C, sin1C, cos2C, sin2C, curveSdC, noiseSdC, persistence, yearSdC }
   }

@@ -6,7 +6,7 @@ import type { SeasonalModel } from './seasonalModel.ts'
 import type { DayReading } from './fitSeasonal.ts'
 import { Z_80 } from '../../number/index.ts'
 
-/** A day's mean, as one or a few readings of a plain thermometer have it: sd, °C. */
+/** A day's mean, as one or a few readings of a plain thermometer at some hour have it: sd, °C. */
 const READING_SD_C = 0.4
 
 /**
@@ -24,7 +24,7 @@ export function forecastC(model: SeasonalModel, latest: DayReading | null, day: 
   const anomaly = latest ? latest.meanC - curveC(model, placeInYear(latest.day).dayOfYear) : 0
   const value = Math.max(usual + anomaly * left, 0)
   const seasonSd = Math.hypot(yearSdC, curveSdC) * (1 - left)
-  const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd, READING_SD_C * left)
+  const sd = Math.hypot(noiseSdC * Math.sqrt(1 - left ** 2), seasonSd, (latest?.sdC ?? READING_SD_C) * left)
   return {
     value,
     low: Math.max(value - Z_80 * sd, 0),
