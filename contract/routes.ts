@@ -50,11 +50,12 @@ export interface Route {
   readonly answer: z.ZodType
 }
 
-/** What a user says of an hour: whether the water rises or falls, the weather, the air. */
+/** What a user says of an hour: whether the water rises or falls, the weather, the air, the water. */
 const saidOfHour = {
   level: z.enum(['falling', 'steady', 'rising']).optional(),
   weather: z.enum(['bright', 'dull', 'windy', 'calm', 'rain']).optional(),
   airTempC: z.coerce.number().pipe(figure('airTempC')).optional(),
+  waterTempC: z.coerce.number().pipe(figure('waterTempC')).optional(),
 }
 
 /** Which reach, day and minute of the day. */

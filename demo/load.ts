@@ -16,7 +16,7 @@ import { patterns } from './patterns/index.ts'
 import type { DemoPattern } from './patterns/index.ts'
 import { tie } from './tie.ts'
 import type { Drawer } from './tie.ts'
-import { observations, readings } from './season.ts'
+import { observations, readings, UNDER_MM } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
 
 const UNIT_STEPS = { count: 100, mm: 1000, mg: 1000, patch: 100 } as const
@@ -270,7 +270,7 @@ async function tellSeason(tell: Tell): Promise<void> {
   for (const { reach, rows } of readings) {
     await tell('2026-06-04', 'readingsImport', {
       importId: fixedId(`readings:${reach}`) as Id<'readingsImport', 'importId'>,
-      readings: { reachId: fixedId(`reach:${reach}`) as ReachId, depthMm: 300, source: 'simulated', rows },
+      readings: { reachId: fixedId(`reach:${reach}`) as ReachId, depthMm: UNDER_MM, source: 'simulated', rows },
     })
   }
   for (const [i, { reach, stage, effortMinutes, ...noted }] of observations.entries()) {

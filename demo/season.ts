@@ -1,4 +1,5 @@
 import {
+  aboveDayMeanC,
   curveRow,
   epochDayOf,
   newYearOf,
@@ -6,6 +7,7 @@ import {
   randomFrom,
   simulateYear,
   usualModel,
+  usualSwing,
 } from '../core/index.ts'
 import type { CommandInput } from '../contract/index.ts'
 import { monthlyTemps, waters } from './places.ts'
@@ -20,33 +22,57 @@ const thermometers: Readonly<Record<string, number>> = {
 }
 const FIRST_ON = '2025-03-01'
 const LAST_ON = '2026-06-04'
-/** Read at two in the afternoon. */
-const READ_AT_MIN = 14 * 60
+/** Read at two in the afternoon; at Mill Reach every three hours of a week in May, day and night. */
+const AT_TWO = [14 * 60]
+const EVERY_THREE_HOURS = [0, 180, 360, 540, 720, 900, 1080, 1260]
+const THROUGH_THE_DAY = { reach: 'mill', fromOn: '2026-05-18', toOn: '2026-05-24' }
+/** Water of the valley swings a little more than is usual of its kinds. */
+const SWINGS_BY = 1.1
 const SEED = 1_907
+/** Depth of every thermometer below the surface, mm. */
+export const UNDER_MM = 300
 
 type Rows = CommandInput<'readingsImport'>['readings']['rows']
 
-/** A made-up year and a bit of daily readings of a reach: its season, and weather that lasts. */
-function rowsOf(meanC: number, amplitudeC: number, missing: number, seed: number): Rows {
+const readAt = (reach: string, day: number): readonly number[] =>
+  reach === THROUGH_THE_DAY.reach &&
+  day >= epochDayOf(THROUGH_THE_DAY.fromOn) &&
+  day <= epochDayOf(THROUGH_THE_DAY.toOn)
+    ? EVERY_THREE_HOURS
+    : AT_TWO
+
+type Reach = (typeof waters)[number]['reaches'][number]
+
+/** A made-up year and a bit of readings of a reach: its season, weather that lasts, and the swing of its days. */
+function rowsOf(
+  { water }: (typeof waters)[number],
+  { key, meanC, amplitudeC }: Reach,
+  missing: number,
+  seed: number,
+): Rows {
   const random = randomFrom(seed)
   const first = newYearOf(2025)
   const model = { ...usualModel(monthlyTemps(meanC, amplitudeC)), yearSdC: 0.2 }
   const days = epochDayOf(LAST_ON) - first + 1
   const row = new Float32Array(days)
+  const swing = usualSwing({ waterKind: water.kind, latitudeDeg: water.latitudeDeg, depthMm: UNDER_MM })
   simulateYear(model, curveRow(model, days), normalsFrom(random), row)
   return Array.from(row).flatMap((tempC, i): Rows => {
     const day = first + i
     if (day < epochDayOf(FIRST_ON) || random() < missing) return []
-    return [[day, READ_AT_MIN, Math.round(tempC * 100), null, null]]
+    return readAt(key, day).map((localMin): Rows[number] => {
+      const readC = Math.max(tempC + SWINGS_BY * aboveDayMeanC(swing, day, localMin), 0)
+      return [day, localMin, Math.round(readC * 100), null, null]
+    })
   })
 }
 
 /** The readings of every thermometer, by reach. */
 export const readings: readonly { readonly reach: string; readonly rows: Rows }[] = waters
-  .flatMap((water) => water.reaches)
-  .flatMap(({ key, meanC, amplitudeC }, i) => {
-    const missing = thermometers[key]
-    return missing === undefined ? [] : [{ reach: key, rows: rowsOf(meanC, amplitudeC, missing, SEED + i) }]
+  .flatMap((water) => water.reaches.map((reach) => ({ water, reach })))
+  .flatMap(({ water, reach }, i) => {
+    const missing = thermometers[reach.key]
+    return missing === undefined ? [] : [{ reach: reach.key, rows: rowsOf(water, reach, missing, SEED + i) }]
   })
 
 interface DemoObservation {

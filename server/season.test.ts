@@ -65,16 +65,27 @@ const models = async () =>
 const reachSeason = async (reachId: string) =>
   (await server.get(`/api/season/reach?reachId=${reachId}&on=2026-06-01`).expect(200)).body as ReachSeasonView
 
+/** Water is at the mean of its day six hours before it is warmest, at eleven. */
+const AT_ITS_MEAN = 660
+const TWO_IN_THE_AFTERNOON = 840
+
+/** What the moment says of the water at a minute. */
+const waterAt = async (on: string, localMin: number) =>
+  (
+    (await server.get(`/api/moment?reachId=${low}&on=${on}&localMin=${localMin}`).expect(200))
+      .body as MomentView
+  ).moment.waterTempC
+
 /** Readings at one minute of each day from a date on. */
-const readings = (importId: string, from: string, temps: readonly number[], reachId = low) => ({
+const readings = (importId: string, from: string, temps: readonly number[], localMin = AT_ITS_MEAN) => ({
   importId: id(importId),
   readings: {
-    reachId,
+    reachId: low,
     depthMm: 300,
     source: 'file' as const,
     rows: temps.map((tempC, i): [number, number, number, null, null] => [
       epochDayOf(from) + i,
-      720,
+      localMin,
       Math.round(tempC * 100),
       null,
       null,
@@ -158,11 +169,43 @@ describe('readings', () => {
       .expect(200)
     const frame = (await server.get('/api/frame').expect(200)).body as FrameView
     expect(frame.reaches.find(({ reachId }) => reachId === low)?.warmth.latest?.meanC).toBe(11.5)
-    const at = async (on: string) =>
-      ((await server.get(`/api/moment?reachId=${low}&on=${on}&localMin=780`).expect(200)).body as MomentView)
-        .moment.waterTempC
-    expect(await at('2026-06-01')).toBe(11.5)
-    expect(await at('2026-08-01')).toBeGreaterThan(12)
+    expect(await waterAt('2026-06-01', 660)).toBe(11.5)
+    expect(await waterAt('2026-06-01', 1020)).toBeGreaterThan(12)
+    expect(await waterAt('2026-06-01', 300)).toBeLessThan(11)
+    expect(await waterAt('2026-08-01', 660)).toBeGreaterThan(12)
+  })
+
+  it('know their hour: read at two it was warmer than its day, and the moment of that hour is what was read', async () => {
+    await server
+      .command('readingsImport', readings('s:one', '2026-06-01', [14], TWO_IN_THE_AFTERNOON))
+      .expect(200)
+    const [[, dayMeanC] = [0, 0]] = (await reachSeason(low)).days
+    expect(dayMeanC).toBeGreaterThan(12.5)
+    expect(dayMeanC).toBeLessThan(13.5)
+    expect(await waterAt('2026-06-01', TWO_IN_THE_AFTERNOON)).toBe(14)
+  })
+
+  it('teach how the water swings, where some days were read through', async () => {
+    const swing = async () => (await reachSeason(low)).warmth.swing
+    const usual = await swing()
+    const rows = Array.from({ length: 10 * 24 }, (_, i): [number, number, number, null, null] => {
+      const hour = i % 24
+      // colder by 2.5 °C at five in the morning, warmer by as much at five in the afternoon
+      const tempC = 14 + 2.5 * Math.cos((2 * Math.PI * (hour - 17)) / 24)
+      return [epochDayOf('2026-06-10') + Math.floor(i / 24), hour * 60, Math.round(tempC * 100), null, null]
+    })
+    const hours = readings('s:hours', '2026-06-10', [14])
+    await server.command('readingsImport', { ...hours, readings: { ...hours.readings, rows } }).expect(200)
+    const learned = await swing()
+    expect(learned.midsummerC).toBeGreaterThan(2.2)
+    expect(learned.midsummerC).toBeLessThan(2.55)
+    expect(learned.doubt).toBeLessThan(usual.doubt / 2)
+    for (const [, meanC] of (await reachSeason(low)).days) expect(meanC).toBeCloseTo(14, 1)
+  })
+
+  it('give way to the user’s own thermometer', async () => {
+    const view = (await server.get(`/api/moment?reachId=${low}&on=2026-06-01&localMin=780&waterTempC=17.5`).expect(200)).body as MomentView // prettier-ignore
+    expect(view.moment.waterTempC).toBe(17.5)
   })
 })
 

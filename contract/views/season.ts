@@ -17,13 +17,22 @@ export const seasonalModel = z.object({
   basis: z.enum(['readings', 'borrowed', 'kind']),
 })
 
-/** Mean of a day's readings; days since 1970. */
-export const dayReading = z.object({ day: z.number(), meanC: z.number() })
+/** Mean of a day, days since 1970, with its doubt; see core's `DayReading`. */
+export const dayReading = z.object({
+  day: z.number(),
+  meanC: z.number(),
+  sdC: z.number().exactOptional(),
+  hourSdC: z.number().exactOptional(),
+})
+
+/** How water swings within a day; see core's `DailySwing`. */
+export const dailySwing = z.object({ latitudeDeg: z.number(), midsummerC: z.number(), doubt: z.number() })
 
 /** How warm a reach is: its year, and the latest reading. */
 export const reachWarmth = z.object({
   model: seasonalModel,
   latest: dayReading.nullable(),
+  swing: dailySwing,
   trendCPerDay: z.number().nullable(),
 })
 /** How warm a reach is, as a curve over the year, °C. */

@@ -1,3 +1,6 @@
+import { Z_80 } from '../number/index.ts'
+import { isReadThrough, WARMEST_MIN } from '../season/index.ts'
+import type { DailySwing } from '../season/index.ts'
 import { beadFraction, fromCore } from '../quantity/index.ts'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { Estimate, Evidence } from '../uncertainty/index.ts'
@@ -80,6 +83,20 @@ const PART_DECIMALS = { mg: 1, g: 4, gr: 3 } as const
 export function partMass(mg: number, units: DisplayUnits): string {
   const finer = Math.abs(mg) < 0.095 ? 1 : 0
   return `${fixed(fromCore(mg, units.mass), PART_DECIMALS[units.mass] + finer)} ${units.mass}`
+}
+
+/**
+ * How water swings within a day: `Within a day of midsummer it swings by 1.4 °C (0.7–2.1) either way, warmest about
+ * 17:00: usual of its kind of water.`
+ */
+export function dailySwing(swing: DailySwing, units: DisplayUnits): string {
+  const { midsummerC, doubt } = swing
+  const apart = (tempC: number) => fixed(fromCore(tempC, units.temperature) - fromCore(0, units.temperature), 1)
+  const off = Z_80 * doubt * midsummerC
+  const range = `${apart(Math.max(midsummerC - off, 0))}–${apart(midsummerC + off)}`
+  const known = isReadThrough(swing) ? 'as it was read through some days' : 'usual of its kind of water'
+  const hour = WARMEST_MIN / 60
+  return `Within a day of midsummer it swings by ${apart(midsummerC)} ${units.temperature} (${range}) either way, warmest about ${hour}:00: ${known}.`
 }
 
 /** A temperature: `12.7 °C`. */

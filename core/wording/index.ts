@@ -27,6 +27,7 @@ export {
   smallSpan,
   speed,
   speedBand,
+  dailySwing,
   temperature,
   wholeTemperature,
 } from './figures.ts'

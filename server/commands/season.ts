@@ -1,6 +1,7 @@
 import { and, eq, sql } from 'drizzle-orm'
 import type { CommandBody, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
+import { WARMEST_MIN } from '../../core/index.ts'
 import { usableZone } from '../../contract/index.ts'
 import { localTime } from '../clock/localTime.ts'
 import { food, foodStage, readingDay, readingImport } from '../db/schema.ts'
@@ -52,9 +53,12 @@ export const readingsArchive: Handler<CommandBody<'readingsArchive'>> = async (
 /** Sums the readings of a reach and depth up by days, over all imports that count. */
 export async function sumUpDays(tx: Tx, reachId: ReachId, depthMm: number): Promise<void> {
   await tx.delete(readingDay).where(and(eq(readingDay.reachId, reachId), eq(readingDay.depthMm, depthMm)))
+  // core's swingShape
+  const shape = sql`cos(2 * pi() * (r.local_min - ${WARMEST_MIN}) / 1440)`
   await tx.run(sql`
-    insert into reading_day (reach_id, depth_mm, day, min_c, mean_c, max_c, n)
-    select ${reachId}, ${depthMm}, r.day, min(r.temp_c100) / 100.0, avg(r.temp_c100) / 100.0, max(r.temp_c100) / 100.0, count(*)
+    insert into reading_day (reach_id, depth_mm, day, min_c, mean_c, max_c, n, shape, shape_sq, shape_temp_c)
+    select ${reachId}, ${depthMm}, r.day, min(r.temp_c100) / 100.0, avg(r.temp_c100) / 100.0, max(r.temp_c100) / 100.0, count(*),
+      avg(${shape}), avg(${shape} * ${shape}), avg(${shape} * r.temp_c100) / 100.0
     from reading r join reading_import i on i.id = r.import_id
     where i.reach_id = ${reachId} and i.depth_mm = ${depthMm} and i.archived_at_ms is null and r.temp_c100 is not null
     group by r.day`)

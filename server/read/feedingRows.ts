@@ -34,7 +34,11 @@ async function readHours(
   const scene = await feedingScene(db, reachId, on)
   if (!scene) return NOTHING
   const stages = (await loadStages(db)).map(({ core }) => core)
-  const { conditions } = await saidOrRead(db, reachId, on, said)
+  const { conditions } = await saidOrRead(
+    db,
+    { reachId, on, localMin: Math.round((fromMin + toMin) / 2) },
+    said,
+  )
   return toRow(await inTurns(dayOfFeeding(stages, scene, epochDayOf(on), conditions, [fromMin, toMin])))
 }
 

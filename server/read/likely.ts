@@ -30,7 +30,7 @@ import {
   loadSeasonedReaches,
   loadWarmth,
   seasonYear,
-  tempOn,
+  tempAt,
 } from './season.ts'
 import { latestLevel } from './level.ts'
 import { hookRangesOf, loadStages, stageTitle } from './stages.ts'
@@ -86,6 +86,8 @@ export interface SaidOfHour {
   readonly level?: HourConditions['level'] | undefined
   readonly weather?: HourConditions['weather'] | undefined
   readonly airTempC?: number | undefined
+  /** what the user's own thermometer shows */
+  readonly waterTempC?: number | undefined
 }
 
 /** A rise of so much in a day brings down what lives on land, mm. */
@@ -103,14 +105,18 @@ function levelOf(level: Awaited<ReturnType<typeof latestLevel>>, on: string): Ho
 }
 
 /** What is known of an hour: what the user says, the gauge where there is one, the forecast of the water. */
-export async function saidOrRead(db: Reader, reachId: ReachId, on: string, said: SaidOfHour) {
+export async function saidOrRead(
+  db: Reader,
+  { reachId, on, localMin }: Pick<MomentInput, 'reachId' | 'on' | 'localMin'>,
+  said: SaidOfHour,
+) {
   const read = said.level ? null : levelOf(await latestLevel(db, reachId), on)
   const is = said.level ?? read
   const conditions: HourConditions = {
     level: is,
     weather: said.weather ?? null,
     airTempC: said.airTempC ?? null,
-    waterTempC: await tempOn(db, reachId, on),
+    waterTempC: said.waterTempC ?? (await tempAt(db, reachId, on, localMin)),
   }
   const level: MomentView['level'] = is && { is, by: said.level ? 'said' : 'gauge' }
   return { conditions, level }
@@ -145,7 +151,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
   const stages = loaded.map(({ core }) => core)
   const byId = new Map(loaded.map((stage) => [stage.row.id as string, stage]))
   const day = epochDayOf(input.on)
-  const { conditions, level } = await saidOrRead(db, r.id, input.on, input)
+  const { conditions, level } = await saidOrRead(db, input, input)
   const now = feedingAt(stages, scene, day, input.localMin, conditions)
   const notes = (await loadNotes(db)).flatMap((note): PlacedNote[] => {
     const [stage, there] = [byId.get(note.stageId)?.core, reaches.get(note.reachKey)]
@@ -221,11 +227,20 @@ export async function foodsAt(
 }
 
 /** The moment and what is said of it, and nothing else that the asker may hold. */
-const momentOnly = ({ reachId, on, localMin, level, weather, airTempC }: MomentInput): MomentInput => ({
+const momentOnly = ({
   reachId,
   on,
   localMin,
   level,
   weather,
   airTempC,
+  waterTempC,
+}: MomentInput): MomentInput => ({
+  reachId,
+  on,
+  localMin,
+  level,
+  weather,
+  airTempC,
+  waterTempC,
 })

@@ -1,18 +1,23 @@
-import { asc, isNull } from 'drizzle-orm'
+import { asc, isNull, lte } from 'drizzle-orm'
 import {
   borrowSeasonal,
+  dayMeanOf,
   drawSeason,
   epochDayOf,
   fitSeasonal,
-  forecastC,
+  fitSwing,
   seasonOfReach,
   trendCPerDay,
   turnOf,
   usualModel,
+  usualSwing,
+  waterAtC,
   yearOf,
 } from '../../core/index.ts'
 import type {
+  DailySwing,
   DayReading,
+  DaySum,
   FeedingScene,
   SeasonalModel,
   SeasonNote,
@@ -41,38 +46,61 @@ export interface Warmth {
   /** daily means just below the surface, in order */
   readonly days: readonly DayReading[]
   readonly latest: DayReading | null
+  readonly swing: DailySwing
   readonly trendCPerDay: number | null
 }
 
 /** Readings this near to the surface say how warm a reach is, mm. */
 const SURFACE_MM = 1500
 
-async function daysByReach(db: Reader): Promise<ReadonlyMap<string, readonly DayReading[]>> {
-  const rows = await db.select().from(readingDay).orderBy(asc(readingDay.reachId), asc(readingDay.day))
-  const byReach = new Map<string, DayReading[]>()
-  for (const { reachId, depthMm, day, meanC } of rows) {
-    if (depthMm > SURFACE_MM) continue
-    const own = byReach.get(reachId) ?? []
-    if (own.at(-1)?.day !== day) own.push({ day, meanC })
-    byReach.set(reachId, own)
+type Sums = ReadonlyMap<number, readonly DaySum[]>
+
+/** Sums of days by reach and depth, the shallowest first. */
+async function sumsByReach(db: Reader): Promise<ReadonlyMap<string, Sums>> {
+  const rows = await db
+    .select()
+    .from(readingDay)
+    .where(lte(readingDay.depthMm, SURFACE_MM))
+    .orderBy(asc(readingDay.reachId), asc(readingDay.depthMm), asc(readingDay.day))
+  const byReach = new Map<string, Map<number, DaySum[]>>()
+  for (const { reachId, depthMm, n, ...sums } of rows) {
+    const depths = byReach.get(reachId) ?? new Map<number, DaySum[]>()
+    byReach.set(reachId, depths.set(depthMm, [...(depths.get(depthMm) ?? []), { ...sums, count: n }]))
   }
   return byReach
+}
+
+/** Daily means of a reach from readings at whatever hours, the shallowest of each day; and how its water swings. */
+function readDays({ water }: LoadedReach, sums: Sums | undefined) {
+  const { kind: waterKind, latitudeDeg } = water
+  let swing: DailySwing | null = null
+  const byDay = new Map<number, DayReading>()
+  for (const [depthMm, days] of sums ?? []) {
+    const fitted = fitSwing(usualSwing({ waterKind, latitudeDeg, depthMm }), days)
+    swing ??= fitted
+    for (const sum of days) if (!byDay.has(sum.day)) byDay.set(sum.day, dayMeanOf(fitted, sum))
+  }
+  return {
+    days: [...byDay.values()].sort((a, b) => a.day - b.day),
+    swing: swing ?? usualSwing({ waterKind, latitudeDeg, depthMm: 0 }),
+  }
 }
 
 /** How warm every reach is: those with readings first, then those that borrow from their own river. */
 async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
   const reaches = await loadReaches(db)
-  const days = await daysByReach(db)
+  const sums = await sumsByReach(db)
+  const read = new Map(reaches.map((loaded) => [loaded.reach.id, readDays(loaded, sums.get(loaded.reach.id))]))
   const fitted = new Map(
     reaches.flatMap(({ reach }) => {
-      const own = days.get(reach.id) ?? []
+      const own = read.get(reach.id)?.days ?? []
       return own.length > 0 ? [[reach.id, fitSeasonal(own, usualModel(reach.defaultTempC))] as const] : []
     }),
   )
   return new Map(
     reaches.map((loaded) => {
       const { reach } = loaded
-      const own = days.get(reach.id) ?? []
+      const { days: own, swing } = read.get(reach.id) ?? readDays(loaded, undefined)
       const lenders = reaches.flatMap(({ reach: other }) => {
         const model = fitted.get(other.id)
         return model && other.waterId === reach.waterId && other.id !== reach.id
@@ -88,6 +116,7 @@ async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
           model: fitSeasonal(own, prior),
           days: own,
           latest,
+          swing,
           trendCPerDay: latest && trendCPerDay(own, latest.day),
         },
       ]
@@ -98,12 +127,10 @@ async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
 /** How warm every reach is, from its readings, its river’s or its kind. */
 export const loadWarmth = keptUntilWrite(readWarmth, [loadReaches, readingDay])
 
-const inTenths = (tempC: number) => Math.round(Math.min(Math.max(tempC, 0), 30) * 10) / 10
-
-/** Temperature of a reach on a day, °C in tenths: from its latest reading towards its season. */
-export async function tempOn(db: Reader, reachId: ReachId, on: string): Promise<number> {
+/** Temperature of a reach at a minute of a day, °C in tenths: from its latest reading towards its season. */
+export async function tempAt(db: Reader, reachId: ReachId, on: string, localMin: number): Promise<number> {
   const warmth = (await loadWarmth(db)).get(reachId)
-  return warmth ? inTenths(forecastC(warmth.model, warmth.latest, epochDayOf(on)).value) : 10
+  return warmth ? waterAtC(warmth, epochDayOf(on), localMin) : 10
 }
 
 /** Notes that are not put away, by day. */

@@ -6,7 +6,7 @@ import { usableZone } from '../../contract/index.ts'
 import type { FlyAtMoment, Moment, MomentView, ReachChoice } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import type { water } from '../db/schema.ts'
-import { tempOn } from '../read/season.ts'
+import { tempAt } from '../read/season.ts'
 import type { Warmth } from '../read/season.ts'
 import type { LoadedReach } from '../read/reaches.ts'
 import { toReachWarmth } from './season.ts'
@@ -52,11 +52,12 @@ export async function startingMoment(
     : reaches[0]
   if (!chosen) return null
   const on = planned?.on ?? now.on
+  const localMin = planned ? outingHour(planned) : now.localMin
   return {
     reachId: chosen.reach.id,
     on,
-    localMin: planned ? outingHour(planned) : now.localMin,
-    waterTempC: await tempOn(db, chosen.reach.id, on),
+    localMin,
+    waterTempC: await tempAt(db, chosen.reach.id, on, localMin),
   }
 }
 
@@ -76,7 +77,7 @@ export async function momentView(
       reachId,
       on,
       localMin,
-      waterTempC: await tempOn(db, r.id, input.on),
+      waterTempC: input.waterTempC ?? (await tempAt(db, r.id, on, localMin)),
     },
     bedMm: r.typicalDepthMm,
     foods: [...foods],

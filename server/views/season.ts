@@ -19,9 +19,10 @@ import type { Warmth } from '../read/season.ts'
 import { loadStages } from '../read/stages.ts'
 
 /** How warm a reach is, as pages get it. */
-export const toReachWarmth = ({ model, latest, trendCPerDay }: Warmth): ReachWarmth => ({
+export const toReachWarmth = ({ model, latest, swing, trendCPerDay }: Warmth): ReachWarmth => ({
   model: { ...model, curveSdC: [...model.curveSdC] },
   latest: latest && { ...latest },
+  swing: { ...swing },
   trendCPerDay,
 })
 

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { RefObject } from 'react'
 import { Dialog, Popover } from 'react-aria-components'
 import styled from 'styled-components'
-import { parseQuantity, wording } from '../../core/index.ts'
+import { epochDayOf } from '../../core/index.ts'
 import type { FrameView } from '../../contract/index.ts'
 import { chooseMoment } from '../wire/state.ts'
 import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
@@ -11,6 +11,8 @@ import type { Moment } from '../moment/useMoment.ts'
 import { clockTime, parseClock } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
 import { Select, TextField } from '../ui/fields.tsx'
+import { useTakeReadings } from '../wire/useTakeReadings.ts'
+import { SaidTemperature } from './SaidTemperature.tsx'
 import { labels } from '../words/frame.ts'
 
 const Panel = styled(Popover)`
@@ -36,6 +38,7 @@ const NOT_SAID = { id: '', name: 'not said' }
 const LEVELS = [NOT_SAID, ...['falling', 'steady', 'rising'].map((id) => ({ id, name: id }))]
 const WEATHERS = [NOT_SAID, ...['bright', 'dull', 'windy', 'calm', 'rain'].map((id) => ({ id, name: id }))]
 const AIR = { min: -40, max: 50 }
+const WATER = { min: 0, max: 30 }
 
 interface MomentFormProps {
   readonly frame: FrameView
@@ -52,15 +55,18 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
   const chosen = useAppSelector((state) => state.view.moment)
   const dispatch = useAppDispatch()
   const [hour, setHour] = useState(clockTime(localMin))
-  const [air, setAir] = useState(said.airTempC === undefined ? '' : wording.temperature(said.airTempC, units))
+  const { take, refused } = useTakeReadings(reachId)
   const choose = (change: Partial<ChosenMoment>) =>
     dispatch(chooseMoment({ reachId, on, localMin, said, ...change }))
   const say = (change: { readonly [Key in keyof SaidOfHour]: SaidOfHour[Key] | undefined }) => {
     const all = Object.entries({ ...said, ...change }).filter(([, value]) => value !== undefined)
     choose({ said: Object.fromEntries(all) as SaidOfHour })
   }
-  const airOf = (text: string) => parseQuantity(text, 'temperature', units.temperature, AIR)
-  const parsedAir = airOf(air)
+  // a reading that is kept speaks for this hour and for the days after it: nothing is left to say
+  const keep = async (tempC: number) => {
+    const row = [epochDayOf(on), localMin, Math.round(tempC * 100), null, null]
+    if (await take('entered', JSON.stringify([row]))) say({ waterTempC: undefined })
+  }
   return (
     <Panel
       triggerRef={head}
@@ -110,23 +116,30 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
             choices={WEATHERS}
             onChange={(id) => say({ weather: (id || undefined) as SaidOfHour['weather'] })}
           />
-          <TextField
-            label={`${labels.air}, ${units.temperature}`}
-            value={air}
-            onChange={(text) => {
-              setAir(text)
-              const parsed = airOf(text)
-              if (text.trim() === '') say({ airTempC: undefined })
-              else if (parsed.kind === 'quantity') say({ airTempC: parsed.value })
-            }}
-            fault={
-              air.trim() !== '' && parsedAir.kind === 'unclear'
-                ? wording.unclearSentence(parsedAir.code, parsedAir.suggestions)
-                : undefined
-            }
+          <SaidTemperature
+            label={labels.air}
+            units={units}
+            limits={AIR}
+            saidC={said.airTempC}
+            onSay={(airTempC) => say({ airTempC })}
+          />
+          <SaidTemperature
+            label={labels.waterByYourOwn}
+            units={units}
+            limits={WATER}
+            saidC={said.waterTempC}
+            onSay={(waterTempC) => say({ waterTempC })}
           />
         </div>
-        <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
+        {said.waterTempC === undefined ? (
+          <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
+        ) : (
+          <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+            <Button onPress={() => void keep(said.waterTempC ?? 0)}>{labels.keepAsAReading}</Button>
+            <span style={{ color: 'var(--quiet)' }}>{labels.andTheSeasonFollows}</span>
+          </div>
+        )}
+        {refused ? <p role="alert">{refused}</p> : null}
         <div style={{ display: 'flex', gap: 6 }}>
           <Button onPress={onDone}>{labels.done}</Button>
           {chosen ? (

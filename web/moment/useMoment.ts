@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { epochDayOf, forecastC } from '../../core/index.ts'
+import { epochDayOf, waterAtC } from '../../core/index.ts'
 import type { FrameView, ReachChoice } from '../../contract/index.ts'
 import { useFrameQuery } from '../wire/api.ts'
 import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
@@ -16,17 +16,12 @@ export interface Moment {
   readonly said?: SaidOfHour
 }
 
-/** Temperature of a reach on a day, °C in tenths, as the server has it: from its latest reading towards its season. */
-function tempOn({ warmth }: ReachChoice, on: string): number {
-  const { value } = forecastC(warmth.model, warmth.latest, epochDayOf(on))
-  return Math.round(Math.min(Math.max(value, 0), 30) * 10) / 10
-}
-
 function momentOf(frame: FrameView, chosen: ChosenMoment | null): Moment | null {
   const wanted = chosen ?? frame.moment
   const reach = frame.reaches.find(({ reachId }) => reachId === wanted?.reachId)
   if (!wanted || !reach) return null
-  return { ...wanted, reach, waterTempC: tempOn(reach, wanted.on) }
+  const waterTempC = chosen?.said?.waterTempC ?? waterAtC(reach.warmth, epochDayOf(wanted.on), wanted.localMin)
+  return { ...wanted, reach, waterTempC }
 }
 
 /** The chosen moment, or the next outing's. */

@@ -7,6 +7,8 @@ export interface SaidOfHour {
   readonly level?: 'falling' | 'steady' | 'rising'
   readonly weather?: 'bright' | 'dull' | 'windy' | 'calm' | 'rain'
   readonly airTempC?: number
+  /** what the user's own thermometer shows */
+  readonly waterTempC?: number
 }
 
 /** The moment that the user has chosen; null follows the next outing. */

@@ -1,4 +1,4 @@
-import { fromAbsolute, toCalendarDate } from '@internationalized/date'
+import { fromAbsolute, toCalendarDate, toTime } from '@internationalized/date'
 
 /** An instant as a tier reads it: `Thu 4 Jun 2026, 19:40`. */
 export function instantName(atMs: number, timeZone: string): string {
@@ -17,3 +17,9 @@ export function instantName(atMs: number, timeZone: string): string {
 /** How many times midnight struck in a zone between two instants; 0 on the same day. */
 export const daysBetween = (fromMs: number, toMs: number, timeZone: string): number =>
   toCalendarDate(fromAbsolute(toMs, timeZone)).compare(toCalendarDate(fromAbsolute(fromMs, timeZone)))
+
+/** Minute of the day of an instant in a zone. */
+export function minuteOfDay(atMs: number, timeZone: string): number {
+  const { hour, minute } = toTime(fromAbsolute(atMs, timeZone))
+  return hour * 60 + minute
+}

@@ -11,6 +11,7 @@ export const labels = {
   addTheWater: 'Add the water',
   leaveIt: 'Leave it',
   oneReading: 'One reading',
+  atHour: 'At',
   on: 'On',
   keepTheReading: 'Keep the reading',
   tooShallow: 'too shallow',

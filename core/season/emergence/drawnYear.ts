@@ -36,11 +36,7 @@ function unread({ reach }: Scene): ReadYear {
  * @param readingC of a day from the first of the scene's year on; null where there is none
  * @param sharedSdC what all readings may be off together, sd, °C
  */
-export function readYear(
-  scene: Scene,
-  readingC: (day: number) => number | null,
-  sharedSdC = 0,
-): ReadYear {
+export function readYear(scene: Scene, readingC: (day: number) => number | null, sharedSdC = 0): ReadYear {
   const { model } = scene.reach
   const year = unread(scene)
   const { anomalyC } = year
@@ -82,7 +78,11 @@ export function readYear(
  *
  * @param normal gives standard normal deviates
  */
-export function drawYear(scene: Scene, { anomalyC, levelC, levelSdC, sharedSdC }: ReadYear, normal: () => number): void {
+export function drawYear(
+  scene: Scene,
+  { anomalyC, levelC, levelSdC, sharedSdC }: ReadYear,
+  normal: () => number,
+): void {
   const { water, air, airModel, year, reach } = scene
   const { noiseSdC, persistence } = reach.model
   const luck = normal()

@@ -47,6 +47,7 @@ const USUAL_C: Readonly<Record<WaterKind, number>> = {
 } // prettier-ignore
 /** A water may swing so much more or less than is usual of its kind, and a day than its season, sd as a share. */
 const DOUBT = { kind: 0.4, day: 0.5 }
+
 /** In water that stands the swing falls to 1/e over this depth, mm. */
 const FADES_MM = 1200
 /** Readings that cover less of a day's swing than this say nothing of it; a full day of them has 0.5. */
@@ -55,6 +56,9 @@ const FULL_SPREAD = 0.5
 const MOST_TIMES_USUAL = 3
 /** A plain thermometer, sd, °C. */
 const THERMOMETER_SD_C = 0.2
+
+/** Whether days that were read through have a say in it, or only its kind of water. */
+export const isReadThrough = ({ doubt }: DailySwing): boolean => doubt < DOUBT.kind
 
 /** Where in its daily swing water is at a minute of the clock: 1 at its warmest, −1 at its coldest. */
 export const swingShape = (localMin: number): number =>

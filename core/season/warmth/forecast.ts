@@ -1,10 +1,12 @@
+import { clamp, Z_80 } from '../../number/index.ts'
 import { placeInYear } from '../calendar.ts'
 import type { EpochDay } from '../calendar.ts'
 import type { Estimate } from '../../uncertainty/index.ts'
 import { curveC, curveSdOn } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
+import { aboveDayMeanC } from './dailySwing.ts'
+import type { DailySwing } from './dailySwing.ts'
 import type { DayReading } from './fitSeasonal.ts'
-import { Z_80 } from '../../number/index.ts'
 
 /** A day's mean, as one or a few readings of a plain thermometer at some hour have it: sd, °C. */
 const READING_SD_C = 0.4
@@ -31,6 +33,22 @@ export function forecastC(model: SeasonalModel, latest: DayReading | null, day: 
     high: value + Z_80 * sd,
     basis: [model.basis === 'kind' ? 'kindDefault' : 'entered'],
   }
+}
+
+/** How warm a reach is: its year, the latest day that was read, and how it swings within a day. */
+export interface KnownWarmth {
+  readonly model: SeasonalModel
+  readonly latest: DayReading | null
+  readonly swing: DailySwing
+}
+
+const FREEZES_C = 0
+const WARMEST_C = 30
+
+/** What a thermometer just below the surface would show at a minute of a day, °C in tenths, 0 to 30. */
+export function waterAtC({ model, latest, swing }: KnownWarmth, day: EpochDay, localMin: number): number {
+  const tempC = forecastC(model, latest, day).value + aboveDayMeanC(swing, day, localMin)
+  return Math.round(clamp(tempC, FREEZES_C, WARMEST_C) * 10) / 10
 }
 
 /** Change over the last days of a row of readings, °C a day, by least squares; null where there are too few. */

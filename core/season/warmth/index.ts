@@ -4,8 +4,17 @@ export { fitSeasonal, sharedSdC } from './fitSeasonal.ts'
 export type { DayReading } from './fitSeasonal.ts'
 export { borrowSeasonal } from './borrow.ts'
 export type { Lender } from './borrow.ts'
-export { forecastC, trendCPerDay } from './forecast.ts'
-export { aboveDayMeanC, dayMeanOf, fitSwing, swingShape, usualSwing, WARMEST_MIN } from './dailySwing.ts'
+export { forecastC, trendCPerDay, waterAtC } from './forecast.ts'
+export type { KnownWarmth } from './forecast.ts'
+export {
+  aboveDayMeanC,
+  dayMeanOf,
+  fitSwing,
+  isReadThrough,
+  swingShape,
+  usualSwing,
+  WARMEST_MIN,
+} from './dailySwing.ts'
 export type { DailySwing, DaySum, SwingPlace } from './dailySwing.ts'
 export { layersOf, tempAtDepthC } from './stillwater.ts'
 export type { Layers, SurfaceSeason } from './stillwater.ts'

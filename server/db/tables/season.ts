@@ -66,6 +66,10 @@ export const readingDay = sqliteTable(
     meanC: real('mean_c').notNull(),
     maxC: real('max_c').notNull(),
     n: integer('n').notNull(),
+    /** means over the readings of core's `swingShape`, of its square, and of it times the temperature */
+    shape: real('shape').notNull().default(0),
+    shapeSq: real('shape_sq').notNull().default(0),
+    shapeTempC: real('shape_temp_c').notNull().default(0),
   },
   (t) => [primaryKey({ columns: [t.reachId, t.depthMm, t.day] })],
 )

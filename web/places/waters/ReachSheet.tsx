@@ -7,6 +7,7 @@ import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { TakeReadings } from './TakeReadings.tsx'
+import { minuteOfDay } from '../../words/instants.ts'
 import { labels } from '../../words/waters.ts'
 
 const WarmthChart = lazy(() => import('./WarmthChart.tsx'))
@@ -74,8 +75,9 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
         {water.name}, {wording.waterKindName[water.kind]}, {wording.height(line.reach.elevationM, units)} above
         the sea.{' '}
         {latest
-          ? `Last read on ${dateOf(latest.day)}: ${temperature(latest.meanC)}.`
+          ? `Last read on ${dateOf(latest.day)}: mean of the day ${temperature(latest.meanC)}.`
           : 'Nobody has read the thermometer here.'}
+        {wording.dailySwing(warmth.swing, units)}
         {level ? ` ${levelWords(level, depth)}` : ''}
       </p>
       <Section aria-label={labels.warmth}>
@@ -88,7 +90,13 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
       </Section>
       <Section aria-label={labels.readings}>
         <h2>{labels.readings}</h2>
-        <TakeReadings reachId={line.id} isDemo={frame.isDemo} today={frame.today} warmth={warmth} />
+        <TakeReadings
+          reachId={line.id}
+          isDemo={frame.isDemo}
+          today={frame.today}
+          nowMin={minuteOfDay(frame.nowMs, frame.settings.timeZone)}
+          warmth={warmth}
+        />
         {imports.length > 0 ? (
           <Dense aria-label={labels.readingsTakenIn} style={{ width: 'auto', marginTop: 10 }}>
             <thead>

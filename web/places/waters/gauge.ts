@@ -1,4 +1,4 @@
-import { epochDayOf, forecastC, normalsFrom, randomFrom } from '../../../core/index.ts'
+import { aboveDayMeanC, epochDayOf, forecastC, normalsFrom, randomFrom } from '../../../core/index.ts'
 import type { CommandInput, ReachWarmth } from '../../../contract/index.ts'
 
 /** Readings as they are sent: day, minute, hundredths of a degree, level and clarity. */
@@ -10,13 +10,13 @@ const FALLS_IN_HOURS = 14
 const USUAL_LEVEL_MM = 420
 
 /** What a gauge of the reach would deliver: hourly temperatures about what is likely, with the day's swing, level and clarity. */
-export function gauge({ model, latest }: ReachWarmth, today: string): Rows {
+export function gauge({ model, latest, swing }: ReachWarmth, today: string): Rows {
   const last = epochDayOf(today)
   const normal = normalsFrom(randomFrom(last))
   return Array.from({ length: GAUGE_HOURS }, (_, hour) => {
     const day = last - 1 + Math.floor(hour / 24)
-    const swing = 0.8 * Math.cos((2 * Math.PI * ((hour % 24) - 16)) / 24)
-    const tempC = forecastC(model, latest, day).value + swing + 0.1 * normal()
+    const aboveC = aboveDayMeanC(swing, day, (hour % 24) * 60)
+    const tempC = forecastC(model, latest, day).value + aboveC + 0.1 * normal()
     // a shower in the first night raises the water, which then falls and clears
     const sinceRain = Math.max(hour - RAIN_AT_HOUR, 0)
     const rise = hour < RAIN_AT_HOUR ? 0 : Math.exp(-sinceRain / FALLS_IN_HOURS)
