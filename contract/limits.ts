@@ -329,6 +329,7 @@ export const LIMITS = {
     'There is no reading in it.',
     'At most 100,000 readings at once.',
   ),
+  sampled: list(1, 40, 'Foods of a net.', 'There is no food in it.', 'At most 40 foods at once.'),
   seenCount: whole(0, 100_000, 'pieces', 'What a net holds.'),
   seenMm: any(0.5, 300, 'mm', 'From a midge to a minnow.'),
   effortMin: whole(0, 1440, 'min', 'Minutes of a day.'),

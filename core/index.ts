@@ -197,6 +197,7 @@ export {
   programOf,
   readyDays,
   seasonFoods,
+  servedBy,
   suppliesOf,
   HALF_HOUR,
   hoursShown,

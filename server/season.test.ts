@@ -10,45 +10,15 @@ import type {
 } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { seedShipped } from './upkeep/seed.ts'
+import { highReach, lowReach, river } from './testing/smallRiver.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 
 let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
 const id = (key: string) => fixedId(key) as never
-const [low, high] = [id('s:low'), id('s:high')]
+const [low, high] = [lowReach, highReach]
 const olive = id('stage:dark-olive-dun')
-
-const reachBody = (name: string, elevationM: number) => ({
-  kind: 'reach' as const,
-  name,
-  elevationM,
-  typicalDepthMm: 900,
-  surfaceSpeedMmPerS: 700,
-  thermoclineMm: null,
-  defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 12, 9, 6, 4],
-})
-const river: CommandInput<'waterCreate'> = {
-  waterId: id('s:river'),
-  water: {
-    name: 'Test Water',
-    kind: 'freestone',
-    latitudeDeg: 54,
-    longitudeDeg: -2,
-    timeZone: 'Europe/London',
-    clarityMm: 2000,
-    snagginess: 1,
-    openFromMonthDay: null,
-    openToMonthDay: null,
-    iceOffMonthDay: null,
-    rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null }, // prettier-ignore
-    rulesNote: '',
-  },
-  reaches: [
-    { ...reachBody('Low', 100), id: low },
-    { ...reachBody('High', 400), id: high },
-  ],
-}
 
 beforeAll(async () => {
   template = await makeTemplate((database) => seedShipped(database, 'Europe/London'))
@@ -321,5 +291,39 @@ describe('a note', () => {
   it('is refused on a day that is none, and of a food that is none', async () => {
     await server.command('observationSave', note({ on: '2025-02-31' })).expect(400)
     await server.command('observationSave', note({ foodStageId: id('stage:nothing') })).expect(404)
+  })
+})
+
+describe('a sample', () => {
+  const observed = (stage: string, count: number, on = '2026-05-20') => ({
+    observationId: id(`s:${stage}:${on}`),
+    observation: {
+      reachId: low, on, localMin: 720, foodStageId: id(`stage:${stage}`), kind: 'counted' as const, count,
+      lengthMm: null, effortMinutes: 15, method: 'seine' as const, note: '',
+    },
+  }) // prettier-ignore
+  const shareOf = async (stage: string) =>
+    (
+      (await server.get(`/api/moment?reachId=${low}&on=2026-05-20&localMin=780`).expect(200)).body as MomentView
+    ).foods.find(({ foodStageId }) => foodStageId === id(`stage:${stage}`))?.onIt ?? 0
+
+  it('notes all its foods in one action, moves what fish are on, and is taken back as one', async () => {
+    const [shrimp, louse] = ['scud-adult', 'hog-louse-adult']
+    const before = await shareOf(shrimp)
+    const { body } = await server
+      .command('sampleSave', { observations: [observed(shrimp, 60), observed(louse, 2)] })
+      .expect(200)
+    expect((await reachSeason(low)).observations).toHaveLength(2)
+    expect(await shareOf(shrimp)).toBeGreaterThan(before)
+    await server.command('undo', { actionId: (body as CommandResult).actionId }).expect(200)
+    expect((await reachSeason(low)).observations).toEqual([])
+    expect(await shareOf(shrimp)).toBe(before)
+  })
+
+  it('is noted whole or not at all: one food of a day to come refuses it, and says which', async () => {
+    const sample = [observed('scud-adult', 60), observed('hog-louse-adult', 2, '2199-01-01')]
+    const { body } = await server.command('sampleSave', { observations: sample }).expect(400)
+    expect((body as { fields: { path: string }[] }).fields[0]?.path).toBe('observations.1.observation.on')
+    expect((await reachSeason(low)).observations).toEqual([])
   })
 })

@@ -227,8 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    for (const column of ['shape', 'shape_sq', 'shape_temp_c'])
-      await client.execute(`alter table reading_day drop column ${column}`)
+    await client.execute('drop table told')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -242,7 +241,7 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const columns = "select count(*) as n from pragma_table_info('reading_day') where name = 'shape'"
+    const columns = "select count(*) as n from pragma_table_info('told') where name = 'body'"
     expect((await kept.execute(columns)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })

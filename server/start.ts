@@ -8,6 +8,8 @@ import { pino } from 'pino'
 import { FALLBACK_ZONE, isTimeZone } from '../contract/index.ts'
 import { createApp } from './app.ts'
 import { makeClock } from './clock/clock.ts'
+import type { Clock } from './clock/clock.ts'
+import { localTime } from './clock/localTime.ts'
 import { readAddress } from './db/address.ts'
 import { openDataDirectory } from './db/dataDirectory.ts'
 import type { DataDirectory } from './db/dataDirectory.ts'
@@ -16,6 +18,7 @@ import { whileAway } from './http/whileAway.ts'
 import { loadSettings } from './read/settings.ts'
 import { backupsElsewhere, makeBackupService } from './upkeep/backupService.ts'
 import type { BackupNews, BackupService } from './upkeep/backupService.ts'
+import { keepTelling } from './upkeep/toldKeeper.ts'
 import { migrationsIn, openStore } from './upkeep/openStore.ts'
 import { putBack } from './upkeep/restore.ts'
 
@@ -65,6 +68,7 @@ interface Store {
   readonly database: Database
   readonly app: Express
   readonly backups: BackupService
+  readonly clock: Clock
 }
 
 /** After a start the copy of the day waits until the first pages are there; then it is looked for each hour. */
@@ -117,7 +121,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
     const app = createApp({
       database, clock, buildId, log, webFolder, backups, alive: { instance, dataId: settings.dataId },
     }) // prettier-ignore
-    return { database, app, backups }
+    return { database, app, backups, clock }
   }
 
   let store = await open()
@@ -153,6 +157,11 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   await directory.announce(address)
   const endCopies = keepDailyCopies(() => store.backups)
+  const endTelling = keepTelling(
+    () => store.database,
+    async () => localTime(store.clock.nowMs(), (await loadSettings(store.database.db)).body.timeZone).on,
+    (error) => log.error({ error }, 'what this version says could not be kept'),
+  )
   return {
     address,
     get database() {
@@ -166,6 +175,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
           ],
     stop: async () => {
       endCopies()
+      endTelling()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await swapping

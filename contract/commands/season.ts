@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { foodId, foodStageId, name, version } from '../common.ts'
-import { written } from '../limited.ts'
+import { listed, written } from '../limited.ts'
 import { foodStageBody } from '../records/food.ts'
 import { observationBody, observationId, readingImportId, readingsBody } from '../records/season.ts'
 import { nextVersion } from './shared.ts'
@@ -10,6 +10,12 @@ export const seasonCommands = {
   readingsImport: z.object({ importId: readingImportId, readings: readingsBody }).strict(),
   readingsArchive: z.object({ importId: readingImportId, version }).strict(),
   observationSave: z.object({ observationId, version: nextVersion, observation: observationBody }).strict(),
+  /** several foods of one net, stone or fish, in one action */
+  sampleSave: z
+    .object({
+      observations: listed('sampled', z.object({ observationId, observation: observationBody }).strict()),
+    })
+    .strict(),
   observationArchive: z.object({ observationId, version }).strict(),
   /** version null makes a new one; its food too, where that is new */
   foodStageSave: z

@@ -37,7 +37,7 @@ export { benchTime, eveningsUntil, periodsOf, plannedNeeds, problemOf } from './
 export type { Evening, MadeProblem, PlannedNeed, ServingsOf } from './needs.ts'
 export { outingServings } from './outingNeeds.ts'
 export type { OutingNeed, OutingServing } from './outingNeeds.ts'
-export { forbiddenAt } from './serving.ts'
+export { forbiddenAt, servedBy } from './serving.ts'
 export type { ServedBy, Serving, ServingPlace } from './serving.ts'
 export { withoutIdleNewcomers } from './newcomers.ts'
 export { faultsOf, planValue, suppliesOf } from './problem.ts'

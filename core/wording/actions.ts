@@ -62,6 +62,7 @@ export type ActionCode =
   | 'readingsTaken'
   | 'readingsArchived'
   | 'observed'
+  | 'sampled'
   | 'observationArchived'
   | 'weighed'
   | 'measurementArchived'
@@ -156,6 +157,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Put readings of ${subject} away`
     case 'observed':
       return `Noted ${subject}`
+    case 'sampled':
+      return `Noted ${count === 1 ? 'one food' : `${count} foods`} ${subject}`
     case 'observationArchived':
       return 'Put a note away'
     case 'dropTimed':

@@ -99,6 +99,15 @@ export function dailySwing(swing: DailySwing, units: DisplayUnits): string {
   return `Within a day of midsummer it swings by ${apart(midsummerC)} ${units.temperature} (${range}) either way, warmest about ${hour}:00: ${known}.`
 }
 
+/** `11 days earlier`, `a day later`. */
+export function daysEarlierOrLater(days: number): string {
+  const whole = Math.max(Math.round(Math.abs(days)), 1)
+  return `${whole === 1 ? 'a day' : `${whole} days`} ${days < 0 ? 'earlier' : 'later'}`
+}
+
+/** A share as so many of a hundred: `7`. */
+export const ofHundred = (share: number): string => fixed(share * 100, 0)
+
 /** A temperature: `12.7 °C`. */
 export function temperature(tempC: number, units: DisplayUnits): string {
   return `${fixed(fromCore(tempC, units.temperature), 1)} ${units.temperature}`

@@ -28,6 +28,8 @@ export {
   speed,
   speedBand,
   dailySwing,
+  daysEarlierOrLater,
+  ofHundred,
   temperature,
   wholeTemperature,
 } from './figures.ts'

@@ -336,6 +336,18 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       observation: { reachId: reach.id, on: '2026-05-20', localMin: null, foodStageId: stage.id, kind: 'thick', count: null, lengthMm: null, effortMinutes: null, method: 'seen', note: '' },
     } // prettier-ignore
   },
+  sampleSave: async (server, random) => {
+    const reach = oneOf(
+      random,
+      (await waters(server)).flatMap(({ reaches }) => reaches),
+    )
+    const { stages } = await view<LarderView>(server, '/api/larder')
+    const sampled = [0, 1, 2].flatMap(() => oneOf(random, stages) ?? [])
+    return reach && sampled.length > 0 ? { observations: sampled.map(({ id }) => ({
+      observationId: newId(),
+      observation: { reachId: reach.id, on: '2026-05-21', localMin: 720, foodStageId: id, kind: 'counted', count: 1 + from(random, 30), lengthMm: null, effortMinutes: 10, method: 'seine', note: '' },
+    })) } : null // prettier-ignore
+  },
   foodStageArchive: async (server, random) => {
     const stage = oneOf(random, (await view<LarderView>(server, '/api/larder')).stages)
     return stage && { foodStageId: stage.id, version: stage.version }

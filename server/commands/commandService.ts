@@ -46,7 +46,14 @@ import { makeWorks } from './works.ts'
 import type { Works } from './works.ts'
 import { makeRecorder } from './recorder.ts'
 import type { Image, TableName } from './images.ts'
-import { observationArchive, observationSave, readingsArchive, readingsImport, sumUpDays } from './season.ts'
+import {
+  observationArchive,
+  observationSave,
+  readingsArchive,
+  readingsImport,
+  sampleSave,
+  sumUpDays,
+} from './season.ts'
 import { hookMeasure, materialEntry, materialSave } from './stores.ts'
 import { forgetFigures } from '../read/variants.ts'
 import { undo } from './undo.ts'
@@ -54,7 +61,7 @@ import { undo } from './undo.ts'
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
-  dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, observationArchive,
+  dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore

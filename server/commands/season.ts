@@ -1,5 +1,5 @@
 import { and, eq, sql } from 'drizzle-orm'
-import type { CommandBody, ReachId } from '../../contract/index.ts'
+import type { CommandBody, ObservationBody, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import { WARMEST_MIN } from '../../core/index.ts'
 import { usableZone } from '../../contract/index.ts'
@@ -64,13 +64,17 @@ export async function sumUpDays(tx: Tx, reachId: ReachId, depthMm: number): Prom
     group by r.day`)
 }
 
+/** Refuses a note of a day that has not come. */
+function mustHaveCome(context: CommandContext, { on }: ObservationBody, path: string): void {
+  if (on <= localTime(context.nowMs, usableZone(context.settings.timeZone)).on) return
+  const message = 'That day has not come yet.'
+  throw new ProblemError('invalidInput', message, [{ path, message }])
+}
+
 /** Notes what was seen, or changes a note. */
 export const observationSave: Handler<CommandBody<'observationSave'>> = async (context, body) => {
   const { observationId, version, observation } = body
-  if (observation.on > localTime(context.nowMs, usableZone(context.settings.timeZone)).on) {
-    const message = 'That day has not come yet.'
-    throw new ProblemError('invalidInput', message, [{ path: 'observation.on', message }])
-  }
+  mustHaveCome(context, observation, 'observation.on')
   const where = await reachName(context, observation.reachId)
   const [stage] = await context.tx
     .select({ name: foodStage.stageName, foodName: food.name })
@@ -81,6 +85,20 @@ export const observationSave: Handler<CommandBody<'observationSave'>> = async (c
   if (version === null) await context.recorder.insert('observation', { ...observation, id: observationId })
   else await context.recorder.update('observation', observationId, version, observation)
   return { label: { code: 'observed', subject: `${stage.foodName}, ${stage.name}, at ${where}` } }
+}
+
+/** Notes several foods of one net, stone or fish, all or none. */
+export const sampleSave: Handler<CommandBody<'sampleSave'>> = async (context, { observations }) => {
+  const reaches = new Set<string>()
+  for (const [i, { observationId, observation }] of observations.entries()) {
+    mustHaveCome(context, observation, `observations.${i}.observation.on`)
+    reaches.add(await reachName(context, observation.reachId))
+    await context.recorder.need('foodStage', observation.foodStageId, 'food')
+    await context.recorder.insert('observation', { ...observation, id: observationId })
+  }
+  return {
+    label: { code: 'sampled', subject: `at ${[...reaches].join(' and ')}`, count: observations.length },
+  }
 }
 
 /** Puts a note of what was seen away. */

@@ -12,7 +12,11 @@ import { loadSettings } from './settings.ts'
 import { loadStages } from './stages.ts'
 
 /** What plan and cover are made from, of one outing and without stores, places and evenings. */
-async function inputsOf(db: Reader, coming: PlanOuting, variants: Pick<PlanView, 'variants' | 'unnoted'>) {
+export async function inputsOf(
+  db: Reader,
+  coming: PlanOuting,
+  variants: Pick<PlanView, 'variants' | 'unnoted'>,
+) {
   const { body: settings } = await loadSettings(db)
   const planned = plannedOf({
     trayId: '' as PlanView['trayId'],

@@ -4,6 +4,7 @@ import { resolveDressing, whyMoved } from '../../core/index.ts'
 import type { Fly } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { figureBefore, pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
+import { movedTold } from './movedTold.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 
 type Figure = MovedView['flies'][number]['now']
@@ -50,6 +51,7 @@ export async function movedView(db: Reader): Promise<MovedView> {
     moved.flatMap(({ body }) => materialIdsOf(body)),
   )
   return {
+    told: await movedTold(db),
     flies: moved.map(({ before, now, variant: { id, patternId, label }, patternName, body }) => {
       const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
       return {

@@ -6,6 +6,7 @@ import type {
   OutingsView,
   PatternView,
   PlanView,
+  ReachSeasonView,
   WatersView,
 } from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
@@ -13,7 +14,7 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { actions, bench, boxes, frame, outings, pattern, patterns, plan, waters } = api.endpoints
+const { actions, bench, boxes, frame, outings, pattern, patterns, plan, reachSeason, waters } = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -29,6 +30,8 @@ export const asked = {
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
   outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
+  reachSeason: (reachId: string): Promise<ReachSeasonView> =>
+    there(askOnce(store.dispatch(reachSeason.initiate({ reachId }, anew)))),
   plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
   /** a pattern by its name */
   pattern: async (name: string): Promise<PatternView> => {

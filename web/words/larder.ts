@@ -24,8 +24,6 @@ export const labels = {
   minutesLooked: 'minutes looked',
   howMany: 'how many',
   note: 'note',
-  samplingAFishsThroat:
-    'Sampling a fish’s throat can injure it, and is restricted in places. Local rules decide.',
   saveTheTable: 'Save the table',
   saveForACalendar: 'Save for a calendar',
   saveThePicture: 'Save the picture',

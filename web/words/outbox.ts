@@ -39,6 +39,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   readingsImport: 'Readings',
   readingsArchive: 'Putting readings away',
   observationSave: 'A note of the season',
+  sampleSave: 'A sample',
   observationArchive: 'Putting a note away',
   foodStageSave: 'A food',
   foodStageRestore: 'A food as it shipped',

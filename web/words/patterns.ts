@@ -121,12 +121,6 @@ export const labels = {
   tail6SpeckledCock: 'tail: 6 speckled cock, ⅔ shank',
   addTheLine: 'Add the line',
   whatMoved: 'What moved since the last version',
-  whatMovedMeans:
-    'Flies whose free fall left its band, or that ride otherwise. With line every fly is slower now: a line off the spool curls, and that is reckoned in. Places, what is kept and notes are as they were.',
-  nothingMoved: 'Nothing moved by more than its band.',
-  because: 'because',
-  before: 'before',
-  now: 'now',
   settleTheLine: 'Settle what it asks first.',
   makeThis: 'make this',
   noPlaceYet: 'no place yet',

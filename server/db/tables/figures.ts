@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { Appearance, FlyDrawing, Posture } from '../../../core/index.ts'
-import type { MaterialId, VariantRevisionId } from '../../../contract/index.ts'
+import type { FoodStageId, MaterialId, ReachId, VariantRevisionId } from '../../../contract/index.ts'
 import { json } from './columns.ts'
 import { variantRevision } from './patterns.ts'
 
@@ -32,6 +32,34 @@ export const variantFigure = sqliteTable(
   },
   (t) => [index('figure_drawing').on(t.drawingKey)],
 )
+
+/** A moment of a reach, and what share of the fish were on each food then. */
+interface ToldFish {
+  readonly reachId: ReachId
+  readonly on: string
+  readonly localMin: number
+  readonly shares: Readonly<Record<string, number>>
+}
+
+/** What a version says of fish, flies and outings: kept, to be held against what the next one says. */
+export interface ToldBody {
+  readonly fish: readonly ToldFish[]
+  /** foods that each recipe serves at the first of those reaches, by the recipe's id */
+  readonly serves: Readonly<Record<string, readonly FoodStageId[]>>
+  /** hours with something to show, by the outing's id */
+  readonly covered: Readonly<Record<string, number>>
+}
+
+/** What versions told: the present one lately; the one before it last; and the present one of what that one was asked. */
+export const told = sqliteTable('told', {
+  which: text('which').$type<'latest' | 'before' | 'after'>().primaryKey(),
+  version: text('version').notNull(),
+  /** the day it was told on */
+  on: text('on').notNull(),
+  /** how many actions there had been */
+  actions: integer('actions').notNull(),
+  body: json<ToldBody>('body').notNull(),
+})
 
 /** What lists showed of a recipe before the last version reckoned it anew. */
 export const figureBefore = sqliteTable('figure_before', {

@@ -35,6 +35,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['Ctrl+K', 'actions'],
   ['N', 'new here'],
   ['W', 'set the moment'],
+  ['S', 'note what you see'],
   ['D', 'enter the Column'],
   ['↑ ↓ ← →', 'in the Column: from mark to mark'],
   ['P', 'in the Column: pin a mark'],

@@ -12,6 +12,7 @@ import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
 import { ActionList } from './ActionList.tsx'
+import { NoteButton } from './NoteButton.tsx'
 import { NotArrived } from './NotArrived.tsx'
 
 const Foot = styled.footer`
@@ -159,6 +160,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
         ) : null}
       </div>
       <div className="spot last">
+        <NoteButton frame={frame} />
         {lastAction ? (
           <>
             <DialogTrigger>

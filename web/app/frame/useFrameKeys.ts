@@ -40,6 +40,7 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       else if (event.key === '/') dispatch(find('anything'))
       else if (event.key === '?') dispatch(toggleKeys())
       else if (event.key.toLowerCase() === 'w') document.getElementById('moment')?.focus()
+      else if (event.key.toLowerCase() === 's') document.getElementById('note')?.click()
       else if (event.key.toLowerCase() === 'd') document.querySelector<HTMLElement>('[data-mark]')?.focus()
       else return false
       return true

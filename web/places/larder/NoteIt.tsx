@@ -1,28 +1,17 @@
 import { useState } from 'react'
-import type { CommandInput, Problem, ReachSeasonView } from '../../../contract/index.ts'
+import type { ReachSeasonView } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
-import { newId, useCommand } from '../../wire/useCommand.ts'
+import { newId } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select, TextField } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
+import { KINDS, METHODS, wholeUpTo } from '../../moment/note/noteWords.ts'
+import type { Noted } from '../../moment/note/noteWords.ts'
+import { useNoting } from '../../moment/note/useNoting.ts'
+import { WhatItChanged } from '../../moment/note/WhatItChanged.tsx'
 import { labels } from '../../words/larder.ts'
-
-type Noted = CommandInput<'observationSave'>['observation']
-
-const KINDS: readonly { readonly id: Noted['kind']; readonly name: string }[] = [
-  { id: 'firstSeen', name: 'saw the first' },
-  { id: 'thick', name: 'saw it thick' },
-  { id: 'lastSeen', name: 'saw the last' },
-  { id: 'absent', name: 'looked, none' },
-  { id: 'counted', name: 'counted some' },
-]
-const METHODS: readonly { readonly id: Noted['method']; readonly name: string }[] = [
-  { id: 'seen', name: 'by eye' },
-  { id: 'stone', name: 'under stones' },
-  { id: 'seine', name: 'in a seine' },
-  { id: 'fishSample', name: 'in a fish' },
-]
+import { labels as ofNotes } from '../../words/note.ts'
 
 /** A note as it stands. */
 type NotedBefore = ReachSeasonView['observations'][number]
@@ -41,7 +30,7 @@ interface NoteItProps {
 
 /** A note of a food beside the water: seen, counted, or looked for and not seen. */
 export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
-  const command = useCommand()
+  const { note: keep, said, problem } = useNoting()
   const before = noted?.observation
   const [kind, setKind] = useState<Noted['kind']>(before?.kind ?? 'firstSeen')
   const [method, setMethod] = useState<Noted['method']>(before?.method ?? 'seen')
@@ -50,10 +39,7 @@ export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
   const [minutes, setMinutes] = useState(inText(before?.effortMinutes))
   const [count, setCount] = useState(inText(before?.count))
   const [note, setNote] = useState(before?.note ?? '')
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const whole = (text: string, most: number) =>
-    text.trim() === '' ? null : /^\d+$/.test(text.trim()) && Number(text) <= most ? Number(text) : undefined
-  const [looked, counted] = [whole(minutes, 1440), whole(count, 100_000)]
+  const [looked, counted] = [wholeUpTo(minutes, 1440), wholeUpTo(count, 100_000)]
   const ready = /^\d{4}-\d{2}-\d{2}$/.test(date) && looked !== undefined && counted !== undefined
   const save = async () => {
     if (!ready) return
@@ -69,17 +55,16 @@ export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
       method,
       note,
     }
-    const delivery = await command(
+    const isKept = await keep(
       'observationSave',
       {
         observationId: noted?.id ?? newId(),
         version: noted?.version ?? null,
         observation: observation as Noted,
       },
-      { quietly: true },
+      [stageId],
     )
-    setProblem(delivery.kind === 'refused' ? delivery.problem : null)
-    if (delivery.kind !== 'done') return
+    if (!isKept) return
     setNote('')
     onDone?.()
   }
@@ -143,7 +128,8 @@ export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
           ) : null}
         </div>
       </Row>
-      {method === 'fishSample' ? <Caution>{labels.samplingAFishsThroat}</Caution> : null}
+      {method === 'fishSample' ? <Caution>{ofNotes.samplingAFishsThroat}</Caution> : null}
+      <WhatItChanged said={said} />
     </Form>
   )
 }

@@ -4,7 +4,9 @@ import { wording } from '../../../core/index.ts'
 import { useMovedQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Heading, Quiet } from '../../ui/layout.tsx'
-import { labels } from '../../words/patterns.ts'
+import { labels } from '../../words/moved.ts'
+import { labels as ofPatterns } from '../../words/patterns.ts'
+import { MovedTold } from './MovedTold.tsx'
 
 type Figure = MovedView['flies'][number]['now']
 
@@ -14,7 +16,7 @@ function Said({ figure }: { readonly figure: Figure }) {
   const { kind, sinkSpeedMmPerS: value, low, high, posture } = figure
   if (kind === 'floats') return posture ? wording.postureWord[posture] : 'floats'
   if (kind === 'hovers') return 'hovers'
-  if (kind !== 'sinks' || value === null) return labels.doesNotFit
+  if (kind !== 'sinks' || value === null) return ofPatterns.doesNotFit
   return (
     <>
       {speed(value)}{' '}
@@ -28,17 +30,19 @@ function Said({ figure }: { readonly figure: Figure }) {
 /** Flies that the last version reckons otherwise, by more than their band, with what they were, what they are and why. */
 export default function Moved() {
   const { data } = useMovedQuery()
-  if (!data) return <p aria-busy="true">{labels.layingOutTheFlies}</p>
+  if (!data) return <p aria-busy="true">{ofPatterns.layingOutTheFlies}</p>
   return (
     <>
       <Heading>
         <h1>{labels.whatMoved}</h1>
       </Heading>
+      <MovedTold told={data.told} />
+      <h2>{labels.fallsAndPostures}</h2>
       <p>{labels.whatMovedMeans}</p>
       {data.flies.length === 0 ? (
         <Quiet>{labels.nothingMoved}</Quiet>
       ) : (
-        <Dense aria-label={labels.whatMoved}>
+        <Dense aria-label={labels.fallsAndPostures}>
           <thead>
             <tr>
               <th>{labels.fly}</th>

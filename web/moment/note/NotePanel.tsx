@@ -1,0 +1,211 @@
+import { useState } from 'react'
+import { Dialog, Popover } from 'react-aria-components'
+import styled from 'styled-components'
+import { isSought } from '../../../core/index.ts'
+import type { FrameView, StageLine } from '../../../contract/index.ts'
+import { useNow } from '../useNow.ts'
+import type { Moment } from '../useMoment.ts'
+import { useLarderQuery } from '../../wire/api.ts'
+import { newId } from '../../wire/useCommand.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
+import { Caution, Fault, Quiet } from '../../ui/layout.tsx'
+import { labels } from '../../words/note.ts'
+import { KINDS, METHODS, wholeUpTo } from './noteWords.ts'
+import type { Noted } from './noteWords.ts'
+import { useNoting } from './useNoting.ts'
+import { WhatItChanged } from './WhatItChanged.tsx'
+
+const Panel = styled(Popover)`
+  width: min(400px, calc(100vw - 16px));
+  max-height: 80vh;
+  padding: 12px;
+  overflow-y: auto;
+  font-size: 0.875rem;
+  background: var(--panel);
+  border: 1px solid var(--quiet);
+  border-radius: 6px;
+  .form {
+    display: grid;
+    gap: 8px;
+    outline: 0;
+  }
+  .pair {
+    display: grid;
+    gap: 8px;
+    grid-template-columns: 1fr 1fr;
+  }
+  .foods {
+    display: grid;
+    gap: 4px;
+  }
+  .foods button {
+    justify-content: flex-start;
+    width: 100%;
+    text-align: left;
+  }
+  .counted {
+    display: grid;
+    grid-template-columns: 1fr 76px 44px;
+    gap: 6px;
+    align-items: end;
+  }
+`
+
+/** Foods that are offered to be tapped. */
+const OFFERED = 7
+
+interface Counted {
+  readonly stage: StageLine
+  readonly count: string
+}
+
+interface NotePanelProps {
+  readonly frame: FrameView
+  readonly moment: Moment
+  readonly onDone: () => void
+}
+
+/** A note of what is seen, from any place: tap the food. Several of one net or stone are counted and noted together. */
+export default function NotePanel({ frame, moment, onDone }: NotePanelProps) {
+  const { today } = frame
+  const now = useNow()
+  const stages = useLarderQuery().data?.stages ?? []
+  const { note, said, problem } = useNoting()
+  const [kind, setKind] = useState<Noted['kind']>('thick')
+  const [method, setMethod] = useState<Noted['method']>('seen')
+  const [date, setDate] = useState(moment.on < today ? moment.on : today)
+  const [minutes, setMinutes] = useState('')
+  const [sought, setSought] = useState('')
+  const [several, setSeveral] = useState(false)
+  const [counted, setCounted] = useState<readonly Counted[]>([])
+  const looked = wholeUpTo(minutes, 1440)
+  const likely = (now?.foods ?? []).flatMap(
+    ({ foodStageId }) => stages.find(({ id }) => id === foodStageId) ?? [],
+  )
+  const offered = (sought.trim() === '' ? likely : stages.filter((stage) => isSought(stage, sought)))
+    .filter(({ id }) => !counted.some(({ stage }) => stage.id === id))
+    .slice(0, OFFERED)
+  const noted = (stage: StageLine, change: Pick<Noted, 'kind' | 'count'>): Noted => ({
+    reachId: moment.reachId as Noted['reachId'],
+    on: date,
+    localMin: date === moment.on ? moment.localMin : null,
+    foodStageId: stage.id,
+    lengthMm: null,
+    effortMinutes: looked ?? null,
+    method,
+    note: '',
+    ...change,
+  })
+  const take = (stage: StageLine) => {
+    setSought('')
+    if (several) setCounted([...counted, { stage, count: '' }])
+    else {
+      const observation = noted(stage, { kind, count: null })
+      void note('observationSave', { observationId: newId(), version: null, observation }, [stage.id])
+    }
+  }
+  const noteAll = async () => {
+    const observations = counted.map(({ stage, count }) => ({
+      observationId: newId<never>(),
+      observation: noted(stage, { kind: 'counted', count: wholeUpTo(count, 100_000) ?? null }),
+    }))
+    if (
+      await note(
+        'sampleSave',
+        { observations },
+        counted.map(({ stage }) => stage.id),
+      )
+    )
+      setCounted([])
+  }
+  const allCounted =
+    counted.length > 0 && counted.every(({ count }) => (wholeUpTo(count, 100_000) ?? null) !== null)
+  return (
+    <Panel isNonModal placement="top end" offset={4}>
+      <Dialog className="form" aria-label={labels.noteWhatYouSee}>
+        <p>
+          <strong>{moment.reach.reachName}</strong>: {several ? labels.countWhatIsInIt : labels.tapWhatYouSee}
+        </p>
+        <div className="pair">
+          {several ? null : (
+            <Select
+              label={labels.i}
+              value={kind}
+              choices={KINDS.filter(({ id }) => id !== 'counted')}
+              onChange={(id) => setKind(id as Noted['kind'])}
+            />
+          )}
+          <Select
+            label={labels.how}
+            value={method}
+            choices={METHODS}
+            onChange={(id) => setMethod(id as Noted['method'])}
+          />
+          <TextField
+            label={labels.on}
+            type="date"
+            value={date}
+            onChange={setDate}
+            fault={date > today ? labels.notYet : undefined}
+          />
+          <TextField
+            label={labels.minutesLooked}
+            value={minutes}
+            onChange={setMinutes}
+            fault={looked === undefined ? labels.wholeMinutes : undefined}
+          />
+        </div>
+        <Checkbox isSelected={several} onChange={setSeveral}>
+          {labels.severalAtOnce}
+        </Checkbox>
+        {counted.map(({ stage, count }) => (
+          <div key={stage.id} className="counted">
+            <span>
+              {stage.foodName}, {stage.stageName}
+            </span>
+            <TextField
+              label={labels.howMany}
+              value={count}
+              onChange={(text) =>
+                setCounted(counted.map((one) => (one.stage.id === stage.id ? { stage, count: text } : one)))
+              }
+              fault={wholeUpTo(count, 100_000) === undefined ? labels.wholeNumber : undefined}
+            />
+            <Button
+              look="quiet"
+              aria-label={`Leave ${stage.foodName}, ${stage.stageName} out`}
+              onPress={() => setCounted(counted.filter((one) => one.stage.id !== stage.id))}
+            >
+              ×
+            </Button>
+          </div>
+        ))}
+        {counted.length > 0 ? (
+          <Button look="main" isDisabled={!allCounted} onPress={() => void noteAll()}>
+            {labels.noteThem}
+          </Button>
+        ) : null}
+        <TextField label={labels.food} value={sought} onChange={setSought} maxLength={80} />
+        <div className="foods">
+          {offered.map((stage) => (
+            <Button
+              key={stage.id}
+              isDisabled={date > today || date.length !== 10 || looked === undefined}
+              onPress={() => take(stage)}
+            >
+              {stage.foodName}, {stage.stageName}
+            </Button>
+          ))}
+          {offered.length === 0 ? <Quiet>{labels.nothingIsCalledSo}</Quiet> : null}
+        </div>
+        {method === 'fishSample' ? <Caution>{labels.samplingAFishsThroat}</Caution> : null}
+        {problem ? <Fault>{problem.detail}</Fault> : null}
+        <WhatItChanged said={said} />
+        <div>
+          <Button onPress={onDone}>{labels.close}</Button>
+        </div>
+      </Dialog>
+    </Panel>
+  )
+}

@@ -1,0 +1,26 @@
+/** Plain labels of the page that says what moved with the last version. */
+export const labels = {
+  whatMoved: 'What moved since the last version',
+  fallsAndPostures: 'Falls and postures',
+  whatMovedMeans:
+    'Flies whose free fall left its band, or that ride otherwise. With line every fly is slower now: a line off the spool curls, and that is reckoned in. Places, what is kept and notes are as they were.',
+  nothingMoved: 'Nothing moved by more than its band.',
+  nothingKeptYet: 'Of foods, serving and outings nothing was kept before this version; from now on it is.',
+  foodsServingAndOutings: 'Foods, serving and outings, by what was said last on',
+  foods: 'What fish are on',
+  food: 'food',
+  whereAndWhen: 'where it moved most',
+  fishBefore: 'of 100 fish, before',
+  fishNow: 'now',
+  noFoodMoved: 'No food moved by five fish of a hundred, in any month at two or at nine.',
+  whatServes: 'What serves',
+  servesNow: 'serves now',
+  servesNoMore: 'serves no more',
+  noServingMoved: 'Every fly serves what it served.',
+  outings: 'Outings',
+  noOutingMoved: 'No outing moved by a quarter of an hour.',
+  fly: 'fly',
+  before: 'before',
+  now: 'now',
+  because: 'because',
+}
