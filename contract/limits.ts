@@ -102,6 +102,7 @@ export const LIMITS = {
   weekday: whole(1, 7, 'weekday', 'Monday is 1.'),
   month: whole(1, 12, 'month', 'January is 1.'),
   months: list(0, 12, 'Months of a year.'),
+  roles: list(0, 4, 'All that there are.'),
 
   // flies
   flies: whole(1, 999, 'flies', FLIES, 'At least one.', 'At most 999 at once.'),

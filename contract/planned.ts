@@ -73,6 +73,7 @@ export const toServing = (variant: PlannedVariant): ServingVariant => ({
   onHand: variant.onHand,
   meantFor: variant.meantFor,
   purpose: variant.purpose,
+  roles: variant.roles,
   ownMonths: variant.ownMonths,
   ways: variant.ways,
   waters: variant.waters,

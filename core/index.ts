@@ -204,6 +204,7 @@ export {
   takesAnHour,
   forbiddenAt,
   forbiddenBy,
+  ROLES,
   withoutIdleFlies,
   withoutIdleNewcomers,
 } from './plan/index.ts'
@@ -237,6 +238,7 @@ export type {
   PlanProblem,
   Program,
   Purpose,
+  Role,
   ServedBy,
   ServingPlace,
   ServingVariant,

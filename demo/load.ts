@@ -127,6 +127,7 @@ async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): 
       version: null,
       name: made.name,
       purpose: made.purpose,
+      roles: [...(made.roles ?? [])],
       ownMonths: [],
       fishedHow: [...made.fishedHow],
       waterKinds: [...made.waters],

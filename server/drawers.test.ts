@@ -23,6 +23,7 @@ const jigs: CommandInput<'patternSave'> = {
   version: null,
   name: 'Two Metals',
   purpose: 'searching',
+  roles: [],
   ownMonths: [],
   fishedHow: [],
   waterKinds: [],

@@ -16,6 +16,7 @@ const nymph: CommandInput<'patternSave'> = {
   version: null,
   name: 'Plain Nymph',
   purpose: 'searching',
+  roles: [],
   ownMonths: [],
   fishedHow: [],
   waterKinds: [],

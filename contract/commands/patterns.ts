@@ -1,4 +1,4 @@
-import { WATER_KINDS } from '../../core/index.ts'
+import { ROLES, WATER_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import {
   compartmentId,
@@ -22,6 +22,7 @@ const patternSave = z
     version: nextVersion,
     name,
     purpose: z.enum(['imitation', 'attractor', 'searching']),
+    roles: listed('roles', z.enum(ROLES)),
     ownMonths: listed('months', figure('month')),
     fishedHow: listed('fishedHow', written('word')),
     waterKinds: listed('waterKinds', z.enum(WATER_KINDS)),

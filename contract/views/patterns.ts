@@ -1,4 +1,4 @@
-import { CODED_METALS } from '../../core/index.ts'
+import { CODED_METALS, ROLES } from '../../core/index.ts'
 import { z } from 'zod'
 import { compartmentId, foodStageId, materialId, patternId, variantId, version } from '../common.ts'
 import { dressingBody, swaps } from '../records/dressing.ts'
@@ -31,6 +31,7 @@ export const patternLine = z
     id: patternId,
     name: z.string(),
     purpose: z.enum(['imitation', 'attractor', 'searching']),
+    roles: z.array(z.enum(ROLES)),
     serves: z.array(z.object({ foodStageId, weight: z.number(), name: z.string() })),
     variants: z.array(variantLine),
   })

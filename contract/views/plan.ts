@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WATER_KINDS, WING_LOOKS } from '../../core/index.ts'
+import { ROLES, TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WATER_KINDS, WING_LOOKS } from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { waterRules } from '../records/water.ts'
 import { variantFigure } from './parts.ts'
@@ -67,6 +67,7 @@ export const planPattern = z.object({
   timedFlies: z.number(),
   meantFor: z.array(foodStageId),
   purpose: z.enum(['imitation', 'attractor', 'searching']),
+  roles: z.array(z.enum(ROLES)),
   /** months, 1 to 12, of an attractor or a searching pattern; empty for all */
   ownMonths: z.array(z.number()),
   /** ways in which it is fished */

@@ -3,7 +3,7 @@ import { halves, inputs, NO_RULES, variant } from '../testing/planInputs.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
 import { toEnd } from '../testing/toEnd.ts'
 import { batchesOf, fliesAt, greedyPlan, outingCover, problemOf } from './index.ts'
-import type { ComingOuting, Counts, FlyRules, PlanInputs, Purpose } from './index.ts'
+import type { ComingOuting, Counts, FlyRules, PlanInputs, Purpose, Role } from './index.ts'
 
 const [outing] = inputs().outings
 if (!outing) throw new Error('no outing')
@@ -107,6 +107,54 @@ describe('techniques of an outing', () => {
     // what the anchor does was taken from the nymphs: no fish is counted twice
     const all = needs({}).flatMap(({ onIt }) => onIt.slice(0, 1))
     expect(all.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9)
+  })
+})
+
+describe('what a pattern is kept for', () => {
+  const kept = (purpose: Purpose, roles: readonly Role[]) =>
+    planOf(
+      inputs({
+        variants: [
+          variant('jig', jigNymph(), { onHand: 9, purpose, roles }),
+          variant('dry', hackledDry(), { onHand: 9, purpose, roles }),
+        ],
+      }),
+    )
+
+  it('prospecting makes an imitation serve fish that take whatever comes', () => {
+    const shown = (roles: readonly Role[]) => {
+      const { needs, before } = kept('imitation', roles)
+      const n = needs.findIndex(({ kind }) => kind === 'whatever')
+      return (before.needs[n]?.shown ?? []).reduce((sum, one) => sum + one, 0)
+    }
+    expect(shown([])).toBe(0)
+    expect(shown(['prospecting'])).toBeGreaterThan(0.3)
+  })
+
+  it('muted or for choosy fish, an attractor is no longer too loud for a choosy rise', () => {
+    const serves = (roles: readonly Role[]) =>
+      kept('attractor', roles).needs.find(({ stageKey }) => stageKey === 'dark-olive-dun')?.serves.length
+    expect(serves([])).toBe(0)
+    expect(serves(['muted'])).toBe(1)
+    expect(serves(['whenChoosy'])).toBe(1)
+  })
+
+  it('an anchor goes before other heavy flies of a team', () => {
+    const team = planOf(
+      withOuting(
+        { techniques: ['tightLineNymph'] },
+        {
+          variants: [
+            variant('first', jigNymph(), { onHand: 9 }),
+            variant('second', jigNymph(), { onHand: 9, roles: ['anchor'] }),
+          ],
+        },
+      ),
+    ).needs.find(({ kind }) => kind === 'anchor')
+    expect(team?.serves.map(({ variant: { key }, meant }) => [key, meant])).toEqual([
+      ['second', true],
+      ['first', false],
+    ])
   })
 })
 

@@ -5,7 +5,7 @@ import type { FoodStage } from '../season/index.ts'
 import type { FoodToCover } from './coverage.ts'
 import type { ServingVariant } from './inputs.ts'
 import type { YearRow } from './seasonFoods.ts'
-import { servedBy, servedWhatever } from './serving.ts'
+import { isQuiet, servedBy, servedWhatever } from './serving.ts'
 import type { ServingPlace } from './serving.ts'
 
 /** Something that boxes are held against: what fish are on at some time, or in some situation, and how it is fished. */
@@ -134,7 +134,7 @@ export interface SituationsInput {
 /** Half hours in which anyone fishes, from four in the morning on; and the evening, from five in the afternoon. */
 const FISHED = { from: 8, to: 47 }
 const EVENING_FROM = 34
-/** Fish look closely where the water is low and clear, and only small or light flies come near them. Judgement. */
+/** Fish look closely where the water is low and clear, and only small, light or muted flies come near them. Judgement. */
 const CHOOSY = 0.45
 const SMALL_HOOK = 16
 /** A deep place is so many times as deep as usual, and at least so deep. */
@@ -180,7 +180,7 @@ export function situationLooks(stages: Stages, input: SituationsInput): readonly
     }
   }
   const shy = variants
-    .filter(({ weighted, hookSize }) => weighted && (hookSize ?? 0) < SMALL_HOOK)
+    .filter((variant) => variant.weighted && (variant.hookSize ?? 0) < SMALL_HOOK && !isQuiet(variant))
     .map(({ key }) => key)
   return [
     look('nothingShowing', usual, { keeps: (id) => !film(id) }),

@@ -26,9 +26,11 @@ export type {
   PlanInputs,
   PlanPlace,
   Purpose,
+  Role,
   ServingVariant,
   TieableVariant,
 } from './inputs.ts'
+export { ROLES } from './inputs.ts'
 export { forbiddenBy } from './rules.ts'
 export type { FlyRules, Forbidden, RuledFly } from './rules.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'

@@ -35,6 +35,10 @@ export interface ComingOuting {
 /** What a pattern is for beside a food of its own. */
 export type Purpose = 'imitation' | 'attractor' | 'searching'
 
+/** What the tier keeps a pattern for, beside the foods it is meant for. */
+export const ROLES = ['prospecting', 'whenChoosy', 'muted', 'anchor'] as const
+export type Role = (typeof ROLES)[number]
+
 /** A variant as the foods of an outing are held against it. */
 export interface ServingVariant {
   readonly key: string
@@ -46,6 +50,8 @@ export interface ServingVariant {
   /** stages that its pattern is meant for */
   readonly meantFor: readonly string[]
   readonly purpose: Purpose
+  /** what it is kept for; empty where nobody said */
+  readonly roles: readonly Role[]
   /** months, 1 to 12, in which an attractor or a searching pattern is fished; empty for all */
   readonly ownMonths: readonly number[]
   /** ways in which its pattern is fished; empty where nobody said */

@@ -48,6 +48,10 @@ function waysOf({ techniques, rules }: ServingPlace, { ways }: ServingVariant): 
   return said.length > 0 && allowed.length === 0 ? null : allowed
 }
 
+/** Whether the tier keeps it for fish that look closely. */
+export const isQuiet = ({ roles }: ServingVariant): boolean =>
+  roles.includes('whenChoosy') || roles.includes('muted')
+
 /** Whether its pattern is one for this kind of water. */
 const isFishedOn = ({ waters }: ServingVariant, { waterKind }: ServingPlace) =>
   waters.length === 0 || waters.includes(waterKind)
@@ -71,17 +75,20 @@ export const forbiddenAt = (rules: FlyRules, variant: ServingVariant): Forbidden
 type Graded<Variant extends ServingVariant> = Serving<Variant> & { readonly verdict: FlyMatch['verdict'] }
 
 const byMerit = (a: Serving, b: Serving) => Number(b.meant) - Number(a.meant) || b.quality - a.quality
+/** Where fish look closely, what is kept for that goes before the rest of its rank. */
+const byQuiet = (a: Serving, b: Serving) => Number(isQuiet(b.variant)) - Number(isQuiet(a.variant))
 
 function sorted<Variant extends ServingVariant>(
   graded: readonly Graded<Variant>[],
   rules: FlyRules,
+  closely = false,
 ): ServedBy<Variant> {
   const allowed = graded.filter(({ variant }) => forbiddenAt(rules, variant) === null)
   const as = (verdict: FlyMatch['verdict']) =>
     allowed
       .filter((one) => one.verdict === verdict)
       .map(({ variant, quality, meant }) => ({ variant, quality, meant }))
-      .sort(byMerit)
+      .sort((a, b) => Number(b.meant) - Number(a.meant) || (closely && byQuiet(a, b)) || byMerit(a, b))
   return {
     serves: as('serves'),
     couldPass: as('couldPass'),
@@ -110,16 +117,16 @@ export function servedBy<Variant extends ServingVariant>(
       meant,
       briefly: true,
     })
-    const tooLoud = purpose === 'attractor' && stage.choosy >= CHOOSY
+    const tooLoud = purpose === 'attractor' && stage.choosy >= CHOOSY && !isQuiet(variant)
     const elsewhere = !isFishedOn(variant, place)
     return (tooLoud || elsewhere) && !meant && verdict === 'serves'
       ? [{ variant, meant, quality: WHATEVER.imitation, verdict: 'couldPass' }]
       : [{ variant, meant, quality: score, verdict }]
   })
-  return sorted(graded, place.rules)
+  return sorted(graded, place.rules, stage.choosy >= CHOOSY)
 }
 
-/** The flies for fish that take whatever comes: searching and attractor patterns; any other could pass. */
+/** The flies for fish that take whatever comes: searching, attractor and prospecting patterns; any other could pass. */
 export function servedWhatever<Variant extends ServingVariant>(
   variants: readonly Variant[],
   month: number,
@@ -129,13 +136,14 @@ export function servedWhatever<Variant extends ServingVariant>(
     .filter((variant) => variant.look !== null && isShown(place, variant) && isFishedOn(variant, place))
     .filter(({ ownMonths }) => ownMonths.length === 0 || ownMonths.includes(month))
     .map((variant): Graded<Variant> => {
-      const meant = variant.purpose !== 'imitation'
-      return { variant, meant, quality: WHATEVER[variant.purpose], verdict: meant ? 'serves' : 'couldPass' }
+      const purpose = variant.roles.includes('prospecting') ? 'searching' : variant.purpose
+      const meant = purpose !== 'imitation'
+      return { variant, meant, quality: WHATEVER[purpose], verdict: meant ? 'serves' : 'couldPass' }
     })
   return sorted(graded, place.rules)
 }
 
-/** The flies that take a team down to the bottom on a tight line. */
+/** The flies that take a team down to the bottom on a tight line: those that the tier keeps for it, and any heavy one. */
 export function anchorsAmong<Variant extends ServingVariant>(
   variants: readonly Variant[],
   place: ServingPlace,
@@ -143,10 +151,11 @@ export function anchorsAmong<Variant extends ServingVariant>(
   const at = { ...place, lengthMmLow: 0, lengthMmHigh: 0 }
   const graded = variants.flatMap((variant): Graded<Variant>[] => {
     const { behaviour } = variant
-    if (behaviour.kind !== 'sinks' || behaviour.sinkSpeedMmPerS < ANCHOR_MM_PER_S) return []
+    const meant = variant.roles.includes('anchor')
+    if (behaviour.kind !== 'sinks' || (behaviour.sinkSpeedMmPerS < ANCHOR_MM_PER_S && !meant)) return []
     if (!isFishedOn(variant, place)) return []
     const quality = bottomAspect(behaviour.sinkSpeedMmPerS, at).score
-    return quality > 0 ? [{ variant, meant: false, quality, verdict: 'serves' }] : []
+    return quality > 0 ? [{ variant, meant, quality, verdict: 'serves' }] : []
   })
   return sorted(graded, place.rules)
 }

@@ -27,6 +27,7 @@ export function variant(
     onHand: 0,
     queued: 0,
     purpose: 'imitation',
+    roles: [],
     ownMonths: [],
     ways: [],
     waters: [],

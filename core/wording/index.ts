@@ -56,6 +56,7 @@ export {
   postureWord,
   putAwayName,
   splashWord,
+  roleName,
   waterKindName,
 } from './names.ts'
 export type { LossCause } from './names.ts'

@@ -1,6 +1,7 @@
 import type { ComponentKind } from '../dressing/index.ts'
 import type { SplashWord } from '../evaluate/index.ts'
 import type { Bears, Posture } from '../float/index.ts'
+import type { Role } from '../plan/index.ts'
 import type { DepthBand, WaterKind } from '../season/index.ts'
 
 /** Kinds of component as tiers say them. */
@@ -17,6 +18,14 @@ export const depthBandName: Readonly<Record<DepthBand, string>> = {
   topHalfMetre: 'top half metre',
   inFilm: 'in the film',
   onFilm: 'on the film',
+}
+
+/** What a pattern is kept for. */
+export const roleName: Readonly<Record<Role, string>> = {
+  prospecting: 'prospecting',
+  whenChoosy: 'when they are choosy',
+  muted: 'muted',
+  anchor: 'anchor',
 }
 
 export const waterKindName: Readonly<Record<WaterKind, string>> = {

@@ -52,6 +52,7 @@ export const bottom: readonly DemoPattern[] = [
     waters: river,
     fishedHow: ['tightLineNymph'],
     note: 'Thin. Two thin coats of resin, not one thick one.',
+    roles: ['muted'],
     lines: [
       'bead: tungsten slotted 2.4 black',
       'thread: nylon 70 den black',
@@ -133,6 +134,7 @@ export const bottom: readonly DemoPattern[] = [
     waters: ['freestone'],
     fishedHow: ['tightLineNymph'],
     note: 'The anchor. Retire it when the legs go.',
+    roles: ['anchor'],
     lines: [
       'bead: tungsten slotted 4.0 black',
       'thread: nylon 70 den black',

@@ -127,6 +127,7 @@ export const onTheFilm: readonly DemoPattern[] = [
     waters: river,
     fishedHow: ['dry'],
     note: 'Flat as it falls. Hackle off above and below.',
+    roles: ['whenChoosy'],
     lines: [
       'thread: nylon 70 den white, from 0 to 1',
       'tail: 3 pheasant tail fibres dark brown, 1⅓ shank',
@@ -265,6 +266,7 @@ export const onTheFilm: readonly DemoPattern[] = [
     waters: [...river, 'uplandTarn'],
     fishedHow: ['dry'],
     note: 'Orange patch, so that I see it.',
+    roles: ['prospecting'],
     lines: [
       'thread: nylon 70 den black, from 0 to 1',
       'body: peacock herl, 3 strands, from 0.2 to 1',

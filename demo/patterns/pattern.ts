@@ -1,3 +1,5 @@
+import type { Role } from '../../core/index.ts'
+
 /** A variant: its hook as typed, what it has instead, where it lives, how many there are and are kept. */
 export interface DemoVariant {
   readonly label: string
@@ -21,6 +23,8 @@ export interface DemoPattern {
   readonly fishedHow: readonly string[]
   readonly note: string
   readonly dislike?: number
+  /** what it is kept for in the box */
+  readonly roles?: readonly Role[]
   readonly lines: readonly string[]
   readonly variants: readonly DemoVariant[]
 }

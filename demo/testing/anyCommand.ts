@@ -78,6 +78,7 @@ const patternSave: Maker<'patternSave'> = async (server, random) => {
     version: isNew ? null : pattern.version,
     name: isNew ? word(random) : pattern.name,
     purpose: pattern.purpose,
+    roles: [...pattern.roles],
     ownMonths: [...pattern.ownMonths],
     fishedHow: [...pattern.fishedHow],
     waterKinds: [...pattern.waterKinds],

@@ -177,6 +177,7 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
     name: body.name,
     nameKey: foldedKey(body.name),
     purpose: body.purpose,
+    roles: body.roles,
     ownMonths: body.ownMonths,
     fishedHow: body.fishedHow,
     waterKinds: body.waterKinds,

@@ -18,6 +18,7 @@ async function makeBareFly({ recorder, nowMs }: CommandContext, fly: BareFly): P
     name,
     nameKey: foldedKey(name),
     purpose: 'searching',
+    roles: [],
     ownMonths: [],
     fishedHow: [],
     waterKinds: [],

@@ -35,7 +35,7 @@ export const loadNames = keptUntilWrite(readNames, [pattern])
 /** Patterns that are not put away, by name. */
 async function readNames(db: Reader) {
   return db
-    .select({ id: pattern.id, name: pattern.name, purpose: pattern.purpose })
+    .select({ id: pattern.id, name: pattern.name, purpose: pattern.purpose, roles: pattern.roles })
     .from(pattern)
     .where(isNull(pattern.archivedAtMs))
     .orderBy(asc(pattern.nameKey))
@@ -74,6 +74,7 @@ async function readSetups(db: Reader) {
       name: pattern.name,
       dislike: pattern.dislike,
       purpose: pattern.purpose,
+      roles: pattern.roles,
       ownMonths: pattern.ownMonths,
       fishedHow: pattern.fishedHow,
       waterKinds: pattern.waterKinds,

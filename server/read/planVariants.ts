@@ -42,7 +42,7 @@ async function readLosses(db: Reader) {
 export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
   const { patterns, meantFor } = await loadSetups(db)
   const minutesOf = await loadMinutes(db)
-  return patterns.map(({ id, name, dislike, purpose, ownMonths, fishedHow, waterKinds }) => {
+  return patterns.map(({ id, name, dislike, purpose, roles, ownMonths, fishedHow, waterKinds }) => {
     const { minutesEach, timedFlies } = minutesOf(id)
     const served = meantFor.get(id) ?? []
     return {
@@ -53,6 +53,7 @@ export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
       timedFlies,
       meantFor: served.map(({ foodStageId }) => foodStageId),
       purpose,
+      roles: [...roles],
       ownMonths: [...ownMonths],
       ways: TECHNIQUES.filter((way) => fishedHow.includes(way)),
       waters: [...waterKinds],

@@ -18,6 +18,7 @@ export const midge = (change: Partial<CommandInput<'patternSave'>> = {}): Comman
   version: null,
   name: 'Plain Thread',
   purpose: 'imitation',
+  roles: [],
   ownMonths: [],
   fishedHow: [],
   waterKinds: [],

@@ -1,4 +1,4 @@
-import type { Component, Swap } from '../../core/index.ts'
+import type { Component, Role, Swap } from '../../core/index.ts'
 import type { CommandInput, PatternView } from '../../contract/index.ts'
 import { newId } from '../wire/useCommand.ts'
 
@@ -40,6 +40,7 @@ export interface Draft {
   readonly newDrawers: readonly NewDrawer[]
   readonly fishedHow: readonly string[]
   readonly waterKinds: readonly string[]
+  readonly roles: readonly Role[]
   readonly ownMonths: readonly number[]
   readonly dislike: number
 }
@@ -60,6 +61,7 @@ export function draftOf(pattern: PatternView): Draft {
     variants,
     fishedHow,
     waterKinds,
+    roles,
     ownMonths,
     dislike,
   } = pattern
@@ -84,6 +86,7 @@ export function draftOf(pattern: PatternView): Draft {
     newDrawers: [],
     fishedHow,
     waterKinds,
+    roles,
     ownMonths,
     dislike,
   }
@@ -106,6 +109,7 @@ export function emptyDraft(): Draft {
     newDrawers: [],
     fishedHow: [],
     waterKinds: [],
+    roles: [],
     ownMonths: [],
     dislike: 0,
   }
@@ -144,6 +148,7 @@ export function toCommand(draft: Draft): CommandInput<'patternSave'> {
     version: draft.version,
     name: draft.name,
     purpose: draft.purpose,
+    roles: draft.roles,
     ownMonths: draft.ownMonths,
     fishedHow: draft.fishedHow,
     waterKinds: draft.waterKinds,

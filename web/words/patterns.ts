@@ -44,6 +44,7 @@ export const labels = {
   volume: 'volume',
   wholeFly: 'whole fly',
   purpose: 'Purpose',
+  keptFor: 'Kept for',
   imitatesFindAFood: 'Imitates: find a food',
   itsMonths: 'its months',
   orTypeIt: 'or type it',

@@ -10,7 +10,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/sqlite-core'
 import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core'
-import type { WaterKind } from '../../../core/index.ts'
+import type { Role, WaterKind } from '../../../core/index.ts'
 import type {
   CompartmentId,
   DressingBody,
@@ -35,6 +35,7 @@ export const pattern = sqliteTable(
     name: text('name').notNull(),
     nameKey: text('name_key').notNull(),
     purpose: text('purpose').$type<'imitation' | 'attractor' | 'searching'>().notNull(),
+    roles: json<readonly Role[]>('roles').notNull().default([]),
     ownMonths: json<readonly number[]>('own_months').notNull(),
     fishedHow: json<readonly string[]>('fished_how').notNull(),
     waterKinds: json<readonly WaterKind[]>('water_kinds').notNull(),

@@ -1,8 +1,8 @@
-import { isSought } from '../../../core/index.ts'
+import { isSought, ROLES, wording } from '../../../core/index.ts'
 import { memo, useState } from 'react'
 import { useLarderQuery } from '../../wire/api.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Select, TextField } from '../../ui/fields.tsx'
+import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
@@ -75,6 +75,20 @@ export const Imitates = memo(function Imitates({
           />{' '}
           <Quiet>{labels.itsMonths}</Quiet>
         </div>
+      </Row>
+      <Row $gap={12} role="group" aria-label={labels.keptFor} style={{ paddingTop: 6 }}>
+        <Quiet>{labels.keptFor}</Quiet>
+        {ROLES.map((role) => (
+          <Checkbox
+            key={role}
+            isSelected={draft.roles.includes(role)}
+            onChange={(on) =>
+              onChange({ roles: ROLES.filter((one) => (one === role ? on : draft.roles.includes(one))) })
+            }
+          >
+            {wording.roleName[role]}
+          </Checkbox>
+        ))}
       </Row>
       <Row $gap={6} style={{ paddingTop: 6 }}>
         {found.map(({ id, foodName, stageName }) => (

@@ -112,6 +112,7 @@ const Variants = memo(function Variants({
                     .slice(0, 2)
                     .join('; ') || 'imitates nothing yet'
                 : pattern.purpose}
+              {pattern.roles.map((role) => ` · ${wording.roleName[role]}`).join('')}
             </Quiet>
           </td>
         ) : null}

@@ -71,7 +71,7 @@ function newcomerOf(
   const label = labelFor(draft, draftVariantOf(id, '', proposed), book.materials)
   const components = applySwaps({ components: draft.components, steps: null }, proposed)
   const drawerOf = (kind: string) => components.find((component) => component.kind === kind)?.materialId ?? ''
-  const { minutesEach, timedFlies, dislike, meantFor, purpose, ownMonths, ways, waters } = facts
+  const { minutesEach, timedFlies, dislike, meantFor, purpose, roles, ownMonths, ways, waters } = facts
   const goods = bill.flatMap(({ materialId }) => {
     const material = book.materials.get(materialId)
     if (!material) return []
@@ -95,6 +95,7 @@ function newcomerOf(
     dislike,
     meantFor,
     purpose,
+    roles,
     ownMonths,
     ways,
     waters,

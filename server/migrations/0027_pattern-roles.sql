@@ -1,0 +1,1 @@
+ALTER TABLE `pattern` ADD `roles` text DEFAULT '[]' NOT NULL;
