@@ -7,6 +7,7 @@ import type {
   FrameView,
   MomentView,
   ReachSeasonView,
+  WatersView,
 } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { seedShipped } from './upkeep/seed.ts'
@@ -325,5 +326,43 @@ describe('a sample', () => {
     const { body } = await server.command('sampleSave', { observations: sample }).expect(400)
     expect((body as { fields: { path: string }[] }).fields[0]?.path).toBe('observations.1.observation.on')
     expect((await reachSeason(low)).observations).toEqual([])
+  })
+})
+
+describe('reaches of a water that is there', () => {
+  const added = id('s:added')
+  const { id: _id, ...lowest } = river.reaches[0]!
+  const body = { ...lowest, name: 'Middle', elevationM: 250 }
+  const names = async () => {
+    const { waters } = (await server.get('/api/waters').expect(200)).body as WatersView
+    return waters[0]!.reaches.map(({ reach }) => reach.name)
+  }
+
+  it('are added where their height puts them, borrow their warmth, and go again with undo', async () => {
+    const { body: made } = await server
+      .command('reachAdd', { waterId: river.waterId, reachId: added, reach: body })
+      .expect(200)
+    expect(await names()).toEqual(['Low', 'Middle', 'High'])
+    await server.command('readingsImport', readings('s:one', '2026-06-01', [14])).expect(200)
+    expect((await models()).map(({ basis }) => basis)).toEqual(['readings', 'borrowed', 'borrowed'])
+    await server.command('undo', { actionId: (made as CommandResult).actionId }).expect(200)
+    expect(await names()).toEqual(['Low', 'High'])
+  })
+
+  it('are put away but for the last', async () => {
+    await server.command('reachArchive', { reachId: high, version: 1 }).expect(200)
+    expect(await names()).toEqual(['Low'])
+    const { body: problem } = await server.command('reachArchive', { reachId: low, version: 1 }).expect(400)
+    expect((problem as { detail: string }).detail).toMatch(/only one/)
+  })
+
+  it('are those of its kind: a river has no shoal, and does not become a lake', async () => {
+    const shoal = { ...body, kind: 'shoal' as const }
+    await server.command('reachAdd', { waterId: river.waterId, reachId: added, reach: shoal }).expect(400)
+    const save = (kind: 'springFed' | 'reservoir') =>
+      server.command('waterSave', { waterId: river.waterId, version: 1, water: { ...river.water, kind } })
+    const { body: problem } = await save('reservoir').expect(400)
+    expect((problem as { fields: { path: string }[] }).fields[0]?.path).toBe('water.kind')
+    await save('springFed').expect(200)
   })
 })

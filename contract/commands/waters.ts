@@ -11,6 +11,8 @@ export const waterCommands = {
   waterCreate: z.object({ waterId, water: waterBody, reaches: listed('reaches', reachWithId) }).strict(),
   waterSave: z.object({ waterId, version, water: waterBody }).strict(),
   reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
+  reachAdd: z.object({ waterId, reachId, reach: reachBody }).strict(),
+  reachArchive: z.object({ reachId, version }).strict(),
   waterFood: z.object({ waterId, foodId, says: z.enum(FOOD_WORDS).nullable() }).strict(),
   outingSave: z.object({ outingId, version: nextVersion, outing: outingBody }).strict(),
   /** how long a fly was in the water on an outing, and what came of it */

@@ -53,6 +53,8 @@ export type ActionCode =
   | 'foodArchived'
   | 'waterMade'
   | 'waterSaved'
+  | 'reachAdded'
+  | 'reachArchived'
   | 'waterFoodSaid'
   | 'outingSaved'
   | 'spellSaved'
@@ -185,6 +187,10 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Added the water ${subject}`
     case 'waterFoodSaid':
       return `Said of ${subject} whether it lives there`
+    case 'reachAdded':
+      return `Added ${subject}`
+    case 'reachArchived':
+      return `Put ${subject} away`
     case 'waterSaved':
       return `Changed ${subject}`
     case 'outingSaved':

@@ -255,6 +255,20 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       }
     )
   },
+  reachAdd: async (server, random) => {
+    const water = oneOf(random, await waters(server))
+    const like = water?.reaches[0]?.reach
+    return water && like
+      ? { waterId: water.id, reachId: newId(), reach: { ...like, name: word(random) } }
+      : null
+  },
+  reachArchive: async (server, random) => {
+    const one = oneOf(
+      random,
+      (await waters(server)).filter(({ reaches }) => reaches.length > 1),
+    )?.reaches.at(-1)
+    return one ? { reachId: one.id, version: one.version } : null
+  },
   outingSave: async (server, random) => {
     const outing = oneOf(random, await outings(server))
     if (!outing) return null

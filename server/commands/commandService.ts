@@ -33,6 +33,8 @@ import {
   settingsSave,
   spellArchive,
   spellSave,
+  reachAdd,
+  reachArchive,
   waterCreate,
   waterFood,
   waterSave,
@@ -60,7 +62,7 @@ import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
-  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, outingSave, spellSave, spellArchive, settingsSave, undo,
+  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,

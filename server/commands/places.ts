@@ -1,7 +1,18 @@
 import { access, constants, stat } from 'node:fs/promises'
 import { isAbsolute } from 'node:path'
+import { and, eq, isNull } from 'drizzle-orm'
+import { isStillwater } from '../../core/index.ts'
+import type { WaterKind } from '../../core/index.ts'
 import { changedSettings, foldedKey } from '../../contract/index.ts'
-import type { CommandBody, CompartmentId, VariantId, WaterBody } from '../../contract/index.ts'
+import type {
+  CommandBody,
+  CompartmentId,
+  ReachBody,
+  VariantId,
+  WaterBody,
+  WaterId,
+} from '../../contract/index.ts'
+import { reach } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, checkCapacity, lotsOf } from './ledger.ts'
@@ -57,14 +68,34 @@ const waterRow = (body: WaterBody) => ({ ...body, nameKey: foldedKey(body.name) 
 /** Adds a water with its reaches, the lowest first. */
 export const waterCreate: Handler<CommandBody<'waterCreate'>> = async ({ recorder }, body) => {
   await recorder.insert('water', { ...waterRow(body.water), id: body.waterId })
-  for (const [position, reach] of body.reaches.entries()) {
-    await recorder.insert('reach', { ...reach, waterId: body.waterId, position })
+  for (const [position, made] of body.reaches.entries()) {
+    if (!isPartOf(body.water.kind, made.kind))
+      throw refused(`reaches.${position}.kind`, 'That is a part of another kind of water.')
+    await recorder.insert('reach', { ...made, waterId: body.waterId, position })
   }
   return { label: { code: 'waterMade', subject: body.water.name } }
 }
 
+/** Rivers have reaches, and water that stands has shoals, drop-offs and basins. */
+const isPartOf = (waterKind: WaterKind, reachKind: ReachBody['kind']): boolean =>
+  isStillwater(waterKind) === (reachKind !== 'reach')
+
+const refused = (path: string, message: string) =>
+  new ProblemError('invalidInput', message, [{ path, message }])
+
+/** The reaches of a water that are not put away. */
+const reachesOf = ({ tx }: CommandContext, waterId: WaterId) =>
+  tx
+    .select()
+    .from(reach)
+    .where(and(eq(reach.waterId, waterId), isNull(reach.archivedAtMs)))
+
 /** Changes what is known of a water. */
-export const waterSave: Handler<CommandBody<'waterSave'>> = async ({ recorder }, body) => {
+export const waterSave: Handler<CommandBody<'waterSave'>> = async (context, body) => {
+  const { recorder } = context
+  const there = await reachesOf(context, body.waterId)
+  if (!there.every(({ kind }) => isPartOf(body.water.kind, kind)))
+    throw refused('water.kind', 'Its reaches are those of another kind: a river flows, a lake stands.')
   await recorder.update('water', body.waterId, body.version, waterRow(body.water))
   return { label: { code: 'waterSaved', subject: body.water.name } }
 }
@@ -79,6 +110,31 @@ export const waterFood: Handler<CommandBody<'waterFood'>> = async ({ recorder },
   return { label: { code: 'waterFoodSaid', subject: `${food.name}, ${there.name}` } }
 }
 
+/** Adds a reach to a water that is there; by its height it finds its place among the others. */
+export const reachAdd: Handler<CommandBody<'reachAdd'>> = async (
+  context,
+  { waterId, reachId, reach: added },
+) => {
+  const { recorder } = context
+  const water = await recorder.need('water', waterId, 'water')
+  if (!isPartOf(water.kind, added.kind))
+    throw refused('reach.kind', 'That is a part of another kind of water: a river flows, a lake stands.')
+  const there = await reachesOf(context, waterId)
+  const position = Math.max(-1, ...there.map((one) => one.position)) + 1
+  await recorder.insert('reach', { ...added, id: reachId, waterId, position })
+  return { label: { code: 'reachAdded', subject: `${added.name}, ${water.name}` } }
+}
+
+/** Puts a reach away; its readings and notes count no more, until it is brought back. */
+export const reachArchive: Handler<CommandBody<'reachArchive'>> = async (context, { reachId, version }) => {
+  const { recorder, nowMs } = context
+  const { waterId, name } = await recorder.need('reach', reachId, 'reach')
+  if ((await reachesOf(context, waterId)).length <= 1)
+    throw new ProblemError('invalidInput', 'It is the only one: a water has at least one.')
+  await recorder.update('reach', reachId, version, { archivedAtMs: nowMs })
+  return { label: { code: 'reachArchived', subject: name } }
+}
+
 /** Changes what is known of a reach. */
 export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, body) => {
   await recorder.update('reach', body.reachId, body.version, body.reach)
@@ -89,8 +145,8 @@ export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder },
 export const outingSave: Handler<CommandBody<'outingSave'>> = async ({ recorder }, body) => {
   const water = await recorder.need('water', body.outing.waterId, 'water')
   if (body.outing.reachId) {
-    const reach = await recorder.need('reach', body.outing.reachId, 'reach')
-    if (reach.waterId !== water.id) {
+    const fished = await recorder.need('reach', body.outing.reachId, 'reach')
+    if (fished.waterId !== water.id) {
       const message = 'That reach is of another water.'
       throw new ProblemError('invalidInput', message, [{ path: 'outing.reachId', message }])
     }

@@ -18,5 +18,5 @@ async function readReaches(db: Reader): Promise<readonly LoadedReach[]> {
     .from(reach)
     .innerJoin(water, eq(water.id, reach.waterId))
     .where(and(isNull(reach.archivedAtMs), isNull(water.archivedAtMs)))
-    .orderBy(asc(water.nameKey), asc(reach.position))
+    .orderBy(asc(water.nameKey), asc(reach.elevationM), asc(reach.position))
 }

@@ -6,7 +6,11 @@ import { reach, water } from '../db/schema.ts'
 /** Waters with their reaches, from low to high. */
 export async function watersView(db: Reader): Promise<WatersView> {
   const waters = await db.select().from(water).where(isNull(water.archivedAtMs)).orderBy(asc(water.nameKey))
-  const reaches = await db.select().from(reach).where(isNull(reach.archivedAtMs)).orderBy(asc(reach.position))
+  const reaches = await db
+    .select()
+    .from(reach)
+    .where(isNull(reach.archivedAtMs))
+    .orderBy(asc(reach.elevationM), asc(reach.position))
   return {
     waters: waters.map(({ id, version, archivedAtMs: _a, nameKey: _n, foodWords: _f, ...body }) => ({
       id: id,

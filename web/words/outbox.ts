@@ -26,6 +26,8 @@ const of: Readonly<Record<CommandKind, string>> = {
   waterFood: 'What lives in a water',
   waterSave: 'A water',
   reachSave: 'A reach',
+  reachAdd: 'A new reach',
+  reachArchive: 'Putting a reach away',
   outingSave: 'An outing',
   outingPack: 'Packing',
   outingUnpack: 'Unpacking',

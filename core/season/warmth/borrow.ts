@@ -1,4 +1,4 @@
-import { mean } from '../../number/index.ts'
+import { clamp, mean } from '../../number/index.ts'
 import { MONTH_MIDDLES } from './seasonalModel.ts'
 import type { SeasonalModel } from './seasonalModel.ts'
 
@@ -30,6 +30,17 @@ function carried({ elevationM, model }: Lender, toM: number): SeasonalModel {
     readingDays: 0,
     basis: 'borrowed',
   }
+}
+
+/** The mean of each month at another height of the same water, °C in tenths: what a reach has until it is read. */
+export function yearAtHeight(monthlyC: readonly number[], fromM: number, toM: number): readonly number[] {
+  const upM = toM - fromM
+  const middleC = mean(monthlyC)
+  const swing = Math.max(1 + LAPSE.amplitudePerM * upM, 0.2)
+  return monthlyC.map((monthC) => {
+    const tempC = middleC + LAPSE.meanCPerM * upM + (monthC - middleC) * swing
+    return Math.round(clamp(tempC, 0, 30) * 10) / 10
+  })
 }
 
 /**

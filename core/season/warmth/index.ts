@@ -2,7 +2,7 @@ export { amplitudeC, curveC, curveSdOn, peakDay, usualModel } from './seasonalMo
 export type { SeasonalModel } from './seasonalModel.ts'
 export { fitSeasonal, sharedSdC } from './fitSeasonal.ts'
 export type { DayReading } from './fitSeasonal.ts'
-export { borrowSeasonal } from './borrow.ts'
+export { borrowSeasonal, yearAtHeight } from './borrow.ts'
 export type { Lender } from './borrow.ts'
 export { forecastC, trendCPerDay, waterAtC } from './forecast.ts'
 export type { KnownWarmth } from './forecast.ts'

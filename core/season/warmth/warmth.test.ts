@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { normal, normalsFrom, randomFrom } from '../../uncertainty/index.ts'
 import { epochDayOf, placeInYear } from '../calendar.ts'
 import {
-  amplitudeC, borrowSeasonal, curveC, curveSdOn, fitSeasonal, forecastC, layersOf, peakDay, tempAtDepthC, trendCPerDay, usualModel,
+  amplitudeC, borrowSeasonal, curveC, curveSdOn, fitSeasonal, forecastC, layersOf, peakDay, tempAtDepthC, trendCPerDay, usualModel, yearAtHeight,
 } from './index.ts' // prettier-ignore
 import type { DayReading, SeasonalModel } from './index.ts'
 import { stepsOf } from '../../testing/steps.ts'
@@ -128,6 +128,17 @@ describe('borrowSeasonal', () => {
 
   it('has nothing from those who only borrowed themselves', () => {
     expect(borrowSeasonal(180, [{ elevationM: 95, model: kind }])).toBeNull()
+  })
+})
+
+describe('yearAtHeight', () => {
+  it('is cooler by nine tenths of a degree a hundred metres up, calmer, and never below freezing', () => {
+    const low = [3, 3, 5, 7, 10, 13, 15, 15, 12, 9, 6, 4]
+    const high = yearAtHeight(low, 100, 300)
+    expect(mean(high)).toBeCloseTo(mean(low) - 1.8, 1)
+    expect(Math.max(...high) - Math.min(...high)).toBeLessThan(12)
+    expect(yearAtHeight(low, 100, 100)).toEqual(low)
+    expect(Math.min(...yearAtHeight(low, 0, 900))).toBe(0)
   })
 })
 

@@ -15,6 +15,7 @@ import { labels } from '../../words/waters.ts'
 type ReachLine = WatersView['waters'][number]['reaches'][number]
 
 const HEIGHT = 26
+const HEIGHT_LIMITS = within('elevationM')
 
 /** The year in water warmth: a bar a month, the month of the moment marked. */
 function WarmthStrip({ temps, month }: { readonly temps: readonly number[]; readonly month: number }) {
@@ -52,8 +53,17 @@ function WarmthStrip({ temps, month }: { readonly temps: readonly number[]; read
 /** Shallower water is turned over by any wind. */
 const DEEP_ENOUGH_MM = 3000
 
-/** A reach: its depth and speed, edited in place, and its year. */
-export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonly isChosen: boolean }) {
+/** A reach: its height, depth and speed, edited in place, and its year. */
+export function ReachRow({
+  line,
+  isChosen,
+  isOnly,
+}: {
+  readonly line: ReachLine
+  readonly isChosen: boolean
+  /** a water keeps its last */
+  readonly isOnly: boolean
+}) {
   const { reach } = line
   const command = useCommand()
   const dispatch = useAppDispatch()
@@ -67,7 +77,17 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
       <td>
         <Link to={`/waters?reach=${line.id}`}>{reach.name}</Link>
       </td>
-      <td className="number">{wording.height(reach.elevationM, units)}</td>
+      <td>
+        <InPlace
+          label={`Height of ${reach.name} above the sea`}
+          shown={wording.height(reach.elevationM, units)}
+          quantity="length"
+          unit={units.depth}
+          min={HEIGHT_LIMITS.min * 1000}
+          max={HEIGHT_LIMITS.max * 1000}
+          onSave={(heightMm) => save({ elevationM: Math.round(heightMm / 1000) })}
+        />
+      </td>
       <td>
         <InPlace
           label={`Usual depth of ${reach.name}`}
@@ -123,6 +143,18 @@ export function ReachRow({ line, isChosen }: { readonly line: ReachLine; readonl
             aria-label={`Look at ${reach.name}`}
           >
             {labels.lookHere}
+          </Button>
+        )}
+        {isOnly ? null : (
+          <Button
+            look="quiet"
+            aria-label={`Put ${reach.name} away`}
+            onPress={() => {
+              void command('reachArchive', { reachId: line.id, version: line.version })
+              if (isChosen) dispatch(chooseMoment(null))
+            }}
+          >
+            {labels.putAway}
           </Button>
         )}
       </td>

@@ -76,7 +76,7 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
         the sea.{' '}
         {latest
           ? `Last read on ${dateOf(latest.day)}: mean of the day ${temperature(latest.meanC)}.`
-          : 'Nobody has read the thermometer here.'}
+          : 'Nobody has read the thermometer here.'}{' '}
         {wording.dailySwing(warmth.swing, units)}
         {level ? ` ${levelWords(level, depth)}` : ''}
       </p>

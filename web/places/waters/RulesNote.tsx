@@ -4,6 +4,7 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
+import { WaterPlace } from './WaterPlace.tsx'
 import { WaterDetails } from './WaterDetails.tsx'
 import { labels } from '../../words/waters.ts'
 
@@ -46,6 +47,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
       </Row>
       {open ? (
         <>
+          <WaterPlace line={line} />
           <WaterDetails line={line} />
           <Row>
             {FLAGS.map(([flag, words]) => (

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { wording } from '../../../core/index.ts'
+import { isStillwater, wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { useWatersQuery } from '../../wire/api.ts'
 import { usePlaceKeys } from '../../ui/shortcuts.ts'
@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx'
 import { useWording } from '../../words/useWording.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
+import { NewReach } from './NewReach.tsx'
 import { NewWater } from './NewWater.tsx'
 import { ReachRow } from './ReachRow.tsx'
 import { RulesNote } from './RulesNote.tsx'
@@ -30,6 +31,7 @@ function WaterSection({
 }) {
   const { water, reaches } = line
   const { depth, units } = useWording()
+  const [adding, setAdding] = useState(false)
   const open =
     water.openFromMonthDay && water.openToMonthDay
       ? `open ${monthDay(water.openFromMonthDay)} to ${monthDay(water.openToMonthDay)}`
@@ -49,7 +51,7 @@ function WaterSection({
         <thead>
           <tr>
             <th>{reaches[0]?.reach.kind === 'reach' ? 'reach, low to high' : 'part'}</th>
-            <th className="number">{labels.aboveSea}</th>
+            <th>{labels.aboveSea}</th>
             <th>{labels.usualDepth}</th>
             <th>{reaches[0]?.reach.kind === 'reach' ? 'surface speed' : 'thermocline'}</th>
             <th>water through the year, {units.temperature}</th>
@@ -58,10 +60,22 @@ function WaterSection({
         </thead>
         <tbody>
           {reaches.map((reach) => (
-            <ReachRow key={reach.id} line={reach} isChosen={reach.id === chosenReach} />
+            <ReachRow
+              key={reach.id}
+              line={reach}
+              isChosen={reach.id === chosenReach}
+              isOnly={reaches.length === 1}
+            />
           ))}
         </tbody>
       </Dense>
+      {adding ? (
+        <NewReach line={line} onDone={() => setAdding(false)} />
+      ) : (
+        <Button look="quiet" onPress={() => setAdding(true)}>
+          {isStillwater(water.kind) ? labels.addAPart : labels.addAReach}
+        </Button>
+      )}
       <RulesNote line={line} />
     </Section>
   )

@@ -1,0 +1,113 @@
+import { useState } from 'react'
+import { within } from '../../../contract/limits.ts'
+import { isStillwater, WATER_KINDS, wording } from '../../../core/index.ts'
+import type { WaterKind } from '../../../core/index.ts'
+import type { WatersView } from '../../../contract/index.ts'
+import { useWatersQuery } from '../../wire/api.ts'
+import { useCommand } from '../../wire/useCommand.ts'
+import { Select, TextField } from '../../ui/fields.tsx'
+import { Quiet, Row } from '../../ui/layout.tsx'
+import { labels } from '../../words/waters.ts'
+import { DayLengths } from './DayLengths.tsx'
+
+type WaterLine = WatersView['waters'][number]
+type Water = WaterLine['water']
+
+/** A place on the earth in degrees, saved on leaving the field. */
+function Degrees({
+  label,
+  kept,
+  of,
+  onSave,
+}: {
+  readonly label: string
+  readonly kept: number
+  readonly of: 'latitudeDeg' | 'longitudeDeg'
+  readonly onSave: (degrees: number) => void
+}) {
+  const [text, setText] = useState<string | null>(null)
+  const { min, max } = within(of)
+  const value = text === null || text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'))
+  const isGood = text === null || (value >= min && value <= max)
+  const save = () => {
+    if (text === null || !isGood) return
+    if (value !== kept) onSave(value)
+    setText(null)
+  }
+  return (
+    <TextField
+      label={label}
+      value={text ?? String(kept)}
+      onChange={setText}
+      onBlur={save}
+      fault={isGood ? undefined : `From −${-min} to ${max}.`}
+      width="110px"
+      maxLength={9}
+    />
+  )
+}
+
+/** What a water is called, of what kind it is, and where on the earth: by two figures, or like another. */
+export function WaterPlace({ line }: { readonly line: WaterLine }) {
+  const { data } = useWatersQuery()
+  const command = useCommand()
+  const { water } = line
+  const [name, setName] = useState(water.name)
+  const save = (change: Partial<Water>) =>
+    void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
+  const others = data?.waters.filter(({ id }) => id !== line.id) ?? []
+  const alike = WATER_KINDS.filter((kind) => isStillwater(kind) === isStillwater(water.kind))
+  return (
+    <>
+      <Row $align="start">
+        <TextField
+          label={labels.name}
+          value={name}
+          onChange={setName}
+          onBlur={() => (name.trim() !== '' && name !== water.name ? save({ name }) : setName(water.name))}
+          width="180px"
+        />
+        <Select
+          label={labels.kind}
+          value={water.kind}
+          choices={alike.map((id) => ({ id, name: wording.waterKindName[id] }))}
+          onChange={(kind) => save({ kind: kind as WaterKind })}
+          width="180px"
+        />
+        <Degrees
+          label={labels.latitude}
+          kept={water.latitudeDeg}
+          of="latitudeDeg"
+          onSave={(latitudeDeg) => save({ latitudeDeg })}
+        />
+        <Degrees
+          label={labels.longitude}
+          kept={water.longitudeDeg}
+          of="longitudeDeg"
+          onSave={(longitudeDeg) => save({ longitudeDeg })}
+        />
+        {others.length > 0 ? (
+          <Select
+            label={labels.placedLike}
+            value=""
+            choices={[
+              { id: '', name: '–' },
+              ...others.map(({ id, water: other }) => ({ id, name: other.name })),
+            ]}
+            onChange={(id) => {
+              const other = others.find((one) => one.id === id)?.water
+              if (!other) return
+              const { latitudeDeg, longitudeDeg, timeZone } = other
+              save({ latitudeDeg, longitudeDeg, timeZone })
+            }}
+            width="170px"
+          />
+        ) : null}
+      </Row>
+      <Row>
+        <DayLengths water={water} others={others.map(({ water: other }) => other)} />
+        <Quiet>{labels.theSunTellsWhether}</Quiet>
+      </Row>
+    </>
+  )
+}
