@@ -340,6 +340,9 @@ export const LIMITS = {
   airTempC: any(-40, 50, '°C', 'From a hard frost to a heat wave.'),
 
   // foods
+  hookRanges: list(0, 40, 'All sizes.'),
+  bodyOverHook: any(0.01, 6, 'times', 'From a cluster of water fleas to an eel.'),
+  larderStages: list(1, 1000, 'A larder.', 'There is no food in it.', 'At most 1,000 stages.'),
   foodAmount: any(
     0,
     1000,

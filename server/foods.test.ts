@@ -1,7 +1,15 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
 import { foodStageBody } from '../contract/index.ts'
-import type { CommandInput, LarderView, ReachSeasonView, StageLine } from '../contract/index.ts'
+import type {
+  ActionsView,
+  CommandInput,
+  CommandResult,
+  LarderView,
+  Problem,
+  ReachSeasonView,
+  StageLine,
+} from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
@@ -120,5 +128,47 @@ describe('foods', () => {
     await server.command('foodStageSave', saving(line, { importance: 0.2 })).expect(200)
     await server.command('foodStageSave', saving(line, { importance: 0.3 })).expect(409)
     expect((await stageLine(dun)).importance).toBe(0.2)
+  })
+})
+
+describe('a larder that is taken in', () => {
+  const putIn = (
+    line: StageLine,
+    change: Partial<CommandInput<'foodStageSave'>['stage']> = {},
+    name = line.foodName,
+  ) => {
+    const { version: _version, ...said } = saving(line, change)
+    return { ...said, food: { ...said.food, name } }
+  }
+  const label = async () =>
+    ((await server.get('/api/actions').expect(200)).body as ActionsView).actions[0]?.label
+
+  it('changes what it says otherwise, makes what is new, leaves the rest, and is taken back as one', async () => {
+    const [first, second] = (await larder()).stages
+    const own = {
+      ...putIn(second!),
+      foodStageId: id('f:own'),
+      food: { id: id('f:food'), name: 'Moss Hopper', groupKey: 'land' },
+    }
+    const { body } = await server
+      .command('larderPutIn', { stages: [putIn(first!, { choosy: 0.9 }), putIn(second!), own] })
+      .expect(200)
+    expect(await label()).toBe('Took in 2 life stages')
+    expect((await stageLine(first!.id)).choosy).toBe(0.9)
+    expect((await stageLine(second!.id)).isEdited).toBe(false)
+    expect((await stageLine(id('f:own'))).foodName).toBe('Moss Hopper')
+    await server.command('undo', { actionId: (body as CommandResult).actionId }).expect(200)
+    expect((await stageLine(first!.id)).choosy).toBe(first!.choosy)
+    expect((await larder()).stages.some((stage) => stage.id === id('f:own'))).toBe(false)
+  })
+
+  it('that is wrong in one place is refused whole, and says where', async () => {
+    const [first, second] = (await larder()).stages
+    const wrong = { ...putIn(second!), stage: { ...putIn(second!).stage, months: [] } }
+    const { body } = await server
+      .command('larderPutIn', { stages: [putIn(first!, { choosy: 0.9 }), wrong as never] })
+      .expect(400)
+    expect((body as Problem).fields[0]?.path).toMatch(/^stages\.1\.stage\.months/)
+    expect((await stageLine(first!.id)).choosy).toBe(first!.choosy)
   })
 })

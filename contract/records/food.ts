@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { DEPTH_BANDS, MOVEMENTS, NEEDS, SILHOUETTES, TRIGGER_LOOKS, WATER_KINDS } from '../../core/index.ts'
-import { name, note, share } from '../common.ts'
+import { foodStageId, name, note, share } from '../common.ts'
 import { figure, listed, written, hexColour } from '../limited.ts'
 import { brood, trigger } from './season.ts'
 
@@ -28,6 +28,9 @@ export const stageHours = z
   })
   .strict()
 
+/** A hook size, and for which lengths of the natural it is. */
+const hookRange = z.object({ size: written('word'), fromMm: figure('foodMm'), toMm: figure('foodMm') }).strict()
+
 /** How much of a stage drifts by, see core's `Amount`. */
 export const foodAmount = z
   .object({ low: figure('foodAmount'), usual: figure('foodAmount'), peak: figure('foodAmount') })
@@ -53,6 +56,10 @@ export const foodStageBody = z
     ease: share.exactOptional(),
     choosy: share.exactOptional(),
     needs: z.enum(NEEDS).nullable().exactOptional(),
+    shiftsWith: foodStageId.nullable().exactOptional(),
+    bodyOverHook: figure('bodyOverHook').exactOptional(),
+    /** hook sizes by the length of the natural that they are for */
+    hookRanges: listed('hookRanges', hookRange).exactOptional(),
     trigger,
     broods: listed('broods', brood),
     noteForTier: note,

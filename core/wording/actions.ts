@@ -50,6 +50,7 @@ export type ActionCode =
   | 'boxMade'
   | 'foodSaved'
   | 'foodRestored'
+  | 'larderPutIn'
   | 'foodArchived'
   | 'waterMade'
   | 'waterSaved'
@@ -87,6 +88,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Saved ${subject}`
     case 'foodRestored':
       return `Brought back ${subject} as it shipped`
+    case 'larderPutIn':
+      return count === 0
+        ? 'Took a larder in: nothing in it was new'
+        : count === 1
+          ? 'Took in a life stage'
+          : `Took in ${count} life stages`
     case 'foodArchived':
       return `Put ${subject} away`
     case 'homeSet':

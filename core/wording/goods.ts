@@ -28,8 +28,9 @@ export function drawerName(
   return [family.name, goodsSize(family.kind, sizeKey), colourName].filter(Boolean).join(', ')
 }
 
-/** Hook sizes from the largest to the smallest: `#12–14`. */
+/** Hook sizes from the largest to the smallest: `#12–14`; nothing where there are none. */
 export function hookSizes(sizes: readonly string[]): string {
   const [largest, smallest] = [sizes[0], sizes.at(-1)]
+  if (largest === undefined) return ''
   return largest === smallest ? `#${largest}` : `#${largest}–${smallest}`
 }

@@ -65,6 +65,7 @@ export {
   aspectSentence,
   fitSentence,
   feedingReason,
+  needName,
   missingSentence,
   hoversWords,
   reportSummary,

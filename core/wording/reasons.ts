@@ -167,7 +167,7 @@ function inDays(days: number): string {
   return whole <= 21 ? `${whole} days` : `${Math.round(whole / 7)} weeks`
 }
 
-const NEED_WORDS: Readonly<Record<Need, string>> = {
+export const needName: Readonly<Record<Need, string>> = {
   risingLevel: 'a rise of the water',
   wind: 'wind',
   calm: 'calm',
@@ -181,7 +181,7 @@ const NEED_WORDS: Readonly<Record<Need, string>> = {
 }
 
 function needWords(need: Need, met: boolean | null): string {
-  const what = NEED_WORDS[need]
+  const what = needName[need]
   return met === null ? `needs ${what}: not known` : met ? `has ${what}` : `needs ${what}, and has it not`
 }
 

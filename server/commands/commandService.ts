@@ -22,7 +22,7 @@ import {
 } from './bench.ts'
 import type { Handler } from './context.ts'
 import { familyCreate } from './families.ts'
-import { foodStageArchive, foodStageRestore, foodStageSave } from './foods.ts'
+import { foodStageArchive, foodStageRestore, foodStageSave, larderPutIn } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
@@ -64,7 +64,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
-  foodStageSave, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
+  foodStageSave, larderPutIn, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore
 

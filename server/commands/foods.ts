@@ -3,13 +3,19 @@ import type { CommandBody, FoodStageInput } from '../../contract/index.ts'
 import type { foodStage } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { stageRow } from '../upkeep/seed.ts'
-import type { Handler } from './context.ts'
+import { contentHash } from '../db/ids.ts'
+import type { CommandContext, Handler } from './context.ts'
 
 type StageRow = typeof foodStage.$inferSelect
 
 /** What is edited of a stage, over what else is known of it. */
 function editedRow({ stage, stageName, importance, ...input }: FoodStageInput, before: StageRow | null) {
-  const { noteForTier, howFished, ...body } = input
+  const { noteForTier, howFished, hookRanges, ...body } = input
+  const known = (before?.body.more.hookSizes ?? {}) as object
+  const byLength = Object.fromEntries(
+    (hookRanges ?? []).map(({ size, fromMm, toMm }) => [size, [fromMm, toMm]]),
+  )
+  const hookSizes = hookRanges && hookRanges.length > 0 ? { hookSizes: { ...known, byLength } } : {}
   return {
     stage,
     stageName,
@@ -23,20 +29,28 @@ function editedRow({ stage, stageName, importance, ...input }: FoodStageInput, b
       ...body,
       importance,
       schemaVersion: 1 as const,
-      more: { ...before?.body.more, noteForTier, howFished },
+      more: { ...before?.body.more, ...hookSizes, noteForTier, howFished },
     },
   }
 }
 
-/** Saves a life stage; makes it, and its food, where they are new. */
-export const foodStageSave: Handler<CommandBody<'foodStageSave'>> = async ({ recorder }, body) => {
-  const { food, stage } = body
-  const label = { code: 'foodSaved' as const, subject: `${food.name}, ${stage.stageName}` }
+type FoodAs = CommandBody<'foodStageSave'>['food']
+
+/** Makes a food, or calls it as it is called now. */
+async function saveFood({ recorder }: CommandContext, food: FoodAs): Promise<void> {
   const known = await recorder.find('food', food.id)
   if (!known) await recorder.insert('food', { ...food, edited: true })
   else if (known.name !== food.name || known.groupKey !== food.groupKey) {
     await recorder.update('food', food.id, null, { name: food.name, groupKey: food.groupKey, edited: true })
   }
+}
+
+/** Saves a life stage; makes it, and its food, where they are new. */
+export const foodStageSave: Handler<CommandBody<'foodStageSave'>> = async (context, body) => {
+  const { recorder } = context
+  const { food, stage } = body
+  const label = { code: 'foodSaved' as const, subject: `${food.name}, ${stage.stageName}` }
+  await saveFood(context, food)
   if (body.version === null) {
     await recorder.insert('foodStage', { ...editedRow(stage, null), id: body.foodStageId, foodId: food.id })
     return { label }
@@ -44,6 +58,32 @@ export const foodStageSave: Handler<CommandBody<'foodStageSave'>> = async ({ rec
   const before = await recorder.need('foodStage', body.foodStageId, 'life stage')
   await recorder.update('foodStage', before.id, body.version, editedRow(stage, before))
   return { label }
+}
+
+/** Takes many stages in, as from a file: those that are known become what it says, and those that say the same stay. */
+export const larderPutIn: Handler<CommandBody<'larderPutIn'>> = async (context, { stages }) => {
+  const { recorder, pace } = context
+  pace.expect(stages.length)
+  let count = 0
+  for (const { foodStageId, food, stage } of stages) {
+    await pace.step()
+    const before = await recorder.find('foodStage', foodStageId)
+    const row = editedRow(stage, before)
+    const owner = await recorder.find('food', food.id)
+    const isSame =
+      before !== null &&
+      owner?.name === food.name &&
+      owner.groupKey === food.groupKey &&
+      before.archivedAtMs === null &&
+      before.stageName === row.stageName &&
+      contentHash(row.body) === contentHash(before.body)
+    if (isSame) continue
+    count += 1
+    await saveFood(context, food)
+    if (before) await recorder.update('foodStage', foodStageId, null, { ...row, archivedAtMs: null })
+    else await recorder.insert('foodStage', { ...row, id: foodStageId, foodId: food.id })
+  }
+  return { label: { code: 'larderPutIn', subject: '', count } }
 }
 
 /** Brings a stage back to what shipped. */

@@ -34,7 +34,11 @@ export type Loose<Asked> = Asked extends string
       : Asked
 
 /** Writes that may take long: their bodies are tables. */
-export const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>(['fliesPutIn', 'storesPutIn'])
+export const TABLES: ReadonlySet<CommandKind> = new Set<CommandKind>([
+  'fliesPutIn',
+  'storesPutIn',
+  'larderPutIn',
+])
 
 /** Changes of settings that are on their way, by the ids of their writes: what was changed does not spring back meanwhile. */
 const waitingChanges = (): readonly (readonly [string, SettingsChange])[] =>

@@ -44,6 +44,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   sampleSave: 'A sample',
   observationArchive: 'Putting a note away',
   foodStageSave: 'A food',
+  larderPutIn: 'A larder',
   foodStageRestore: 'A food as it shipped',
   foodStageArchive: 'Putting a food away',
   photoAttach: 'A picture',

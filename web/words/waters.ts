@@ -1,3 +1,5 @@
+import type { Region } from '../../core/index.ts'
+
 /** Plain labels of Waters: what has a figure or a plural is said by core's wording. */
 export const labels = {
   whichColumnIsTheWaters: 'Several columns could be the water’s temperature. Which is it?',
@@ -12,6 +14,7 @@ export const labels = {
   leaveIt: 'Leave it',
   oneReading: 'One reading',
   atHour: 'At',
+  itIsLike: 'It is like',
   addAReach: 'Add a reach',
   addAPart: 'Add a part',
   addIt: 'Add it',
@@ -59,3 +62,13 @@ export const labels = {
   waters: 'Waters',
   noWaterYetAdd: 'No water yet. Add the one you fish next: name, kind and depth are enough.',
 } as const
+
+/** Regions that a new water may begin from. */
+export const regionName: Readonly<Record<Region['key'] | 'own', string>> = {
+  valley: 'a valley of the temperate north',
+  coolValley: 'such a valley, 2 °C colder',
+  coldValley: 'such a valley, 4 °C colder',
+  alpine: 'a river of high mountains',
+  southern: 'a valley of the temperate south',
+  own: 'none of these',
+}

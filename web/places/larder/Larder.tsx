@@ -1,5 +1,5 @@
 import { isSought } from '../../../core/index.ts'
-import { lazy, Suspense, useCallback, useMemo, useState } from 'react'
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { MomentView, StageLine } from '../../../contract/index.ts'
 import { useLarderQuery, useReachSeasonQuery, useReachYearQuery } from '../../wire/api.ts'
@@ -15,6 +15,8 @@ import { Heading, Row } from '../../ui/layout.tsx'
 import { LarderDay } from './LarderDay.tsx'
 import { LarderYear, yearRows } from './LarderYear.tsx'
 import { StageSheet } from './StageSheet.tsx'
+import { KeepLarder } from './KeepLarder.tsx'
+import { NewFood } from './NewFood.tsx'
 import { SaveYear } from './SaveYear.tsx'
 import { SOME_DAY } from './someDay.ts'
 import { rowsAt, StagesNow } from './StagesNow.tsx'
@@ -72,14 +74,14 @@ export default function Larder() {
   const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })
   const chosen = rows.find(({ stage }) => stage.id === params.get('stage'))
   const editing = params.get('edit')
-  const edited = editing === 'new' ? data.stages[0] : chosen?.stage
-  if (editing && edited) {
+  if (editing === 'new') return <NewFood stages={data.stages} onDone={leaveEdit} />
+  if (editing && chosen) {
+    const edited = chosen.stage
     return (
       <Suspense fallback={<p aria-busy="true">{labels.openingTheForm}</p>}>
         <StageEdit
           key={`${editing} ${edited.id}`}
           line={edited}
-          isNew={editing === 'new'}
           groups={[...new Set(data.stages.map(({ groupKey }) => groupKey))]}
           onDone={leaveEdit}
         />
@@ -136,7 +138,8 @@ function AllStages({ stages, rows, moment, now, view, onView, onOpen, onNew }: A
     { skip: !moment || view !== 'year' },
   )
   const years = useMemo(() => (year ? yearRows(year, stages) : null), [year, stages])
-  const sought = words.trim()
+  // the list follows what is typed, and never holds it up
+  const sought = useDeferredValue(words).trim()
   const shown = rows.filter(
     ({ stage, now: found }) => (all || sought !== '' || found !== null || !moment) && isSought(stage, sought),
   )
@@ -202,7 +205,10 @@ function AllStages({ stages, rows, moment, now, view, onView, onOpen, onNew }: A
         />
       ) : null}
       {view === 'now' ? (
-        <StagesNow shown={shown} all={all || sought !== ''} view={now} moment={moment} onOpen={onOpen} />
+        <>
+          <StagesNow shown={shown} all={all || sought !== ''} view={now} moment={moment} onOpen={onOpen} />
+          <KeepLarder stages={stages} />
+        </>
       ) : null}
     </>
   )

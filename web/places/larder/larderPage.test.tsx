@@ -95,16 +95,38 @@ describe('the form of a food', () => {
   })
 
   it('says what is wrong with it by the names of its fields, and stays as it was', async () => {
-    await larder('?edit=new')
-    await until(() => screen.queryByLabelText('Food'))
+    await larder()
+    await until(() => table() && names().length > 3)
+    fireEvent.click(within(table()!).getAllByRole('button')[0]!)
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Change' })))
+    const food = await until(() => screen.queryByLabelText('Food'))
+    fireEvent.change(food, { target: { value: '' } })
     fireEvent.click(save())
     const refused = await until(() => screen.queryByRole('alert'))
     expect(within(refused).getAllByRole('listitem').length).toBeGreaterThan(0)
-    fireEvent.change(screen.getByLabelText('Food'), { target: { value: 'Moss Hopper' } })
+  })
+
+  it('changes how much of it there is, and what fish are on follows', async () => {
+    await larder()
+    await until(() => table() && names().length > 3)
+    const first = within(table()!).getAllByRole('button')[0]!
+    const name = first.textContent
+    fireEvent.click(first)
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Change' })))
+    for (const label of ['on a poor day', 'usually', 'at its peak'])
+      fireEvent.change(await until(() => screen.queryByLabelText(label)), { target: { value: '0.001' } })
     fireEvent.click(save())
-    await until(
-      () =>
-        screen.queryByRole('heading', { level: 1, name: /Moss Hopper/ }) ?? screen.queryByText(/Moss Hopper/),
-    )
+    fireEvent.click(await until(() => screen.queryByRole('button', { name: 'All foods' })))
+    await until(() => table() && names()[0] !== name)
+  })
+})
+
+describe('a food of one’s own', () => {
+  it('is made like another in one form: its stages, its size, its broods; and its first stage opens', async () => {
+    const { at } = await larder('?edit=new')
+    fireEvent.change(await until(() => screen.queryByLabelText('Food')), { target: { value: 'Moss Hopper' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Make it' }))
+    await until(() => at().get('stage'))
+    await until(() => screen.queryByRole('heading', { level: 1, name: /^Moss Hopper, / }))
   })
 })

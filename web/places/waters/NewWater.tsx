@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { fromCore, WATER_KINDS, wording } from '../../../core/index.ts'
+import { fromCore, REGIONS, WATER_KINDS, wording } from '../../../core/index.ts'
 import type { Problem } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useFrameQuery } from '../../wire/api.ts'
@@ -10,11 +10,13 @@ import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { readWater } from './newWater.ts'
 import type { WrittenWater } from './newWater.ts'
-import { labels } from '../../words/waters.ts'
+import { labels, regionName } from '../../words/waters.ts'
 
-/** What the two temperatures start from. */
-const USUAL_COLDEST_C = 3
-const USUAL_WARMEST_C = 16
+const OWN = 'own'
+const LIKE = [
+  ...REGIONS.map(({ key }) => ({ id: key, name: regionName[key] })),
+  { id: OWN, name: regionName.own },
+]
 
 /** The first thing that is asked: name, kind, usual depth, coldest month, warmest met. */
 export function NewWater({ onDone }: { readonly onDone: () => void }) {
@@ -22,17 +24,20 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
   const { units } = useWording()
   const command = useCommand()
   const usual = (tempC: number) => String(Math.round(fromCore(tempC, units.temperature)))
+  const [likeKey, setLikeKey] = useState<string>(REGIONS[0]?.key ?? OWN)
   const [changed, setChanged] = useState<Partial<WrittenWater>>({})
   const [problem, setProblem] = useState<Problem | null>(null)
   const [asked, setAsked] = useState(false)
+  const like = REGIONS.find(({ key }) => key === likeKey)
   const written: WrittenWater = {
     name: '',
     kind: 'freestone',
     depth: '',
     speed: '',
-    coldest: usual(USUAL_COLDEST_C),
-    warmest: usual(USUAL_WARMEST_C),
-    latitude: '54',
+    coldest: like ? usual(like.coldestC) : '',
+    warmest: like ? usual(like.warmestC) : '',
+    height: like ? wording.height(like.elevationM, units) : '',
+    latitude: like ? String(like.latitudeDeg) : '',
     longitude: '-2',
     ...changed,
   }
@@ -66,6 +71,18 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
           onChange={set('kind')}
           width="190px"
         />
+        <Select
+          label={labels.itIsLike}
+          value={likeKey}
+          choices={LIKE}
+          onChange={(key) => {
+            setLikeKey(key)
+            // what was written of the place gives way to the region that is chosen
+            const { coldest: _c, warmest: _w, height: _h, latitude: _l, ...kept } = changed
+            setChanged(kept)
+          }}
+          width="230px"
+        />
         <TextField
           label={`Usual depth, ${units.depth}`}
           value={written.depth}
@@ -95,6 +112,13 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
           onChange={set('warmest')}
           fault={faults.warmest}
           width="140px"
+        />
+        <TextField
+          label={`Above the sea, ${units.depth}`}
+          value={written.height}
+          onChange={set('height')}
+          fault={faults.height}
+          width="130px"
         />
         <TextField
           label={labels.latitude}

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { curveC, epochDayOf, mean, usualModel } from '../../../core/index.ts'
+import { curveC, epochDayOf, mean, usualModel, usualSwing } from '../../../core/index.ts'
 import { gauge } from './gauge.ts'
 
 const model = usualModel(Array.from({ length: 12 }, (_, month) => 9 - 6 * Math.cos((Math.PI * month) / 6)))
 const today = '2026-06-04'
 
+const swing = usualSwing({ waterKind: 'freestone', latitudeDeg: 54, depthMm: 300 })
+
 describe('the simulated gauge', () => {
-  const rows = gauge({ model, latest: null } as never, today)
+  const rows = gauge({ model, latest: null, swing, trendCPerDay: null }, today)
 
   it('gives two days, hour by hour, the second of them today', () => {
     expect(rows).toHaveLength(48)
@@ -19,7 +21,7 @@ describe('the simulated gauge', () => {
     expect(mean(temps)).toBeCloseTo(curveC(model, epochDayOf(today)), 0)
     const warmest = temps.indexOf(Math.max(...temps))
     expect(warmest).toBeGreaterThanOrEqual(13)
-    expect(warmest).toBeLessThanOrEqual(19)
+    expect(warmest).toBeLessThanOrEqual(20)
     expect(Math.max(...temps) - Math.min(...temps)).toBeGreaterThan(1.2)
   })
 
@@ -35,7 +37,8 @@ describe('the simulated gauge', () => {
   })
 
   it('never says less than ice', () => {
-    const cold = gauge({ model: usualModel(Array.from({ length: 12 }, () => 0)), latest: null } as never, today)
+    const frozen = usualModel(Array.from({ length: 12 }, () => 0))
+    const cold = gauge({ model: frozen, latest: null, swing, trendCPerDay: null }, today)
     expect(Math.min(...cold.map(([, , hundredths]) => hundredths ?? -1))).toBe(0)
   })
 })

@@ -12,7 +12,7 @@ const imperial: DisplayUnits = {
   mass: 'gr',
 }
 const written = (change: Partial<WrittenWater> = {}): WrittenWater => ({
-  name: 'Sill Beck', kind: 'freestone', depth: '0.8', speed: '0.6', coldest: '3', warmest: '16', latitude: '54', longitude: '-2', ...change,
+  name: 'Sill Beck', kind: 'freestone', depth: '0.8', speed: '0.6', coldest: '3', warmest: '16', height: '120', latitude: '54', longitude: '-2', ...change,
 }) // prettier-ignore
 const ids = { waterId: 'w', reachId: 'r' } as never
 const made = (change: Partial<WrittenWater>, units = metric) =>
@@ -30,6 +30,7 @@ describe('readWater', () => {
     })
     expect(water?.reaches[0]).toMatchObject({
       id: 'r',
+      elevationM: 120,
       kind: 'reach',
       typicalDepthMm: 800,
       surfaceSpeedMmPerS: 600,

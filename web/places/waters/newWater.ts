@@ -11,11 +11,12 @@ export interface WrittenWater {
   readonly speed: string
   readonly coldest: string
   readonly warmest: string
+  readonly height: string
   readonly latitude: string
   readonly longitude: string
 }
 
-type Field = 'depth' | 'speed' | 'coldest' | 'warmest' | 'latitude'
+type Field = 'height' | 'depth' | 'speed' | 'coldest' | 'warmest' | 'latitude'
 type Ids = { readonly waterId: WaterId; readonly reachId: ReachId }
 
 /** What a new water says so far: what is wrong with it, and how it is added once nothing is. */
@@ -31,7 +32,8 @@ const NO_RULES = {
   dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null,
   minHookSize: null, maxHookSize: null, noIndicator: null,
 } // prettier-ignore
-/** Beyond the polar circles the sun does not set or rise for days. */
+const { min: lowestM, max: highestM } = within('elevationM')
+const HEIGHT_MM = { min: lowestM * 1000, max: highestM * 1000 }
 
 /** Empty is not wrong yet. */
 const faultOf = (parsed: ParsedQuantity): string | undefined =>
@@ -51,6 +53,7 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
     `${units.depth}/s`,
     within('surfaceSpeed'),
   )
+  const height = parseQuantity(written.height, 'length', units.depth, HEIGHT_MM)
   const [coldest, warmest] = [temp(written.coldest), temp(written.warmest)]
   const latitudeDeg = Number(written.latitude.replace(',', '.'))
   const longitudeDeg = Number(written.longitude.replace(',', '.'))
@@ -58,6 +61,7 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
   const isPlaced =
     latitudeDeg >= lat.min && latitudeDeg <= lat.max && longitudeDeg >= lon.min && longitudeDeg <= lon.max
   const faults = {
+    height: faultOf(height),
     depth: faultOf(depth),
     speed: faultOf(speed),
     coldest: faultOf(coldest),
@@ -65,6 +69,7 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
     latitude: isPlaced ? undefined : `From −${-lat.min} to ${lat.max}.`,
   }
   if (
+    height.kind !== 'quantity' ||
     depth.kind !== 'quantity' ||
     speed.kind !== 'quantity' ||
     coldest.kind !== 'quantity' ||
@@ -86,7 +91,7 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
           id: reachId,
           kind: isStill ? 'shoal' : 'reach',
           name,
-          elevationM: 0,
+          elevationM: Math.round(height.value / 1000),
           typicalDepthMm: Math.round(depth.value),
           surfaceSpeedMmPerS: Math.round(speed.value),
           thermoclineMm: null,

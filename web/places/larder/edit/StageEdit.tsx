@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react'
 import type { Blocker, Location } from 'react-router'
-import type { FoodId, FoodStageId, Problem, StageLine } from '../../../../contract/index.ts'
-import { newId, useCommand } from '../../../wire/useCommand.ts'
+import type { Problem, StageLine } from '../../../../contract/index.ts'
+import { useCommand } from '../../../wire/useCommand.ts'
 import { useLeaveWarning } from '../../../ui/useLeaveWarning.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { NoteField, Select, TextField } from '../../../ui/fields.tsx'
 import { Fault, Heading, Row, Section } from '../../../ui/layout.tsx'
+import { AmountFields } from './AmountFields.tsx'
 import { draftOf } from './draft.ts'
 import type { ChangeStage, StageDraft } from './draft.ts'
 import { HourFields } from './HourFields.tsx'
@@ -15,10 +16,7 @@ import { TriggerFields } from './TriggerFields.tsx'
 import { labels } from '../../../words/larder.ts'
 
 interface StageEditProps {
-  /** the stage that is edited, or one to begin a new one from */
   readonly line: StageLine
-  /** whether a new food begins here, rather than this stage being changed */
-  readonly isNew: boolean
   /** groups that there are */
   readonly groups: readonly string[]
   readonly onDone: (stageId: string | null) => void
@@ -82,17 +80,14 @@ function Starts({ draft, onChange }: { readonly draft: StageDraft; readonly onCh
 }
 
 /** A stage as it is edited until it is saved or left: its food, its draft, what was refused. */
-function useStageEdit({ line, isNew, onDone }: Omit<StageEditProps, 'groups'>) {
+function useStageEdit({ line, onDone }: Omit<StageEditProps, 'groups'>) {
   const command = useCommand()
-  const [ids] = useState(() =>
-    isNew ? { stage: newId<FoodStageId>(), food: newId<FoodId>() } : { stage: line.id, food: line.foodId },
-  )
   const [food, setFood] = useState({
-    name: isNew ? '' : line.foodName,
+    name: line.foodName,
     groupKey: line.groupKey,
   })
   const [draft, setDraft] = useState<StageDraft>(() => draftOf(line))
-  const [dirty, setDirty] = useState(isNew)
+  const [dirty, setDirty] = useState(false)
   const [done, setDone] = useState<{ readonly to: string | null } | null>(null)
   const [refused, setRefused] = useState<Problem | null>(null)
   const blocker = useLeaveWarning(dirty && done === null, wholePlace)
@@ -112,33 +107,35 @@ function useStageEdit({ line, isNew, onDone }: Omit<StageEditProps, 'groups'>) {
     const delivery = await command(
       'foodStageSave',
       {
-        foodStageId: ids.stage,
-        version: isNew ? null : line.version,
-        food: { id: ids.food, ...food },
+        foodStageId: line.id,
+        version: line.version,
+        food: { id: line.foodId, ...food },
         stage: draft,
       },
       { quietly: true },
     )
     if (delivery.kind === 'refused') setRefused(delivery.problem)
-    else setDone({ to: ids.stage })
+    else setDone({ to: line.id })
   }
   const act = async (kind: 'foodStageRestore' | 'foodStageArchive') => {
     const delivery = await command(kind, { foodStageId: line.id, version: line.version }, { quietly: true })
     if (delivery.kind === 'refused') setRefused(delivery.problem)
     else setDone({ to: kind === 'foodStageArchive' ? null : line.id })
   }
-  const leave = () => setDone({ to: isNew ? null : line.id })
+  const leave = () => setDone({ to: line.id })
   return { food, changeFood, draft, change, dirty, save, act, leave, refused, blocker }
 }
 
 /** All that is known of a life stage, to be changed and saved at once; what shipped can be had back. */
 export default function StageEdit({ groups, ...edited }: StageEditProps) {
-  const { line, isNew } = edited
+  const { line } = edited
   const { food, changeFood, draft, change, dirty, save, act, leave, refused, blocker } = useStageEdit(edited)
   return (
     <>
       <Heading>
-        <h1>{isNew ? 'New food' : `Change ${line.foodName}, ${line.stageName}`}</h1>
+        <h1>
+          Change {line.foodName}, {line.stageName}
+        </h1>
         <Row>
           <Button look="main" onPress={() => void save()} isDisabled={!dirty}>
             {labels.save}
@@ -175,6 +172,10 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
         <HomeFields draft={draft} onChange={change} />
       </Section>
       <Starts draft={draft} onChange={change} />
+      <Section aria-label={labels.howMuchThereIs}>
+        <h2>{labels.howMuchThereIs}</h2>
+        <AmountFields draft={draft} onChange={change} />
+      </Section>
       <Section aria-label={labels.months}>
         <h2>{labels.months}</h2>
         <MonthFields draft={draft} hookRanges={line.hookRanges} onChange={change} />
@@ -202,14 +203,12 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
           width="560px"
         />
       </Section>
-      {isNew ? null : (
-        <Row>
-          {line.isShipped && line.isEdited ? (
-            <Button onPress={() => void act('foodStageRestore')}>{labels.goBackToWhat}</Button>
-          ) : null}
-          <Button onPress={() => void act('foodStageArchive')}>{labels.putItAway}</Button>
-        </Row>
-      )}
+      <Row>
+        {line.isShipped && line.isEdited ? (
+          <Button onPress={() => void act('foodStageRestore')}>{labels.goBackToWhat}</Button>
+        ) : null}
+        <Button onPress={() => void act('foodStageArchive')}>{labels.putItAway}</Button>
+      </Row>
     </>
   )
 }

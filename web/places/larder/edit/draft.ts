@@ -8,10 +8,11 @@ export type ChangeStage = (change: Partial<StageDraft>) => void
 export function draftOf(line: StageLine): StageDraft {
   const {
     stage, stageName, months, colours, silhouette, movements, triggers, depthBandRiver, depthBandStillwater, waterKinds,
-    hours, importance, trigger, broods, noteForTier, howFished,
+    hours, importance, amount, ease, choosy, needs, shiftsWith, bodyOverHook, hookRanges, trigger, broods, noteForTier, howFished,
   } = line // prettier-ignore
   return {
     stage, stageName, months, colours, silhouette, movements, triggers, depthBandRiver, depthBandStillwater, waterKinds,
-    hours: hours as StageDraft['hours'], importance, trigger, broods, noteForTier, howFished,
+    hours: hours as StageDraft['hours'], importance, amount, ease, choosy, needs, shiftsWith, bodyOverHook, hookRanges,
+    trigger, broods, noteForTier, howFished,
   } // prettier-ignore
 }
