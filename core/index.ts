@@ -328,6 +328,7 @@ export type {
   FoodStage,
   HookRange,
   HourConditions,
+  KnownWarmth,
   Need,
   PlacedNote,
   Region,

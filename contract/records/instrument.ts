@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { figure } from '../limited.ts'
 
-/** Asks a scale or a drop timer for a reading. */
+/** Asks a scale, a drop timer, a gauge or a weather station for a reading. */
 export const instrumentAsk = z
   .object({
-    kind: z.enum(['scale', 'timer']),
-    /** what a simulated one has on its pan or between its gates: mg or s, by the estimate */
+    kind: z.enum(['scale', 'timer', 'level', 'air', 'wind']),
+    /** what a simulated one has before it, by the estimate: mg, s, mm, °C or m/s */
     expected: figure('expected'),
   })
   .strict()
@@ -21,5 +21,5 @@ export const instrumentReading = z
     ]),
   })
   .meta({ id: 'InstrumentReading' })
-/** What a scale or a drop timer read, and whether it is simulated; never kept by itself. */
+/** What an instrument read, and whether it is simulated; never kept by itself. */
 export type InstrumentReading = z.infer<typeof instrumentReading>

@@ -12,11 +12,14 @@ afterEach(async () => {
 
 describe('the line protocol', () => {
   it.each([
-    ['scale', { kind: 'stable', value: 158.1, unit: 'mg' }],
+    ['scale', { kind: 'stable', value: 158.1 }],
     ['scale', { kind: 'unstable', value: -0.3 }],
-    ['timer', { kind: 'stable', value: 3.021, unit: 's' }],
+    ['timer', { kind: 'stable', value: 3.021 }],
     ['timer', { kind: 'waiting' }],
     ['scale', { kind: 'fault', word: 'OVERLOAD' }],
+    ['level', { kind: 'stable', value: 423 }],
+    ['air', { kind: 'stable', value: -3.4 }],
+    ['wind', { kind: 'stable', value: 6.1 }],
   ] as const)('reads back what a %s writes', (kind, line) => {
     expect(readLine(kind, writeLine(kind, line))).toEqual(line)
   })
@@ -42,6 +45,23 @@ describe('the driver', () => {
     const reading = await readInstrument('timer', standIn.port)
     if (reading.kind !== 'reading') throw new Error(reading.kind)
     expect(reading.value).toBeCloseTo(3.02, 1)
+  })
+
+  it.each([
+    ['level', 420, 15],
+    ['air', 14, 1.5],
+    ['wind', 3, 2],
+  ] as const)('reads a %s at once', async (kind, there, within) => {
+    standIn = await startStandIn(kind, 7)
+    standIn.put(there)
+    const reading = await readInstrument(kind, standIn.port)
+    if (reading.kind !== 'reading') throw new Error(reading.kind)
+    expect(Math.abs(reading.value - there)).toBeLessThan(within)
+  })
+
+  it('takes no reading of one instrument for that of another', () => {
+    expect(readLine('air', writeLine('wind', { kind: 'stable', value: 3 }))).toBeNull()
+    expect(readLine('level', 'LV,+420.0,mg')).toBeNull()
   })
 
   it('says that the line was dropped in the middle of a reading, and reads again after', async () => {

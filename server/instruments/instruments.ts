@@ -4,8 +4,14 @@ import type { InstrumentKind } from './protocol.ts'
 import { startStandIn } from './standIn.ts'
 import type { StandIn } from './standIn.ts'
 
-/** What lies on the pan is not what was expected: a simulated fly differs from the estimate by this, so that it teaches. */
-const TRUE_SHARE: Readonly<Record<InstrumentKind, number>> = { scale: 1.06, timer: 0.94 }
+/** What is there is not what was expected: a simulated fly or river differs from the estimate by this, so that it teaches. */
+const TRUE_SHARE: Readonly<Record<InstrumentKind, number>> = {
+  scale: 1.06,
+  timer: 0.94,
+  level: 1.4,
+  air: 1.05,
+  wind: 1,
+}
 const SEED = 20_260
 
 /** The instruments at hand: stand-ins, started when first asked. */

@@ -4,7 +4,7 @@ import { normal, randomFrom } from '../../core/index.ts'
 import { writeLine } from './protocol.ts'
 import type { InstrumentKind } from './protocol.ts'
 
-/** What lies on the pan or falls through the gates of a stand-in, in mg or s. */
+/** A stand-in, and what it has before it: on its pan, through its gates, at its staff or mast. */
 export interface StandIn {
   readonly kind: InstrumentKind
   readonly port: number
@@ -19,8 +19,10 @@ const UNSTABLE_READINGS = 2
 /** A bench scale of 0.1 mg drifts a little; two light gates see the time to a hundredth. */
 const SCALE = { sdMg: 0.1, driftMg: 0.05, swingShare: 0.02 }
 const TIMER_SD_S = 0.01
+/** A staff is read to a few millimetres, air and wind to a few tenths. */
+const OUTDOORS_SD = { level: 3, air: 0.2, wind: 0.3 } as const
 
-/** A scale or a drop timer that is none: it speaks the protocol on loopback so that a real one can take its place. */
+/** An instrument that is none: it speaks the protocol on loopback so that a real one can take its place. */
 export async function startStandIn(kind: InstrumentKind, seed: number): Promise<StandIn> {
   const random = randomFrom(seed)
   let value = 0
@@ -36,14 +38,15 @@ export async function startStandIn(kind: InstrumentKind, seed: number): Promise<
         : writeLine(kind, {
             kind: 'stable',
             value: Math.max(value + TIMER_SD_S * normal(random), 0.05),
-            unit: 's',
           })
     }
+    if (kind !== 'scale')
+      return writeLine(kind, { kind: 'stable', value: value + OUTDOORS_SD[kind] * normal(random) })
     drift += SCALE.driftMg * normal(random)
     const seen = value + drift + SCALE.sdMg * normal(random)
     return asked <= UNSTABLE_READINGS
       ? writeLine(kind, { kind: 'unstable', value: seen * (1 + SCALE.swingShare * normal(random)) })
-      : writeLine(kind, { kind: 'stable', value: seen, unit: 'mg' })
+      : writeLine(kind, { kind: 'stable', value: seen })
   }
   const server: Server = createServer((socket) => {
     sockets.add(socket)

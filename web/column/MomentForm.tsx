@@ -12,6 +12,7 @@ import { clockTime, parseClock } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
 import { Select, TextField } from '../ui/fields.tsx'
 import { useTakeReadings } from '../wire/useTakeReadings.ts'
+import { AskTheStation } from './AskTheStation.tsx'
 import { SaidTemperature } from './SaidTemperature.tsx'
 import { labels } from '../words/frame.ts'
 
@@ -117,6 +118,7 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
             onChange={(id) => say({ weather: (id || undefined) as SaidOfHour['weather'] })}
           />
           <SaidTemperature
+            key={said.airTempC === undefined ? 'open' : 'said'}
             label={labels.air}
             units={units}
             limits={AIR}
@@ -131,6 +133,7 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
             onSay={(waterTempC) => say({ waterTempC })}
           />
         </div>
+        {frame.isDemo ? <AskTheStation waterTempC={moment.waterTempC} onSay={say} /> : null}
         {said.waterTempC === undefined ? (
           <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
         ) : (

@@ -5,11 +5,14 @@ import { newId } from './useCommand.ts'
 
 const UNDER_THE_SURFACE_MM = 300
 
+/** Takes rows of readings in, as JSON; true once they are kept. */
+export type TakeReadings = (source: ReadingsAsText['source'], rowsJson: string) => Promise<boolean>
+
 /** Takes readings of a reach in: true once they are kept; else why they were refused. */
 export function useTakeReadings(reachId: string) {
   const [send] = useTakeReadingsMutation()
   const [refused, setRefused] = useState<string | null>(null)
-  const take = async (source: ReadingsAsText['source'], rowsJson: string): Promise<boolean> => {
+  const take: TakeReadings = async (source, rowsJson) => {
     const { error } = await send({
       id: newId(),
       importId: newId(),

@@ -15,6 +15,7 @@ export const labels = {
   oneReading: 'One reading',
   atHour: 'At',
   itIsLike: 'It is like',
+  readTheGauge: 'Read the simulated gauge’s level',
   addAReach: 'Add a reach',
   addAPart: 'Add a part',
   addIt: 'Add it',

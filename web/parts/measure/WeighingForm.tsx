@@ -10,7 +10,7 @@ import { Select, TextField } from '../../ui/fields.tsx'
 import type { Choice } from '../../ui/fields.tsx'
 import { Form } from '../../ui/Form.tsx'
 import { Fault, Quiet, Row } from '../../ui/layout.tsx'
-import { useInstrument } from './useInstrument.ts'
+import { useInstrument } from '../../wire/useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
 import { labels } from '../../words/parts.ts'
 

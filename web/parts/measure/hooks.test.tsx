@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, press, until, callHook } from '../../testing/onThePage.tsx'
 import { newId } from '../../wire/useCommand.ts'
-import { useInstrument } from './useInstrument.ts'
+import { useInstrument } from '../../wire/useInstrument.ts'
 import { useKeeping } from './useKeeping.ts'
 import { useStopwatch } from './useStopwatch.ts'
 

@@ -96,6 +96,7 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
           today={frame.today}
           nowMin={minuteOfDay(frame.nowMs, frame.settings.timeZone)}
           warmth={warmth}
+          level={level}
         />
         {imports.length > 0 ? (
           <Dense aria-label={labels.readingsTakenIn} style={{ width: 'auto', marginTop: 10 }}>

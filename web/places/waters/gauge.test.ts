@@ -8,7 +8,7 @@ const today = '2026-06-04'
 const swing = usualSwing({ waterKind: 'freestone', latitudeDeg: 54, depthMm: 300 })
 
 describe('the simulated gauge', () => {
-  const rows = gauge({ model, latest: null, swing, trendCPerDay: null }, today)
+  const rows = gauge({ model, latest: null, swing }, today)
 
   it('gives two days, hour by hour, the second of them today', () => {
     expect(rows).toHaveLength(48)
@@ -38,7 +38,7 @@ describe('the simulated gauge', () => {
 
   it('never says less than ice', () => {
     const frozen = usualModel(Array.from({ length: 12 }, () => 0))
-    const cold = gauge({ model: frozen, latest: null, swing, trendCPerDay: null }, today)
+    const cold = gauge({ model: frozen, latest: null, swing }, today)
     expect(Math.min(...cold.map(([, , hundredths]) => hundredths ?? -1))).toBe(0)
   })
 })

@@ -1,5 +1,6 @@
 import { aboveDayMeanC, epochDayOf, forecastC, normalsFrom, randomFrom } from '../../../core/index.ts'
-import type { CommandInput, ReachWarmth } from '../../../contract/index.ts'
+import type { KnownWarmth } from '../../../core/index.ts'
+import type { CommandInput } from '../../../contract/index.ts'
 
 /** Readings as they are sent: day, minute, hundredths of a degree, level and clarity. */
 export type Rows = CommandInput<'readingsImport'>['readings']['rows']
@@ -7,10 +8,10 @@ export type Rows = CommandInput<'readingsImport'>['readings']['rows']
 const GAUGE_HOURS = 48
 const RAIN_AT_HOUR = 5
 const FALLS_IN_HOURS = 14
-const USUAL_LEVEL_MM = 420
+export const USUAL_LEVEL_MM = 420
 
 /** What a gauge of the reach would deliver: hourly temperatures about what is likely, with the day's swing, level and clarity. */
-export function gauge({ model, latest, swing }: ReachWarmth, today: string): Rows {
+export function gauge({ model, latest, swing }: KnownWarmth, today: string): Rows {
   const last = epochDayOf(today)
   const normal = normalsFrom(randomFrom(last))
   return Array.from({ length: GAUGE_HOURS }, (_, hour) => {

@@ -14,7 +14,7 @@ onTheDemo()
 async function reading() {
   const { reaches, today } = await asked.frame()
   const { reachId, warmth } = reaches.find(({ reachName }) => reachName === 'Tarn basin')!
-  show(<TakeReadings reachId={reachId} isDemo today={today} nowMin={11 * 60} warmth={warmth} />)
+  show(<TakeReadings reachId={reachId} isDemo today={today} nowMin={11 * 60} warmth={warmth} level={null} />)
   await until(() => screen.queryByRole('form', { name: 'One reading' }))
   const days = async () => {
     const { data } = await askOnce(

@@ -1,7 +1,8 @@
 import { useState } from 'react'
-import type { InstrumentReading } from '../../../contract/index.ts'
-import { useInstrumentMutation } from '../../wire/api.ts'
+import type { InstrumentReading } from '../../contract/index.ts'
+import { useInstrumentMutation } from './api.ts'
 
+type InstrumentKind = 'scale' | 'timer' | 'level' | 'air' | 'wind'
 type Said = InstrumentReading['reading']
 
 function trouble(said: Said): string {
@@ -19,8 +20,8 @@ function trouble(said: Said): string {
   }
 }
 
-/** Reads scale or timer and hands the figure over; what went wrong is said and takes nothing away. */
-export function useInstrument(kind: 'scale' | 'timer', onReading: (value: number) => void) {
+/** Reads an instrument and hands the figure over; what went wrong is said and takes nothing away. */
+export function useInstrument(kind: InstrumentKind, onReading: (value: number) => void) {
   const [ask, { isLoading }] = useInstrumentMutation()
   const [fault, setFault] = useState<string | null>(null)
   const read = async (expected: number) => {
