@@ -1,3 +1,4 @@
+import { CLARITIES } from '../core/index.ts'
 import { z } from 'zod'
 import { PATHS } from './paths.ts'
 import { figure, listed, written } from './limited.ts'
@@ -54,6 +55,7 @@ export interface Route {
 const saidOfHour = {
   level: z.enum(['falling', 'steady', 'rising']).optional(),
   weather: z.enum(['bright', 'dull', 'windy', 'calm', 'rain']).optional(),
+  clarity: z.enum(CLARITIES).optional(),
   airTempC: z.coerce.number().pipe(figure('airTempC')).optional(),
   waterTempC: z.coerce.number().pipe(figure('waterTempC')).optional(),
 }

@@ -255,7 +255,10 @@ export {
   bandIn,
   bandRange,
   borrowSeasonal,
+  choosyIn,
   choosyWord,
+  CLARITIES,
+  clarityOf,
   curveC,
   curveRow,
   curveSdOn,
@@ -314,6 +317,7 @@ export {
 export type {
   Amount,
   BroodDraws,
+  Clarity,
   DatedTrigger,
   DateOrder,
   DailySwing,

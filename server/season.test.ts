@@ -244,6 +244,19 @@ describe('a season', () => {
     expect((await at('2026-06-05')).level).toBeNull()
   })
 
+  it('takes how clear the water is from the gauge, against what is usual of it: small food is found less in it', async () => {
+    const small = ({ foods }: MomentView) =>
+      foods.filter(({ lengthMmHigh }) => lengthMmHigh <= 7).reduce((sum, { onIt }) => sum + onIt, 0)
+    const before = await at('2026-07-15')
+    const read = readings('s:gauge', '2026-07-15', [14])
+    const rows: [number, number, number, number, number][] = [[epochDayOf('2026-07-15'), 600, 1400, 420, 500]]
+    await server.command('readingsImport', { ...read, readings: { ...read.readings, rows } }).expect(200)
+    const coloured = await at('2026-07-15')
+    expect(small(coloured)).toBeLessThan(0.8 * small(before))
+    expect(coloured.foods.some(({ reasons }) => reasons.join().includes('coloured water'))).toBe(true)
+    expect(small(await at('2026-07-15', '&clarity=usual'))).toBeGreaterThan(small(coloured))
+  })
+
   it('goes through a day and a year, all shares together one', async () => {
     for (const path of [`day?reachId=${low}&on=2026-06-01`, `year?reachId=${low}&year=2026`]) {
       const row = (await server.get(`/api/season/${path}`).expect(200)).body as FeedingRowView

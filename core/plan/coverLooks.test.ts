@@ -20,6 +20,7 @@ const dry = variant('dry', hackledDry(), { onHand: 4, meantFor: ['dark-olive-dun
 const look = (change: Partial<CoverLook>): CoverLook => ({
   key: 'now',
   month: 4,
+  clarity: null,
   place,
   without: [],
   whatever: 0.2,

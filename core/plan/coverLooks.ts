@@ -1,7 +1,7 @@
 import type { StageLooks } from '../match/index.ts'
 import { sum } from '../number/index.ts'
-import { bandIn, lengthOn, monthsAt, newYearOf, placeInYear, WEEK_DAYS } from '../season/index.ts'
-import type { FoodStage } from '../season/index.ts'
+import { bandIn, choosyIn, lengthOn, monthsAt, newYearOf, placeInYear, WEEK_DAYS } from '../season/index.ts'
+import type { Clarity, FoodStage } from '../season/index.ts'
 import type { FoodToCover } from './coverage.ts'
 import type { ServingVariant } from './inputs.ts'
 import type { YearRow } from './seasonFoods.ts'
@@ -15,6 +15,8 @@ export interface CoverLook {
   /** share of the fish that take whatever comes; with the worth of the foods it sums to at most one */
   readonly whatever: number
   readonly place: ServingPlace
+  /** how clear the water is; null as it usually is */
+  readonly clarity: Clarity | null
   /** 1 to 12 */
   readonly month: number
   /** flies that are not for it at all, such as heavy ones in low clear water */
@@ -64,7 +66,8 @@ export function* coverLooks(
     for (const food of look.foods) {
       const stage = stages.get(food.stageKey)
       if (!stage || !bandIn(stage, look.place.waterKind) || food.lengthMmHigh === 0) continue
-      add(food.stageKey, food.worth, servedBy(own, stage, food, look.place))
+      const looked = { ...stage, choosy: choosyIn(look.clarity, stage.choosy) }
+      add(food.stageKey, food.worth, servedBy(own, looked, food, look.place))
       yield { done: nth / looks.length }
     }
     if (look.whatever > 0) add(null, look.whatever, servedWhatever(own, look.month, look.place))
@@ -103,6 +106,7 @@ export function monthLooks(
       key: String(month + 1),
       month: month + 1,
       place,
+      clarity: null,
       without: [],
       whatever: over(whatever),
       foods: rows.flatMap(({ stageId, onIt }): FoodToCover[] => {
@@ -157,6 +161,7 @@ export function situationLooks(stages: Stages, input: SituationsInput): readonly
       readonly place?: Partial<ServingPlace>
       readonly without?: readonly string[]
       readonly anything?: boolean
+      readonly clarity?: Clarity
     },
   ): CoverLook => {
     const { keeps = () => true, fromHalf = FISHED.from, anything = true } = of
@@ -171,6 +176,7 @@ export function situationLooks(stages: Stages, input: SituationsInput): readonly
       key,
       month,
       place: { ...place, ...of.place },
+      clarity: of.clarity ?? null,
       without: of.without ?? [],
       whatever: total > 0 ? rest / total : 0,
       foods: kept.map(({ stageId, worth }) => {
@@ -186,10 +192,11 @@ export function situationLooks(stages: Stages, input: SituationsInput): readonly
     look('nothingShowing', usual, { keeps: (id) => !film(id) }),
     look('rising', usual, { keeps: film, anything: false }),
     look('evening', usual, { fromHalf: EVENING_FROM }),
-    look('coloured', coloured, {}),
+    look('coloured', coloured, { clarity: 'coloured' }),
     look('lowAndClear', usual, {
       keeps: (id) => (stages.get(id)?.choosy ?? 0) >= CHOOSY,
       anything: false,
+      clarity: 'clear',
       without: shy,
     }),
     look('deep', usual, {

@@ -8,6 +8,7 @@ import { bandIn } from './foodStage.ts'
 import type { FoodStage, StageMonth, WaterKind } from './foodStage.ts'
 import { hourWeight } from './hours.ts'
 import { needFactor } from './needs.ts'
+import { seenShare } from './clarity.ts'
 import type { HourConditions } from './needs.ts'
 import type { Spot } from './sun.ts'
 
@@ -179,6 +180,7 @@ export function toDraw(
   const need = needFactor(stage.needs, conditions)
   if (need === 0 || (dated ? broods.length === 0 : monthly === 0)) return []
   const { low, usual, peak } = stage.amount
+  const [, lengthMmHigh] = conditions.clarity ? lengthOn(monthsAt(stage, latitudeDeg), moved) : [0, 0]
   return [
     {
       stage,
@@ -189,7 +191,11 @@ export function toDraw(
       hour: hourWeight(stage, scene, day, localMin, conditions.weather ?? 'any'),
       // where it lives although its kind of water is none of its own, there is a little of it
       scale:
-        stage.ease * usual * Math.max(atHome, presence > 0.5 ? 0.15 : 0) * (season.amounts.get(stage.id) ?? 1),
+        stage.ease *
+        usual *
+        Math.max(atHome, presence > 0.5 ? 0.15 : 0) *
+        (season.amounts.get(stage.id) ?? 1) *
+        seenShare(conditions.clarity, lengthMmHigh),
       upLog: usual > 0 ? Math.log(peak / usual) : 0,
       downLog: low > 0 ? Math.log(usual / low) : 0,
       monthly,

@@ -204,7 +204,13 @@ describe('presence', () => {
 
 describe('needFactor', () => {
   it('is one where it is met, less where it is not, and between where nobody knows', () => {
-    const met: HourConditions = { level: 'rising', weather: 'calm', waterTempC: 10, airTempC: 20 }
+    const met: HourConditions = {
+      level: 'rising',
+      weather: 'calm',
+      clarity: null,
+      waterTempC: 10,
+      airTempC: 20,
+    }
     for (const need of NEEDS) {
       const unknown = needFactor(need, NOTHING_SAID)
       expect(unknown, need).toBeGreaterThan(0)

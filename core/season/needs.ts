@@ -1,14 +1,22 @@
+import type { Clarity } from './clarity.ts'
 import type { Need } from './foodStage.ts'
 
 /** What is known of an hour beyond its date: null for what nobody said. */
 export interface HourConditions {
   readonly level: 'falling' | 'steady' | 'rising' | null
   readonly weather: 'bright' | 'dull' | 'windy' | 'calm' | 'rain' | null
+  readonly clarity: Clarity | null
   readonly waterTempC: number | null
   readonly airTempC: number | null
 }
 
-export const NOTHING_SAID: HourConditions = { level: null, weather: null, waterTempC: null, airTempC: null }
+export const NOTHING_SAID: HourConditions = {
+  level: null,
+  weather: null,
+  clarity: null,
+  waterTempC: null,
+  airTempC: null,
+}
 
 /** Factor of the chance where a need is known not to be met, and where nobody knows: how common it is there and then. */
 const UNMET: Readonly<Record<Need, number>> = {

@@ -2,6 +2,8 @@ import { newYearOf, yearOf } from './calendar.ts'
 import type { EpochDay } from './calendar.ts'
 import { broodsOf, firstDayOf, lastDayOf, saw, towardsStart, turnOf, windowOf } from './emergence/index.ts'
 import type { EmergenceWindow, PlacedNote } from './emergence/index.ts'
+import { seenShare } from './clarity.ts'
+import { lengthOn, monthsAt } from './drawnStages.ts'
 import type { FeedingScene } from './drawnStages.ts'
 import type { FoodStage, Need } from './foodStage.ts'
 import { hourWeight } from './hours.ts'
@@ -25,6 +27,7 @@ export type FeedingReason =
   | { readonly code: 'searched'; readonly times: number; readonly day: EpochDay; readonly thisYear: boolean }
   | { readonly code: 'byMonth' | 'kindOnly' | 'hourGood' | 'hourPoor' }
   | { readonly code: 'lessAtHome' | 'unlikelyHere'; readonly share: number }
+  | { readonly code: 'smallInColoured' }
   | { readonly code: 'need'; readonly need: Need; readonly met: boolean | null }
 
 const AT_HOME = 0.75
@@ -119,6 +122,8 @@ export function reasonsOf(
   const atHome = stage.waterKinds[waterKind] ?? 0
   if (presence < 0.5) reasons.push({ code: 'unlikelyHere', share: presence })
   else if (atHome < AT_HOME) reasons.push({ code: 'lessAtHome', share: atHome })
+  const [, lengthMmHigh] = lengthOn(monthsAt(stage, latitudeDeg), day)
+  if (seenShare(conditions.clarity, lengthMmHigh) < AT_HOME) reasons.push({ code: 'smallInColoured' })
   if (stage.needs) reasons.push({ code: 'need', need: stage.needs, met: isMet(stage.needs, conditions) })
   if (stage.hours.length > 0)
     reasons.push({

@@ -220,6 +220,8 @@ export function feedingReason(
       return `${Math.max(Math.round(reason.share * 10), 1)} in 10 as common on this kind of water as on its best`
     case 'unlikelyHere':
       return `likely not on this water: ${inTen(reason.share)} that it lives here`
+    case 'smallInColoured':
+      return 'too small to be seen well in coloured water'
     case 'need':
       return needWords(reason.need, reason.met)
     case 'hourGood':

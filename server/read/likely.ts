@@ -1,7 +1,9 @@
 import {
   bandIn,
   bandRange,
+  choosyIn,
   choosyWord,
+  clarityOf,
   epochDayOf,
   feedingAt,
   forecastC,
@@ -85,6 +87,7 @@ type LikelyFood = Omit<FoodAtMoment, 'onHand' | 'par'>
 export interface SaidOfHour {
   readonly level?: HourConditions['level'] | undefined
   readonly weather?: HourConditions['weather'] | undefined
+  readonly clarity?: HourConditions['clarity'] | undefined
   readonly airTempC?: number | undefined
   /** what the user's own thermometer shows */
   readonly waterTempC?: number | undefined
@@ -104,6 +107,14 @@ function levelOf(level: Awaited<ReturnType<typeof latestLevel>>, on: string): Ho
   return rise >= RISE_MM ? 'rising' : rise <= -FALL_MM ? 'falling' : 'steady'
 }
 
+/** How clear the water was read lately, against what is usual of it; null where nobody did. */
+async function clarityRead(db: Reader, reachId: ReachId, on: string): Promise<HourConditions['clarity']> {
+  const read = await latestLevel(db, reachId)
+  const seenMm = read?.clarityMm ?? null
+  if (!read || seenMm === null || Math.abs(epochDayOf(on) - read.day) > LEVEL_DAYS) return null
+  return clarityOf(seenMm, (await reachOf(db, reachId)).water.clarityMm)
+}
+
 /** What is known of an hour: what the user says, the gauge where there is one, the forecast of the water. */
 export async function saidOrRead(
   db: Reader,
@@ -115,6 +126,7 @@ export async function saidOrRead(
   const conditions: HourConditions = {
     level: is,
     weather: said.weather ?? null,
+    clarity: said.clarity ?? (await clarityRead(db, reachId, on)),
     airTempC: said.airTempC ?? null,
     waterTempC: said.waterTempC ?? (await tempAt(db, reachId, on, localMin)),
   }
@@ -192,7 +204,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
         onIt: found.onIt,
         onItIfAbout: found.onItIfAbout,
         onItWords: wording.fishOnIt(found.onIt),
-        choosy: choosyWord(stage.core.choosy),
+        choosy: choosyWord(choosyIn(conditions.clarity, stage.core.choosy)),
         lengthMmLow: found.lengthMmLow,
         lengthMmHigh: found.lengthMmHigh,
         hooks: [...hooksForNatural(hookRangesOf(stage.row), found.lengthMmLow, found.lengthMmHigh)],
@@ -233,6 +245,7 @@ const momentOnly = ({
   localMin,
   level,
   weather,
+  clarity,
   airTempC,
   waterTempC,
 }: MomentInput): MomentInput => ({
@@ -241,6 +254,7 @@ const momentOnly = ({
   localMin,
   level,
   weather,
+  clarity,
   airTempC,
   waterTempC,
 })

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { RefObject } from 'react'
 import { Dialog, Popover } from 'react-aria-components'
 import styled from 'styled-components'
-import { epochDayOf } from '../../core/index.ts'
+import { CLARITIES, epochDayOf } from '../../core/index.ts'
 import type { FrameView } from '../../contract/index.ts'
 import { chooseMoment } from '../wire/state.ts'
 import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
@@ -38,6 +38,7 @@ const Panel = styled(Popover)`
 const NOT_SAID = { id: '', name: 'not said' }
 const LEVELS = [NOT_SAID, ...['falling', 'steady', 'rising'].map((id) => ({ id, name: id }))]
 const WEATHERS = [NOT_SAID, ...['bright', 'dull', 'windy', 'calm', 'rain'].map((id) => ({ id, name: id }))]
+const CLARITY_CHOICES = [NOT_SAID, ...CLARITIES.map((id) => ({ id, name: id }))]
 const AIR = { min: -40, max: 50 }
 const WATER = { min: 0, max: 30 }
 
@@ -56,12 +57,18 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
   const chosen = useAppSelector((state) => state.view.moment)
   const dispatch = useAppDispatch()
   const [hour, setHour] = useState(clockTime(localMin))
+  /** how often the station has written over what was typed */
+  const [stationAsked, setStationAsked] = useState(0)
   const { take, refused } = useTakeReadings(reachId)
   const choose = (change: Partial<ChosenMoment>) =>
     dispatch(chooseMoment({ reachId, on, localMin, said, ...change }))
   const say = (change: { readonly [Key in keyof SaidOfHour]: SaidOfHour[Key] | undefined }) => {
     const all = Object.entries({ ...said, ...change }).filter(([, value]) => value !== undefined)
     choose({ said: Object.fromEntries(all) as SaidOfHour })
+  }
+  const told = (by: Parameters<typeof say>[0]) => {
+    say(by)
+    setStationAsked(stationAsked + 1)
   }
   // a reading that is kept speaks for this hour and for the days after it: nothing is left to say
   const keep = async (tempC: number) => {
@@ -117,8 +124,14 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
             choices={WEATHERS}
             onChange={(id) => say({ weather: (id || undefined) as SaidOfHour['weather'] })}
           />
+          <Select
+            label={labels.clarity}
+            value={said.clarity ?? ''}
+            choices={CLARITY_CHOICES}
+            onChange={(id) => say({ clarity: (id || undefined) as SaidOfHour['clarity'] })}
+          />
           <SaidTemperature
-            key={said.airTempC === undefined ? 'open' : 'said'}
+            key={stationAsked}
             label={labels.air}
             units={units}
             limits={AIR}
@@ -133,7 +146,7 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
             onSay={(waterTempC) => say({ waterTempC })}
           />
         </div>
-        {frame.isDemo ? <AskTheStation waterTempC={moment.waterTempC} onSay={say} /> : null}
+        {frame.isDemo ? <AskTheStation waterTempC={moment.waterTempC} onSay={told} /> : null}
         {said.waterTempC === undefined ? (
           <p style={{ color: 'var(--quiet)' }}>{labels.waterByThisReachs}</p>
         ) : (

@@ -52,6 +52,7 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
         <strong>{reach.reachName}</strong> · {dayName(on)} · {clockTime(localMin)} ·{' '}
         {shortTemp(waterTempC, frame.settings.units)}
         {said?.level ? ` · ${said.level}` : ''}
+        {said?.clarity ? ` · ${said.clarity}` : ''}
         {said?.weather ? ` · ${said.weather}` : ''}
       </button>
       {open ? (

@@ -6,6 +6,7 @@ import { keptMoment } from './keptMoment.ts'
 export interface SaidOfHour {
   readonly level?: 'falling' | 'steady' | 'rising'
   readonly weather?: 'bright' | 'dull' | 'windy' | 'calm' | 'rain'
+  readonly clarity?: 'clear' | 'usual' | 'coloured'
   readonly airTempC?: number
   /** what the user's own thermometer shows */
   readonly waterTempC?: number

@@ -42,6 +42,7 @@ export const labels = {
   level: 'The water is',
   weather: 'Weather',
   air: 'Air',
+  clarity: 'Clarity',
   askTheStation: 'Ask the simulated weather station',
   waterByYourOwn: 'Water, your own',
   waterByThisReachs: 'Water from its latest reading, towards its season.',

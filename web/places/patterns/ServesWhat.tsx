@@ -3,6 +3,7 @@ import {
   appearanceOf,
   bandIn,
   behaviourOf,
+  choosyIn,
   epochDayOf,
   lengthOn,
   matchFly,
@@ -65,7 +66,7 @@ function servedAt(
       const lengthMmHigh = food?.lengthMmHigh ?? high
       const match = matchFly(
         matched,
-        stage,
+        { ...stage, choosy: choosyIn(moment.said?.clarity ?? null, stage.choosy) },
         { waterKind, bedMm, surfaceSpeedMmPerS, lengthMmLow, lengthMmHigh },
         { school, meant },
       )

@@ -19,7 +19,10 @@ export function BySituation({ stages }: { readonly stages: ReadonlyMap<string, S
   const planned = usePlanned()
   const { localMin: _hour, ...asked } = askedOf(moment)
   const { data: usual } = useReachDayQuery(asked, { skip: !moment })
-  const { data: coloured } = useReachDayQuery({ ...asked, level: 'rising' }, { skip: !moment })
+  const { data: coloured } = useReachDayQuery(
+    { ...asked, level: 'rising', clarity: 'coloured' },
+    { skip: !moment },
+  )
   const looks = useMemo(() => {
     if (!moment || !place || !known || !planned || !usual || !coloured) return null
     const day = epochDayOf(moment.on)

@@ -95,7 +95,15 @@ function Now() {
       lengthMmHigh,
     }))
     return [
-      { key: 'now', foods, whatever: at.whatever, place, month: Number(moment.on.slice(5, 7)), without: [] },
+      {
+        key: 'now',
+        foods,
+        whatever: at.whatever,
+        place,
+        clarity: moment.said?.clarity ?? null,
+        month: Number(moment.on.slice(5, 7)),
+        without: [],
+      },
     ]
   }, [moment, at, place])
   const [cover] = useHeld(looks) ?? []
