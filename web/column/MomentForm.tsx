@@ -4,8 +4,8 @@ import { Dialog, Popover } from 'react-aria-components'
 import styled from 'styled-components'
 import { CLARITIES, epochDayOf } from '../../core/index.ts'
 import type { FrameView } from '../../contract/index.ts'
-import { chooseMoment } from '../wire/state.ts'
-import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
+import { chooseMoment, sayOfHour } from '../wire/state.ts'
+import type { ChosenMoment, SaidNow, SaidOfHour } from '../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import type { Moment } from '../moment/useMoment.ts'
 import { clockTime, parseClock } from '../words/words.ts'
@@ -62,13 +62,10 @@ export default function MomentForm({ frame, moment, head, onDone }: MomentFormPr
   const { take, refused } = useTakeReadings(reachId)
   const choose = (change: Partial<ChosenMoment>) =>
     dispatch(chooseMoment({ reachId, on, localMin, said, ...change }))
-  const say = (change: { readonly [Key in keyof SaidOfHour]: SaidOfHour[Key] | undefined }) => {
-    const all = Object.entries({ ...said, ...change }).filter(([, value]) => value !== undefined)
-    choose({ said: Object.fromEntries(all) as SaidOfHour })
-  }
-  const told = (by: Parameters<typeof say>[0]) => {
+  const say = (change: SaidNow) => dispatch(sayOfHour({ of: { reachId, on, localMin, said }, said: change }))
+  const told = (by: SaidNow) => {
     say(by)
-    setStationAsked(stationAsked + 1)
+    setStationAsked((times) => times + 1)
   }
   // a reading that is kept speaks for this hour and for the days after it: nothing is left to say
   const keep = async (tempC: number) => {

@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { chooseMoment, find, light, pin, setOutbox, setTrouble, setWork, toggleKeys, view } from './state.ts'
+import {
+  chooseMoment,
+  find,
+  light,
+  pin,
+  sayOfHour,
+  setOutbox,
+  setTrouble,
+  setWork,
+  toggleKeys,
+  view,
+} from './state.ts'
 
 const at = (...actions: readonly Parameters<typeof view.reducer>[1][]) =>
   actions.reduce(view.reducer, view.getInitialState())
@@ -15,6 +26,16 @@ describe('what places share', () => {
     const moment = { reachId: 'r', on: '2026-06-06', localMin: 780 }
     expect(at(chooseMoment(moment)).moment).toEqual(moment)
     expect(at(chooseMoment(moment), chooseMoment(null)).moment).toBeNull()
+  })
+
+  it('adds to what is said of the hour, whatever was said meanwhile, and takes back what is left open', () => {
+    const of = { reachId: 'r', on: '2026-06-06', localMin: 780 }
+    const said = (...each: readonly Parameters<typeof sayOfHour>[0]['said'][]) =>
+      at(...each.map((one) => sayOfHour({ of, said: one }))).moment?.said
+    expect(said({ waterTempC: 15.5 }, { airTempC: 18 })).toEqual({ waterTempC: 15.5, airTempC: 18 })
+    expect(said({ waterTempC: 15.5 }, { waterTempC: undefined, level: 'rising' })).toEqual({ level: 'rising' })
+    const elsewhere = { ...of, reachId: 'other' }
+    expect(at(chooseMoment(elsewhere), sayOfHour({ of, said: { level: 'steady' } })).moment).toEqual({ ...elsewhere, said: { level: 'steady' } }) // prettier-ignore
   })
 
   it('shows the keys and hides them', () => {

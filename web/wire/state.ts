@@ -12,6 +12,9 @@ export interface SaidOfHour {
   readonly waterTempC?: number
 }
 
+/** What is said anew: undefined takes back what was said. */
+export type SaidNow = { readonly [Key in keyof SaidOfHour]?: SaidOfHour[Key] | undefined }
+
 /** The moment that the user has chosen; null follows the next outing. */
 export interface ChosenMoment {
   readonly reachId: string
@@ -73,6 +76,12 @@ export const view = createSlice({
   initialState,
   reducers: {
     chooseMoment: (state, { payload }: PayloadAction<ChosenMoment | null>) => ({ ...state, moment: payload }),
+    /** adds to what is said of the hour of a moment, or takes of it what is undefined; the rest stays as it is by then */
+    sayOfHour: (state, { payload: { of, said } }: PayloadAction<{ of: ChosenMoment; said: SaidNow }>) => {
+      const moment = state.moment ?? of
+      const all = Object.entries({ ...moment.said, ...said }).filter(([, value]) => value !== undefined)
+      return { ...state, moment: { ...moment, said: Object.fromEntries(all) as SaidOfHour } }
+    },
     light: (state, { payload }: PayloadAction<string | null>) => ({ ...state, lit: payload }),
     pin: (state, { payload }: PayloadAction<string>) => ({
       ...state,
@@ -94,5 +103,15 @@ export const view = createSlice({
   },
 })
 
-export const { chooseMoment, find, light, offerUndoFirst, pin, setOutbox, setTrouble, setWork, toggleKeys } =
-  view.actions
+export const {
+  chooseMoment,
+  find,
+  light,
+  offerUndoFirst,
+  pin,
+  sayOfHour,
+  setOutbox,
+  setTrouble,
+  setWork,
+  toggleKeys,
+} = view.actions
