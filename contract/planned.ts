@@ -80,6 +80,7 @@ export const toServing = (variant: PlannedVariant): ServingVariant => ({
   hookSize: variant.figure.hookSize,
   lead: variant.lead,
   weighted: variant.weighted,
+  barb: variant.barb,
 })
 
 /** A variant as core plans with it. */

@@ -156,13 +156,22 @@ export {
   canBeMadeIn,
   kindDefaults,
   likeFamily,
+  BARBS,
   MATERIAL_KINDS,
   PROPERTY_NAMES,
   sizeNumber,
   strandDiameterMm,
   valueOf,
 } from './material/index.ts'
-export type { Material, MaterialFamily, MaterialKind, Physics, Property, StockUnit } from './material/index.ts'
+export type {
+  Material,
+  MaterialFamily,
+  Barb,
+  MaterialKind,
+  Physics,
+  Property,
+  StockUnit,
+} from './material/index.ts'
 export { clamp, mean, Z_80 } from './number/index.ts'
 export {
   anchorsOf,

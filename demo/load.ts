@@ -262,6 +262,7 @@ async function tellStores(
       priceMinor: pack && pack.priceMinor,
       leadTimeDays: pack && pack.leadTimeDays,
       supplier: '',
+      barb: drawer.family.startsWith('hook-jig') ? 'barbless' : null,
       note: '',
     })
   }

@@ -35,16 +35,16 @@ test('two tabs on one pattern: the second save is told, and may keep its own or 
   const second = await context.newPage()
   await second.goto(page.url())
   await expect(second.getByRole('heading', { level: 1, name: 'Damp Straw' })).toBeVisible()
-  await page.getByLabel('Note').fill('from the first tab')
+  await page.getByLabel('Note', { exact: true }).fill('from the first tab')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('not saved')).toBeHidden()
-  await second.getByLabel('Note').fill('from the second tab')
+  await second.getByLabel('Note', { exact: true }).fill('from the second tab')
   await second.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(second.getByText('Another tab changed this pattern since you opened it.')).toBeVisible()
   await second.getByRole('button', { name: 'Keep yours' }).click()
   await expect(second.getByText('not saved')).toBeHidden()
   await page.reload()
-  await expect(page.getByLabel('Note')).toHaveValue('from the second tab')
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('from the second tab')
   pageErrors.length = 0
 })
 
@@ -133,13 +133,13 @@ test.describe('what only reads', () => {
 
   test('a draft outlives leaving and a reload', async ({ page }) => {
     await open(page, 'Cold Tea')
-    await page.getByLabel('Note').fill('half a thought')
+    await page.getByLabel('Note', { exact: true }).fill('half a thought')
     await page.getByRole('link', { name: /^Stores/ }).click()
     await expect(page.getByText('It is kept here as a draft')).toBeVisible()
     await page.getByRole('button', { name: 'Leave it as a draft' }).click()
     await expect(page.getByRole('heading', { level: 1, name: 'Stores' })).toBeVisible()
     await open(page, 'Cold Tea')
-    await expect(page.getByLabel('Note')).toHaveValue('half a thought')
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue('half a thought')
     await expect(page.getByText('not saved')).toBeVisible()
   })
 

@@ -4,7 +4,14 @@ import type { Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import { forbiddenBy } from '../core/index.ts'
 import { noRules } from '../contract/index.ts'
-import type { PatternsView, PatternView, PlanView, WaterRules, WatersView } from '../contract/index.ts'
+import type {
+  PatternsView,
+  PatternView,
+  PlanView,
+  StoresView,
+  WaterRules,
+  WatersView,
+} from '../contract/index.ts'
 
 const saturday = (page: Page) => page.getByRole('table', { name: 'To tie before Sat 6 June' })
 
@@ -128,8 +135,8 @@ test('a variant that nobody made yet is planned where nothing else serves, and q
   await expect(page.getByText(/Damp Straw #12 olive/).first()).toBeVisible()
 })
 
-test('nothing that the note of a water forbids is planned or packed, for five notes', async ({ page }) => {
-  test.setTimeout(150_000)
+test('nothing that the note of a water forbids is planned or packed, for six notes', async ({ page }) => {
+  test.setTimeout(180_000)
   const api = async (path: string) => (await page.request.get(`/api/${path}`)).json() as Promise<unknown>
   const name = 'River Harnsel'
   const note = async (change: Partial<WaterRules>) => {
@@ -141,21 +148,49 @@ test('nothing that the note of a water forbids is planned or packed, for five no
     const saved = await page.request.post('/api/commands', { data: { id: v7(), kind: 'waterSave', body } })
     expect(saved.ok(), await saved.text()).toBe(true)
   }
+  // the hooks of dries have a barb, and their drawers say so
+  const { materials } = (await api('stores')) as StoresView
+  for (const drawer of materials.filter(({ kind, name: hook }) => kind === 'hook' && /dry/i.test(hook))) {
+    const {
+      id: materialId,
+      version,
+      minimumAmount,
+      packAmount,
+      priceMinor,
+      leadTimeDays,
+      supplier,
+      note: own,
+    } = drawer
+    const body = {
+      materialId,
+      version,
+      minimumAmount,
+      packAmount,
+      priceMinor,
+      leadTimeDays,
+      supplier,
+      note: own,
+      barb: 'barbed',
+    }
+    const saved = await page.request.post('/api/commands', { data: { id: v7(), kind: 'materialSave', body } })
+    expect(saved.ok(), await saved.text()).toBe(true)
+  }
   for (const rules of [
     { dryOnly: true },
     { noLead: true },
     { noAddedWeight: true },
     { maxHookSize: 16 },
     { minHookSize: 14 },
+    { barbless: true },
   ]) {
     await note(rules)
     const { variants, patterns } = (await api('plan')) as PlanView
     const why = new Map(
-      variants.map(({ figure, lead, weighted, pattern, label }) => [
+      variants.map(({ figure, lead, weighted, barb, pattern, label }) => [
         `${patterns[pattern]?.name} ${label}`,
         forbiddenBy(
           { ...noRules, ...rules },
-          { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted },
+          { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted, barb },
         ),
       ]),
     )

@@ -151,6 +151,7 @@ describe('how a drawer is bought', () => {
       priceMinor: 640,
       leadTimeDays: 6,
       supplier: 'the stall at the mill',
+      barb: null,
       note: '',
     }
     await server.command('materialSave', body).expect(200)

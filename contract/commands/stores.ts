@@ -1,4 +1,4 @@
-import { MATERIAL_KINDS } from '../../core/index.ts'
+import { BARBS, MATERIAL_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import {
   batchId,
@@ -58,6 +58,8 @@ export const storeCommands = {
       priceMinor: figure('price').nullable(),
       leadTimeDays: figure('leadTime').nullable(),
       supplier: written('supplier', { trimmed: true }),
+      /** of a hook; null where nobody says */
+      barb: z.enum(BARBS).nullable(),
       note,
     })
     .strict(),

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { ROLES, TAIL_LOOKS, TECHNIQUES, TRIGGER_KEYS, WATER_KINDS, WING_LOOKS } from '../../core/index.ts'
+import {
+  BARBS,
+  ROLES,
+  TAIL_LOOKS,
+  TECHNIQUES,
+  TRIGGER_KEYS,
+  WATER_KINDS,
+  WING_LOOKS,
+} from '../../core/index.ts'
 import { civilDate, compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
 import { waterRules } from '../records/water.ts'
 import { variantFigure } from './parts.ts'
@@ -98,6 +106,8 @@ export const planVariant = z.object({
   /** whether lead, and whether any weight is tied in */
   lead: z.boolean(),
   weighted: z.boolean(),
+  /** of its hook */
+  barb: z.enum(BARBS).nullable(),
   nightsToDry: z.number(),
   lost: z.number(),
   hoursFished: z.number(),

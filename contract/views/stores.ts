@@ -1,4 +1,4 @@
-import { MATERIAL_KINDS } from '../../core/index.ts'
+import { BARBS, MATERIAL_KINDS } from '../../core/index.ts'
 import { z } from 'zod'
 import { familyId, materialId, photoId, purchaseId, purchaseLineId, version } from '../common.ts'
 import { physics } from './families.ts'
@@ -25,6 +25,7 @@ export const materialLine = z
     leadTimeDays: z.number().nullable(),
     supplier: z.string(),
     overrides: physics,
+    barb: z.enum(BARBS).nullable(),
     usedBy: z.number(),
     cautions: z.array(z.string()),
     note: z.string(),

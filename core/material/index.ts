@@ -1,6 +1,7 @@
 export { canBeMadeIn } from './madeSize.ts'
-export { MATERIAL_KINDS } from './material.ts'
+export { BARBS, MATERIAL_KINDS } from './material.ts'
 export type {
+  Barb,
   BeadBoring,
   HookConvention,
   Material,

@@ -34,6 +34,10 @@ export interface HookConvention {
   readonly steps: 'wholeSizes' | 'evenSizes'
 }
 
+/** What a hook has behind its point: a barb, one that is crushed at the vise, or none. */
+export const BARBS = ['barbed', 'crushed', 'barbless'] as const
+export type Barb = (typeof BARBS)[number]
+
 /** How a bead is bored. */
 export type BeadBoring = 'drilled' | 'countersunk' | 'slotted' | 'offCentre'
 
@@ -64,4 +68,6 @@ export interface Material {
   readonly colourWetHex: string
   /** what the user knows better of this drawer than its family does; a hook's measured shank, gape and wire among it */
   readonly overrides?: Physics
+  /** of a hook; null or absent where nobody said */
+  readonly barb?: Barb | null
 }

@@ -1,4 +1,5 @@
 import type { Appearance, School, StageLooks } from '../match/index.ts'
+import type { Barb } from '../material/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
 import type { FlyRules } from './rules.ts'
 import type { Behaviour, Technique } from '../technique/index.ts'
@@ -62,6 +63,8 @@ export interface ServingVariant {
   /** whether lead, and whether any weight is tied in */
   readonly lead: boolean
   readonly weighted: boolean
+  /** of its hook; null where nobody said */
+  readonly barb: Barb | null
 }
 
 /** A variant that could be tied. */

@@ -5,8 +5,8 @@ import type { RuledFly } from './rules.ts'
 import { NO_RULES } from '../testing/planInputs.ts'
 
 const none = NO_RULES
-const dry: RuledFly = { floats: true, hookSize: 16, lead: false, weighted: false }
-const nymph: RuledFly = { floats: false, hookSize: 10, lead: true, weighted: true }
+const dry: RuledFly = { floats: true, hookSize: 16, lead: false, weighted: false, barb: null }
+const nymph: RuledFly = { floats: false, hookSize: 10, lead: true, weighted: true, barb: 'barbed' }
 
 describe('forbiddenBy', () => {
   it('forbids nothing that the note does not speak of', () => {
@@ -19,6 +19,11 @@ describe('forbiddenBy', () => {
     [{ noLead: true }, nymph, 'noLead'],
     [{ noLead: true }, { ...nymph, lead: false }, null],
     [{ noAddedWeight: true }, { ...nymph, lead: false }, 'noAddedWeight'],
+    [{ barbless: true }, { ...dry, barb: 'barbed' }, 'barbed'],
+    [{ barbless: true }, { ...dry, barb: 'crushed' }, null],
+    [{ barbless: true }, { ...dry, barb: 'barbless' }, null],
+    // nobody said: it may go, and is told to be crushed
+    [{ barbless: true }, dry, null],
     // "12 or smaller"
     [{ maxHookSize: 12 }, { ...dry, hookSize: 10 }, 'hookTooLarge'],
     [{ maxHookSize: 12 }, { ...dry, hookSize: 12 }, null],

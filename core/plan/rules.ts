@@ -1,3 +1,4 @@
+import type { Barb } from '../material/index.ts'
 import type { Technique } from '../technique/index.ts'
 
 /** What a user noted of a water's rules that concerns a single fly; null where the note does not say. */
@@ -10,6 +11,7 @@ export interface FlyRules {
   readonly maxHookSize: number | null
   readonly maxFlies: number | null
   readonly noIndicator: boolean | null
+  readonly barbless: boolean | null
 }
 
 /** What of a fly rules speak of. */
@@ -19,16 +21,22 @@ export interface RuledFly {
   readonly hookSize: number | null
   readonly lead: boolean
   readonly weighted: boolean
+  /** null where nobody said: then its barb is to be crushed */
+  readonly barb: Barb | null
 }
 
 /** Why a fly may not be fished, by the user's own note; the posted rule decides. */
-export type Forbidden = 'dryOnly' | 'noLead' | 'noAddedWeight' | 'hookTooSmall' | 'hookTooLarge'
+export type Forbidden = 'dryOnly' | 'noLead' | 'noAddedWeight' | 'hookTooSmall' | 'hookTooLarge' | 'barbed'
 
 /** The first rule of a note that a fly breaks; null where it may be fished. */
-export function forbiddenBy(rules: FlyRules, { floats, hookSize, lead, weighted }: RuledFly): Forbidden | null {
+export function forbiddenBy(
+  rules: FlyRules,
+  { floats, hookSize, lead, weighted, barb }: RuledFly,
+): Forbidden | null {
   if (rules.noLead && lead) return 'noLead'
   if (rules.noAddedWeight && weighted) return 'noAddedWeight'
   if (rules.dryOnly && !floats) return 'dryOnly'
+  if (rules.barbless && barb === 'barbed') return 'barbed'
   if (hookSize === null) return null
   if (rules.maxHookSize !== null && hookSize < rules.maxHookSize) return 'hookTooLarge'
   if (rules.minHookSize !== null && hookSize > rules.minHookSize) return 'hookTooSmall'

@@ -70,6 +70,7 @@ export const forbiddenAt = (rules: FlyRules, variant: ServingVariant): Forbidden
     hookSize: variant.hookSize,
     lead: variant.lead,
     weighted: variant.weighted,
+    barb: variant.barb,
   })
 
 type Graded<Variant extends ServingVariant> = Serving<Variant> & { readonly verdict: FlyMatch['verdict'] }

@@ -28,6 +28,7 @@ export function variant(
     queued: 0,
     purpose: 'imitation',
     roles: [],
+    barb: null,
     ownMonths: [],
     ways: [],
     waters: [],
@@ -59,6 +60,7 @@ export const NO_RULES: FlyRules = {
   maxHookSize: null,
   maxFlies: null,
   noIndicator: null,
+  barbless: null,
 }
 
 /** One outing for olives, with a nymph and a dry to tie for it. */

@@ -56,6 +56,7 @@ export {
   postureWord,
   putAwayName,
   splashWord,
+  barbName,
   roleName,
   waterKindName,
 } from './names.ts'

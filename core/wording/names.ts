@@ -1,6 +1,7 @@
 import type { ComponentKind } from '../dressing/index.ts'
 import type { SplashWord } from '../evaluate/index.ts'
 import type { Bears, Posture } from '../float/index.ts'
+import type { Barb } from '../material/index.ts'
 import type { Role } from '../plan/index.ts'
 import type { DepthBand, WaterKind } from '../season/index.ts'
 
@@ -18,6 +19,13 @@ export const depthBandName: Readonly<Record<DepthBand, string>> = {
   topHalfMetre: 'top half metre',
   inFilm: 'in the film',
   onFilm: 'on the film',
+}
+
+/** What a hook has behind its point. */
+export const barbName: Readonly<Record<Barb, string>> = {
+  barbed: 'a barb',
+  crushed: 'a barb that I crush at the vise',
+  barbless: 'no barb',
 }
 
 /** What a pattern is kept for. */

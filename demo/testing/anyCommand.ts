@@ -211,7 +211,7 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
     const drawer = oneOf(random, await stores(server))
     return drawer && {
       materialId: drawer.id, version: drawer.version, minimumAmount: 100, packAmount: 500, priceMinor: from(random, 900),
-      leadTimeDays: 3, supplier: word(random), note: '',
+      leadTimeDays: 3, supplier: word(random), barb: null, note: '',
     } // prettier-ignore
   },
   hookMeasure: async (server, random) => {

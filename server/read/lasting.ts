@@ -29,6 +29,7 @@ async function readLasting(db: Reader) {
       { kind: family.kind, densityMgPerMm3: densityMgPerMm3 ?? 1, size: Number(material.sizeKey) || null },
     ]),
   )
+  const barbOf = new Map((await loadGoods(db)).map(({ material: { id, barb } }) => [id, barb]))
   const lasting = (await loadRecipes(db)).map(
     ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
       const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
@@ -41,6 +42,7 @@ async function readLasting(db: Reader) {
         look: figure?.look ? { ...figure.look, palette: [...figure.look.palette] } : null,
         place: placeAt(row.homeCompartmentId),
         ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),
+        barb: barbOf.get(row.hookMaterialId) ?? null,
         nightsToDry: figure?.nightsToDry ?? 0,
         bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
           const drawer = drawerAt(materialId)

@@ -61,9 +61,9 @@ async function readMaterials(db: Reader, ids: readonly MaterialId[]): Promise<Re
     rows.flatMap((row) => {
       const owner = families.get(row.familyId)
       if (!owner) return []
-      const { id, sizeKey, colourName, colourHex, colourWetHex, overrides } = row
+      const { id, sizeKey, colourName, colourHex, colourWetHex, overrides, barb } = row
       const core = toCoreFamily(owner)
-      return [[id, { id, family: core, sizeKey, colourName, colourHex, colourWetHex, overrides }]]
+      return [[id, { id, family: core, sizeKey, colourName, colourHex, colourWetHex, overrides, barb }]]
     }),
   )
 }

@@ -127,6 +127,7 @@ export async function storesView(db: Reader, timeZone: string): Promise<StoresVi
               colourWetHex: m.colourWetHex,
               stockUnit: f.stockUnit,
               onHand: amounts.get(m.id) ?? null,
+              barb: m.barb,
               minimumAmount: m.minimumAmount,
               packAmount: m.packAmount,
               priceMinor: m.priceMinor,

@@ -172,8 +172,9 @@ async function orderedHoles(db: Reader, ahead: CoverAhead, rules: FlyRules, usua
   const mayBeFished = ({ variantId }: RestockLine) => {
     const variant = lasting.get(variantId)
     if (!variant) return true
-    const { lead, weighted, figure } = variant
-    return !forbiddenBy(rules, { floats: figure.kind === 'floats', hookSize: figure.hookSize, lead, weighted })
+    const { lead, weighted, barb, figure } = variant
+    const floats = figure.kind === 'floats'
+    return !forbiddenBy(rules, { floats, hookSize: figure.hookSize, lead, weighted, barb })
   }
   const holes = byUrgency(await restockLines(db, usualPar), ahead)
   return { holes, fishable: holes.filter(mayBeFished) }

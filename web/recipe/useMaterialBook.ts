@@ -82,7 +82,7 @@ export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook 
     const book = new Map<string, Material>()
     for (const line of stores?.materials ?? []) {
       const family = physics.get(line.familyId)
-      if (family) book.set(line.id, { ...toMaterial(family, line), overrides: line.overrides })
+      if (family) book.set(line.id, { ...toMaterial(family, line), overrides: line.overrides, barb: line.barb })
     }
     for (const drawer of newDrawers) {
       const family = physics.get(drawer.familyId)

@@ -33,7 +33,8 @@ export const labels = {
   outings: 'Outings',
   planAnOuting: 'Plan an outing',
   noOutingYetPlan: 'No outing yet. Plan one, and Tonight says what it asks for.',
-  crushBarbs: 'Your note: barbless. Crush every barb before it goes along, with your eyes covered.',
+  crushBarbs:
+    'Your note: barbless. Of these flies nobody said whether the hook has a barb: crush it before they go along, with your eyes covered, and say so in its drawer:',
   into: 'Into',
   whatThatDayAsks: 'What that day asks for',
   fliesThatCouldGo: 'Flies that could go along',
@@ -60,4 +61,5 @@ export const FORBIDDEN = {
   noAddedWeight: 'Your note: no added weight.',
   hookTooSmall: 'Your note: this hook is too small.',
   hookTooLarge: 'Your note: this hook is too large.',
+  barbed: 'Your note: barbless. Its drawer says that this hook has a barb.',
 } as const

@@ -3,6 +3,7 @@ export const labels = {
   allDrawers: 'All drawers',
   bought: 'Bought',
   gaveAway: 'Gave away',
+  itsBarb: 'Its barb',
   note: 'Note',
   keepThis: 'Keep this',
   measuredHook: 'Measured hook',

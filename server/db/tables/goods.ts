@@ -1,5 +1,5 @@
 import { blob, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
-import type { MaterialFamily, MaterialKind, Physics, StockUnit } from '../../../core/index.ts'
+import type { Barb, MaterialFamily, MaterialKind, Physics, StockUnit } from '../../../core/index.ts'
 import type { FamilyId, MaterialId, PhotoId } from '../../../contract/index.ts'
 import { editable, id, json } from './columns.ts'
 
@@ -52,6 +52,8 @@ export const material = sqliteTable(
     colourWetHex: text('colour_wet_hex').notNull(),
     packAmount: integer('pack_amount'),
     overrides: json<Physics>('overrides').notNull().default({}),
+    /** of a hook; null where nobody said */
+    barb: text('barb').$type<Barb>(),
     minimumAmount: integer('minimum_amount'),
     priceMinor: integer('price_minor'),
     leadTimeDays: integer('lead_time_days'),

@@ -4,7 +4,7 @@ import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
 
 /** Tonight's actions: each can be taken back, and what was taken back can be done again. */
-export function ActionList() {
+export default function ActionList() {
   const { data } = useActionsQuery()
   const undo = useUndo()
   const own = (data?.actions ?? []).filter(({ isUndo }) => !isUndo)

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -11,9 +11,13 @@ import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
-import { ActionList } from './ActionList.tsx'
 import { NoteButton } from './NoteButton.tsx'
 import { NotArrived } from './NotArrived.tsx'
+
+/** It is fetched when first opened, and the server may be away just then. */
+const ActionList = lazy(() =>
+  import('./ActionList.tsx').catch(() => ({ default: () => <p>{labels.theServerDoesNot}</p> })),
+)
 
 const Foot = styled.footer`
   grid-area: tray;
@@ -171,7 +175,9 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
               </Button>
               <List placement="top end">
                 <Dialog aria-label={labels.tonightsActions}>
-                  <ActionList />
+                  <Suspense fallback={null}>
+                    <ActionList />
+                  </Suspense>
                 </Dialog>
               </List>
             </DialogTrigger>

@@ -48,6 +48,14 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
   const cover = needs && coverWith(needs, flies, counts, lying)
   const setCount = (key: string, count: number) => setCounts((before) => ({ ...before, [key]: count }))
   const chosen = takenOf(flies, counts)
+  const barbOf = new Map(plan?.variants.map(({ variantId, barb }) => [variantId as string, barb]))
+  const unsaid = [
+    ...new Set(
+      flies
+        .filter(({ key, fly }) => (counts[key] ?? 0) > 0 && (barbOf.get(fly.variantId) ?? null) === null)
+        .map(({ fly }) => `${fly.patternName} ${fly.label}`),
+    ),
+  ]
   const total = chosen.reduce((sum, { count }) => sum + count, 0)
   const pack = async () => {
     if (!intoId) return
@@ -93,7 +101,11 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
           <span role="status">{wording.coveredHours(cover.shown, cover.hours)}</span>
         ) : null}
       </Row>
-      {rules?.barbless ? <Caution>{labels.crushBarbs}</Caution> : null}
+      {rules?.barbless && unsaid.length > 0 ? (
+        <Caution>
+          {labels.crushBarbs} {unsaid.join(', ')}.
+        </Caution>
+      ) : null}
       {refusal}
       <CouldGoAlong flies={flies} keep={keep} taken={counts} onTake={setCount} />
     </>

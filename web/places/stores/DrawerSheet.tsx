@@ -1,11 +1,12 @@
 import { useState } from 'react'
-import { parseDecimal, wording } from '../../../core/index.ts'
+import { BARBS, parseDecimal, wording } from '../../../core/index.ts'
+import type { Barb } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
-import { NoteField, TextField } from '../../ui/fields.tsx'
+import { NoteField, Select, TextField } from '../../ui/fields.tsx'
 import { Ledger } from '../../parts/Ledger.tsx'
 import { Photo } from '../../parts/Photo.tsx'
 import { MeasuredHook } from './MeasuredHook.tsx'
@@ -19,6 +20,8 @@ const UNITS: Readonly<Record<MaterialLine['stockUnit'], { words: string; steps: 
   mg: { words: 'g', steps: 1000 },
   patch: { words: 'cm²', steps: 100 },
 }
+
+const BARB_CHOICES = [{ id: '', name: 'not said' }, ...BARBS.map((id) => ({ id, name: wording.barbName[id] }))]
 
 /** A figure in the unit people say, as smallest steps; null where it is none. */
 function steps(text: string, unit: MaterialLine['stockUnit']): number | null {
@@ -65,7 +68,7 @@ export function DrawerSheet({
     setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
     if (delivery.kind === 'done') setAmount('')
   }
-  const save = (change: Partial<Bought> & { note?: string }) =>
+  const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }) =>
     void command('materialSave', {
       materialId: line.id,
       version: line.version,
@@ -74,6 +77,7 @@ export function DrawerSheet({
       priceMinor: line.priceMinor,
       leadTimeDays: line.leadTimeDays,
       supplier: line.supplier,
+      barb: line.barb,
       note: line.note,
       ...change,
     })
@@ -129,6 +133,15 @@ export function DrawerSheet({
         </Row>
         {refused ? <Fault>{refused}</Fault> : null}
       </Section>
+      {line.kind === 'hook' ? (
+        <Select
+          label={labels.itsBarb}
+          value={line.barb ?? ''}
+          choices={BARB_CHOICES}
+          onChange={(id) => save({ barb: id === '' ? null : (id as Barb) })}
+          width="220px"
+        />
+      ) : null}
       {line.kind === 'hook' ? <MeasuredHook key={line.id + line.version} line={line} /> : null}
       <Section>
         <HowBought line={line} onSave={save} />

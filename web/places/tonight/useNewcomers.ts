@@ -84,7 +84,7 @@ function newcomerOf(
     ]
   })
   const hook = book.materials.get(hookMaterialId)
-  const ruled = { ...weightAmong(goods), hookSize: hook ? sizeNumber(hook) : null }
+  const ruled = { ...weightAmong(goods), hookSize: hook ? sizeNumber(hook) : null, barb: hook?.barb ?? null }
   const shared = {
     onHand: 0,
     queued: 0,
@@ -104,6 +104,7 @@ function newcomerOf(
     ...shared,
     lead: ruled.lead,
     weighted: ruled.weighted,
+    barb: ruled.barb,
     look: { ...look, palette: [...look.palette] },
     variantId: id,
     patternId: pattern.id,
