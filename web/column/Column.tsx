@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import type { FrameView, MomentView } from '../../contract/index.ts'
@@ -6,12 +6,14 @@ import { useNow } from '../moment/useNow.ts'
 import { shortDepth } from '../words/words.ts'
 import type { ColumnContent, Mark } from './marks.ts'
 import { MomentHead } from './MomentHead.tsx'
-import { FallMarks } from './FallMarks.tsx'
 import { Lane, Profile } from './Lane.tsx'
 import { heightShare } from './scale.ts'
-import { SectionMarks } from './SectionMarks.tsx'
-import { SpanHandles } from './SpanHandles.tsx'
 import { labels } from '../words/frame.ts'
+
+// what only some places hang in the Column comes with them
+const FallMarks = lazy(() => import('./FallMarks.tsx'))
+const SectionMarks = lazy(() => import('./SectionMarks.tsx'))
+const SpanHandles = lazy(() => import('./SpanHandles.tsx'))
 
 const Strip = styled.aside`
   grid-area: column;
@@ -346,9 +348,13 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
         ))}
         <Lane marks={foods} side="left" heightPx={heightPx} bedMm={bedMm} lane="foods" />
         <Lane marks={flies} side="right" heightPx={heightPx} bedMm={bedMm} lane="flies" />
-        {content.section ? <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} /> : null}
-        {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
-        {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
+        <Suspense fallback={null}>
+          {content.section ? (
+            <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} />
+          ) : null}
+          {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
+          {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
+        </Suspense>
         <div className="line" style={{ bottom: 0 }}>
           <span style={{ top: 'auto', bottom: 2 }}>bed {shortDepth(bedMm, frame.settings.units)}</span>
         </div>

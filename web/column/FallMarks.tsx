@@ -9,7 +9,7 @@ interface FallMarksProps {
 }
 
 /** Seconds of a fall at their depths, each with its smear; dragged, a second asks for the weighting that is there then. */
-export function FallMarks({ fall, bedMm, heightPx }: FallMarksProps) {
+export default function FallMarks({ fall, bedMm, heightPx }: FallMarksProps) {
   const y = (depthMm: number) => heightShare(depthMm, bedMm) * heightPx
   const { onDrag } = fall
   const drag = (event: PointerEvent<HTMLElement>, timeS: number) => {

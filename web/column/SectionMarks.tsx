@@ -12,7 +12,7 @@ interface SectionMarksProps {
 const KEY_STEP_MM = 250
 
 /** A section of the water: how fast and how warm it is by depth, its ice and its thermocline, which can be dragged. */
-export function SectionMarks({ section, bedMm, heightPx }: SectionMarksProps) {
+export default function SectionMarks({ section, bedMm, heightPx }: SectionMarksProps) {
   const y = (depthMm: number) => heightShare(depthMm, bedMm) * heightPx
   const { layers, thermocline, ice } = section
   const fast = layers.map(({ depthMm, speedShare }) => `${50 + 46 * speedShare}% ${y(depthMm)}px`)

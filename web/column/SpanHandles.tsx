@@ -15,7 +15,7 @@ const KEY_STEP = 0.04
 const isOutside = (share: number) => share > KEY_STEP && share < 1 - KEY_STEP
 
 /** Two handles that choose a stretch of depth, and a veil over what lies outside it. */
-export function SpanHandles({ span, bedMm, heightPx }: SpanHandlesProps) {
+export default function SpanHandles({ span, bedMm, heightPx }: SpanHandlesProps) {
   const { fromMm, toMm, words, onChange } = span
   const share = (depthMm: number) => heightShare(depthMm, bedMm)
   const move = (end: 'from' | 'to', toShare: number) => {

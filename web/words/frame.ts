@@ -43,6 +43,8 @@ export const labels = {
   weather: 'Weather',
   air: 'Air',
   clarity: 'Clarity',
+  note: 'Note',
+  noteWhatYouSee: 'Note what you see',
   askTheStation: 'Ask the simulated weather station',
   waterByYourOwn: 'Water, your own',
   waterByThisReachs: 'Water from its latest reading, towards its season.',

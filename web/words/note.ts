@@ -1,7 +1,5 @@
 /** Plain labels of notes of what is seen. */
 export const labels = {
-  note: 'Note',
-  noteWhatYouSee: 'Note what you see',
   tapWhatYouSee: 'tap what you see.',
   countWhatIsInIt: 'tap each food that is in it, and count it.',
   i: 'I',

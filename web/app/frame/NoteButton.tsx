@@ -3,7 +3,7 @@ import { DialogTrigger } from 'react-aria-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
-import { labels } from '../../words/note.ts'
+import { labels } from '../../words/frame.ts'
 
 const NotePanel = lazy(() => import('../../moment/note/NotePanel.tsx'))
 

@@ -10,6 +10,7 @@ import { newId } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, Select, TextField } from '../../ui/fields.tsx'
 import { Caution, Fault, Quiet } from '../../ui/layout.tsx'
+import { labels as ofFrame } from '../../words/frame.ts'
 import { labels } from '../../words/note.ts'
 import { KINDS, METHODS, wholeUpTo } from './noteWords.ts'
 import type { Noted } from './noteWords.ts'
@@ -123,7 +124,7 @@ export default function NotePanel({ frame, moment, onDone }: NotePanelProps) {
     counted.length > 0 && counted.every(({ count }) => (wholeUpTo(count, 100_000) ?? null) !== null)
   return (
     <Panel isNonModal placement="top end" offset={4}>
-      <Dialog className="form" aria-label={labels.noteWhatYouSee}>
+      <Dialog className="form" aria-label={ofFrame.noteWhatYouSee}>
         <p>
           <strong>{moment.reach.reachName}</strong>: {several ? labels.countWhatIsInIt : labels.tapWhatYouSee}
         </p>
