@@ -2,7 +2,7 @@ import { useRef } from 'react'
 import type { SaidOfHour } from '../wire/state.ts'
 import { useInstrument } from '../wire/useInstrument.ts'
 import { Button } from '../ui/Button.tsx'
-import { labels } from '../words/frame.ts'
+import { labels } from '../words/moment.ts'
 
 /** Wind that makes a day windy, and below which it is calm, m/s. */
 const WINDY_MS = 7

@@ -10,11 +10,12 @@ import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import type { Moment } from '../moment/useMoment.ts'
 import { clockTime, parseClock } from '../words/words.ts'
 import { Button } from '../ui/Button.tsx'
-import { Select, TextField } from '../ui/fields.tsx'
+import { TextField } from '../ui/fields.tsx'
+import { Select } from '../ui/Select.tsx'
 import { useTakeReadings } from '../wire/useTakeReadings.ts'
 import { AskTheStation } from './AskTheStation.tsx'
 import { SaidTemperature } from './SaidTemperature.tsx'
-import { labels } from '../words/frame.ts'
+import { labels } from '../words/moment.ts'
 
 const Panel = styled(Popover)`
   font-size: 0.875rem;

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import type { HistoryLine } from '../../../contract/index.ts'
 import { useFrameQuery, useHistoryQuery } from '../../wire/api.ts'
 import { monthOf } from '../../words/words.ts'
-import { Select } from '../../ui/fields.tsx'
+import { Select } from '../../ui/Select.tsx'
 import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/boxes.ts'
 

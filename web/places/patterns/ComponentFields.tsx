@@ -1,6 +1,6 @@
 import { FIELD_LIMITS, KINDS } from '../../../core/index.ts'
 import type { Component, Field, Limits, MaterialKind, Proportion } from '../../../core/index.ts'
-import { Select } from '../../ui/fields.tsx'
+import { Select } from '../../ui/Select.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { MeasureField } from '../../ui/MeasureField.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'

@@ -1,6 +1,6 @@
 import { is, wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Select } from '../../ui/fields.tsx'
+import { Select } from '../../ui/Select.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { CopyInColour } from './CopyInColour.tsx'

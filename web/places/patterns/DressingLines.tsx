@@ -4,7 +4,7 @@ import { COMPONENT_KINDS, is, KINDS, newLine, wording } from '../../../core/inde
 import type { Component, ComponentKind, DisplayUnits } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Select } from '../../ui/fields.tsx'
+import { Select } from '../../ui/Select.tsx'
 import { Caution, Row } from '../../ui/layout.tsx'
 import { ComponentFields } from './ComponentFields.tsx'
 import type { ChangeDraft, Draft, NewDrawer } from '../../recipe/draft.ts'

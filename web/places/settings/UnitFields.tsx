@@ -1,5 +1,5 @@
 import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
-import { Select } from '../../ui/fields.tsx'
+import { Select } from '../../ui/Select.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/settings.ts'
 

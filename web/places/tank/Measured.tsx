@@ -4,7 +4,7 @@ import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../wir
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
-import type { Choice } from '../../ui/fields.tsx'
+import type { Choice } from '../../ui/Select.tsx'
 import { Caution, Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { DropTestForm } from '../../parts/measure/DropTestForm.tsx'

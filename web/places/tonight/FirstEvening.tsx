@@ -21,7 +21,7 @@ const Blanks = styled.ol`
 `
 
 /** Three lines with blanks: all that is needed before the first true sentence. */
-export function FirstEvening({ frame }: { readonly frame: FrameView }) {
+export default function FirstEvening({ frame }: { readonly frame: FrameView }) {
   return (
     <>
       <h1>{labels.tonight}</h1>

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { TonightLine, TonightView } from '../../../contract/index.ts'
@@ -15,9 +15,11 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
-import { FirstEvening } from './FirstEvening.tsx'
 import { clamp } from '../../../core/index.ts'
 import { labels } from '../../words/tonight.ts'
+
+/** Only who has no water yet needs it. */
+const FirstEvening = lazy(() => import('./FirstEvening.tsx'))
 
 const Lines = styled.ol`
   max-width: 820px;
@@ -221,7 +223,12 @@ export function Tonight() {
   usePlaceKeys(keys)
 
   if (!data || !frame) return <p aria-busy="true">{labels.lookingAtTheWater}</p>
-  if (data.empty) return <FirstEvening frame={frame} />
+  if (data.empty)
+    return (
+      <Suspense fallback={null}>
+        <FirstEvening frame={frame} />
+      </Suspense>
+    )
   const warm = data.moment && data.moment.waterTempC >= 19
   return (
     <>

@@ -1,5 +1,5 @@
 import { NEEDS, wording } from '../../../../core/index.ts'
-import { Select } from '../../../ui/fields.tsx'
+import { Select } from '../../../ui/Select.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { labels } from '../../../words/larder.ts'

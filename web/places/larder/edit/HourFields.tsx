@@ -1,5 +1,6 @@
 import { Button } from '../../../ui/Button.tsx'
-import { Checkbox, Select } from '../../../ui/fields.tsx'
+import { Checkbox } from '../../../ui/fields.tsx'
+import { Select } from '../../../ui/Select.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'

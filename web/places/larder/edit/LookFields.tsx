@@ -7,7 +7,8 @@ import {
   wording,
 } from '../../../../core/index.ts'
 import { Button } from '../../../ui/Button.tsx'
-import { Checkbox, Select, TextField } from '../../../ui/fields.tsx'
+import { Checkbox, TextField } from '../../../ui/fields.tsx'
+import { Select } from '../../../ui/Select.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import type { ChangeStage, StageDraft } from './draft.ts'

@@ -3,7 +3,8 @@ import { fromCore, parseQuantity, POSTURES, wording } from '../../../../core/ind
 import type { ParsedQuantity, Posture, Wanted } from '../../../../core/index.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { Select, TextField } from '../../../ui/fields.tsx'
+import { TextField } from '../../../ui/fields.tsx'
+import { Select } from '../../../ui/Select.tsx'
 import { labels } from '../../../words/patterns.ts'
 
 /** Height of the stones of a usual bed, mm. */
