@@ -150,7 +150,7 @@ test('nothing that the note of a water forbids is planned or packed, for six not
   }
   // the hooks of dries have a barb, and their drawers say so
   const { materials } = (await api('stores')) as StoresView
-  for (const drawer of materials.filter(({ kind, name: hook }) => kind === 'hook' && /dry/i.test(hook))) {
+  for (const drawer of materials.filter(({ kind, name: hook }) => kind === 'hook' && /dry|fine/i.test(hook))) {
     const {
       id: materialId,
       version,

@@ -160,6 +160,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   const endTelling = keepTelling(
     () => store.database,
     async () => localTime(store.clock.nowMs(), (await loadSettings(store.database.db)).body.timeZone).on,
+    buildId,
     (error) => log.error({ error }, 'what this version says could not be kept'),
   )
   return {

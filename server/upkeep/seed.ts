@@ -11,7 +11,7 @@ import { fixedId } from '../db/ids.ts'
 import type { BoxId, CompartmentId, FamilyId, FoodId, FoodStageId } from '../../contract/index.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
-export const SHIPPED_VERSION = 5
+const SHIPPED_VERSION = 5
 
 /** Writes what ships anew, but for what the user has edited. */
 async function seedFamilies(tx: Tx): Promise<void> {

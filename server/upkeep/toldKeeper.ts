@@ -1,14 +1,9 @@
 import { count, eq } from 'drizzle-orm'
-import { CORE_VERSION } from '../../core/index.ts'
 import type { Database } from '../db/database.ts'
 import { isClosed } from '../db/errors.ts'
 import { action, told } from '../db/schema.ts'
 import type { ToldBody } from '../db/schema.ts'
 import { tell, usuallyAsked } from '../read/told.ts'
-import { SHIPPED_VERSION } from './seed.ts'
-
-/** What is reckoned otherwise when either moves. */
-const THIS_VERSION = `${CORE_VERSION}.${SHIPPED_VERSION}`
 
 type Which = typeof told.$inferSelect.which
 
@@ -18,9 +13,9 @@ const momentsOf = ({ fish }: ToldBody) => fish.map(({ reachId, on, localMin }) =
  * Keeps what this version says of fish, flies and outings. Where another version was the last to do so, its words become
  * those of before, and this version is asked the same.
  *
- * @param version tells versions apart: that of this program, but for tests
+ * @param version tells builds of this program apart
  */
-export async function keepTold(database: Database, today: string, version = THIS_VERSION): Promise<void> {
+export async function keepTold(database: Database, today: string, version: string): Promise<void> {
   const { db, write } = database
   const [[counted], [latest]] = await Promise.all([
     db.select({ actions: count() }).from(action),
@@ -52,11 +47,12 @@ const NEXT_MS = 900_000
 export function keepTelling(
   database: () => Database,
   today: () => Promise<string>,
+  version: string,
   onFault: (error: unknown) => void,
 ): () => void {
   const keep = async () => {
     try {
-      await keepTold(database(), await today())
+      await keepTold(database(), await today(), version)
     } catch (error) {
       if (!isClosed(error)) onFault(error)
     }
