@@ -13,6 +13,8 @@ import { Select } from '../../ui/Select.tsx'
 import { Caution, Fault, Quiet } from '../../ui/layout.tsx'
 import { labels as ofFrame } from '../../words/frame.ts'
 import { labels } from '../../words/note.ts'
+import { countOf, CountedFoods } from './CountedFoods.tsx'
+import type { Counted } from './CountedFoods.tsx'
 import { KINDS, METHODS, wholeUpTo } from './noteWords.ts'
 import type { Noted } from './noteWords.ts'
 import { useNoting } from './useNoting.ts'
@@ -56,11 +58,6 @@ const Panel = styled(Popover)`
 
 /** Foods that are offered to be tapped. */
 const OFFERED = 7
-
-interface Counted {
-  readonly stage: StageLine
-  readonly count: string
-}
 
 interface NotePanelProps {
   readonly frame: FrameView
@@ -108,21 +105,13 @@ export default function NotePanel({ frame, moment, onDone }: NotePanelProps) {
     }
   }
   const noteAll = async () => {
-    const observations = counted.map(({ stage, count }) => ({
+    const observations = counted.map((one) => ({
       observationId: newId<never>(),
-      observation: noted(stage, { kind: 'counted', count: wholeUpTo(count, 100_000) ?? null }),
+      observation: noted(one.stage, { kind: 'counted', count: countOf(one) }),
     }))
-    if (
-      await note(
-        'sampleSave',
-        { observations },
-        counted.map(({ stage }) => stage.id),
-      )
-    )
-      setCounted([])
+    const ids = counted.map(({ stage }) => stage.id)
+    if (await note('sampleSave', { observations }, ids)) setCounted([])
   }
-  const allCounted =
-    counted.length > 0 && counted.every(({ count }) => (wholeUpTo(count, 100_000) ?? null) !== null)
   return (
     <Panel isNonModal placement="top end" offset={4}>
       <Dialog className="form" aria-label={ofFrame.noteWhatYouSee}>
@@ -161,33 +150,7 @@ export default function NotePanel({ frame, moment, onDone }: NotePanelProps) {
         <Checkbox isSelected={several} onChange={setSeveral}>
           {labels.severalAtOnce}
         </Checkbox>
-        {counted.map(({ stage, count }) => (
-          <div key={stage.id} className="counted">
-            <span>
-              {stage.foodName}, {stage.stageName}
-            </span>
-            <TextField
-              label={labels.howMany}
-              value={count}
-              onChange={(text) =>
-                setCounted(counted.map((one) => (one.stage.id === stage.id ? { stage, count: text } : one)))
-              }
-              fault={wholeUpTo(count, 100_000) === undefined ? labels.wholeNumber : undefined}
-            />
-            <Button
-              look="quiet"
-              aria-label={`Leave ${stage.foodName}, ${stage.stageName} out`}
-              onPress={() => setCounted(counted.filter((one) => one.stage.id !== stage.id))}
-            >
-              ×
-            </Button>
-          </div>
-        ))}
-        {counted.length > 0 ? (
-          <Button look="main" isDisabled={!allCounted} onPress={() => void noteAll()}>
-            {labels.noteThem}
-          </Button>
-        ) : null}
+        <CountedFoods counted={counted} onChange={setCounted} onNoteAll={() => void noteAll()} />
         <TextField label={labels.food} value={sought} onChange={setSought} maxLength={80} />
         <div className="foods">
           {offered.map((stage) => (
