@@ -7,6 +7,7 @@ export const PATHS = {
   reachSeason: '/api/season/reach',
   reachDay: '/api/season/day',
   reachYear: '/api/season/year',
+  seasonSkill: '/api/season/skill',
   imports: '/api/imports',
   waters: '/api/waters',
   larder: '/api/larder',

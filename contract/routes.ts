@@ -6,6 +6,7 @@ import {
   actionId,
   civilDate,
   familyId,
+  foodStageId,
   localMinute,
   materialId,
   patternId,
@@ -20,7 +21,7 @@ import { historyView } from './views/history.ts'
 import { ledgerQuery, ledgerView } from './views/ledger.ts'
 import { measurementsView } from './views/measurements.ts'
 import { movedView } from './views/moved.ts'
-import { feedingRow, reachSeasonView } from './views/season.ts'
+import { feedingRow, reachSeasonView, seasonSkillView } from './views/season.ts'
 import { momentView } from './views/moment.ts'
 import { benchView } from './views/bench.ts'
 import { boxesView } from './views/boxes.ts'
@@ -71,6 +72,9 @@ export const momentQuery = z.object({
 export const reachDayQuery = z.object({ reachId, on: civilDate, ...saidOfHour })
 /** A year at a reach. */
 export const reachYearQuery = z.object({ reachId, year: z.coerce.number().pipe(figure('year')) })
+
+/** A stage at a reach. */
+export const seasonSkillQuery = z.object({ reachId, foodStageId })
 
 /** Which reach. */
 export const reachSeasonQuery = z.object({ reachId, on: civilDate.optional() })
@@ -123,6 +127,13 @@ export const routes = {
     summary: 'What trout are on through a day, by half hours',
     query: reachDayQuery,
     answer: feedingRow,
+  },
+  seasonSkill: {
+    method: 'get',
+    path: PATHS.seasonSkill,
+    summary: 'How good the forecasts of a stage were at a reach, as they would have been issued',
+    query: seasonSkillQuery,
+    answer: seasonSkillView,
   },
   reachYear: {
     method: 'get',

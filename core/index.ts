@@ -310,6 +310,7 @@ export {
   turnOf,
   usualModel,
   REGIONS,
+  skillOf,
   sunTimes,
   usualSwing,
   WATER_KINDS,

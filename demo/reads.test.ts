@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { getTableName, is, Table } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { fixedId } from '../server/db/ids.ts'
 import type { Reader } from '../server/db/database.ts'
 import { openTestServer } from '../server/testing/testServer.ts'
 import type { TestServer } from '../server/testing/testServer.ts'
@@ -22,6 +23,7 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
     { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
   ],
   loadSeason: ({ reachId }) => [reachId, 2026],
+  loadSkill: ({ reachId }) => [reachId, fixedId('stage:dark-olive-dun')],
   loadUnlearned: ({ reachId }) => [reachId, 2026],
   loadHours: ({ reachId }) => [{ reachId, on: '2026-06-06' }, 600, 720],
   loadYear: ({ reachId }) => [reachId, 2026],

@@ -7,6 +7,7 @@ import type {
   FrameView,
   MomentView,
   ReachSeasonView,
+  SeasonSkillView,
   WatersView,
 } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
@@ -339,6 +340,40 @@ describe('a sample', () => {
     const { body } = await server.command('sampleSave', { observations: sample }).expect(400)
     expect((body as { fields: { path: string }[] }).fields[0]?.path).toBe('observations.1.observation.on')
     expect((await reachSeason(low)).observations).toEqual([])
+  })
+})
+
+describe('how good the forecasts were', () => {
+  const asked = async () =>
+    (
+      (await server.get(`/api/season/skill?reachId=${low}&foodStageId=${olive}`).expect(200))
+        .body as SeasonSkillView
+    ).skill
+
+  it('is nothing until a first day is noted, and is told then beside a fixed date', async () => {
+    expect(await asked()).toBeNull()
+    await server
+      .command('observationSave', {
+        observationId: id('s:first'),
+        version: null,
+        observation: {
+          reachId: low,
+          on: '2026-04-02',
+          localMin: 780,
+          foodStageId: olive,
+          kind: 'firstSeen',
+          count: null,
+          lengthMm: null,
+          effortMinutes: null,
+          method: 'seen',
+          note: '',
+        },
+      }) // prettier-ignore
+      .expect(200)
+    const skill = (await asked())!
+    expect(skill.times).toBe(1)
+    expect(skill.byLead.map(({ leadDays }) => leadDays)).toEqual([30, 14, 7, 3, 0])
+    expect(skill.fixedOffDays).toBeGreaterThanOrEqual(0)
   })
 })
 

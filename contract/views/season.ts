@@ -107,3 +107,19 @@ export const feedingRow = z
   .meta({ id: 'FeedingRow' })
 /** What trout are on through the half hours of a day or the weeks of a year. */
 export type FeedingRowView = z.infer<typeof feedingRow>
+
+/** How good forecasts were; see core's `SeasonSkill`. Null where no first day was noted. */
+export const seasonSkillView = z
+  .object({
+    skill: z
+      .object({
+        times: z.number(),
+        byLead: z.array(z.object({ leadDays: z.number(), held: z.number(), offDays: z.number() })),
+        fixedOffDays: z.number(),
+        unlearnedOffDays: z.number(),
+      })
+      .nullable(),
+  })
+  .meta({ id: 'SeasonSkill' })
+/** How good the forecasts of a stage were at a reach. */
+export type SeasonSkillView = z.infer<typeof seasonSkillView>

@@ -115,6 +115,23 @@ function livedYears(
   })
 }
 
+/** A river that lived through some years with a strain of its own, each read day by day, its first days noted by the day. */
+export function notedRiver(stageId: string, years: readonly number[], seed: number) {
+  const [brood] = broodsOf(stages.find(({ id }) => id === stageId) as FoodStage)
+  if (!brood) throw new Error(`${stageId} has no dates`)
+  const doubt = startDoubt(brood.trigger)
+  const normal = normalsFrom(randomFrom(seed))
+  const strain = { thresholdC: doubt.thresholdSdC * normal(), days: doubt.ownSdDays * normal() }
+  const reach = reachOf(3, 16.6)
+  const lived = livedYears(reach, brood.trigger, strain, years, normal, 0)
+  const notes = lived.flatMap(({ year, start }): SeasonNote[] =>
+    start === null
+      ? []
+      : [{ reachKey: reach.key, stageId, day: newYearOf(year) + Math.round(start) + 2, localMin: null, kind: 'firstSeen', count: null, effortMinutes: null }],
+  ) // prettier-ignore
+  return { reach: { ...reach, days: lived.flatMap(({ days }) => days) }, notes }
+}
+
 /** How a forecast did on made-up rivers so many days before: share of 80 % windows that held, errors in days. */
 export interface Issued {
   readonly lead: number

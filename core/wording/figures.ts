@@ -99,10 +99,19 @@ export function dailySwing(swing: DailySwing, units: DisplayUnits): string {
   return `Within a day of midsummer it swings by ${apart(midsummerC)} ${units.temperature} (${range}) either way, warmest about ${hour}:00: ${known}.`
 }
 
+/** `4 days`, `a day`, `hardly a day`. */
+export const daysOff = (days: number): string => {
+  const whole = Math.round(days)
+  return whole === 0 ? 'hardly a day' : whole === 1 ? 'a day' : `${whole} days`
+}
+
+/** `14 days before`, `on the day`. */
+export const daysBefore = (days: number): string => (days === 0 ? 'on the day' : `${days} days before`)
+
 /** `11 days earlier`, `a day later`. */
 export function daysEarlierOrLater(days: number): string {
   const whole = Math.max(Math.round(Math.abs(days)), 1)
-  return `${whole === 1 ? 'a day' : `${whole} days`} ${days < 0 ? 'earlier' : 'later'}`
+  return `${daysOff(whole)} ${days < 0 ? 'earlier' : 'later'}`
 }
 
 /** A share as so many of a hundred: `7`. */

@@ -27,6 +27,7 @@ import { movedView } from '../views/moved.ts'
 import { momentView } from '../views/moment.ts'
 import { reachSeasonView } from '../views/season.ts'
 import { loadHours, loadYear } from '../read/feedingRows.ts'
+import { loadSkill } from '../read/season.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
@@ -120,6 +121,10 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
   })
   read('reachSeason', async ({ query }) => reachSeasonView(db, query.reachId, query.on ?? (await today())))
   read('reachDay', ({ query }) => loadHours(db, query, 0, 1440))
+  read('seasonSkill', async ({ query }) => {
+    const skill = await loadSkill(db, query.reachId, query.foodStageId)
+    return { skill: skill && { ...skill, byLead: [...skill.byLead] } }
+  })
   read('reachYear', ({ query }) => loadYear(db, query.reachId, query.year))
   read('plan', () => planView(db, clock))
   read('waters', () => watersView(db))

@@ -7,6 +7,7 @@ import {
   fitSeasonal,
   fitSwing,
   seasonOfReach,
+  skillOf,
   trendCPerDay,
   turnOf,
   usualModel,
@@ -34,7 +35,7 @@ import { inTurns } from './inTurns.ts'
 import { loadReaches } from './reaches.ts'
 import type { LoadedReach } from './reaches.ts'
 import { loadStages } from './stages.ts'
-import type { ReachId } from '../../contract/index.ts'
+import type { FoodStageId, ReachId } from '../../contract/index.ts'
 
 /** A note as it is stored. */
 export type ObservationRow = typeof observation.$inferSelect
@@ -214,6 +215,23 @@ async function readUnlearned(db: Reader, reachId: ReachId, year: number): Promis
 
 /** The same as if nobody had noted anything. */
 export const loadUnlearned = keptUntilWrite(readUnlearned, [loadSeasonedReaches, loadStages])
+
+async function readSkill(db: Reader, reachId: ReachId, stageId: FoodStageId) {
+  const reaches = await loadSeasonedReaches(db)
+  const reach = reaches.get(reachId)
+  const all = (await loadStages(db)).map(({ core }) => core)
+  const stage = all.find(({ id }) => id === stageId)
+  if (!reach || !stage) return null
+  const stages = all.filter(({ foodId }) => foodId === stage.foodId)
+  const ids = new Set(stages.map(({ id }) => id))
+  const notes = (await loadNotes(db)).filter((note) => ids.has(note.stageId))
+  return inTurns(
+    skillOf({ reach, reaches: [...reaches.values()], stages, notes, stageId, draws: DRAWS, seed: SEED }),
+  )
+}
+
+/** How good the forecasts of a stage were at a reach, as they would have been issued. */
+export const loadSkill = keptUntilWrite(readSkill, [loadSeasonedReaches, loadStages, loadNotes])
 
 /** The year of a reach's seasons that a day belongs to: from July in the south. */
 export const seasonYear = ({ latitudeDeg }: { readonly latitudeDeg: number }, on: string): number =>

@@ -92,6 +92,7 @@ export const api = createApi({
       reachSeason: asked('reachSeason'),
       reachDay: asked('reachDay'),
       reachYear: asked('reachYear'),
+      seasonSkill: asked('seasonSkill'),
       larder: plain('larder'),
       patterns: plain('patterns'),
       pattern: named('pattern'),
@@ -168,7 +169,7 @@ export const api = createApi({
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useTakeReadingsMutation,
+  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,
 } = api // prettier-ignore

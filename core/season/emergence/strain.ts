@@ -8,8 +8,9 @@ export const PEAK_SHARE = 0.35
 /** What is seen although it is not about: stragglers, other kinds. */
 const STRAGGLERS = 0.03
 /** Doubt of a noted day, sd, and how late it comes: an angler who is there at weekends sees the first some days late. */
+export const FIRST_SEEN = { sdDays: 5, lateDays: 2 } as const
 const NOTED = {
-  firstSeen: { sdDays: 5, lateDays: 2 },
+  firstSeen: FIRST_SEEN,
   thick: { sdDays: 6, lateDays: 0 },
   lastSeen: { sdDays: 6, lateDays: -3 },
 } as const

@@ -8,6 +8,7 @@ import { useMoment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'
 import { dayMonth } from '../../words/days.ts'
+import { HowGood } from './HowGood.tsx'
 import { NoteIt } from './NoteIt.tsx'
 import { labels } from '../../words/larder.ts'
 
@@ -70,6 +71,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
           ) : null}
         </div>
       ))}
+      <HowGood key={`${stage.id} ${moment.reachId}`} stageId={stage.id} reachId={moment.reachId} />
       <NoteIt
         key={changing ?? 'new'}
         stageId={stage.id}
