@@ -28,10 +28,32 @@ describe('skillOf', () => {
       mean(rivers.map(({ byLead }) => byLead.find(({ leadDays }) => leadDays === lead)!.offDays))
     expect(off(0)).toBeLessThan(off(30))
     expect(off(0)).toBeLessThan(mean(rivers.map(({ fixedOffDays }) => fixedOffDays)))
-    // on rivers with a strain of their own notes tell something
-    expect(off(7)).toBeLessThan(mean(rivers.map(({ unlearnedOffDays }) => unlearnedOffDays)))
     const held = mean(rivers.flatMap(({ byLead, times }) => byLead.map((one) => one.held / times)))
     expect(held).toBeGreaterThan(0.7)
+  })
+
+  it('is nearer with notes than without where a strain is far from usual', () => {
+    const { reach, notes } = notedRiver(dun, [2021, 2022, 2023, 2024, 2025], 1, 1.8)
+    const late = toEnd(
+      skillOf({ reach, reaches: [reach], stages: of, notes, stageId: dun, draws: 120, seed: 3 }),
+    )!
+    const week = late.byLead.find(({ leadDays }) => leadDays === 7)!
+    expect(week.offDays).toBeLessThan(0.8 * late.unlearnedOffDays)
+  })
+
+  it('knows nothing of later days: what was read and noted since changes no forecast', () => {
+    const { reach, notes } = notedRiver(dun, [2021, 2022, 2023], 4)
+    const asked = { stages: of, stageId: dun, draws: 60, seed: 3 }
+    const last = notes.at(-1)!.day
+    const until = { ...reach, days: reach.days.filter(({ day }) => day <= last) }
+    const since = {
+      ...reach,
+      days: [...until.days, ...Array.from({ length: 300 }, (_, i) => ({ day: last + 1 + i, meanC: 25 }))],
+    }
+    const [then, now] = [until, since].map((one) =>
+      toEnd(skillOf({ ...asked, reach: one, reaches: [one], notes })),
+    )
+    expect(now).toEqual(then)
   })
 
   it('has nothing to say where no first day was noted', () => {

@@ -3,6 +3,8 @@ import { newYearOf, yearOf } from './calendar.ts'
 import type { EpochDay } from './calendar.ts'
 import { drawSeason, FIRST_SEEN, firstDayOf, turnOf, windowOf } from './emergence/index.ts'
 import type { DrawInput, EmergenceWindow, SeasonNote, WatchedReach } from './emergence/index.ts'
+import { modelsOf } from './warmth/index.ts'
+import type { ReadReach } from './warmth/index.ts'
 
 /** How the forecast did so many days before what was then seen for the first time. */
 export interface LeadSkill {
@@ -32,15 +34,22 @@ const MOST_TIMES = 6
 /** First days of one brood lie no farther apart. */
 const SAME_BROOD_DAYS = 45
 
-type SkillInput = Pick<DrawInput, 'reach' | 'reaches' | 'stages' | 'notes' | 'draws' | 'seed'> & {
+/** A reach with what is usual of its kind, so that its year can be fitted anew to what was known on a day. */
+type SkilledReach = WatchedReach & Pick<ReadReach, 'usual'>
+
+type SkillInput = Pick<DrawInput, 'stages' | 'notes' | 'draws' | 'seed'> & {
+  readonly reach: SkilledReach
+  /** all reaches that notes were made at or readings are borrowed from, this one among them */
+  readonly reaches: readonly SkilledReach[]
   readonly stageId: string
 }
 
-/** A reach as it was known before a day. */
-const knownBefore = (reach: WatchedReach, until: EpochDay): WatchedReach => ({
-  ...reach,
-  days: reach.days.filter(({ day }) => day <= until),
-})
+/** Reaches as they were known on a day: their readings until then, and the years that were fitted to them. */
+function knownOn(reaches: readonly SkilledReach[], until: EpochDay): readonly WatchedReach[] {
+  const read = reaches.map((reach) => ({ ...reach, days: reach.days.filter(({ day }) => day <= until) }))
+  const models = modelsOf(read)
+  return read.map((reach) => ({ ...reach, model: models.get(reach.key) ?? reach.usual }))
+}
 
 /** The window of the stage's brood that is nearest to a day of the year, as it was foretold; null where none comes. */
 function* foretold(
@@ -51,9 +60,11 @@ function* foretold(
   nearDay: number,
 ): Generator<unknown, EmergenceWindow | null> {
   const { reach, reaches, stages, draws, seed, stageId } = input
-  const known = reaches.map((one) => knownBefore(one, until))
+  const known = knownOn(reaches, until)
+  const here = known.find(({ key }) => key === reach.key)
+  if (!here) return null
   const season = yield* drawSeason({
-    reach: knownBefore(reach, until), reaches: known, stages, draws, seed, year,
+    reach: here, reaches: known, stages, draws, seed, year,
     notes: notes.filter(({ day }) => day < until),
   }) // prettier-ignore
   const off = (window: EmergenceWindow) => Math.abs(firstDayOf(window) - nearDay)

@@ -115,13 +115,19 @@ function livedYears(
   })
 }
 
-/** A river that lived through some years with a strain of its own, each read day by day, its first days noted by the day. */
-export function notedRiver(stageId: string, years: readonly number[], seed: number) {
+/**
+ * A river that lived through some years with a strain of its own, each read day by day, its first days noted by the day.
+ *
+ * @param strainZ how far its strain lies off, in sd; drawn where nobody says
+ */
+export function notedRiver(stageId: string, years: readonly number[], seed: number, strainZ?: number) {
   const [brood] = broodsOf(stages.find(({ id }) => id === stageId) as FoodStage)
   if (!brood) throw new Error(`${stageId} has no dates`)
   const doubt = startDoubt(brood.trigger)
   const normal = normalsFrom(randomFrom(seed))
-  const strain = { thresholdC: doubt.thresholdSdC * normal(), days: doubt.ownSdDays * normal() }
+  const drawnZ = [normal(), normal()] as const
+  const [thresholdZ, daysZ] = strainZ === undefined ? drawnZ : ([strainZ, strainZ] as const)
+  const strain = { thresholdC: doubt.thresholdSdC * thresholdZ, days: doubt.ownSdDays * daysZ }
   const reach = reachOf(3, 16.6)
   const lived = livedYears(reach, brood.trigger, strain, years, normal, 0)
   const notes = lived.flatMap(({ year, start }): SeasonNote[] =>
@@ -129,7 +135,7 @@ export function notedRiver(stageId: string, years: readonly number[], seed: numb
       ? []
       : [{ reachKey: reach.key, stageId, day: newYearOf(year) + Math.round(start) + 2, localMin: null, kind: 'firstSeen', count: null, effortMinutes: null }],
   ) // prettier-ignore
-  return { reach: { ...reach, days: lived.flatMap(({ days }) => days) }, notes }
+  return { reach: { ...reach, usual: reach.model, days: lived.flatMap(({ days }) => days) }, notes }
 }
 
 /** How a forecast did on made-up rivers so many days before: share of 80 % windows that held, errors in days. */

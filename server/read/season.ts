@@ -1,11 +1,10 @@
 import { asc, isNull, lte } from 'drizzle-orm'
 import {
-  borrowSeasonal,
   dayMeanOf,
   drawSeason,
   epochDayOf,
-  fitSeasonal,
   fitSwing,
+  modelsOf,
   seasonOfReach,
   skillOf,
   trendCPerDay,
@@ -92,33 +91,29 @@ async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
   const reaches = await loadReaches(db)
   const sums = await sumsByReach(db)
   const read = new Map(reaches.map((loaded) => [loaded.reach.id, readDays(loaded, sums.get(loaded.reach.id))]))
-  const fitted = new Map(
-    reaches.flatMap(({ reach }) => {
-      const own = read.get(reach.id)?.days ?? []
-      return own.length > 0 ? [[reach.id, fitSeasonal(own, usualModel(reach.defaultTempC))] as const] : []
-    }),
+  const models = modelsOf(
+    reaches.map(({ reach }) => ({
+      key: reach.id,
+      waterKey: reach.waterId,
+      elevationM: reach.elevationM,
+      days: read.get(reach.id)?.days ?? [],
+      usual: usualModel(reach.defaultTempC),
+    })),
   )
   return new Map(
     reaches.map((loaded) => {
       const { reach } = loaded
-      const { days: own, swing } = read.get(reach.id) ?? readDays(loaded, undefined)
-      const lenders = reaches.flatMap(({ reach: other }) => {
-        const model = fitted.get(other.id)
-        return model && other.waterId === reach.waterId && other.id !== reach.id
-          ? [{ elevationM: other.elevationM, model }]
-          : []
-      })
-      const prior = borrowSeasonal(reach.elevationM, lenders) ?? usualModel(reach.defaultTempC)
-      const latest = own.at(-1) ?? null
+      const { days, swing } = read.get(reach.id) ?? readDays(loaded, undefined)
+      const latest = days.at(-1) ?? null
       return [
         reach.id,
         {
           loaded,
-          model: fitSeasonal(own, prior),
-          days: own,
+          model: models.get(reach.id) ?? usualModel(reach.defaultTempC),
+          days,
           latest,
           swing,
-          trendCPerDay: latest && trendCPerDay(own, latest.day),
+          trendCPerDay: latest && trendCPerDay(days, latest.day),
         },
       ]
     }),
@@ -146,7 +141,11 @@ const DRAWS = 400
 const SEED = 20_260
 
 /** A reach as its season is drawn. */
-export type SeasonedReach = WatchedReach & { readonly waterKind: WaterKind }
+export type SeasonedReach = WatchedReach & {
+  readonly waterKind: WaterKind
+  /** what is usual of its kind of water */
+  readonly usual: SeasonalModel
+}
 
 async function readSeasonedReaches(db: Reader): Promise<ReadonlyMap<string, SeasonedReach>> {
   return new Map(
@@ -164,6 +163,7 @@ async function readSeasonedReaches(db: Reader): Promise<ReadonlyMap<string, Seas
           elevationM: reach.elevationM,
           iceOffOn: water.iceOffMonthDay,
           model,
+          usual: usualModel(reach.defaultTempC),
           days,
         },
       ]
