@@ -48,7 +48,7 @@ export function benchSeason(): readonly Line[] {
     ...FORETOLD.flatMap((stageId) =>
       skillAsIssued({ stageId, rivers: RIVERS, leadDays: LEADS, draws: 300, seed: 5 }).map(
         ({ lead, held, errorDays, blindDays }) => ({
-          what: `first ${stageId} of a fifth year on ${RIVERS} made-up rivers, ${lead} days before`,
+          what: `first ${stageId} of a fifth year on ${RIVERS} made-up rivers, ${lead} days before the day expected`,
           figure: `80 % window held in ${(held * 100).toFixed(0)} %; off by ${errorDays.toFixed(1)} days, ${blindDays.toFixed(1)} without this year's readings`,
           wanted: lead === 7 ? '76 to 84 %; at most two thirds' : '76 to 84 %',
         }),

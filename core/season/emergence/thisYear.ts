@@ -18,8 +18,8 @@ interface NoteOfThisYear {
   readonly laterHereDays: number
 }
 
-/** A year that is out of the ordinary: its chance, and how far it may lie off, sd in days. */
-const ODD = { chance: 0.05, sdDays: 25 }
+/** A year that is out of the ordinary: its chance, and how far it may lie off, sd in days. By judgement. */
+export const ODD_YEAR = { chance: 0.05, sdDays: 25 }
 const FARTHEST_DAYS = 60
 const STEP_DAYS = 1.5
 /** Who is at the water this year sees first and last more nearly than one who remembers years. */
@@ -74,7 +74,7 @@ function movedAtRandom(
 ): void {
   const draws = rows[0]?.starts.length ?? 0
   for (let n = 0; n < draws; n += 1) {
-    const days = normal() * (random() < ODD.chance ? ODD.sdDays : yearSdDays)
+    const days = normal() * (random() < ODD_YEAR.chance ? ODD_YEAR.sdDays : yearSdDays)
     for (const { starts, ends } of rows) {
       starts[n] = Math.max((starts[n] ?? 0) + days, 0)
       ends[n] = Math.max((ends[n] ?? 0) + days, 0)
@@ -98,8 +98,8 @@ export function heldToNotes(
   const draws = rows[0]?.starts.length ?? 0
   const prior = OFFSETS.map(
     (days) =>
-      ((1 - ODD.chance) * normalDensity(days / yearSdDays)) / yearSdDays +
-      (ODD.chance * normalDensity(days / ODD.sdDays)) / ODD.sdDays,
+      ((1 - ODD_YEAR.chance) * normalDensity(days / yearSdDays)) / yearSdDays +
+      (ODD_YEAR.chance * normalDensity(days / ODD_YEAR.sdDays)) / ODD_YEAR.sdDays,
   )
   const weights = new Float64Array(draws)
   const moved = new Float32Array(draws)
