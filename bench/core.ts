@@ -2,7 +2,7 @@ import {
   appearanceOf,
   combinationsOf,
   countdown,
-  drawFly,
+  drawSketch,
   evaluateFly,
   finalists,
   findWeightings,
@@ -12,6 +12,7 @@ import {
   sampleFall,
   speedAtAttitude,
   USUAL_TIPPET,
+  sketchOf,
 } from '../core/index.ts'
 import type { FindInput } from '../core/index.ts'
 import { shippedFoods } from '../core/season/shipped/larder.ts'
@@ -113,7 +114,7 @@ export function benchCore(): readonly Line[] {
     if (resolved.kind !== 'fly') return
     const worked = evaluateFly(resolved, conditions)
     if (worked.kind === 'sinks') countdown(worked.model, 3000)
-    drawFly(resolved)
+    drawSketch(sketchOf(resolved), { pxPerMm: 20 })
   }
   const stages = shippedFoods.flatMap(({ stages: all }) => all).map((stage) => ({ ...stage, id: stage.key }))
   const place = {

@@ -167,7 +167,7 @@ export const routes = {
   drawings: {
     method: 'get',
     path: PATHS.drawings,
-    summary: 'Drawings by their keys, joined by commas',
+    summary: 'Sketches of flies by the keys of their drawings, joined by commas',
     query: drawingsQuery,
     answer: drawingsView,
   },

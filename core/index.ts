@@ -7,7 +7,12 @@ export {
   nightsToDry,
   paceOf,
   stepFigures,
+  stepMoved,
+  stepsAfterEdit,
   stepsOf,
+  withOwnStep,
+  withoutStep,
+  withStepNote,
 } from './bench/index.ts'
 export type { Pace, ViseEvent } from './bench/index.ts'
 export {
@@ -31,12 +36,16 @@ export type {
   Measured,
   Timing,
 } from './calibrate/index.ts'
-export { drawFly } from './drawing/index.ts'
-export type { FlyDrawing } from './drawing/index.ts'
+export { drawSketch, sketchOf } from './drawing/index.ts'
+export type { DrawingShape, FlyDrawing, FlySketch, Wetness } from './drawing/index.ts'
 export {
   AMOUNTS,
   applySwaps,
   COMPONENT_KINDS,
+  DRAWN_AS,
+  FORMED,
+  SIDES,
+  STEP_VERBS,
   FIELD_LIMITS,
   instead,
   is,

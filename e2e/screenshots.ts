@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { CHROMIUM_ARGS, chromiumPath } from './chromium.ts'
+import { FLY_SHEET, flySheet } from './flySheet.ts'
 import { serveApart } from './serving.ts'
 
 /** One picture of each main view, from the demo's data. */
@@ -79,14 +80,6 @@ const shots: readonly Shot[] = [
         new URL(`/tank?fly=${id('#16 W 2.8')}&fly=${id('#16 B 2.8')}&fly=${id('#16 none')}`, page.url()).href,
       )
       await page.locator('.recharts-surface').first().waitFor()
-    },
-  },
-  {
-    name: 'tank-drops',
-    path: '/tank',
-    before: async (page) => {
-      await page.getByRole('heading', { name: 'Drop tests' }).waitFor()
-      await page.getByRole('heading', { name: 'Drop tests' }).evaluate((heading) => heading.scrollIntoView())
     },
   },
   {
@@ -168,6 +161,12 @@ try {
       process.stdout.write(`${name}\n`)
     }
     await context.close()
+  }
+  if (only.length === 0 || only.includes('flies')) {
+    const page = await browser.newPage({ viewport: FLY_SHEET })
+    await page.setContent(flySheet())
+    await page.screenshot({ path: join(folder, 'flies.png') })
+    process.stdout.write('flies\n')
   }
 } finally {
   await browser.close()

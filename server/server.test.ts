@@ -112,9 +112,9 @@ describe('patterns', () => {
     expect(patterns).toHaveLength(1)
     expect(patterns[0]?.variants[0]?.figure.kind).toBe('sinks')
     const key = patterns[0]?.variants[0]?.figure.drawingKey ?? ''
-    const { drawings } = await body<DrawingsView>(`/api/drawings?keys=${key},0000000000000000`)
-    expect(drawings[key]?.shapes.length).toBeGreaterThan(2)
-    expect(Object.keys(drawings)).toEqual([key])
+    const { sketches } = await body<DrawingsView>(`/api/drawings?keys=${key},0000000000000000`)
+    expect(sketches[key]?.parts.map(({ shape }) => shape)).toEqual(['wound'])
+    expect(Object.keys(sketches)).toEqual([key])
     await server.get('/api/drawings?keys=../../etc').expect(400)
     const { materials } = await body<StoresView>('/api/stores')
     expect(materials.map(({ onHand: amount }) => amount)).toEqual([null, null])

@@ -1,4 +1,4 @@
-import { COMPONENT_KINDS } from '../../core/index.ts'
+import { COMPONENT_KINDS, FORMED, SIDES, STEP_VERBS } from '../../core/index.ts'
 import { z } from 'zod'
 import { materialId, note } from '../common.ts'
 import { figure, listed, written } from '../limited.ts'
@@ -31,7 +31,7 @@ export const place = z
   .object({
     from: figure('alongShank'),
     to: figure('alongShank'),
-    side: z.enum(['around', 'above', 'below', 'left', 'right', 'both']),
+    side: z.enum(SIDES),
   })
   .refine(({ from, to }) => from <= to, {
     message: 'From the eye backwards: from is at most to.',
@@ -48,7 +48,7 @@ export const component = z
     length: proportion.optional(),
     ...amounts,
     clipped: figure('clipped').optional(),
-    formed: z.enum(['cut', 'knotted', 'bent']).optional(),
+    formed: z.enum(FORMED).optional(),
     treatment: z.enum(['dry', 'floatant', 'resin', 'varnish']).optional(),
   })
   .strict()
@@ -57,7 +57,7 @@ export const component = z
 export const step = z
   .object({
     key: componentKey,
-    verb: z.enum(['bead', 'start', 'wrap', 'tieIn', 'dub', 'wind', 'rib', 'coat', 'finish']),
+    verb: z.enum(STEP_VERBS),
     componentKey: componentKey.nullable(),
     threadFrom: figure('alongShank'),
     threadTo: figure('alongShank'),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { POSTURES } from '../../core/index.ts'
 import { boxId, compartmentId, materialId, version } from '../common.ts'
 import { drawingKey, variantMention } from './parts.ts'
 
@@ -19,6 +20,9 @@ export const compartmentLine = z
         variantVersion: version,
         parCount: z.number().nullable(),
         depthMm: z.number().nullable(),
+        /** what it does in few words: how fast it falls, or how it rides */
+        sinkSpeedMmPerS: z.number().nullable(),
+        posture: z.enum(POSTURES).nullable(),
         drawingKey: drawingKey.nullable(),
       }),
     ),

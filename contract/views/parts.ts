@@ -10,33 +10,61 @@ import {
   variantId,
   waterId,
 } from '../common.ts'
-import { DEPTH_BANDS, FOOD_WORDS, POSTURES, WATER_KINDS } from '../../core/index.ts'
+import {
+  BARBS,
+  DEPTH_BANDS,
+  DRAWN_AS,
+  FOOD_WORDS,
+  FORMED,
+  MATERIAL_KINDS,
+  POSTURES,
+  SIDES,
+  WATER_KINDS,
+} from '../../core/index.ts'
 import { waterRules } from '../records/water.ts'
 
-/** A drawing to scale, in mm. */
-export const drawing = z
+const count = z.number().optional()
+
+/** A fly as it is drawn: its hook, and what lies where on it. Lengths in mm. */
+const sketch = z
   .object({
-    minXMm: z.number(),
-    minYMm: z.number(),
-    widthMm: z.number(),
-    heightMm: z.number(),
-    shapes: z.array(
+    hook: z.object({
+      ...{ shankMm: z.number(), gapeMm: z.number(), wireMm: z.number(), bendRadiusMm: z.number() },
+      ...{ eyeOuterMm: z.number(), neckMm: z.number(), hex: z.string(), barb: z.enum(BARBS).nullable() },
+      style: z.object({ curveDeg: z.number(), bendDeg: z.number(), neckDeg: z.number() }),
+    }),
+    parts: z.array(
       z.object({
         key: z.string(),
-        path: z.string(),
-        fill: z.string().nullable(),
-        stroke: z.string().nullable(),
-        strokeMm: z.number(),
+        shape: z.enum(DRAWN_AS),
+        goods: z.enum(MATERIAL_KINDS),
+        order: z.number(),
+        side: z.enum(SIDES),
+        ...{ fromMm: z.number(), toMm: z.number(), lengthMm: z.number().nullable() },
+        ...{ coreMm: z.number(), outerMm: z.number(), solidMm: z.number() },
+        ...{ turns: count, fibreCount: count, strands: count, clipped: count },
+        formed: z.enum(FORMED).optional(),
+        ...{ dryHex: z.string(), wetHex: z.string() },
+        ...{ strandMm: z.number(), fibreMm: z.number(), hairMm: z.number(), hairsPerMm2: z.number() },
+        ...{
+          soft: z.number(),
+          clear: z.number(),
+          sizeMm: z.number(),
+          widthMm: z.number(),
+          centreMm: z.number(),
+        },
+        ...{ pinned: z.boolean(), slotted: z.boolean(), barred: z.boolean(), resin: z.boolean() },
       }),
     ),
+    frame: z.object({ leftMm: z.number(), topMm: z.number(), widthMm: z.number(), heightMm: z.number() }),
   })
-  .meta({ id: 'Drawing' })
+  .meta({ id: 'FlySketch' })
 
 /** What a drawing is asked for by: it names the drawing's content, so that a drawing never changes under its key. */
 export const drawingKey = z.string().regex(/^[0-9a-f]{16}$/)
-/** Drawings by their keys; a key that nobody knows is left out. */
-export const drawingsView = z.object({ drawings: z.record(z.string(), drawing) }).meta({ id: 'Drawings' })
-/** Drawings by their keys. */
+/** Sketches by the keys of their drawings; a key that nobody knows is left out. */
+export const drawingsView = z.object({ sketches: z.record(z.string(), sketch) }).meta({ id: 'Drawings' })
+/** Sketches by the keys of their drawings. */
 export type DrawingsView = z.infer<typeof drawingsView>
 
 /** What lists show of a variant: free fall at 10 °C, dipped and cast. */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { resolveDressing } from '../dressing/index.ts'
 import { jigNymph, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { billOfMaterials, costOf, nightsToDry, stepFigures, stepsOf } from './index.ts'
+import {
+  billOfMaterials, costOf, nightsToDry, stepFigures, stepMoved, stepsAfterEdit, stepsOf, withOwnStep, withoutStep, withStepNote,
+} from './index.ts' // prettier-ignore
 
 const made = jigNymph()
 const fly = resolveDressing(made.dressing, made.variant, made.materials)
@@ -31,6 +33,53 @@ describe('stepsOf', () => {
       { key: 'a', verb: 'finish', componentKey: null, threadFrom: 0, threadTo: 0, note: 'two coats' },
     ] as const
     expect(stepsOf({ ...made.dressing, steps: own }, made.variant)).toEqual(own)
+  })
+})
+
+describe('steps of one’s own', () => {
+  const usual = stepsOf(made.dressing, made.variant)
+  const keys = (steps: readonly { readonly key: string }[] | null) => steps?.map(({ key }) => key)
+
+  it('ties the wire in before the body that it ribs, and the wing case before the thorax that it is pulled over', () => {
+    const order = keys(usual)!
+    expect(order.indexOf('rib tieIn')).toBeGreaterThan(order.indexOf('tail'))
+    expect(order.indexOf('rib tieIn')).toBeLessThan(order.indexOf('body'))
+    expect(order.indexOf('rib')).toBeGreaterThan(order.indexOf('body'))
+    const thread = shippedMaterial('thread-nylon', '70', 'black')
+    const nymph = recipe(shippedMaterial('hook-straight', '14'), [
+      { key: 'case', kind: 'wingCase', material: shippedMaterial('fibre-game-tail'), at: [0.1, 0.35] },
+      { key: 'thorax', kind: 'thorax', material: thread, at: [0.1, 0.35] },
+    ])
+    expect(keys(stepsOf(nymph.dressing, nymph.variant))).toEqual(['case', 'thorax', 'case pullOver', 'finish'])
+  })
+
+  it('stand where they were put, with the thread where the step before left it, and can be taken out', () => {
+    const own = withStepNote(withOwnStep(usual, 'tail'), 'own 1', 'sweep it back')
+    expect(keys(own)!.slice(0, 4)).toEqual(['bead', 'thread', 'tail', 'own 1'])
+    expect(own[3]).toMatchObject({ verb: 'own', threadFrom: 1, threadTo: 1, note: 'sweep it back' })
+    expect(keys(withOwnStep(own, 'tail'))).toContain('own 2')
+    expect(withoutStep(own, 'own 1')).toEqual(usual)
+  })
+
+  it('move one place at a time, never beyond the first', () => {
+    const moved = stepMoved(usual, 'tail', -1)
+    expect(keys(moved)!.slice(0, 3)).toEqual(['bead', 'tail', 'thread'])
+    expect(stepMoved(usual, 'bead', -1)).toEqual(usual)
+    moved.slice(1).forEach((step, i) => expect(step.threadFrom).toBe(moved[i]?.threadTo))
+  })
+
+  it('outlast an edit of the dressing: new parts come where they usually would, parts that are gone go', () => {
+    const own = withStepNote(withOwnStep(stepMoved(usual, 'tail', -1), 'body'), 'own 1', 'pinch')
+    const { components } = made.dressing
+    const without = components.filter(({ key }) => key !== 'rib')
+    expect(keys(stepsAfterEdit(own, components, without))).toEqual(
+      keys(own)!.filter((key) => !key.startsWith('rib')),
+    )
+    const again = stepsAfterEdit(stepsAfterEdit(own, components, without), without, components)!
+    expect([...keys(again)!].sort()).toEqual([...keys(own)!].sort())
+    expect(keys(again)!.indexOf('rib tieIn')).toBeLessThan(keys(again)!.indexOf('body'))
+    expect(again.find(({ key }) => key === 'own 1')?.note).toBe('pinch')
+    expect(stepsAfterEdit(null, components, without)).toBeNull()
   })
 })
 

@@ -5,5 +5,7 @@ export type { FlyCost, PricedDrawer } from './cost.ts'
 export { minutesTaken, paceOf } from './pace.ts'
 export type { Pace, ViseEvent } from './pace.ts'
 export { nightsToDry } from './drying.ts'
-export { componentsByKey, stepFigures, stepsOf } from './steps.ts'
+export {
+  componentsByKey, stepFigures, stepMoved, stepsAfterEdit, stepsOf, withOwnStep, withoutStep, withStepNote,
+} from './steps.ts' // prettier-ignore
 export type { StepFigures } from './steps.ts'

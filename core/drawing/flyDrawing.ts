@@ -1,4 +1,4 @@
-/** One mark of a drawing, in mm with y downwards as screens and paper have it. */
+/** One mark of a drawing, in dots of its scale, y downwards as screens and paper have it. */
 export interface DrawingShape {
   /** the component it shows, or `hook` */
   readonly key: string
@@ -6,40 +6,17 @@ export interface DrawingShape {
   readonly path: string
   readonly fill: string | null
   readonly stroke: string | null
-  readonly strokeMm: number
+  readonly strokePx: number
+  readonly opacity: number
 }
 
-/** A fly to scale: shapes from back to front and the box that holds them. */
+/** A fly drawn at a scale: flat shapes from back to front and the frame that holds them all. */
 export interface FlyDrawing {
-  readonly minXMm: number
-  readonly minYMm: number
-  readonly widthMm: number
-  readonly heightMm: number
+  readonly pxPerMm: number
+  /** where the frame starts from the rear of the eye, px */
+  readonly leftPx: number
+  readonly topPx: number
+  readonly widthPx: number
+  readonly heightPx: number
   readonly shapes: readonly DrawingShape[]
-}
-
-/** A point of a drawing. */
-export type Point = readonly [xMm: number, yMm: number]
-
-const figure = (value: number) => String(Math.round(value * 100) / 100)
-
-/** Path data through points; closed where asked. */
-export function pathThrough(points: readonly Point[], closed = false): string {
-  const [first, ...rest] = points
-  if (!first) return ''
-  const lines = rest.map(([x, y]) => `L${figure(x)} ${figure(y)}`).join('')
-  return `M${figure(first[0])} ${figure(first[1])}${lines}${closed ? 'Z' : ''}`
-}
-
-/** Path data of a circle. */
-export function circlePath([x, y]: Point, radiusMm: number): string {
-  const r = figure(radiusMm)
-  return `M${figure(x - radiusMm)} ${figure(y)}a${r} ${r} 0 1 0 ${figure(2 * radiusMm)} 0a${r} ${r} 0 1 0 ${figure(-2 * radiusMm)} 0Z`
-}
-
-/** Path data of a gently bent hair: a quadratic curve that sags sideways by a share of its length. */
-export function hairPath([x, y]: Point, angle: number, lengthMm: number, sag: number): string {
-  const [dx, dy] = [Math.cos(angle) * lengthMm, Math.sin(angle) * lengthMm]
-  const middle: Point = [x + dx / 2 - dy * sag, y + dy / 2 + dx * sag]
-  return `M${figure(x)} ${figure(y)}Q${figure(middle[0])} ${figure(middle[1])} ${figure(x + dx)} ${figure(y + dy)}`
 }

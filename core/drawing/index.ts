@@ -1,2 +1,5 @@
-export { drawFly } from './drawFly.ts'
+export { drawSketch } from './drawSketch.ts'
 export type { DrawingShape, FlyDrawing } from './flyDrawing.ts'
+export type { Wetness } from './scene.ts'
+export type { FlySketch } from './sketch.ts'
+export { sketchOf } from './sketchOf.ts'

@@ -5,11 +5,16 @@ export const COMPONENT_KINDS = [
 ] as const // prettier-ignore
 export type ComponentKind = (typeof COMPONENT_KINDS)[number]
 
+/** Sides of the shank that something may lie on. */
+export const SIDES = ['around', 'above', 'below', 'left', 'right', 'both'] as const
+/** What may be done to legs or tails before they are tied in. */
+export const FORMED = ['cut', 'knotted', 'bent'] as const
+
 /** Where along the shank, 0 at the eye to 1 at the bend, and on which side of it. */
 export interface Place {
   readonly from: number
   readonly to: number
-  readonly side: 'around' | 'above' | 'below' | 'left' | 'right' | 'both'
+  readonly side: (typeof SIDES)[number]
 }
 
 /** A length said in the tier's way: so many shanks, gapes, hook lengths or beads, relative to a component, or in mm. */
@@ -39,14 +44,19 @@ export interface Component {
   /** share of a hackle's fibres below the shank that shears have left: 0 flush, 1 untouched */
   readonly clipped?: number | undefined
   /** what was done to legs or tails before they were tied in */
-  readonly formed?: 'cut' | 'knotted' | 'bent' | undefined
+  readonly formed?: (typeof FORMED)[number] | undefined
   readonly treatment?: 'dry' | 'floatant' | 'resin' | 'varnish' | undefined
 }
+
+/** What is done at a step; `own` is what its note says. */
+export const STEP_VERBS = [
+  'bead', 'start', 'wrap', 'tieIn', 'dub', 'wind', 'pullOver', 'rib', 'coat', 'finish', 'own',
+] as const // prettier-ignore
 
 /** One step at the vise. Thread positions are along the shank, 0 at the eye to 1 at the bend. */
 export interface Step {
   readonly key: string
-  readonly verb: 'bead' | 'start' | 'wrap' | 'tieIn' | 'dub' | 'wind' | 'rib' | 'coat' | 'finish'
+  readonly verb: (typeof STEP_VERBS)[number]
   readonly componentKey: string | null
   readonly threadFrom: number
   readonly threadTo: number

@@ -14,7 +14,7 @@ export interface FlyComponent extends Omit<Component, 'materialId' | 'length' | 
   readonly toMm: number
   /** free length, mm; null where the recipe says none and the kind needs none */
   readonly lengthMm: number | null
-  /** diameter of what lies below it at the middle of its place, mm */
+  /** diameter of what lies below it, mm: the mean over its place */
   readonly coreMm: number
   /** diameter over it, mm */
   readonly outerMm: number

@@ -98,13 +98,18 @@ function completed(component: Component, material: Material, hook: Hook) {
   }
 }
 
-const overlaps = (a: Component['place'], b: Component['place']) => a.from < b.to && b.from < a.to
+/** Share of a place that another lies under; of a mere point whether it does. */
+function shareUnder(place: Component['place'], other: Component['place']): number {
+  const length = place.to - place.from
+  const under = Math.min(place.to, other.to) - Math.max(place.from, other.from)
+  return length > 0 ? Math.max(under, 0) / length : Number(under >= 0)
+}
 
 /**
  * Merges dressing, variant and materials into a fly, absolute in mm. Nothing else does.
  *
- * Components lie on one another in tying order: the core of one is the hook's wire with all that was put below the
- * middle of its place. Lengths not recorded are the usual ones of their kind.
+ * Components lie on one another in tying order: the core of one is the hook's wire with all that was put below it, each
+ * by the share of its place that it lies under. Lengths not recorded are the usual ones of their kind.
  */
 export function resolveDressing(
   dressing: Dressing,
@@ -136,8 +141,8 @@ export function resolveDressing(
     const { materialId: _id, length, place, ...amounts } = component
     const below = isHead(one) ? [] : found.slice(0, i)
     const coreMm = below
-      .filter((other) => !isHead(other) && overlaps(other.component.place, place))
-      .reduce((sum, other) => sum + addedMm(other), hook.wireMm)
+      .filter((other) => !isHead(other))
+      .reduce((sum, other) => sum + addedMm(other) * shareUnder(place, other.component.place), hook.wireMm)
     const lengthMm = lengths.lengthMm(component)
     components.push({
       ...amounts,

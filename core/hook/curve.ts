@@ -1,4 +1,5 @@
 import type { Hook } from './hook.ts'
+import type { HookStyle } from './style.ts'
 import { clamp, radians } from '../number/index.ts'
 
 /** A point of the hook's centre line: x from the rear of the eye towards the bend, y up; the hook point hangs below. */
@@ -7,9 +8,17 @@ export interface CurvePoint {
   readonly yMm: number
 }
 
+/** What of a hook makes its line. */
+export type HookShape = Pick<
+  Hook,
+  'shankMm' | 'gapeMm' | 'wireMm' | 'bendRadiusMm' | 'eyeOuterMm' | 'neckMm'
+> & {
+  readonly style: Pick<HookStyle, 'curveDeg' | 'bendDeg' | 'neckDeg'>
+}
+
 const STEPS = 16
 /** Height of the shank's centre line above its chord at x; a curved shank arches upwards between eye and bend. */
-export function shankHeightMm(hook: Hook, xMm: number): number {
+export function shankHeightMm(hook: HookShape, xMm: number): number {
   const half = radians(hook.style.curveDeg) / 2
   if (half === 0) return 0
   const radius = hook.shankMm / 2 / Math.sin(half)
@@ -22,7 +31,7 @@ export function shankHeightMm(hook: Hook, xMm: number): number {
  * The eye is a ring of its own at {@link eyeCentre}. The neck of a jig hook bends towards the point: so that the fly
  * hangs with its weight below the eye and its point above.
  */
-export function hookCurve(hook: Hook): readonly CurvePoint[] {
+export function hookCurve(hook: HookShape): readonly CurvePoint[] {
   const points: CurvePoint[] = []
   const neck = radians(hook.style.neckDeg)
   if (hook.neckMm > 0) points.push({ xMm: -hook.neckMm * Math.cos(neck), yMm: -hook.neckMm * Math.sin(neck) })
@@ -49,10 +58,11 @@ export function hookCurve(hook: Hook): readonly CurvePoint[] {
   return points
 }
 
-const POINT_OF_GAPE = 0.7
+/** Length of the straight leg behind the point, in gapes. */
+export const POINT_OF_GAPE = 0.7
 
 /** Centre of the eye's ring, on the point's side of the shank where a neck bends down to it. */
-export function eyeCentre(hook: Hook): CurvePoint {
+export function eyeCentre(hook: HookShape): CurvePoint {
   const neck = radians(hook.style.neckDeg)
   const reach = hook.neckMm + hook.eyeOuterMm / 2
   return { xMm: -reach * Math.cos(neck), yMm: -reach * Math.sin(neck) }

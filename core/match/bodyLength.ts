@@ -42,6 +42,6 @@ const reachMm = ({ toMm, lengthMm }: FlyComponent): number => toMm + (lengthMm ?
 /** Length of a fly with tail, wing and strip, mm: what counts for fish, leeches and worms. */
 export function wholeLengthMm(fly: Fly): number {
   const [front, rear] = ends(fly)
-  const lying = fly.components.filter(({ kind }) => KINDS[kind].drawn.reaches.includes('behind'))
+  const lying = fly.components.filter(({ kind }) => is(kind, 'trails'))
   return Math.max(rear, ...lying.map(reachMm)) - front
 }

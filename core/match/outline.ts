@@ -40,7 +40,7 @@ const SEEN_OF_FUR = 0.6
 const seenMm = ({ material, coreMm, outerMm }: FlyComponent) =>
   FURRY.has(material.family.kind) ? coreMm + SEEN_OF_FUR * Math.max(outerMm - coreMm, 0) : outerMm
 
-const shapeOf = ({ kind }: FlyComponent) => KINDS[kind].drawn.shape
+const shapeOf = ({ kind }: FlyComponent) => KINDS[kind].drawn
 
 function wingOf({ components, hook }: Fly): WingLook {
   const wing = components.find(

@@ -1,5 +1,5 @@
 import { is, KINDS } from '../dressing/index.ts'
-import type { Fly, FlyComponent } from '../dressing/index.ts'
+import type { DrawnAs, Fly, FlyComponent } from '../dressing/index.ts'
 import { sizeNumber, strandDiameterMm } from '../material/index.ts'
 import { sum } from '../number/index.ts'
 import { isBody } from './bodyLength.ts'
@@ -42,7 +42,7 @@ function seenMm2(component: FlyComponent, fly: Fly): number {
   const ball = (Math.PI / 4) * (sizeNumber(material) ?? 0) ** 2
   const barbs = SEEN.barbs * 2 * (lengthMm ?? 0) * Math.max(longMm, TURN_MM * turns)
   if (is(kind, 'hidden')) return 0
-  switch (KINDS[kind].drawn.shape) {
+  switch (KINDS[kind].drawn) {
     case 'bead':
       return SEEN.head * ball
     case 'eyes':
@@ -60,15 +60,22 @@ function seenMm2(component: FlyComponent, fly: Fly): number {
       return SEEN.wing * bundleMm2(component)
     case 'tail':
     case 'legs':
+    case 'gills':
       return SEEN.fibres * bundleMm2(component)
     case 'strip':
       return (lengthMm ?? 0) * (sizeNumber(material) ?? STRAND_MM)
     case 'collar':
       return outerMm <= coreMm ? barbs : longMm * thickMm
     case 'wound':
+    case 'thread':
+    case 'foam':
+    case 'cone':
       return Math.max(longMm, TURN_MM * turns * Number(longMm === 0)) * thickMm
   }
 }
+
+/** What hides the body that it is wound over. */
+const COVERS: ReadonlySet<DrawnAs> = new Set(['wound', 'thread', 'foam', 'cone'])
 
 /** Share of a body that nothing wound over it hides: thorax, collar, head and the like lie on it. */
 function openShare(body: FlyComponent, fly: Fly): number {
@@ -76,7 +83,7 @@ function openShare(body: FlyComponent, fly: Fly): number {
   const at = fly.components.indexOf(body)
   if (!isBody(body) || longMm <= 0) return 1
   const over = fly.components.filter(
-    (one, i) => i > at && KINDS[one.kind].drawn.shape === 'wound' && one.toMm - one.fromMm < longMm,
+    (one, i) => i > at && COVERS.has(KINDS[one.kind].drawn) && one.toMm - one.fromMm < longMm,
   )
   const hidden = over.map(({ fromMm, toMm }) =>
     Math.max(Math.min(toMm, body.toMm) - Math.max(fromMm, body.fromMm), 0),

@@ -8,15 +8,18 @@ const VERB_PHRASES: Readonly<Record<Step['verb'], string>> = {
   tieIn: 'Tie in the',
   dub: 'Dub the',
   wind: 'Wind the',
+  pullOver: 'Pull over the',
+  own: 'A step of your own',
   rib: 'Rib it in open turns',
   coat: 'Coat the body',
   finish: 'Build a small head, whip finish, cut the thread',
 }
 
-const COMPLETE: ReadonlySet<Step['verb']> = new Set(['bead', 'start', 'rib', 'coat', 'finish'])
+const COMPLETE: ReadonlySet<Step['verb']> = new Set(['bead', 'start', 'rib', 'coat', 'finish', 'own'])
 
-/** What to do at a step, as said across a table: `Tie in the tail`. */
-export function stepTitle(verb: Step['verb'], kind: ComponentKind | null): string {
+/** What to do at a step, as said across a table: `Tie in the tail`; of a step of one's own what was written. */
+export function stepTitle({ verb, note }: Pick<Step, 'verb' | 'note'>, kind: ComponentKind | null): string {
+  if (verb === 'own' && note.trim() !== '') return note.trim()
   const phrase = VERB_PHRASES[verb]
   return COMPLETE.has(verb) || !kind ? phrase : `${phrase} ${componentName[kind]}`
 }

@@ -86,9 +86,9 @@ export function cardOf(input: CardInput): Card {
           ]
         : []
       return {
-        title: stepTitle(step.verb, component?.kind ?? null),
+        title: stepTitle(step, component?.kind ?? null),
         material: component ? nameOf(component.material) : '',
-        numbers: numbers.join(', '),
+        numbers: [...numbers, ...(step.verb !== 'own' && step.note ? [step.note] : [])].join(', '),
       }
     }),
     serves: input.serves,

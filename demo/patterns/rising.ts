@@ -101,7 +101,7 @@ export const rising: readonly DemoPattern[] = [
       'shuck: sparkle yarn brown, 1 strand, ½ shank',
       'body: fine synthetic dubbing cream, bulk 0.15, from 0.3 to 1',
       'wing: deer hair fine tips natural, 25 fibres, 0.8 shank, upright, from 0.12 to 0.2',
-      'hackle: stiff cape #12 ginger, 4 turns, 1½ gapes, clipped below, from 0.2 to 0.34',
+      'hackle: stiff cape #12 ginger, 6 turns, 1½ gapes, clipped below, from 0.2 to 0.34',
     ],
     variants: [
       { label: '#12 cream', hook: 'curved grub #12', home: 'Emergers and cripples, lid', onHand: 2 },
@@ -110,7 +110,7 @@ export const rising: readonly DemoPattern[] = [
         hook: 'curved grub #14',
         instead: {
           body: 'fine synthetic dubbing pale olive, bulk 0.15',
-          hackle: 'stiff cape #14 ginger, 4 turns, 1½ gapes, clipped below',
+          hackle: 'stiff cape #14 ginger, 6 turns, 1½ gapes, clipped below',
         },
         home: 'Emergers and cripples, lid',
         onHand: 2,

@@ -16,10 +16,10 @@ export interface VariantRow {
   readonly olderOnHand: number
 }
 
-const { drawing: _drawing, ...FIGURE_COLUMNS } = getTableColumns(variantFigure)
+const { sketch: _sketch, ...FIGURE_COLUMNS } = getTableColumns(variantFigure)
 
-/** A figure without its drawing, which is asked for apart: drawings are most of what a list would weigh. */
-export type FigureRow = Omit<typeof variantFigure.$inferSelect, 'drawing'>
+/** A figure without its sketch, which is asked for apart: sketches are most of what a list would weigh. */
+export type FigureRow = Omit<typeof variantFigure.$inferSelect, 'sketch'>
 
 const keptFigures = keptFor<Reader, Map<string, FigureRow>>(() => new Map())
 

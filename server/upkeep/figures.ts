@@ -4,11 +4,11 @@ import {
   calibrationFor,
   appearanceOf,
   CORE_VERSION,
-  drawFly,
   evaluateFly,
   LIST_CONDITIONS,
   nightsToDry,
   resolveDressing,
+  sketchOf,
   USUAL_TIPPET,
 } from '../../core/index.ts'
 import type { Calibration, Fly, Material, Measured } from '../../core/index.ts'
@@ -21,14 +21,14 @@ import { makeBreath } from '../clock/breath.ts'
 import { loadMeasurements } from '../read/measurements.ts'
 import type { VariantId } from '../../contract/index.ts'
 
-/** Hexadecimal digits of a drawing's hash that name it: enough for billions of drawings. */
+/** Hexadecimal digits of a sketch's hash that name it: enough for billions of drawings. */
 const KEY_LENGTH = 16
 
 type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
 
 const NOTHING = {
   massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
-  posture: null, look: null, hookSize: null, drawing: null, drawingKey: null,
+  posture: null, look: null, hookSize: null, sketch: null, drawingKey: null,
 } // prettier-ignore
 
 /** The colour that the eye takes for the fly: body, else thorax, else thread. */
@@ -54,7 +54,7 @@ function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<F
   }
 }
 
-/** What lists show of a recipe: figures in free fall at 10 °C, its bill of materials and its drawing. */
+/** What lists show of a recipe: figures in free fall at 10 °C, its bill of materials and its sketch. */
 export function figureOf(
   body: RevisionBody,
   materials: ReadonlyMap<string, Material>,
@@ -72,8 +72,8 @@ export function figureOf(
   ])
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
   if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
-  const drawing = drawFly(fly)
-  const drawn = { drawing, drawingKey: contentHash(drawing).slice(0, KEY_LENGTH), hookSize: fly.hook.size }
+  const sketch = sketchOf(fly)
+  const drawn = { sketch, drawingKey: contentHash(sketch).slice(0, KEY_LENGTH), hookSize: fly.hook.size }
   // a fly that was bought or found: nobody knows what it weighs
   if (fly.components.length === 0) return { ...NOTHING, ...drawn, inputHash, kind: 'incomplete', bill: [] }
   return {

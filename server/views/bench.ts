@@ -55,7 +55,8 @@ function toBenchStep(step: Step, fly: Fly): BenchStep {
   const { material } = component ?? {}
   return {
     ...step,
-    title: wording.stepTitle(step.verb, component?.kind ?? null),
+    note: step.verb === 'own' ? '' : step.note,
+    title: wording.stepTitle(step, component?.kind ?? null),
     materialName: material ? wording.drawerName(material.family, material.sizeKey, material.colourName) : null,
     colourHex: material?.colourHex ?? null,
     fromMm: figures?.fromMm ?? null,

@@ -79,6 +79,8 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
       bedMm: where.bedMm,
       surfaceSpeedMmPerS: where.speedMmPerS,
     }),
+    sinkSpeedMmPerS: row.figure?.sinkSpeedMmPerS ?? null,
+    posture: row.figure?.posture ?? null,
     drawingKey: row.figure?.drawingKey ?? null,
   })
   return {

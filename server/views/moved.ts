@@ -1,7 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { MovedView } from '../../contract/index.ts'
 import { resolveDressing, whyMoved } from '../../core/index.ts'
-import type { Fly } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { figureBefore, pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
 import { movedTold } from './movedTold.ts'
@@ -23,10 +22,6 @@ const holds = ({ low, high }: Figure, speed: number | null) =>
 /** Whether a figure is another one: it does something else, or falls outside what was likely. */
 const isMoved = (before: Figure, now: Figure): boolean =>
   before.kind !== now.kind || before.posture !== now.posture || !holds(before, now.sinkSpeedMmPerS)
-
-/** What holds a fly up tells where it floats or floated, what the water pushes on where it falls. */
-const causesOf = (fly: Fly, figures: readonly Pick<Figure, 'kind'>[]) =>
-  whyMoved(fly).filter((cause) => (cause === 'film') === figures.some(({ kind }) => kind === 'floats'))
 
 /** Flies as they are tied now whose figures the last version reckons otherwise, by more than their band. */
 export async function movedView(db: Reader): Promise<MovedView> {
@@ -60,7 +55,7 @@ export async function movedView(db: Reader): Promise<MovedView> {
         flyName: `${patternName} ${label}`,
         before: shown(before),
         now: shown(now),
-        causes: fly.kind === 'fly' ? causesOf(fly, [before, now]) : [],
+        causes: fly.kind === 'fly' ? [...whyMoved(fly)] : [],
       }
     }),
   }

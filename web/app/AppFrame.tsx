@@ -35,7 +35,13 @@ const Layout = styled.div`
   @media (max-width: 1100px) {
     grid-template-columns: 158px minmax(0, 1fr) 28px;
   }
+  &[data-vise='true'] {
+    grid-template: 'roll sheet' minmax(0, 1fr) 'tray tray' auto / 56px minmax(0, 1fr);
+  }
   @media (max-width: 700px) {
+    &[data-vise='true'] {
+      grid-template: 'roll' auto 'sheet' minmax(0, 1fr) 'tray' auto / minmax(0, 1fr);
+    }
     grid-template: 'roll roll' auto 'sheet column' minmax(0, 1fr) 'tray tray' auto / minmax(0, 1fr) 28px;
     main {
       padding: 12px 12px 20px;
@@ -77,7 +83,7 @@ export function AppFrame() {
   const { data: frame, error } = useFrameQuery()
   useFiguresToCome((frame?.roll.figuresToCome ?? 0) > 0)
   const [content, setContent] = useState<ColumnContent>(EMPTY_CONTENT)
-  const { finding, showKeys } = useAppSelector((state) => state.view)
+  const { atVise, finding, showKeys } = useAppSelector((state) => state.view)
   const placeKeys = useMemo<{ current: PlaceKeys }>(() => ({ current: {} }), [])
   const { pathname } = useLocation()
   const newBuild = useChanged(frame?.buildId)
@@ -97,7 +103,7 @@ export function AppFrame() {
     <PlaceKeysContext value={placeKeys}>
       <ColumnContext value={setContent}>
         <FrameKeys />
-        <Layout>
+        <Layout data-vise={atVise}>
           <Roll frame={frame} />
           <main id="sheet" tabIndex={-1}>
             {newBuild || otherData ? (
@@ -120,7 +126,7 @@ export function AppFrame() {
               <Outlet />
             </Suspense>
           </main>
-          <Column frame={frame} content={content} />
+          {atVise ? null : <Column frame={frame} content={content} />}
           <Tray frame={frame} />
         </Layout>
       </ColumnContext>

@@ -1,66 +1,59 @@
-import { memo } from 'react'
+import { memo, useMemo } from 'react'
 import type { CSSProperties } from 'react'
-
-/** A drawing as core and the server hand it over, in mm. */
-export interface Drawing {
-  readonly minXMm: number
-  readonly minYMm: number
-  readonly widthMm: number
-  readonly heightMm: number
-  readonly shapes: readonly {
-    readonly key: string
-    readonly path: string
-    readonly fill: string | null
-    readonly stroke: string | null
-    readonly strokeMm: number
-  }[]
-}
+import { drawSketch } from '../../core/index.ts'
+import type { FlySketch, Wetness } from '../../core/index.ts'
 
 interface FlyDrawingProps {
-  readonly drawing: Drawing
+  readonly sketch: FlySketch
   /** pixels for one mm; the screen's own at true size */
   readonly pxPerMm: number
   /** component to show, the others dimmed */
   readonly highlight?: string | null
+  /** components that are tied already: solid, where what comes is pale */
+  readonly tied?: ReadonlySet<string>
+  readonly wetness?: Wetness
   readonly title?: string
 }
 
-// lists hold hundreds of drawings: those out of sight are neither laid out nor painted
 const STYLE: CSSProperties = {
   maxWidth: '100%',
+  height: 'auto',
   display: 'block',
   background: 'var(--paper)',
   borderRadius: 4,
-  contentVisibility: 'auto',
 }
+const DIMMED = 0.25
+const TO_COME = 0.16
 
-/** The fly to scale, from its dressing. One component for list, sheet, bench, box and card. */
-export const FlyDrawing = memo(function FlyDrawing({
-  drawing,
-  pxPerMm,
-  highlight = null,
-  title,
-}: FlyDrawingProps) {
-  const { minXMm, minYMm, widthMm, heightMm, shapes } = drawing
+/** The fly as it looks tied, to scale, its parts each for itself: for the one that is worked on. Lists show pictures. */
+export const FlyDrawing = memo(function FlyDrawing(props: FlyDrawingProps) {
+  const { sketch, pxPerMm, highlight = null, tied, wetness = 'dry', title } = props
+  const drawing = useMemo(() => drawSketch(sketch, { pxPerMm, wetness }), [sketch, pxPerMm, wetness])
+  const { leftPx, topPx, widthPx, heightPx, shapes } = drawing
+  const seen = (key: string) => {
+    if (key === 'hook' || key === highlight) return 1
+    if (tied) return tied.has(key) ? 1 : TO_COME
+    return highlight ? DIMMED : 1
+  }
   return (
     <svg
-      viewBox={`${minXMm} ${minYMm} ${widthMm} ${heightMm}`}
-      width={widthMm * pxPerMm}
-      height={heightMm * pxPerMm}
+      viewBox={`${leftPx} ${topPx} ${widthPx} ${heightPx}`}
+      width={widthPx}
+      height={heightPx}
       role={title ? 'img' : 'presentation'}
       aria-label={title}
       style={STYLE}
     >
-      {shapes.map(({ key, path, fill, stroke, strokeMm }, i) => (
+      {shapes.map(({ key, path, fill, stroke, strokePx, opacity }, i) => (
         <path
           key={i}
           d={path}
           fill={fill ?? 'none'}
-          stroke={stroke ?? (fill ? 'var(--quiet)' : 'none')}
-          strokeWidth={stroke ? strokeMm : 0.04}
+          stroke={stroke ?? undefined}
+          strokeWidth={stroke ? strokePx : undefined}
           strokeLinecap="round"
           strokeLinejoin="round"
-          opacity={highlight && key !== highlight && key !== 'hook' ? 0.25 : 1}
+          opacity={opacity * seen(key)}
         />
       ))}
     </svg>

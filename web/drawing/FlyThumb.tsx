@@ -1,76 +1,43 @@
-import { memo } from 'react'
-import type { Drawing } from './FlyDrawing.tsx'
+import { memo, useEffect, useRef } from 'react'
+import type { FlySketch } from '../../core/index.ts'
+import { useFlyPicture, wantPicture } from './flyPictures.ts'
+import { useTrueSize } from './trueSize.ts'
+import { whenNear } from './whenNear.ts'
 
-/** Between the quiet ink of day and of night: a picture of its own knows no theme. */
-const OUTLINE = '#7b878b'
-const OUTLINE_MM = 0.04
-
-/** Dots to a pixel of the page: as fine as fine screens are. */
-const DOTS = 2
-
-const pictures = new WeakMap<Drawing, Map<number, string | undefined>>()
-
-/** Draws a fly on a canvas, and gives the canvas as a picture; nothing where the browser draws none. */
-function pictureAt(
-  { minXMm, minYMm, widthMm, heightMm, shapes }: Drawing,
-  pxPerMm: number,
-): string | undefined {
-  const canvas = document.createElement('canvas')
-  const dotsPerMm = pxPerMm * DOTS
-  canvas.width = Math.max(Math.ceil(widthMm * dotsPerMm), 1)
-  canvas.height = Math.max(Math.ceil(heightMm * dotsPerMm), 1)
-  const context = canvas.getContext('2d')
-  if (!context) return undefined
-  context.setTransform(dotsPerMm, 0, 0, dotsPerMm, -minXMm * dotsPerMm, -minYMm * dotsPerMm)
-  context.lineCap = 'round'
-  context.lineJoin = 'round'
-  for (const { path, fill, stroke, strokeMm } of shapes) {
-    const shape = new Path2D(path)
-    if (fill) {
-      context.fillStyle = fill
-      context.fill(shape)
-    }
-    if (!stroke && !fill) continue
-    context.strokeStyle = stroke ?? OUTLINE
-    context.lineWidth = stroke ? strokeMm : OUTLINE_MM
-    context.stroke(shape)
-  }
-  return canvas.toDataURL()
-}
-
-/** The drawing as dots, made once a size: an SVG would be painted shape by shape wherever it is shown. */
-function pictureOf(drawing: Drawing, pxPerMm: number): string | undefined {
-  const known = pictures.get(drawing) ?? new Map<number, string | undefined>()
-  pictures.set(drawing, known)
-  const picture = known.get(pxPerMm) ?? pictureAt(drawing, pxPerMm)
-  known.set(pxPerMm, picture)
-  return picture
-}
-
-/** A small fly that is shown many times over, as in slits. */
-export const FlyThumb = memo(function FlyThumb({
-  drawing,
-  pxPerMm,
-  title = '',
-}: {
-  readonly drawing: Drawing
+interface FlyThumbProps {
+  readonly sketch: FlySketch
   readonly pxPerMm: number
   /** what it shows; empty where words beside it say so */
   readonly title?: string | undefined
-}) {
+}
+
+/**
+ * A small fly that is shown many times over, as in lists and slits: a picture, in the room that it will take, drawn when
+ * the sheet comes near it. Smaller than life it is the picture at true size, so that one does for list and slits.
+ */
+export const FlyThumb = memo(function FlyThumb({ sketch, pxPerMm, title = '' }: FlyThumbProps) {
+  const place = useRef<HTMLImageElement>(null)
+  const drawnAt = Math.max(useTrueSize(), pxPerMm)
+  const picture = useFlyPicture(sketch, drawnAt)
+  useEffect(() => {
+    if (picture || !place.current) return undefined
+    return whenNear(place.current, () => wantPicture(sketch, drawnAt))
+  }, [picture, sketch, drawnAt])
+  const { widthMm, heightMm } = sketch.frame
+  const share = pxPerMm / drawnAt
+  const width = Math.round(picture ? picture.widthPx * share : widthMm * pxPerMm)
+  const height = Math.round(picture ? picture.heightPx * share : heightMm * pxPerMm)
   return (
     <img
+      ref={place}
       alt={title}
-      src={pictureOf(drawing, pxPerMm)}
-      width={drawing.widthMm * pxPerMm}
-      height={drawing.heightMm * pxPerMm}
-      style={{
-        display: 'block',
-        maxWidth: '100%',
-        background: 'var(--paper)',
-        borderRadius: 4,
-        overflow: 'visible',
-      }}
+      src={picture?.src ?? NOTHING}
+      width={width}
+      height={height}
+      style={{ display: 'block', maxWidth: '100%', background: 'var(--paper)', borderRadius: 4 }}
     />
   )
 })
+
+/** A picture of one clear dot. */
+const NOTHING = 'data:image/gif;base64,R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7'

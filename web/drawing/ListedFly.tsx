@@ -1,6 +1,6 @@
 import { FlyThumb } from './FlyThumb.tsx'
 import { Slits } from './Slits.tsx'
-import { useDrawing } from './useDrawing.ts'
+import { useSketch } from './useSketch.ts'
 
 interface ListedFlyProps {
   readonly drawingKey: string | null
@@ -10,8 +10,8 @@ interface ListedFlyProps {
 
 /** A fly as lists show it; its drawing comes a moment after the list. */
 export function ListedFly({ drawingKey, ...props }: ListedFlyProps) {
-  const drawing = useDrawing(drawingKey)
-  return drawing ? <FlyThumb drawing={drawing} {...props} /> : null
+  const sketch = useSketch(drawingKey)
+  return sketch ? <FlyThumb sketch={sketch} {...props} /> : null
 }
 
 interface ListedSlitsProps {
@@ -23,5 +23,5 @@ interface ListedSlitsProps {
 
 /** Slits filled with a fly of a list. */
 export function ListedSlits({ drawingKey, ...props }: ListedSlitsProps) {
-  return <Slits drawing={useDrawing(drawingKey)} {...props} />
+  return <Slits sketch={useSketch(drawingKey)} {...props} />
 }

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { asked } from '../testing/asked.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { calibrateScreen, useTrueSize } from './trueSize.ts'
-import { useDrawing } from './useDrawing.ts'
+import { useSketch } from './useSketch.ts'
 
 onTheDemo()
 
@@ -22,24 +22,24 @@ describe('useTrueSize', () => {
   })
 })
 
-describe('useDrawing', () => {
+describe('useSketch', () => {
   it('fetches drawings by their keys, many in few requests, each once', async () => {
     const { variants } = await asked.plan()
     const keys = [...new Set(variants.flatMap(({ figure }) => figure.drawingKey ?? []))]
     let asks = 0
     const { fetch } = globalThis
     globalThis.fetch = (...of) => ((asks += 1), fetch(...of))
-    const drawn = keys.map((key) => callHook(() => useDrawing(key), undefined))
+    const drawn = keys.map((key) => callHook(() => useSketch(key), undefined))
     for (const { result } of drawn) await until(() => result.current)
     expect(asks).toBe(Math.ceil(keys.length / 50))
-    expect(drawn[0]!.result.current!.shapes.length).toBeGreaterThan(1)
-    expect(callHook(() => useDrawing(keys[0]!), undefined).result.current).toBe(drawn[0]!.result.current)
+    expect(drawn[0]!.result.current!.parts.length).toBeGreaterThan(1)
+    expect(callHook(() => useSketch(keys[0]!), undefined).result.current).toBe(drawn[0]!.result.current)
     await new Promise((resolve) => setTimeout(resolve, 20))
     expect(asks).toBe(Math.ceil(keys.length / 50))
     globalThis.fetch = fetch
   })
 
   it('is none where there is none', () => {
-    expect(callHook(() => useDrawing(null), undefined).result.current).toBeNull()
+    expect(callHook(() => useSketch(null), undefined).result.current).toBeNull()
   })
 })

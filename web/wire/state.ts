@@ -56,6 +56,8 @@ export interface ViewState {
   readonly outbox: OutboxState
   readonly finding: 'anything' | 'actions' | null
   readonly showKeys: boolean
+  /** a fly is being tied: the bench takes the room of the roll and the Column */
+  readonly atVise: boolean
 }
 
 const initialState: ViewState = {
@@ -68,6 +70,7 @@ const initialState: ViewState = {
   outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null },
   finding: null,
   showKeys: false,
+  atVise: false,
 }
 
 /** The few pieces of state that several places share. */
@@ -99,6 +102,7 @@ export const view = createSlice({
       outbox: { ...state.outbox, ...payload },
     }),
     find: (state, { payload }: PayloadAction<ViewState['finding']>) => ({ ...state, finding: payload }),
+    sitAtVise: (state, { payload }: PayloadAction<boolean>) => ({ ...state, atVise: payload }),
     toggleKeys: (state) => ({ ...state, showKeys: !state.showKeys }),
   },
 })
@@ -113,5 +117,6 @@ export const {
   setOutbox,
   setTrouble,
   setWork,
+  sitAtVise,
   toggleKeys,
 } = view.actions

@@ -41,10 +41,10 @@ export const tail: KindOf = {
   place: { from: 1, to: 1, side: 'around' },
   usual: usualOfBunch(6),
   usualLength: { factor: 2 / 3, of: 'shank' },
-  traits: ['boundIn', 'moves'],
+  traits: ['boundIn', 'moves', 'trails'],
   substance: trailing,
   step: { verb: 'tieIn', order: 60, threadEndsAt: 'to' },
-  drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
+  drawn: 'tail',
   shows: { pulsingTail: either(waves, ofRubber), longTails: both(long(0.6), not(either(waves, ofRubber))) },
 }
 
@@ -54,10 +54,10 @@ export const shuck: KindOf = {
   madeOf: ['yarn', 'dubbing', 'fibre', 'marabou', 'tinsel', 'cdc', 'hair', 'floss', 'feather'],
   place: { from: 1, to: 1, side: 'around' },
   usualLength: { factor: 1 / 2, of: 'shank' },
-  traits: ['boundIn', 'moves'],
+  traits: ['boundIn', 'moves', 'trails'],
   substance: trailing,
   step: { verb: 'tieIn', order: 70, threadEndsAt: 'to' },
-  drawn: { shape: 'tail', reaches: ['behind'], behindHook: false },
+  drawn: 'tail',
   trim: { how: 'shorten', order: 1 },
   shows: { trailingShuck: always, gasSheen: shines },
 }
@@ -72,7 +72,7 @@ export const legs: KindOf = {
   substance: standing(spreadStance, 'atEnds'),
   featherShare: 0.3,
   step: { verb: 'tieIn', order: 180, threadEndsAt: 'to' },
-  drawn: { shape: 'legs', reaches: ['below'], behindHook: false },
+  drawn: 'legs',
   shows: {
     shortLegs: not(long(0.7)),
     oaringLegs: both(onSide('both'), long(0.7), few),
@@ -89,7 +89,7 @@ export const gills: KindOf = {
   usualLength: { factor: 1 / 2, of: 'gape' },
   traits: ['boundIn', 'moves'],
   step: { verb: 'tieIn', order: 140, threadEndsAt: 'to' },
-  drawn: { shape: 'legs', reaches: [], behindHook: false },
+  drawn: 'gills',
   shows: { paleGills: always },
 }
 
@@ -102,7 +102,7 @@ export const wing: KindOf = {
   usualLength: { factor: 1, of: 'shank' },
   traits: ['boundIn', 'crowdsEye', 'moves'],
   step: { verb: 'tieIn', order: 160, threadEndsAt: 'to' },
-  drawn: { shape: 'wing', reaches: ['above'], behindHook: true },
+  drawn: 'wing',
   trim: { how: 'shorten', order: 0 },
   shows: { splayedWings: onSide('both'), uprightWings: onSide('above'), foldedWings: onSide('around') },
 }
@@ -116,7 +116,7 @@ export const post: KindOf = {
   usualLength: { factor: 1.1, of: 'shank' },
   traits: ['floats', 'post', 'boundIn', 'crowdsEye'],
   step: { verb: 'tieIn', order: 150, threadEndsAt: 'to' },
-  drawn: { shape: 'post', reaches: ['above'], behindHook: true },
+  drawn: 'post',
   trim: { how: 'shorten', order: 0 },
   shows: { uprightWings: always },
 }
@@ -127,9 +127,9 @@ export const strip: KindOf = {
   madeOf: ['strip'],
   asks: () => ['length'],
   usualLength: { factor: 1.6, of: 'shank' },
-  traits: ['boundIn', 'moves'],
+  traits: ['boundIn', 'moves', 'trails'],
   substance: stripSubstance,
   step: { verb: 'tieIn', order: 80, threadEndsAt: 'to' },
-  drawn: { shape: 'strip', reaches: ['behind'], behindHook: false },
+  drawn: 'strip',
   shows: { pulsingTail: waves },
 }

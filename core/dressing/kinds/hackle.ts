@@ -23,7 +23,7 @@ export const hackle: KindOf = {
   traits: ['floats', 'boundIn', 'crowdsEye', 'moves'],
   substance: (seat) => hackleSubstance(seat, LEAN_DEG.hackle),
   step: { verb: 'wind', order: 210, threadEndsAt: 'to' },
-  drawn: { shape: 'hackle', reaches: ['above', 'below'], behindHook: false },
+  drawn: 'hackle',
   trim: { how: 'clipBelow', order: 0 },
   shows: { shortLegs: not(long(0.7)), uprightWings: nearly },
 }
@@ -68,6 +68,6 @@ export const collar: KindOf = {
       : bodyDiameterMm(component, material, hook),
   substance: collarSubstance,
   step: { verb: 'wind', order: 200, threadEndsAt: 'to' },
-  drawn: { shape: 'collar', reaches: ['below'], behindHook: false },
+  drawn: 'collar',
   shows: { paleGills: pale, shortLegs: not(long(0.7)), paleCollar: pale, darkHead: dark },
 }

@@ -25,7 +25,7 @@ export const bead: KindOf = {
   substance: beadSubstance,
   fit: headFit(boredBead),
   step: { verb: 'bead', order: 0, threadEndsAt: 'to' },
-  drawn: { shape: 'bead', reaches: [], behindHook: false },
+  drawn: 'bead',
   shows: { gasSheen: shines, darkHead: dark, hotSpot: vivid },
 }
 
@@ -35,5 +35,6 @@ export const cone: KindOf = {
   substance: coneSubstance,
   fit: headFit(boredCone),
   step: { verb: 'bead', order: 10, threadEndsAt: 'to' },
+  drawn: 'cone',
   shows: { darkHead: dark, hotSpot: vivid },
 }

@@ -18,6 +18,7 @@ export const KINDS: Readonly<Record<ComponentKind, KindOf>> = {
 export const is = (kind: ComponentKind | 'hook', trait: Trait): boolean =>
   kind !== 'hook' && KINDS[kind].traits.includes(trait)
 
+export { DRAWN_AS } from './kindOf.ts'
 export type { DrawnAs, KindOf, Layer, Trait } from './kindOf.ts'
 export { TRIGGER_KEYS } from './triggers.ts'
 export type { TriggerKey } from './triggers.ts'

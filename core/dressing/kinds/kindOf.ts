@@ -38,18 +38,25 @@ export type Trait =
   | 'givesColour'
   /** can wave in still water, where its goods are soft */
   | 'moves'
+  /** lies back behind the bend by its own length */
+  | 'trails'
 
 /** How a kind is drawn. */
-export interface DrawnAs {
-  readonly shape: 'bead' | 'eyes' | 'wound' | 'coat' | 'rib' | 'laid' | 'tail' | 'hackle' | 'collar' | 'legs' | 'post' | 'wing' | 'strip' // prettier-ignore
-  /** sides on which its free length reaches out of the body */
-  readonly reaches: readonly ('above' | 'below' | 'behind')[]
-  /** whether it is painted before the hook */
-  readonly behindHook: boolean
-}
+export const DRAWN_AS = [
+  'bead', 'cone', 'eyes', 'thread', 'wound', 'rib', 'coat', 'laid', 'foam', 'tail', 'strip', 'wing', 'post', 'hackle',
+  'collar', 'legs', 'gills',
+] as const // prettier-ignore
+export type DrawnAs = (typeof DRAWN_AS)[number]
 
 /** How far a component shows one of a fish's triggers, 0 to 1. */
 export type Showing = (component: FlyComponent, hook: Hook) => number
+
+/** A step of a kind: where it comes among the others, and at which end of its place it leaves the thread. */
+export interface StepOfKind {
+  readonly verb: Step['verb']
+  readonly order: number
+  readonly threadEndsAt: 'from' | 'to'
+}
 
 /** All that is true of one kind of component. Everything else asks it. */
 export interface KindOf {
@@ -80,7 +87,9 @@ export interface KindOf {
   /** whether it goes on the hook and what is unwise about it there */
   readonly fit: (component: FlyComponent, fly: Fly) => readonly FitFinding[]
   /** what is done at the vise, when, and at which end of its place the thread is then */
-  readonly step: { readonly verb: Step['verb']; readonly order: number; readonly threadEndsAt: 'from' | 'to' }
+  readonly step: StepOfKind
+  /** the step before or after that one, of what is tied in first and wound or pulled over later; null for most */
+  readonly otherStep: StepOfKind | null
   readonly drawn: DrawnAs
   /** which input its mass is a doubt of */
   readonly doubtOf: 'bead' | 'wire' | 'dressing'
@@ -103,7 +112,8 @@ export const PLAIN = {
   addedDiameterMm: () => 0,
   featherShare: 1,
   fit: () => [],
-  drawn: { shape: 'wound', reaches: [], behindHook: false },
+  drawn: 'wound',
+  otherStep: null,
   doubtOf: 'dressing',
   trim: null,
   shows: {},

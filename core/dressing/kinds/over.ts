@@ -55,7 +55,8 @@ export const rib: KindOf = {
   substance: woundSubstance,
   fit: ribFit,
   step: { verb: 'rib', order: 120, threadEndsAt: 'from' },
-  drawn: { shape: 'rib', reaches: [], behindHook: false },
+  otherStep: { verb: 'tieIn', order: 75, threadEndsAt: 'to' },
+  drawn: 'rib',
   shows: { gasSheen: shines },
 }
 
@@ -90,7 +91,7 @@ export const coat: KindOf = {
   addedDiameterMm: ({ layers = 1 }, material) => 2 * valueOf(material, 'coatThicknessMm') * layers,
   substance: coatSubstance,
   step: { verb: 'coat', order: 230, threadEndsAt: 'to' },
-  drawn: { shape: 'coat', reaches: [], behindHook: false },
+  drawn: 'coat',
   shows: { gasSheen: always },
 }
 
@@ -122,7 +123,7 @@ const LAID = {
   usual: usualLaid,
   worksOut: (_component: Component, material: Material): Amounts => worksOutFoam(material),
   substance: laid,
-  drawn: { shape: 'laid', reaches: [], behindHook: false },
+  drawn: 'laid',
 } as const satisfies Partial<KindOf>
 
 export const back: KindOf = {
@@ -144,6 +145,7 @@ export const back: KindOf = {
   place: { from: 0.25, to: 1, side: 'above' },
   over: ['body', 'thorax'],
   step: { verb: 'tieIn', order: 100, threadEndsAt: 'to' },
+  otherStep: { verb: 'pullOver', order: 190, threadEndsAt: 'from' },
   shows: { swollenWingCase: always, gasSheen: shines, foldedWings: always },
 }
 
@@ -153,6 +155,7 @@ export const wingCase: KindOf = {
   place: { from: 0.1, to: 0.35, side: 'above' },
   over: ['thorax'],
   step: { verb: 'tieIn', order: 165, threadEndsAt: 'to' },
+  otherStep: { verb: 'pullOver', order: 195, threadEndsAt: 'from' },
   shows: { swollenWingCase: always },
 }
 
@@ -167,4 +170,5 @@ export const foam: KindOf = {
   addedDiameterMm: bodyDiameterMm,
   substance: (seat) => foamSubstance(seat, 'atEnds'),
   step: { verb: 'tieIn', order: 90, threadEndsAt: 'to' },
+  drawn: 'foam',
 }

@@ -35,4 +35,5 @@ export const thread: KindOf = {
   strandMm: threadStrandMm,
   fit: threadFit,
   step: { verb: 'start', order: 30, threadEndsAt: 'to' },
+  drawn: 'thread',
 }

@@ -81,7 +81,7 @@ export const eyes: KindOf = {
   traits: ['weighs', 'piece', 'bare', 'boundIn'],
   substance: eyesSubstance,
   step: { verb: 'tieIn', order: 40, threadEndsAt: 'to' },
-  drawn: { shape: 'eyes', reaches: [], behindHook: false },
+  drawn: 'eyes',
   doubtOf: 'bead',
   shows: { wideEyes: always },
 }

@@ -1,4 +1,5 @@
 import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
+import type { Material } from '../../material/index.ts'
 import { ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
@@ -138,14 +139,19 @@ export function fillingSubstance(seat: Seat): Substance {
  */
 const COUNTED = { perMm2: 2.4, stiffness: 0.3, stapleMm: 14, longestMm: 1.5, ofStaple: 0.1 }
 
+/** Hairs that stand out of fur spun on thread: how long they are, and how many on a mm². */
+export function standingHairs(material: Material): { readonly lengthMm: number; readonly perMm2: number } {
+  const stapleMm = valueOf(material, 'fibreLengthMm')
+  const stiff = Math.min(valueOf(material, 'stiffness') / COUNTED.stiffness, 1.5)
+  return {
+    lengthMm: Math.min(COUNTED.ofStaple * stapleMm, COUNTED.longestMm),
+    perMm2: COUNTED.perMm2 * stiff * Math.min(COUNTED.stapleMm / stapleMm, 1),
+  }
+}
+
 function guardHairs(seat: Seat, lengthMm: number): DragElement {
   const { material, outerMm } = seat.component
-  const stapleMm = valueOf(material, 'fibreLengthMm')
-  const hairMm = Math.min(COUNTED.ofStaple * stapleMm, COUNTED.longestMm)
-  const perMm2 =
-    COUNTED.perMm2 *
-    Math.min(valueOf(material, 'stiffness') / COUNTED.stiffness, 1.5) *
-    Math.min(COUNTED.stapleMm / stapleMm, 1)
+  const { lengthMm: hairMm, perMm2 } = standingHairs(material)
   const spreadMm = outerMm + 2 * hairMm * Math.SQRT1_2
   return {
     kind: 'strands',

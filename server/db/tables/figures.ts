@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { Appearance, FlyDrawing, Posture } from '../../../core/index.ts'
+import type { Appearance, FlySketch, Posture } from '../../../core/index.ts'
 import type { FoodStageId, MaterialId, ReachId, VariantRevisionId } from '../../../contract/index.ts'
 import { json } from './columns.ts'
 import { variantRevision } from './patterns.ts'
@@ -27,7 +27,7 @@ export const variantFigure = sqliteTable(
     hookSize: real('hook_size'),
     bill: json<readonly { materialId: MaterialId; perFly: number }[]>('bill').notNull(),
     nightsToDry: integer('nights_to_dry').notNull().default(0),
-    drawing: json<FlyDrawing>('drawing'),
+    sketch: json<FlySketch>('sketch'),
     drawingKey: text('drawing_key'),
   },
   (t) => [index('figure_drawing').on(t.drawingKey)],

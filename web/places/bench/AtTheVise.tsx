@@ -2,6 +2,8 @@ import { useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
 import type { BenchView } from '../../../contract/index.ts'
 import { Fault, Quiet, Section } from '../../ui/layout.tsx'
+import { sitAtVise } from '../../wire/state.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 import { BatchNotes } from './BatchNotes.tsx'
 import { BatchPhotos } from './BatchPhotos.tsx'
 import { CutList } from './CutList.tsx'
@@ -20,8 +22,9 @@ type OnVise = NonNullable<BenchView['onVise']>
 
 const Vise = styled.section`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(200px, 300px);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 10px 28px;
+  min-height: min(620px, 100dvh - 150px);
   outline: none;
   border-left: 4px solid transparent;
   padding-left: 10px;
@@ -31,15 +34,38 @@ const Vise = styled.section`
     border-left-color: var(--thistle);
     outline: none;
   }
-  h2 {
+  .step > * {
+    text-align: left;
+  }
+  .step {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+  }
+  /* the way on is always at the same spot */
+  .way-on {
+    margin-top: auto;
+    padding: 12px 0 4px;
+    position: sticky;
+    bottom: 0;
+    background: var(--ground);
+  }
+  .picture {
+    min-height: 320px;
+    max-height: calc(100dvh - 150px);
+    position: sticky;
+    top: 0;
+  }
+  h2,
+  .goes-wrong {
     font-size: 1.75rem;
-    line-height: 1.15;
+    line-height: 1.2;
   }
   .figures-now {
     display: flex;
     flex-wrap: wrap;
     gap: 4px 26px;
-    font-size: 1.5rem;
+    font-size: 1.75rem;
     line-height: 1.25;
     padding: 8px 0;
   }
@@ -57,6 +83,14 @@ const Vise = styled.section`
     padding-left: 6px;
     .picture {
       order: -1;
+      position: static;
+      min-height: 0;
+      height: 190px;
+    }
+    h2,
+    .goes-wrong,
+    .figures-now {
+      font-size: 1.25rem;
     }
   }
 `
@@ -68,6 +102,11 @@ export function AtTheVise({ data, vise }: { readonly data: BenchView; readonly v
   const awake = useWakeLock()
   const { batch } = vise
   const { step } = actions
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    dispatch(sitAtVise(true))
+    return () => void dispatch(sitAtVise(false))
+  }, [dispatch])
   useEffect(() => {
     region.current?.focus()
   }, [batch.batchId])
@@ -84,7 +123,7 @@ export function AtTheVise({ data, vise }: { readonly data: BenchView; readonly v
         onKeyDown={viseKeys(actions, check, setCheck)}
       >
         <StepPanel vise={vise} step={step} actions={actions} />
-        <FlyPicture vise={vise} step={step} />
+        <FlyPicture vise={vise} now={actions.now} />
       </Vise>
       <Section style={{ marginTop: 16 }}>
         <ViseCounts vise={vise} actions={actions} left={left} />

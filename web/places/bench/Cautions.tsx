@@ -39,7 +39,14 @@ export function Cautions({ step }: { readonly step: BenchStep }) {
           type="button"
           onClick={() => setOpen(true)}
           aria-label={`Cautions: ${known.map(({ mark }) => mark).join(', ')}. Say them in full`}
-          style={{ minHeight: 32, padding: 0, background: 'none', border: 0, cursor: 'pointer' }}
+          style={{
+            minHeight: 32,
+            padding: 0,
+            alignSelf: 'flex-start',
+            background: 'none',
+            border: 0,
+            cursor: 'pointer',
+          }}
         >
           <Quiet>△ {known.map(({ mark }) => mark).join(' · ')}</Quiet>
         </button>

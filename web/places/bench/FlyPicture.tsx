@@ -1,28 +1,46 @@
+import { useMemo } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
-import { useDrawing } from '../../drawing/useDrawing.ts'
+import { useSketch } from '../../drawing/useSketch.ts'
+import { useRoom } from '../../ui/useRoom.ts'
 import { ShankRule } from './ShankRule.tsx'
 
 type OnVise = NonNullable<BenchView['onVise']>
 
-/** The fly as it is to be, the step's component lit, over a rule of its shank. */
-export function FlyPicture({ vise, step }: { readonly vise: OnVise; readonly step: OnVise['steps'][number] }) {
-  const drawing = useDrawing(vise.figure.drawingKey)
-  const { shankMm } = vise
-  const pxPerMm = drawing ? Math.min(290 / drawing.widthMm, 30) : 10
+/** Room that the rule beneath takes, px, and the largest scale at which a fly is of any use. */
+const RULE_PX = 44
+const MOST_PX_PER_MM = 60
+
+/** The fly as it is to be, over a rule of its shank: solid what is tied, lit this step's part, pale what comes. */
+export function FlyPicture({ vise, now }: { readonly vise: OnVise; readonly now: number }) {
+  const { figure, shankMm, steps } = vise
+  const sketch = useSketch(figure.drawingKey)
+  const { ref, widthPx, heightPx } = useRoom()
+  const step = steps[now]
+  const tied = useMemo(
+    () => new Set(steps.slice(0, now).flatMap(({ componentKey }) => componentKey ?? [])),
+    [steps, now],
+  )
+  const frame = sketch?.frame
+  const pxPerMm = frame
+    ? Math.min(widthPx / frame.widthMm, (heightPx - RULE_PX) / frame.heightMm, MOST_PX_PER_MM)
+    : 0
   return (
-    <div className="picture">
-      {drawing ? (
-        <FlyDrawing
-          drawing={drawing}
-          pxPerMm={pxPerMm}
-          highlight={step.componentKey}
-          title={`The fly, ${step.title.toLowerCase()}`}
-        />
+    <div className="picture" ref={ref}>
+      {sketch && frame && step && pxPerMm > 1 ? (
+        <>
+          <FlyDrawing
+            sketch={sketch}
+            pxPerMm={pxPerMm}
+            highlight={step.componentKey}
+            tied={tied}
+            title={`The fly, ${step.title.toLowerCase()}`}
+          />
+          <div style={{ paddingLeft: Math.max(-frame.leftMm * pxPerMm - 6, 0) }}>
+            <ShankRule step={step} shankMm={shankMm} pxPerMm={pxPerMm} />
+          </div>
+        </>
       ) : null}
-      <div style={{ paddingLeft: drawing ? Math.max(-drawing.minXMm * pxPerMm - 6, 0) : 0 }}>
-        <ShankRule step={step} shankMm={shankMm} pxPerMm={pxPerMm} />
-      </div>
     </div>
   )
 }

@@ -18,7 +18,7 @@ interface StepPanelProps {
 export function StepPanel({ vise, step, actions }: StepPanelProps) {
   const { batch, steps, shankMm } = vise
   return (
-    <div>
+    <div className="step">
       <Quiet>
         {batch.patternName} {batch.label} on {vise.hookName} · step {actions.now + 1} of {steps.length}
       </Quiet>
@@ -42,7 +42,7 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       <StepFigures step={step} shankMm={shankMm} />
       {step.note ? <p>{step.note}</p> : null}
       {step.tip ? (
-        <p>
+        <p className="goes-wrong">
           <Quiet>{step.tip}</Quiet>
         </p>
       ) : null}
@@ -53,7 +53,7 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
           <span className="figures">{actions.station.flies}</span> through this step
         </p>
       ) : null}
-      <Row style={{ paddingTop: 8 }}>
+      <Row className="way-on">
         <Button large look="main" onPress={actions.next}>
           {labels.nextStep}
         </Button>

@@ -95,6 +95,19 @@ const Foam = styled.div<{ $columns: number }>`
     border: 0;
     cursor: grab;
   }
+  /* one leaf: label, slits and names side by side */
+  &[data-long='true'] .place {
+    display: grid;
+    grid-template-columns: 128px minmax(0, 1fr);
+    gap: 0 12px;
+    align-items: center;
+  }
+  &[data-long='true'] .label {
+    display: block;
+  }
+  &[data-long='true'] .label .figures {
+    display: block;
+  }
   @media (max-width: 900px) {
     grid-template-columns: minmax(0, 1fr);
   }
@@ -102,6 +115,7 @@ const Foam = styled.div<{ $columns: number }>`
 
 const FLY_PX = 32
 const LABEL_PX = 46
+const SLITS_PX = 100
 
 /** A box as it is: rows and columns of compartments, between which flies are dragged. */
 export function BoxDrawn({
@@ -109,7 +123,7 @@ export function BoxDrawn({
   atOnce,
   onOpen,
   ...shared
-}: Pick<PlaceProps, 'isIn' | 'chosen' | 'onChoose'> & {
+}: Pick<PlaceProps, 'isIn' | 'chosen' | 'onChoose' | 'slitsPxPerMm'> & {
   readonly box: BoxLine
   /** whether its flies are drawn before the sheet comes near */
   readonly atOnce: boolean
@@ -130,12 +144,14 @@ export function BoxDrawn({
           {labels.labelsToPrint}
         </Button>
       </Heading>
-      <Foam $columns={Math.max(columns, box.compartments.length > 4 ? 2 : 1)}>
+      <Foam $columns={columns} data-long={columns === 1 && shared.slitsPxPerMm !== null}>
         {box.compartments.map((place) => (
           <NearView
             key={place.id}
             always={atOnce}
-            estimatePx={LABEL_PX + Math.max(place.flies.length, 1) * FLY_PX}
+            estimatePx={
+              LABEL_PX + (shared.slitsPxPerMm === null ? Math.max(place.flies.length, 1) * FLY_PX : SLITS_PX)
+            }
           >
             <Place place={place} {...shared} onOpen={() => onOpen(place.id)} />
           </NearView>

@@ -9,7 +9,10 @@ import { BoxDrawn } from './BoxDrawn.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
 import { Holes } from './Holes.tsx'
+import { HowTheyLook } from './HowTheyLook.tsx'
 import { useCensus } from './useCensus.ts'
+import { useTrueSize } from '../../drawing/trueSize.ts'
+import { useKept } from '../../ui/useKept.ts'
 import { labels } from '../../words/boxes.ts'
 
 const Coverage = lazy(() => import('./cover/Coverage.tsx'))
@@ -47,6 +50,8 @@ function Adding({
   )
 }
 
+const LOOKS = ['slits', 'names'] as const
+
 /** Boxes whose flies are drawn at once; those below them when the sheet comes near. */
 const DRAWN_AT_ONCE = 6
 /** Boxes drawn as they are, what they lack, what they cover, and what became of their flies. */
@@ -55,6 +60,9 @@ export default function Boxes() {
   const [params, setParams] = useSearchParams()
   const [adding, setAdding] = useState<Adding>(params.has('new') ? 'box' : null)
   const [chosen, setChosen] = useState<readonly Dropped[]>([])
+  const [look, setLook] = useKept('boxes', LOOKS)
+  const [zoom, setZoom] = useState(1)
+  const truePx = useTrueSize()
   const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
   const census = useCensus(data?.boxes, view === 'boxes')
   const { keys: depthKeys } = census
@@ -103,6 +111,8 @@ export default function Boxes() {
               {labels.saveAsATable}
             </Button>
             <Quiet>{labels.dragAFlyBy}</Quiet>
+            <span style={{ flex: 1 }} />
+            <HowTheyLook look={look} onLook={setLook} zoom={zoom} onZoom={setZoom} />
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
           <Holes lines={data.restock} />
@@ -118,6 +128,7 @@ export default function Boxes() {
             <BoxDrawn
               key={box.id}
               box={box}
+              slitsPxPerMm={look === 'slits' ? truePx * zoom : null}
               atOnce={i < DRAWN_AT_ONCE}
               isIn={census.isChosen ? census.isIn : null}
               chosen={chosen}

@@ -1,18 +1,20 @@
-import { Button as DragButton, GridList, GridListItem } from 'react-aria-components'
 import type { CompartmentLine } from '../../../contract/index.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
-import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { HowMany } from './HowMany.tsx'
 import { placeMark } from './census.ts'
-import { droppedOf, nameOf, usePlaceDrop } from './usePlaceDrop.ts'
+import { NamedFlies } from './NamedFlies.tsx'
+import { SlitRows } from './SlitRows.tsx'
+import { usePlaceDrop } from './usePlaceDrop.ts'
 import type { Dropped, Fly } from './usePlaceDrop.ts'
 import { labels } from '../../words/boxes.ts'
 
 /** What a compartment is told. */
 export interface PlaceProps {
   readonly place: CompartmentLine
+  /** scale at which its flies are shown in their slits; null where their names are wanted */
+  readonly slitsPxPerMm: number | null
   /** whether a fly fishes at the depth that is looked at; null while all are */
   readonly isIn: ((fly: Fly) => boolean) | null
   /** flies of one compartment that were chosen to go elsewhere: a finger cannot drag everywhere */
@@ -22,10 +24,11 @@ export interface PlaceProps {
 }
 
 /** A compartment with its flies, which can be dragged out of it, dropped into it, or chosen and put here. */
-export function Place({ place, isIn, chosen, onChoose, onOpen }: PlaceProps) {
+export function Place({ place, slitsPxPerMm, isIn, chosen, onChoose, onOpen }: PlaceProps) {
   const lit = useAppSelector((state) => state.view.lit)
   const dispatch = useAppDispatch()
   const { dropped, leave, move, take, dragAndDropHooks, refusal } = usePlaceDrop(place, onChoose)
+  const shared = { place, isIn, chosen, onChoose, dragAndDropHooks }
   const held = place.flies.reduce((sum, { count }) => sum + count, 0)
   return (
     <div
@@ -48,48 +51,7 @@ export function Place({ place, isIn, chosen, onChoose, onOpen }: PlaceProps) {
           {place.capacity === null ? '' : ` of ${place.capacity}`}
         </span>
       </button>
-      <GridList
-        className="flies"
-        aria-label={`Flies in ${place.label}`}
-        items={place.flies}
-        dependencies={[isIn]}
-        selectionMode="multiple"
-        selectedKeys={chosen.flatMap((fly) => (fly.fromCompartmentId === place.id ? [fly.variantId] : []))}
-        onSelectionChange={(keys) =>
-          onChoose(
-            place.flies
-              .filter(({ variantId, count }) => count > 0 && (keys === 'all' || keys.has(variantId)))
-              .map((fly) => droppedOf(place, fly)),
-          )
-        }
-        dragAndDropHooks={dragAndDropHooks}
-        renderEmptyState={() => 'empty'}
-      >
-        {(fly) => (
-          <GridListItem
-            id={fly.variantId}
-            textValue={nameOf(fly)}
-            className={isIn && !isIn(fly) ? 'fly outside' : 'fly'}
-          >
-            <DragButton slot="drag" className="grip">
-              ⠿
-            </DragButton>
-            <span
-              className="name"
-              onMouseEnter={() => dispatch(light(fly.variantId))}
-              onMouseLeave={() => dispatch(light(null))}
-            >
-              {nameOf(fly)}
-            </span>
-            <ListedSlits
-              onHand={fly.count}
-              keep={fly.par ?? 0}
-              drawingKey={fly.drawingKey}
-              label={nameOf(fly)}
-            />
-          </GridListItem>
-        )}
-      </GridList>
+      {slitsPxPerMm === null ? <NamedFlies {...shared} /> : <SlitRows {...shared} pxPerMm={slitsPxPerMm} />}
       {chosen.length > 0 && chosen[0]?.fromCompartmentId !== place.id && !dropped ? (
         <Button look="quiet" onPress={() => take(chosen)} aria-label={`Put what is chosen into ${place.label}`}>
           {labels.putThemHere}

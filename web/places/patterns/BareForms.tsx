@@ -51,7 +51,6 @@ export function BareForms({ book, onChange }: BareFormsProps) {
         ...variant,
         hookMaterialId: made.hookMaterialId,
       })),
-      steps: null,
     }))
   }
   return (

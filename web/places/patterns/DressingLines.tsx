@@ -133,7 +133,6 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
         components: draft.components.map((component) =>
           component.key === key ? { ...component, ...change } : component,
         ),
-        steps: null,
       })),
     [onChange],
   )
@@ -144,14 +143,13 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
         ...variant,
         swaps: variant.swaps.filter(({ componentKey }) => componentKey !== key),
       })),
-      steps: null,
     }))
   const move = (at: number, by: -1 | 1) =>
     onChange(({ components }) => {
       const next = [...components]
       const [taken] = next.splice(at, 1)
       if (taken) next.splice(at + by, 0, taken)
-      return { components: next, steps: null }
+      return { components: next }
     })
   const add = useCallback(
     async (kind: ComponentKind) => {
@@ -170,7 +168,6 @@ function useLineActions(book: MaterialBook, onChange: ChangeDraft, open: (key: s
         return {
           ...withDrawer(draft, reused ? null : drawer.minted),
           components: [...draft.components, component],
-          steps: null,
         }
       })
     },

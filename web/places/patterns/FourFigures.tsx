@@ -1,3 +1,5 @@
+import { useState } from 'react'
+import { ToggleButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { USUAL_TIPPET, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -15,7 +17,7 @@ const Pinned = styled.div`
   top: -14px;
   z-index: 2;
   display: grid;
-  grid-template-columns: minmax(200px, 260px) minmax(0, 1fr);
+  grid-template-columns: minmax(200px, 340px) minmax(0, 1fr);
   gap: 6px 18px;
   margin: 0 -22px;
   padding: 8px 22px 10px;
@@ -42,6 +44,19 @@ const Pinned = styled.div`
   .drawing {
     position: relative;
     min-height: 96px;
+  }
+  .wet {
+    min-height: 32px;
+    padding: 0 10px;
+    border: 1px solid var(--quiet);
+    border-radius: 6px;
+    background: var(--panel);
+    color: var(--ink);
+    font: inherit;
+    font-size: 0.8125rem;
+  }
+  .wet[data-focus-visible] {
+    outline: 2px solid var(--thistle);
   }
   .scale {
     display: block;
@@ -80,6 +95,8 @@ function ScaleRule({ pxPerMm }: { readonly pxPerMm: number }) {
   )
 }
 
+/** Room for the fly on its sheet, px: above the lines, and never in their way. */
+const DRAWN = { wide: 300, high: 128 }
 const NOT_FOUND = '–'
 
 /** How it rides or falls, and what a tier would ask next about that. */
@@ -149,18 +166,31 @@ export function FourFigures({
 }) {
   const { speed, speedBand, mass, depth, units } = useWording()
   const truePx = useTrueSize()
-  const { report, drawing, times } = worked
-  const pxPerMm = Math.min(250 / drawing.widthMm, 118 / drawing.heightMm)
+  const { report, sketch, times } = worked
+  const { frame } = sketch
+  const [wet, setWet] = useState(false)
+  const pxPerMm = Math.min(DRAWN.wide / frame.widthMm, DRAWN.high / frame.heightMm)
   const sinks = report.kind === 'sinks' ? report : null
   const fall = sinks?.free.sinkSpeedMmPerS
   const trailing = sinks?.trailing?.sinkSpeedMmPerS
   return (
     <Pinned data-testid="figures">
       <div className="drawing">
-        <FlyDrawing drawing={drawing} pxPerMm={pxPerMm} highlight={highlight} title={labels.theFlyToScale} />
-        <ScaleRule pxPerMm={pxPerMm} />
+        <FlyDrawing
+          sketch={sketch}
+          pxPerMm={pxPerMm}
+          highlight={highlight}
+          wetness={wet ? 'wet' : 'dry'}
+          title={labels.theFlyToScale}
+        />
+        <Row $gap={8}>
+          <ScaleRule pxPerMm={pxPerMm} />
+          <ToggleButton className="wet" isSelected={wet} onChange={setWet}>
+            {wet ? labels.drawnWet : labels.drawnDry}
+          </ToggleButton>
+        </Row>
         <div style={{ position: 'absolute', right: 0, bottom: 0 }}>
-          <FlyDrawing drawing={drawing} pxPerMm={truePx} title={labels.theFlyAtTrue} />
+          <FlyDrawing sketch={sketch} pxPerMm={truePx} title={labels.theFlyAtTrue} />
         </div>
       </div>
       <dl>

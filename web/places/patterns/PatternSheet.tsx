@@ -20,6 +20,7 @@ import { NameAndHook } from './NameAndHook.tsx'
 import { NoteAndPutAway } from './NoteAndPutAway.tsx'
 import { PatternHead } from './PatternHead.tsx'
 import { StartBatch } from './StartBatch.tsx'
+import { Steps } from './Steps.tsx'
 import { useBottomCaution } from './useBottomCaution.ts'
 import { useDraft } from './useDraft.ts'
 import { useFallColumn } from './useFallColumn.ts'
@@ -152,6 +153,9 @@ export default function PatternSheet() {
           onLook={setLooked}
           worked={calmWorked}
         />
+        {draft.components.length > 0 ? (
+          <Steps draft={calm ?? draft} variant={chosen} onChange={change} />
+        ) : null}
       </Section>
       <Section>
         <h2>{labels.variants}</h2>

@@ -72,7 +72,6 @@ export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChang
       components: components.map((component) =>
         component.key === cut.componentKey ? { ...component, ...leftBy(component, cut, lengthMm) } : component,
       ),
-      steps: null,
     }))
   return (
     <>

@@ -182,7 +182,6 @@ export function TypeLine({ book, variantId, onChange }: TypeLineProps) {
       ...('component' in line
         ? {
             components: [...draft.components, newLine(line.component, drawer.material, draft.components)],
-            steps: null,
           }
         : {
             variants: draft.variants.map((variant) =>

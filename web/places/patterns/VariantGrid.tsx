@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { drawFly, wording } from '../../../core/index.ts'
+import { sketchOf, wording } from '../../../core/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Slits } from '../../drawing/Slits.tsx'
@@ -130,7 +130,7 @@ function Cell({ one: { variant, report, fly, onHand }, chosenId, onChoose }: Cel
       </span>
       <br />
       {keep > 0 || onHand > 0 ? (
-        <Slits onHand={onHand} keep={keep} drawing={fly && drawFly(fly)} label={variant.label} />
+        <Slits onHand={onHand} keep={keep} sketch={fly && sketchOf(fly)} label={variant.label} />
       ) : (
         <Quiet>{labels.noPlaceYet}</Quiet>
       )}

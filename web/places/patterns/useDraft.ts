@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { stepsAfterEdit } from '../../../core/index.ts'
 import type { PatternView } from '../../../contract/index.ts'
 import { draftOf, emptyDraft } from '../../recipe/draft.ts'
 import { dropDraft, keepDraft, keptDraft } from '../../recipe/keptDraft.ts'
@@ -48,7 +49,12 @@ export function useDraft(pattern: PatternView | undefined, isNew: boolean, newId
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
   }, [id, isNew, Boolean(pattern)])
   const change = useCallback<ChangeDraft>((edit) => {
-    setDraft((before) => before && { ...before, ...(typeof edit === 'function' ? edit(before) : edit) })
+    setDraft((before) => {
+      if (!before) return before
+      const after = { ...before, ...(typeof edit === 'function' ? edit(before) : edit) }
+      const steps = stepsAfterEdit(after.steps, before.components, after.components)
+      return { ...after, steps: steps && [...steps] }
+    })
     setDirty(true)
   }, [])
   useKeptDraft(draft, dirty)

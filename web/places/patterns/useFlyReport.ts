@@ -2,9 +2,9 @@ import { useMemo } from 'react'
 import {
   calibrationFor,
   countdown,
-  drawFly,
   evaluateFly,
   resolveDressing,
+  sketchOf,
   timeToDepth,
   USUAL_TIPPET,
 } from '../../../core/index.ts'
@@ -12,7 +12,7 @@ import type {
   Calibrated,
   Descent,
   Fly,
-  FlyDrawing,
+  FlySketch,
   FlyReport,
   Incomplete,
   Measured,
@@ -21,13 +21,13 @@ import { useMeasurementsQuery } from '../../wire/api.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
-/** The chosen variant worked out: its report, its drawing, its fall with line trailing. */
+/** The chosen variant worked out: its report, its sketch, its fall with line trailing. */
 export interface WorkedOut {
   readonly fly: Fly
   readonly report: FlyReport
   /** what the user's own measurements say of it */
   readonly calibration: Calibrated
-  readonly drawing: FlyDrawing
+  readonly sketch: FlySketch
   /** null where it does not sink */
   readonly descent: Descent | null
   readonly times: readonly { readonly depthMm: number; readonly timeS: number | null }[]
@@ -56,7 +56,7 @@ export function workOut(
     fly,
     report,
     calibration,
-    drawing: drawFly(fly),
+    sketch: sketchOf(fly),
     descent,
     times: DEPTHS_MM.map((depthMm) => ({ depthMm, timeS: descent ? timeToDepth(descent, depthMm) : null })),
   }

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { drawFly, fromCore, hookOf, parseQuantity, wording } from '../../../core/index.ts'
+import { fromCore, hookOf, parseQuantity, sketchOf, wording } from '../../../core/index.ts'
 import type { Material, Property } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { within } from '../../../contract/limits.ts'
@@ -72,7 +72,7 @@ export function MeasuredHook({ line }: { readonly line: MaterialLine }) {
       {hook ? (
         <div style={{ padding: '10px 0' }}>
           <FlyDrawing
-            drawing={drawFly({ hook, hookMaterial: drawn, components: [] })}
+            sketch={sketchOf({ hook, hookMaterial: drawn, components: [] })}
             pxPerMm={pxPerMm}
             title={labels.theHookAtTrue}
           />

@@ -1,6 +1,6 @@
-import { useCallback, useRef, useState } from 'react'
+import { useCallback, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { depthAtTime, wording } from '../../../core/index.ts'
+import { depthAtTime, drawSketch, wording } from '../../../core/index.ts'
 import type { Current, Descent } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -73,19 +73,21 @@ function DepthMarks({ depthMm, pxPerMm }: { readonly depthMm: number; readonly p
 }
 
 /** A fly as it holds itself while it falls, about the dot that its depth is read at. */
-function FlyInLane({ fly: { report, drawing }, colour }: { readonly fly: InTank; readonly colour?: string }) {
+function FlyInLane({ fly: { report, sketch }, colour }: { readonly fly: InTank; readonly colour?: string }) {
+  const drawing = useMemo(() => drawSketch(sketch, { pxPerMm: FLY_PX_PER_MM }), [sketch])
   const turnedDeg = report.kind === 'sinks' ? -report.attitude.noseDownDeg : 0
-  const [middleX, middleY] = [drawing.minXMm + drawing.widthMm / 2, drawing.minYMm + drawing.heightMm / 2]
+  const [middleX, middleY] = [drawing.leftPx + drawing.widthPx / 2, drawing.topPx + drawing.heightPx / 2]
   return (
     <>
-      <g transform={`rotate(${turnedDeg}) scale(${FLY_PX_PER_MM}) translate(${-middleX} ${-middleY})`}>
-        {drawing.shapes.map(({ path, fill, stroke, strokeMm }, i) => (
+      <g transform={`rotate(${turnedDeg}) translate(${-middleX} ${-middleY})`}>
+        {drawing.shapes.map(({ path, fill, stroke, strokePx, opacity }, i) => (
           <path
             key={i}
             d={path}
             fill={fill ?? 'none'}
             stroke={stroke ?? 'none'}
-            strokeWidth={Math.max(strokeMm, 0.12)}
+            strokeWidth={strokePx}
+            opacity={opacity}
             strokeLinecap="round"
           />
         ))}

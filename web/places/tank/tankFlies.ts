@@ -2,13 +2,13 @@ import {
   calibrationFor,
   depthAtTime,
   descend,
-  drawFly,
   driftedMm,
   evaluateFly,
   NOTHING_MEASURED,
   resolveDressing,
+  sketchOf,
 } from '../../../core/index.ts'
-import type { Conditions, Current, Descent, FlyDrawing, FlyReport } from '../../../core/index.ts'
+import type { Conditions, Current, Descent, FlyReport, FlySketch } from '../../../core/index.ts'
 import type { MeasurementsView, PatternView } from '../../../contract/index.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
@@ -17,7 +17,7 @@ export interface InTank {
   readonly id: string
   readonly name: string
   readonly report: FlyReport
-  readonly drawing: FlyDrawing
+  readonly sketch: FlySketch
   /** how it goes down, or up from the bed; null for one that stays where it is */
   readonly descent: Descent | null
   /** depth that it comes up from, mm; null for one that does not */
@@ -62,7 +62,7 @@ export function putInTank(
     conditions,
     calibrationFor(fly, id, measurements?.measured ?? NOTHING_MEASURED),
   )
-  const common = { id, name: `${pattern.name} ${variant.label}`, report, drawing: drawFly(fly) }
+  const common = { id, name: `${pattern.name} ${variant.label}`, report, sketch: sketchOf(fly) }
   const rise = report.kind === 'floats' ? report.rise : null
   const moves = report.kind === 'sinks' ? report : rise
   if (!moves) return { ...common, descent: null, risesFromMm: null, spread: null }

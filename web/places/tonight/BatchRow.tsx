@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { drawFly, resolveDressing, wording } from '../../../core/index.ts'
+import { resolveDressing, sketchOf, wording } from '../../../core/index.ts'
 import type { PlannedNeed } from '../../../core/index.ts'
 import type { StageLine } from '../../../contract/index.ts'
 import { usePatternQuery } from '../../wire/api.ts'
@@ -55,12 +55,12 @@ function Covers({ batch, plan, stages }: Pick<BatchRowProps, 'batch' | 'plan' | 
 function NewcomerFly({ newcomer, pxPerMm }: { readonly newcomer: Newcomer; readonly pxPerMm: number }) {
   const { data: pattern } = usePatternQuery(newcomer.patternId)
   const book = useMaterialBook(NO_DRAWERS)
-  const drawing = useMemo(() => {
+  const sketch = useMemo(() => {
     if (!pattern || !book) return null
     const fly = resolveDressing(pattern.dressing, newcomer, book.materials)
-    return fly.kind === 'fly' ? drawFly(fly) : null
+    return fly.kind === 'fly' ? sketchOf(fly) : null
   }, [pattern, book, newcomer])
-  return drawing ? <FlyThumb drawing={drawing} pxPerMm={pxPerMm} title={newcomer.name} /> : null
+  return sketch ? <FlyThumb sketch={sketch} pxPerMm={pxPerMm} title={newcomer.name} /> : null
 }
 
 interface BatchRowProps {

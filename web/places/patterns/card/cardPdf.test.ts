@@ -1,6 +1,6 @@
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
-import { drawFly, evaluateFly, LIST_CONDITIONS, resolveDressing, wording } from '../../../../core/index.ts'
+import { evaluateFly, LIST_CONDITIONS, resolveDressing, sketchOf, wording } from '../../../../core/index.ts'
 import type { DisplayUnits } from '../../../../core/index.ts'
 import { jigNymph } from '../../../../core/testing/shippedMaterial.ts'
 import { fontFiles, textOfPdf } from '../../../testing/pdf.ts'
@@ -17,7 +17,7 @@ function made() {
     name: 'Cellar Door', label: '#16 ⅔', dressing, variant, fly, report: evaluateFly(fly, LIST_CONDITIONS),
     times: [{ depthMm: 1000, timeS: 2.9 }, { depthMm: 2000, timeS: null }], serves: ['Dark olive, nymph'], note: 'Two turns less.', units,
   }) // prettier-ignore
-  return { card, drawing: drawFly(fly) }
+  return { card, sketch: sketchOf(fly) }
 }
 
 describe('cardOf', () => {
@@ -42,8 +42,8 @@ describe('cardOf', () => {
 
 describe('cardPdf', () => {
   it.each(Object.keys(CARD_SIZES) as CardSize[])('prints all of it on %s', async (size) => {
-    const { card, drawing } = made()
-    const bytes = await cardPdf(card, drawing, size, fontFiles())
+    const { card, sketch } = made()
+    const bytes = await cardPdf(card, sketch, size, fontFiles())
     const pages = (await PDFDocument.load(bytes)).getPages()
     const [wideMm, highMm] = CARD_SIZES[size]
     expect(pages[0]?.getWidth()).toBeCloseTo((wideMm * 72) / 25.4, 3)

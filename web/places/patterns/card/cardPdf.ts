@@ -1,7 +1,7 @@
 import { PDFDocument, rgb } from 'pdf-lib'
 import type { PDFPage } from 'pdf-lib'
-import type { wording } from '../../../../core/index.ts'
-import type { Drawing } from '../../../drawing/FlyDrawing.tsx'
+import { drawSketch } from '../../../../core/index.ts'
+import type { FlySketch, wording } from '../../../../core/index.ts'
 import { pdfPen } from '../../../files/pdfPen.ts'
 import type { FontFiles } from '../../../files/pdfPen.ts'
 
@@ -36,23 +36,29 @@ function wrapped(text: string, widthOf: (text: string) => number, wide: number):
   return line ? [...lines, line] : lines
 }
 
+/** Printers have more dots than points: the fly is drawn at so many to the point. */
+const DOTS_PER_PT = 4
+
 /** Draws the fly as large as fits, to scale, with a rule of millimetres below; answers where the rule lies. */
-function drawFly(page: PDFPage, drawing: Drawing, top: number, wide: number, most: number): number {
-  const scale = Math.min(wide / drawing.widthMm, most / drawing.heightMm)
-  const left = MARGIN + (wide - drawing.widthMm * scale) / 2
-  for (const { path, fill, stroke, strokeMm } of drawing.shapes) {
+function drawFly(page: PDFPage, sketch: FlySketch, top: number, wide: number, most: number): number {
+  const { widthMm, heightMm } = sketch.frame
+  const scale = Math.min(wide / widthMm, most / heightMm)
+  const drawing = drawSketch(sketch, { pxPerMm: scale * DOTS_PER_PT })
+  const pt = 1 / DOTS_PER_PT
+  const left = MARGIN + (wide - drawing.widthPx * pt) / 2
+  for (const { path, fill, stroke, strokePx, opacity } of drawing.shapes) {
     const colour = colourOf(fill)
     const border = colourOf(stroke)
     page.drawSvgPath(path, {
-      x: left - drawing.minXMm * scale,
-      y: top + drawing.minYMm * scale,
-      scale,
-      ...(colour ? { color: colour } : {}),
-      ...(border ? { borderColor: border, borderWidth: strokeMm } : {}),
+      x: left - drawing.leftPx * pt,
+      y: top + drawing.topPx * pt,
+      scale: pt,
+      ...(colour ? { color: colour, opacity } : {}),
+      ...(border ? { borderColor: border, borderWidth: strokePx * pt, borderOpacity: opacity } : {}),
     })
   }
-  const y = top - drawing.heightMm * scale - 5
-  const zero = left - drawing.minXMm * scale
+  const y = top - drawing.heightPx * pt - 5
+  const zero = left - drawing.leftPx * pt
   for (let mm = 0; mm <= 10; mm += 1) {
     const x = zero + mm * scale
     page.drawLine({
@@ -69,7 +75,7 @@ function drawFly(page: PDFPage, drawing: Drawing, top: number, wide: number, mos
 /** A card as PDF, to print and lay beside the vise: the drawing to scale, the steps with their numbers, what it does. */
 export async function cardPdf(
   card: wording.Card,
-  drawing: Drawing,
+  sketch: FlySketch,
   size: CardSize,
   files: FontFiles,
 ): Promise<Uint8Array> {
@@ -93,7 +99,7 @@ export async function cardPdf(
   }
   line(card.title, { heavy: true, size: 12 })
   line(card.hook, { quiet: true })
-  y = drawFly(page, drawing, y - 4, wide, 90) - 10
+  y = drawFly(page, sketch, y - 4, wide, 90) - 10
   line('Rule in mm. Places along the shank are from the rear of the eye.', { quiet: true, size: 5.5 })
   for (const figure of card.figures) line(figure)
   y -= 3

@@ -2,23 +2,23 @@ import { useEffect, useSyncExternalStore } from 'react'
 import { api } from '../wire/api.ts'
 import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
-import type { Drawing } from './FlyDrawing.tsx'
+import type { FlySketch } from '../../core/index.ts'
 
 /** Asked for at once; the server takes a few more. */
 const PORTION = 50
 
-const known = new Map<string, Drawing>()
+const known = new Map<string, FlySketch>()
 const listeners = new Set<() => void>()
 let wanted = new Set<string>()
 
-/** Asks for all drawings that were wanted since the last time, a few requests for a whole list. */
+/** Asks for all sketches that were wanted since the last time, a few requests for a whole list. */
 async function fetchWanted(): Promise<void> {
   const keys = [...wanted]
   wanted = new Set()
   for (let at = 0; at < keys.length; at += PORTION) {
     const asked = api.endpoints.drawings.initiate(keys.slice(at, at + PORTION))
     const { data } = await askOnce(store.dispatch(asked))
-    for (const [key, drawing] of Object.entries(data?.drawings ?? {})) known.set(key, drawing)
+    for (const [key, sketch] of Object.entries(data?.sketches ?? {})) known.set(key, sketch)
     listeners.forEach((listener) => listener())
   }
 }
@@ -34,8 +34,8 @@ function subscribe(listener: () => void) {
   return () => listeners.delete(listener)
 }
 
-/** The drawing of a key, which names its content: once fetched it is kept. Null until it is there. */
-export function useDrawing(key: string | null): Drawing | null {
+/** The sketch of a drawing's key, which names its content: once fetched it is kept. Null until it is there. */
+export function useSketch(key: string | null): FlySketch | null {
   useEffect(() => {
     if (key) want(key)
   }, [key])

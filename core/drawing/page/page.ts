@@ -1,0 +1,93 @@
+import type { FlyDrawing, DrawingShape } from '../flyDrawing.ts'
+import { bentBy } from './hairs.ts'
+import type { Hair } from './hairs.ts'
+import { levelAt } from './level.ts'
+import type { Level } from './level.ts'
+import type { Point } from './point.ts'
+
+/** What lies over what, from the back to the front. */
+export const LAYERS = ['tail', 'far', 'hook', 'body', 'longHairs', 'over', 'near', 'head', 'eye'] as const
+export type LayerName = (typeof LAYERS)[number]
+
+/** How a shape is laid down. */
+export interface Ink {
+  readonly fill?: string
+  readonly stroke?: string
+  readonly strokeMm?: number
+  readonly opacity?: number
+}
+
+/** Where shapes are put down, in mm; it keeps them as paths in dots of its scale and knows how far they reach. */
+export interface Page {
+  readonly pxPerMm: number
+  readonly level: Level
+  /** closed and open path through points */
+  readonly closed: (points: readonly Point[]) => string
+  readonly open: (points: readonly Point[]) => string
+  readonly hair: (hair: Hair) => string
+  readonly put: (layer: LayerName, key: string, path: string, ink: Ink) => void
+  readonly finished: () => FlyDrawing
+}
+
+/** No hair is thinner than this on the screen, px: by level, as few hairs have to do for many. */
+const THINNEST_PX = { outline: 0.8, row: 0.8, sheet: 0.55 } as const
+const THINNEST_STROKE_PX = 0.3
+const MARGIN_PX = 1.5
+
+const tenths = (value: number) => Math.round(value * 10) / 10
+
+/** An empty page at a scale. */
+export function emptyPage(pxPerMm: number): Page {
+  const level = levelAt(pxPerMm)
+  const shapes: Record<LayerName, DrawingShape[]> = {
+    tail: [], far: [], hook: [], body: [], longHairs: [], over: [], near: [], head: [], eye: [],
+  } // prettier-ignore
+  let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
+  const reach = (x: number, y: number) => {
+    if (x < left) left = x
+    if (x > right) right = x
+    if (y < top) top = y
+    if (y > bottom) bottom = y
+  }
+  const spot = (x: number, y: number) => {
+    const [px, py] = [tenths(x * pxPerMm), tenths(-y * pxPerMm)]
+    reach(px, py)
+    return `${px} ${py}`
+  }
+  const open = (points: readonly Point[]) =>
+    points.length === 0 ? '' : `M${points.map(([x, y]) => spot(x, y)).join('L')}`
+  const thinnestMm = THINNEST_PX[level.name] / pxPerMm
+  return {
+    pxPerMm,
+    level,
+    open,
+    closed: (points) => (points.length === 0 ? '' : `${open(points)}Z`),
+    hair: (hair) => {
+      const [root, knee, tip] = bentBy(hair)
+      const half = Math.max(hair.widthMm, thinnestMm) / 2
+      const [nx, ny] = [-Math.sin(hair.angle) * half, Math.cos(hair.angle) * half]
+      const [kx, ky] = [nx * 0.8, ny * 0.8]
+      return `M${spot(root[0] + nx, root[1] + ny)}Q${spot(knee[0] + kx, knee[1] + ky)} ${spot(tip[0], tip[1])}Q${spot(knee[0] - kx, knee[1] - ky)} ${spot(root[0] - nx, root[1] - ny)}Z`
+    },
+    put: (layer, key, path, { fill = null, stroke = null, strokeMm = 0, opacity = 1 }: InkOrNone) => {
+      if (path === '') return
+      const strokePx = stroke ? Math.max(tenths(strokeMm * pxPerMm * 10) / 10, THINNEST_STROKE_PX) : 0
+      shapes[layer].push({ key, path, fill, stroke, strokePx, opacity: Math.round(opacity * 1000) / 1000 })
+    },
+    finished: () => ({
+      pxPerMm,
+      leftPx: Math.floor(left - MARGIN_PX),
+      topPx: Math.floor(top - MARGIN_PX),
+      widthPx: Math.ceil(right + MARGIN_PX) - Math.floor(left - MARGIN_PX),
+      heightPx: Math.ceil(bottom + MARGIN_PX) - Math.floor(top - MARGIN_PX),
+      shapes: LAYERS.flatMap((layer) => shapes[layer]),
+    }),
+  }
+}
+
+interface InkOrNone {
+  readonly fill?: string | null
+  readonly stroke?: string | null
+  readonly strokeMm?: number
+  readonly opacity?: number
+}

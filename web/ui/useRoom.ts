@@ -1,0 +1,17 @@
+import { useCallback, useState } from 'react'
+
+/** How large an element is, px, kept up to date as the window changes. */
+export function useRoom() {
+  const [room, setRoom] = useState({ widthPx: 0, heightPx: 0 })
+  const ref = useCallback((element: HTMLElement | null) => {
+    if (!element || typeof ResizeObserver === 'undefined') return undefined
+    const observer = new ResizeObserver(([entry]) => {
+      if (!entry) return
+      const { width, height } = entry.contentRect
+      setRoom({ widthPx: Math.floor(width), heightPx: Math.floor(height) })
+    })
+    observer.observe(element)
+    return () => observer.disconnect()
+  }, [])
+  return { ref, ...room }
+}
