@@ -60,7 +60,7 @@ test('flies are dragged by keyboard', async ({ page }) => {
   await page.goto('/boxes')
   const row = grid(page, 'Swimming nymphs, lid').getByRole('row', { name: /Third Button #16 none/ })
   await row.focus()
-  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
   const target = grid(page, 'Clinging and crawling, leaf')
   for (let n = 0; n < 120; n += 1) {
@@ -251,4 +251,31 @@ test('what came and went of a compartment is read', async ({ page }) => {
   await expect(ledger.getByRole('row').nth(1)).toContainText('counted, fewer')
   await expect(ledger.getByRole('row').nth(1)).toContainText('−1')
   expect(await axeFaults(page)).toEqual([])
+})
+
+test('a box looks like the box: each fly in its slit, its name where it is pointed at, larger or by name', async ({
+  page,
+}) => {
+  await page.goto('/boxes')
+  const lid = grid(page, 'Swimming nymphs, lid')
+  const heavy = lid.getByRole('row', { name: /Third Button #14 W 3.3/ })
+  const flies = heavy.locator('.slit:not(.gap) img')
+  await expect(flies).toHaveCount(2)
+  await heavy.scrollIntoViewIfNeeded()
+  await expect(flies.first()).toHaveAttribute('src', /^blob:/)
+  const small = await flies.first().boundingBox()
+  await heavy.hover()
+  await expect(page.getByText(/^Third Button #14 W 3\.3 · 2 of 3 · falls \d+ cm\/s$/)).toBeVisible()
+  await page.getByRole('slider', { name: 'Flies' }).press('End')
+  await expect(page.getByText('3 ×', { exact: true })).toBeVisible()
+  await expect
+    .poll(async () => (await flies.first().boundingBox())?.width ?? 0)
+    .toBeGreaterThan(2 * small!.width)
+  expect(await axeFaults(page)).toEqual([])
+  await page.getByRole('button', { name: 'By name' }).click()
+  await expect(heavy.getByText('Third Button #14 W 3.3')).toBeVisible()
+  await page.reload()
+  await expect(heavy.getByText('Third Button #14 W 3.3')).toBeVisible()
+  await page.getByRole('button', { name: 'As they look' }).click()
+  await expect(flies).toHaveCount(2)
 })

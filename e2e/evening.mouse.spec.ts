@@ -97,6 +97,7 @@ test('an evening by mouse: from a hole to a restocked box, and all of it taken b
   const steps = [
     'Start the thread',
     'Tie in the tail',
+    'Tie in the rib',
     'Wind the body',
     'Rib it in open turns',
     'Wind the collar',

@@ -42,23 +42,23 @@ describe('steps of one’s own', () => {
 
   it('ties the wire in before the body that it ribs, and the wing case before the thorax that it is pulled over', () => {
     const order = keys(usual)!
-    expect(order.indexOf('rib tieIn')).toBeGreaterThan(order.indexOf('tail'))
-    expect(order.indexOf('rib tieIn')).toBeLessThan(order.indexOf('body'))
+    expect(order.indexOf('rib-tieIn')).toBeGreaterThan(order.indexOf('tail'))
+    expect(order.indexOf('rib-tieIn')).toBeLessThan(order.indexOf('body'))
     expect(order.indexOf('rib')).toBeGreaterThan(order.indexOf('body'))
     const thread = shippedMaterial('thread-nylon', '70', 'black')
     const nymph = recipe(shippedMaterial('hook-straight', '14'), [
       { key: 'case', kind: 'wingCase', material: shippedMaterial('fibre-game-tail'), at: [0.1, 0.35] },
       { key: 'thorax', kind: 'thorax', material: thread, at: [0.1, 0.35] },
     ])
-    expect(keys(stepsOf(nymph.dressing, nymph.variant))).toEqual(['case', 'thorax', 'case pullOver', 'finish'])
+    expect(keys(stepsOf(nymph.dressing, nymph.variant))).toEqual(['case', 'thorax', 'case-pullOver', 'finish'])
   })
 
   it('stand where they were put, with the thread where the step before left it, and can be taken out', () => {
-    const own = withStepNote(withOwnStep(usual, 'tail'), 'own 1', 'sweep it back')
-    expect(keys(own)!.slice(0, 4)).toEqual(['bead', 'thread', 'tail', 'own 1'])
+    const own = withStepNote(withOwnStep(usual, 'tail'), 'own-1', 'sweep it back')
+    expect(keys(own)!.slice(0, 4)).toEqual(['bead', 'thread', 'tail', 'own-1'])
     expect(own[3]).toMatchObject({ verb: 'own', threadFrom: 1, threadTo: 1, note: 'sweep it back' })
-    expect(keys(withOwnStep(own, 'tail'))).toContain('own 2')
-    expect(withoutStep(own, 'own 1')).toEqual(usual)
+    expect(keys(withOwnStep(own, 'tail'))).toContain('own-2')
+    expect(withoutStep(own, 'own-1')).toEqual(usual)
   })
 
   it('move one place at a time, never beyond the first', () => {
@@ -69,7 +69,7 @@ describe('steps of one’s own', () => {
   })
 
   it('outlast an edit of the dressing: new parts come where they usually would, parts that are gone go', () => {
-    const own = withStepNote(withOwnStep(stepMoved(usual, 'tail', -1), 'body'), 'own 1', 'pinch')
+    const own = withStepNote(withOwnStep(stepMoved(usual, 'tail', -1), 'body'), 'own-1', 'pinch')
     const { components } = made.dressing
     const without = components.filter(({ key }) => key !== 'rib')
     expect(keys(stepsAfterEdit(own, components, without))).toEqual(
@@ -77,8 +77,8 @@ describe('steps of one’s own', () => {
     )
     const again = stepsAfterEdit(stepsAfterEdit(own, components, without), without, components)!
     expect([...keys(again)!].sort()).toEqual([...keys(own)!].sort())
-    expect(keys(again)!.indexOf('rib tieIn')).toBeLessThan(keys(again)!.indexOf('body'))
-    expect(again.find(({ key }) => key === 'own 1')?.note).toBe('pinch')
+    expect(keys(again)!.indexOf('rib-tieIn')).toBeLessThan(keys(again)!.indexOf('body'))
+    expect(again.find(({ key }) => key === 'own-1')?.note).toBe('pinch')
     expect(stepsAfterEdit(null, components, without)).toBeNull()
   })
 })

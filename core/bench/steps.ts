@@ -14,7 +14,7 @@ function stepsOfOne({
   return [step, ...(otherStep ? [otherStep] : [])].map(({ verb, order, threadEndsAt }, i) => ({
     order,
     step: {
-      key: i === 0 ? key : `${key} ${verb}`,
+      key: i === 0 ? key : `${key}-${verb}`,
       verb,
       componentKey: key,
       threadFrom: 0,
@@ -94,8 +94,8 @@ export function withOwnStep(steps: readonly Step[], afterKey: string): readonly 
   const at = steps.findIndex(({ key }) => key === afterKey)
   const keys = new Set(steps.map(({ key }) => key))
   let n = 1
-  while (keys.has(`own ${n}`)) n += 1
-  const own: Step = { key: `own ${n}`, verb: 'own', componentKey: null, threadFrom: 0, threadTo: 0, note: '' }
+  while (keys.has(`own-${n}`)) n += 1
+  const own: Step = { key: `own-${n}`, verb: 'own', componentKey: null, threadFrom: 0, threadTo: 0, note: '' }
   return handedOn([...steps.slice(0, at + 1), own, ...steps.slice(at + 1)])
 }
 

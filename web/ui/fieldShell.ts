@@ -16,6 +16,7 @@ export const fieldLook = `
 /** A field with its label, hint and fault. */
 export const Shell = styled.div<{ $width: string | undefined }>`
   width: ${({ $width }) => $width ?? 'auto'};
+  max-width: 100%;
   min-width: 0;
   .label {
     display: block;

@@ -15,7 +15,7 @@ export const labels = {
   newBox: 'New box',
   takeATableIn: 'Take a table in',
   saveAsATable: 'Save as a table',
-  dragAFlyBy: 'Drag a fly by its grip, or choose some and put them elsewhere.',
+  dragAFlyBy: 'Drag flies, or choose some and put them elsewhere.',
   atAnyDepth: 'At any depth',
   notItsHome: 'not its home',
   howMany: 'How many',

@@ -1,5 +1,5 @@
-import { drawSketch } from '../../core/drawing/index.ts'
-import type { FlySketch } from '../../core/drawing/index.ts'
+import { drawSketch } from '../../core/index.ts'
+import type { FlySketch } from '../../core/index.ts'
 
 /** A fly to be drawn as dots: so many px to the mm, so many dots to a px. */
 export interface PictureWanted {

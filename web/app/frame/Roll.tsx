@@ -111,21 +111,23 @@ const Tool = styled.nav`
     margin-top: auto;
   }
   /* at the vise the roll gives way: digits and icons, their words for those who hear them */
-  [data-vise='true'] & {
-    .title {
-      visibility: hidden;
-    }
-    a.pocket {
-      grid-template-columns: 12px 20px;
-      padding: 8px 6px;
-    }
-    a.pocket > span {
-      position: absolute;
-      width: 1px;
-      height: 1px;
-      overflow: hidden;
-      clip-path: inset(50%);
-      white-space: nowrap;
+  @media (min-width: 701px) {
+    [data-vise='true'] & {
+      .title {
+        visibility: hidden;
+      }
+      a.pocket {
+        grid-template-columns: 12px 20px;
+        padding: 8px 6px;
+      }
+      a.pocket > span {
+        position: absolute;
+        width: 1px;
+        height: 1px;
+        overflow: hidden;
+        clip-path: inset(50%);
+        white-space: nowrap;
+      }
     }
   }
   @media (max-width: 700px) {

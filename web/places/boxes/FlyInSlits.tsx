@@ -2,6 +2,7 @@ import styled from 'styled-components'
 import { FlyThumb } from '../../drawing/FlyThumb.tsx'
 import { useSketch } from '../../drawing/useSketch.ts'
 import { SLIT_MM, slitsOf } from './slitLayout.ts'
+import { nameOf } from './usePlaceDrop.ts'
 import type { Fly } from './usePlaceDrop.ts'
 
 const Group = styled.span`
@@ -45,7 +46,7 @@ export function FlyInSlits({ fly, pxPerMm }: { readonly fly: Fly; readonly pxPer
   const width = slitsOf(sketch?.frame.widthMm ?? UNKNOWN_MM) * SLIT_MM.wide * pxPerMm
   const size = { width, height: SLIT_MM.high * pxPerMm }
   return (
-    <Group role="img" aria-label={`${flies} here${gaps > 0 ? `, ${gaps} missing` : ''}`}>
+    <Group role="img" aria-label={`${nameOf(fly)}: ${flies} of ${fly.par ?? 0}`}>
       {Array.from({ length: flies }, (_, i) => (
         <span key={i} className="slit" style={size}>
           {sketch ? <FlyThumb sketch={sketch} pxPerMm={pxPerMm} /> : <span className="figures">?</span>}
