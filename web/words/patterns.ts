@@ -146,6 +146,7 @@ export const labels = {
   jSON: 'JSON',
   andItMay: 'and it may',
   findWeightings: 'Find weightings',
+  lookAtVariant: (label: string) => `Look at ${label}`,
   steps: 'Steps',
   ownStep: 'step of your own',
   whatToDo: 'What to do',

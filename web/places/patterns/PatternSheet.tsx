@@ -68,6 +68,20 @@ function useDraftInAddress(
   }, [id])
 }
 
+/** The variant that is looked at: in the address, and at once where it was just chosen, as what is pressed next is of it. */
+function useChosenVariant(inAddress: string | null, setParams: ReturnType<typeof useSearchParams>[1]) {
+  const [justChosen, setJustChosen] = useState<string | null>(null)
+  useEffect(() => setJustChosen(null), [inAddress])
+  const choose = useCallback(
+    (id: string) => {
+      setJustChosen(id)
+      setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true })
+    },
+    [setParams],
+  )
+  return { chosenId: justChosen ?? inAddress, choose }
+}
+
 /** A pattern read top to bottom like a bench card: figures pinned, dressing, variants, what it serves, how it came about. */
 export default function PatternSheet() {
   const { patternId = '' } = useParams()
@@ -86,14 +100,11 @@ export default function PatternSheet() {
   useDraftInAddress(asTyped, isNew && dirty, setParams)
   const blocker = useLeaveWarning(dirty && !saving.saving)
   const waterTempC = moment?.waterTempC ?? 10
-  const chosen = draft?.variants.find(({ id }) => id === params.get('variant')) ?? draft?.variants[0]
+  const { chosenId, choose } = useChosenVariant(params.get('variant'), setParams)
+  const chosen = draft?.variants.find(({ id }) => id === chosenId) ?? draft?.variants[0]
   const worked = useFlyReport(draft, chosen, book, waterTempC)
   const calmFall = useDeferredValue(worked)
 
-  const choose = useCallback(
-    (id: string) => setParams((before) => ({ ...Object.fromEntries(before), variant: id }), { replace: true }),
-    [setParams],
-  )
   // bought, given or found: it has a hook and a name, and nobody knows what it weighs
   const isBare = draft !== null && draft.version !== null && draft.components.length === 0
   const calmWorked = calmFall && 'report' in calmFall && !isBare ? calmFall : null

@@ -11,6 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useWording } from '../../words/useWording.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
+import { useKept } from '../../ui/useKept.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -175,7 +176,7 @@ export default function Patterns() {
   const { data: frame } = useFrameQuery()
   const navigate = useNavigate()
   const [words, setWords] = useState('')
-  const [order, setOrder] = useState<Order>('name')
+  const [order, setOrder] = useKept<Order>('patterns', ['name', 'fastest', 'emptiest'])
   const usualPar = frame?.settings.parCount ?? 3
   const keys = useMemo(() => ({ n: () => void navigate('/patterns/new') }), [navigate])
   usePlaceKeys(keys)

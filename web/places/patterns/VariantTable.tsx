@@ -5,6 +5,7 @@ import { wording } from '../../../core/index.ts'
 import type { BoxesView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
+import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Dense } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -74,6 +75,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
     <Table aria-label={labels.variants}>
       <thead>
         <tr>
+          <td />
           <th>{labels.variant}</th>
           <th className="number">{labels.weighs}</th>
           <th className="number">{labels.ride}</th>
@@ -85,12 +87,17 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
       <tbody>
         {worked.map(({ variant, fly, report, onHand }) => {
           return (
-            <tr
-              key={variant.id}
-              data-chosen={variant.id === chosenId}
-              onFocus={() => onChoose(variant.id)}
-              onClick={() => onChoose(variant.id)}
-            >
+            <tr key={variant.id} data-chosen={variant.id === chosenId} onClick={() => onChoose(variant.id)}>
+              <td>
+                <Button
+                  look="quiet"
+                  aria-label={labels.lookAtVariant(variant.label)}
+                  aria-pressed={variant.id === chosenId}
+                  onPress={() => onChoose(variant.id)}
+                >
+                  {variant.id === chosenId ? '●' : '○'}
+                </Button>
+              </td>
               <td>
                 <LabelField label={variant.label} onChange={(label) => edit(variant.id, { label })} />
               </td>
