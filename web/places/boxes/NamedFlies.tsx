@@ -4,7 +4,7 @@ import { ListedSlits } from '../../drawing/ListedFly.tsx'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import type { PlaceProps } from './Place.tsx'
-import { droppedOf, nameOf } from './usePlaceDrop.ts'
+import { choosing, nameOf } from './usePlaceDrop.ts'
 
 /** A compartment's flies by their names, a line each. */
 export function NamedFlies({
@@ -24,14 +24,7 @@ export function NamedFlies({
       items={place.flies}
       dependencies={[isIn]}
       selectionMode="multiple"
-      selectedKeys={chosen.flatMap((fly) => (fly.fromCompartmentId === place.id ? [fly.variantId] : []))}
-      onSelectionChange={(keys) =>
-        onChoose(
-          place.flies
-            .filter(({ variantId, count }) => count > 0 && (keys === 'all' || keys.has(variantId)))
-            .map((fly) => droppedOf(place, fly)),
-        )
-      }
+      {...choosing(place, chosen, onChoose)}
       dragAndDropHooks={dragAndDropHooks}
       renderEmptyState={() => 'empty'}
     >

@@ -11,7 +11,7 @@ import { useAppDispatch } from '../../wire/store.ts'
 import { useWording } from '../../words/useWording.ts'
 import { FlyInSlits, standingOf } from './FlyInSlits.tsx'
 import { rowsOfSlits, SLIT_MM, slitsInARow } from './slitLayout.ts'
-import { droppedOf, nameOf } from './usePlaceDrop.ts'
+import { choosing, nameOf } from './usePlaceDrop.ts'
 import type { Dropped, Fly } from './usePlaceDrop.ts'
 
 const Foam = styled.div`
@@ -184,14 +184,7 @@ export function SlitRows({ place, pxPerMm, isIn, chosen, onChoose, dragAndDropHo
             dependencies={[isIn, pxPerMm]}
             style={{ minHeight: rows * cell.height }}
             selectionMode="multiple"
-            selectedKeys={chosen.flatMap((fly) => (fly.fromCompartmentId === place.id ? [fly.variantId] : []))}
-            onSelectionChange={(keys) =>
-              onChoose(
-                place.flies
-                  .filter(({ variantId, count }) => count > 0 && (keys === 'all' || keys.has(variantId)))
-                  .map((fly) => droppedOf(place, fly)),
-              )
-            }
+            {...choosing(place, chosen, onChoose)}
             dragAndDropHooks={dragAndDropHooks}
             renderEmptyState={() => 'empty'}
           >

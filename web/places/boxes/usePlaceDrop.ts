@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { isTextDropItem, useDragAndDrop } from 'react-aria-components'
+import type { Selection } from 'react-aria-components'
 import type { CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
@@ -19,11 +20,26 @@ export interface Dropped {
 export const nameOf = ({ patternName, label }: Fly) => `${patternName} ${label}`
 
 /** A fly of a compartment with all of its count. */
-export const droppedOf = (place: CompartmentLine, fly: Fly): Dropped => ({
+const droppedOf = (place: CompartmentLine, fly: Fly): Dropped => ({
   fromCompartmentId: place.id,
   variantId: fly.variantId,
   count: fly.count,
   name: nameOf(fly),
+})
+
+/** Which flies of a compartment are chosen, and what choosing others does: as lists of it are told. */
+export const choosing = (
+  place: CompartmentLine,
+  chosen: readonly Dropped[],
+  onChoose: (chosen: readonly Dropped[]) => void,
+) => ({
+  selectedKeys: chosen.flatMap((fly) => (fly.fromCompartmentId === place.id ? [fly.variantId] : [])),
+  onSelectionChange: (keys: Selection) =>
+    onChoose(
+      place.flies
+        .filter(({ variantId, count }) => count > 0 && (keys === 'all' || keys.has(variantId)))
+        .map((fly) => droppedOf(place, fly)),
+    ),
 })
 
 /** Flies that are dropped on a compartment or put there: of one that lies there more than once it is asked how many. */
