@@ -53,6 +53,40 @@ const List = styled(Dense)`
   td.name {
     vertical-align: top;
   }
+  /* by hand: each variant in two lines, its fly beside them */
+  @media (max-width: 700px) {
+    &,
+    tbody {
+      display: block;
+    }
+    thead {
+      display: none;
+    }
+    tr.variant {
+      display: grid;
+      grid-template-columns: 96px minmax(0, 1fr) auto;
+      align-items: center;
+      border-bottom: 1px solid var(--rule);
+    }
+    tr.variant td {
+      display: block;
+      width: auto;
+      border: 0;
+    }
+    tr.variant td.name {
+      grid-column: 1 / -1;
+    }
+    tr.variant td.fly {
+      grid-row: span 2;
+    }
+    tr.variant td:nth-last-child(4),
+    tr.variant td:nth-last-child(2) {
+      display: none;
+    }
+    tr.variant td:last-child {
+      grid-column: 2 / -1;
+    }
+  }
 `
 
 /** A list of so many patterns is drawn whole; of a longer one what is near. */
