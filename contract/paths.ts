@@ -2,6 +2,7 @@
 export const PATHS = {
   frame: '/api/frame',
   tonight: '/api/tonight',
+  standings: '/api/standings',
   plan: '/api/plan',
   moment: '/api/moment',
   reachSeason: '/api/season/reach',

@@ -32,6 +32,7 @@ import { patternView, patternsView } from './views/patterns.ts'
 import { storesView, usesView } from './views/stores.ts'
 import { watersView } from './views/waters.ts'
 import { planView } from './views/plan.ts'
+import { standingsView } from './views/standings.ts'
 import { tonightView } from './views/tonight.ts'
 import { drawingKey, drawingsView } from './views/parts.ts'
 import { workView } from './views/work.ts'
@@ -101,6 +102,12 @@ export const familyParams = z.object({ id: familyId })
 export const routes = {
   frame: { method: 'get', path: PATHS.frame, summary: 'What stands round every place', answer: frameView },
   tonight: { method: 'get', path: PATHS.tonight, summary: 'Likely, lacking, tie, buy', answer: tonightView },
+  standings: {
+    method: 'get',
+    path: PATHS.standings,
+    summary: 'Holes, what is thin and what is covered of what the water ahead asks for',
+    answer: standingsView,
+  },
   plan: {
     method: 'get',
     path: PATHS.plan,

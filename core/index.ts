@@ -181,9 +181,10 @@ export type {
   Property,
   StockUnit,
 } from './material/index.ts'
-export { clamp, mean, Z_80 } from './number/index.ts'
+export { clamp, mean, sum, Z_80 } from './number/index.ts'
 export {
   anchorsOf,
+  ASKED_FROM,
   batchesOf,
   benchTime,
   buyingList,
@@ -196,6 +197,7 @@ export {
   faultsOf,
   fliesAt,
   greedyPlan,
+  heldThrough,
   inOrder,
   learnedLossRate,
   lossQuantile,
@@ -216,6 +218,9 @@ export {
   readyDays,
   seasonFoods,
   servedBy,
+  standingOf,
+  STANDINGS,
+  standingsOf,
   suppliesOf,
   HALF_HOUR,
   hoursShown,
@@ -247,6 +252,7 @@ export type {
   OutingNeed,
   OutingServing,
   EveningShare,
+  FliesOf,
   FlyRules,
   Forbidden,
   MadeProblem,
@@ -260,6 +266,8 @@ export type {
   ServedBy,
   ServingPlace,
   ServingVariant,
+  StageStanding,
+  Standing,
   TieableVariant,
 } from './plan/index.ts'
 export { TECHNIQUES } from './technique/index.ts'
@@ -370,7 +378,7 @@ export type {
 } from './season/index.ts'
 export { depthAtTime, descend, timeToDepth } from './sink/index.ts'
 export type { Descent } from './sink/index.ts'
-export { fliesAllowed, holesOf, parOf, substitutesFor, takeOldest, urgencyOf } from './stock/index.ts'
+export { fliesAllowed, belowPar, parOf, substitutesFor, takeOldest, urgencyOf } from './stock/index.ts'
 export { normal, normalsFrom, poisson, randomFrom } from './uncertainty/index.ts'
 export type { Estimate } from './uncertainty/index.ts'
 export { waterAt } from './water/index.ts'

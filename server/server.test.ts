@@ -14,6 +14,7 @@ import type {
   PatternsView,
   PatternView,
   StoresView,
+  StandingsView,
   TonightView,
 } from '../contract/index.ts'
 import { makeClock } from './clock/clock.ts'
@@ -704,6 +705,28 @@ describe('waters, outings and the moment', () => {
       compartmentId: placeA,
     })
     expect(tonight.lines.length).toBeLessThanOrEqual(7)
+  })
+
+  it('name the same holes in the roll, the boxes and Tonight, and none for what is only below what is kept', async () => {
+    const rules = { ...water.water.rules, dryOnly: null }
+    await server.command('waterCreate', { ...water, water: { ...water.water, rules } }).expect(200)
+    await ready()
+    const on = localTime(Date.now() + 86_400_000, 'Europe/London').on
+    await server.command('outingSave', outing(on)).expect(200)
+    const standings = await body<StandingsView>('/api/standings')
+    const holes = standings.stages.filter(({ standing }) => standing === 'hole')
+    expect(standings.holes).toBe(holes.length)
+    expect(holes.length).toBeGreaterThan(0)
+    const { lines } = await body<TonightView>('/api/tonight')
+    const [first] = lines.filter(({ kind }) => kind === 'lacking')
+    expect(first?.foodStageId).toBe(holes[0]?.foodStageId)
+    expect(first?.text).toMatch(/^Nothing in your boxes for it: /)
+    const served = holes.filter(({ best }) => best?.variantId === variantId)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 1 }).expect(200)
+    const then = await body<StandingsView>('/api/standings')
+    expect(then.holes).toBe(holes.length - served.length)
+    const { restock } = await body<BoxesView>('/api/boxes')
+    expect(restock.map(({ onHand, par }) => [onHand, par])).toContainEqual([1, 3])
   })
 
   it('ask for no nymph where the next water’s note says dry fly only', async () => {

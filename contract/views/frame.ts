@@ -23,7 +23,6 @@ export const frameView = z
       waters: z.number(),
       stages: z.number(),
       patterns: z.number(),
-      holes: z.number(),
       lowMaterials: z.number(),
       queued: z.number(),
       /** recipes whose figures are still being worked out */

@@ -36,13 +36,13 @@ describe('coverageOf', () => {
   it('has the most worthwhile food first, missing where nothing serves it', () => {
     const rows = rowsOf([])
     expect(rows.map(({ stageKey }) => stageKey)).toEqual(['dark-olive-nymph', 'dark-olive-dun'])
-    expect(rows[0]?.cells.all).toMatchObject({ state: 'missing', onHand: 0, wanted: 3, by: [] })
+    expect(rows[0]?.cells.all).toMatchObject({ state: 'hole', onHand: 0, wanted: 3, by: [] })
   })
 
   it('is thin below what is kept and covered from there on, by the flies that it names', () => {
     const state = (onHand: number) => rowsOf([variant('jig', jigNymph(), onHand)])[0]?.cells.all
-    expect(state(0)).toMatchObject({ state: 'missing', by: [{ key: 'jig', onHand: 0 }] })
-    expect(state(2)).toMatchObject({ state: 'thin', onHand: 2 })
+    expect(state(0)).toMatchObject({ state: 'hole', by: [{ key: 'jig', onHand: 0 }] })
+    expect(state(2)).toMatchObject({ state: 'short', onHand: 2 })
     expect(state(3)).toMatchObject({ state: 'covered', by: [{ key: 'jig', onHand: 3 }] })
   })
 
@@ -51,7 +51,7 @@ describe('coverageOf', () => {
     const cells = (key: string) => rows.find(({ stageKey }) => stageKey === key)?.cells
     expect(cells('dark-olive-dun')?.all.state).toBe('covered')
     expect(cells('dark-olive-dun')?.heavy.state).toBe('notAsked')
-    expect(cells('dark-olive-nymph')?.all.state).toBe('missing')
+    expect(cells('dark-olive-nymph')?.all.state).toBe('hole')
   })
 
   it('tells light from heavy, small from large, and how many patterns there are to change to', () => {
@@ -87,7 +87,7 @@ describe('rules of cover', () => {
 
   it('asks for several patterns on the film, where fish get choosy', () => {
     const one = variant('dry', hackledDry(), 4)
-    expect(dun([one])?.alternatives).toMatchObject({ patterns: 1, state: 'thin' })
+    expect(dun([one])?.alternatives).toMatchObject({ patterns: 1, state: 'short' })
     expect(dun([one, { ...one, key: 'another', patternKey: 'another' }])?.alternatives.state).toBe('covered')
     expect(dun([one], { ...RULES, alternatives: 0 })?.alternatives.state).toBe('notAsked')
   })
@@ -110,10 +110,10 @@ describe('rules of cover', () => {
       rules: NO_RULES,
       school: 'sizeAndStage',
     } as const
-    expect(anchorsOf(flies, RULES, place)).toEqual({ onHand: 2, wanted: 3, state: 'thin' })
-    expect(anchorsOf(flies.slice(1), RULES, place).state).toBe('missing')
+    expect(anchorsOf(flies, RULES, place)).toEqual({ onHand: 2, wanted: 3, state: 'short' })
+    expect(anchorsOf(flies.slice(1), RULES, place).state).toBe('none')
     const ofLakes = flies.map((fly) => ({ ...fly, waters: ['reservoir' as const] }))
-    expect(anchorsOf(ofLakes, RULES, place).state).toBe('missing')
+    expect(anchorsOf(ofLakes, RULES, place).state).toBe('none')
   })
 })
 

@@ -6,6 +6,7 @@ import type { ServingVariant } from './inputs.ts'
 import type { Forbidden } from './rules.ts'
 import { anchorsAmong, servedBy } from './serving.ts'
 import type { Serving, ServingPlace } from './serving.ts'
+import { standingOf } from './standing.ts'
 
 /** A food that boxes are held against, with its length now. */
 export interface FoodToCover {
@@ -45,7 +46,8 @@ export type CoverPart = (typeof COVER_PARTS)[number]
 export interface CoverCell {
   readonly onHand: number
   readonly wanted: number
-  readonly state: 'covered' | 'thin' | 'missing' | 'notAsked'
+  /** short: some, but fewer than wanted; a hole: none, and at least one fish in twenty is on it */
+  readonly state: 'covered' | 'short' | 'none' | 'hole' | 'notAsked'
   /** variants that serve it: those meant for it first, and of them those on hand */
   readonly by: readonly CoverFly[]
 }
@@ -88,7 +90,7 @@ const ONE_SIZE = 1.25
 const fallOf = ({ behaviour }: ServingVariant) => (behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : 0)
 
 const stateOf = (held: number, wanted: number): CoverCell['state'] =>
-  wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'thin' : 'missing'
+  wanted === 0 ? 'notAsked' : held >= wanted ? 'covered' : held > 0 ? 'short' : 'none'
 
 /** Whether the boxes hold enough flies that take a team down there. */
 export function anchorsOf(
@@ -124,6 +126,8 @@ function cellOf(serving: readonly Serving[], wanted: number): CoverCell {
 export function* coverageOf(input: CoverageInput): Generator<{ readonly done: number }, readonly CoverRow[]> {
   const { asked } = input
   const stages = new Map(input.stages.map((stage) => [stage.id, stage]))
+  const onHand = new Map(input.variants.map((variant) => [variant.key, variant.onHand]))
+  const onHandOf = (key: string) => onHand.get(key) ?? 0
   const rows: CoverRow[] = []
   for (const [nth, food] of input.foods.entries()) {
     const stage = stages.get(food.stageKey)
@@ -139,11 +143,13 @@ export function* coverageOf(input: CoverageInput): Generator<{ readonly done: nu
     const held = of(({ variant }) => variant.onHand > 0)
     const patterns = new Set(held.map(({ variant }) => variant.patternKey)).size
     const wantedPatterns = below ? 0 : asked.alternatives
+    const standing = standingOf({ onIt: [food.worth], serves: serving }, onHandOf)
+    const all = cellOf(serving, input.keep)
     rows.push({
       stageKey: food.stageKey,
       worth: food.worth,
       cells: {
-        all: cellOf(serving, input.keep),
+        all: standing?.standing === 'hole' ? { ...all, state: 'hole' } : all,
         small: cellOf(
           of((one) => length(one) < middle),
           sized ? 1 : 0,

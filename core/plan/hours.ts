@@ -44,7 +44,7 @@ export interface FliesShown {
 }
 
 /** Chance that fewer than so many flies were lost, by parts of a fly in between. */
-function chanceWithin(lost: readonly number[], flies: number): number {
+export function chanceWithin(lost: readonly number[], flies: number): number {
   const whole = Math.floor(flies)
   return sum(lost.slice(0, whole)) + (flies - whole) * (lost[whole] ?? 0)
 }

@@ -1,5 +1,6 @@
 import { sum } from '../number/index.ts'
 import { dateOf, epochDayOf } from '../season/index.ts'
+import type { FliesOf } from './cover.ts'
 import { hoursAdded } from './hours.ts'
 import type { EveningHabits, PlanInputs, TieableVariant, ComingOuting } from './inputs.ts'
 import { expectedLosses, parFor } from './losses.ts'
@@ -75,6 +76,23 @@ const CARRIED = 3
 /** Share of a variant's flies that come back from an outing, by that of its needs which loses most. */
 const comesBack = (needs: readonly PlannedNeed[]): number =>
   Math.exp(-Math.max(0, ...needs.map(({ rate, fishedHours }) => expectedLosses(rate, fishedHours))) / CARRIED)
+
+/** Flies on hand and at the bench at each of the outings, when nothing more is tied: less what those before it cost. */
+export function heldThrough(inputs: PlanInputs, needs: readonly PlannedNeed[]): (outingKey: string) => FliesOf {
+  let there = new Map(inputs.variants.map(({ key, onHand, queued }) => [key, onHand + queued]))
+  const at = new Map<string, ReadonlyMap<string, number>>()
+  for (const { outing } of periodsOf(inputs)) {
+    at.set(outing.key, there)
+    const serving = new Map<string, PlannedNeed[]>()
+    for (const need of needs) {
+      if (need.outingKey !== outing.key) continue
+      for (const { variant } of need.serves)
+        serving.set(variant.key, [...(serving.get(variant.key) ?? []), need])
+    }
+    there = new Map([...there].map(([key, count]) => [key, count * comesBack(serving.get(key) ?? [])]))
+  }
+  return (outingKey) => (key) => at.get(outingKey)?.get(key) ?? 0
+}
 
 /** The flies for what an outing asks for, as {@link outingServings} finds them or as they were kept. */
 export type ServingsOf = (

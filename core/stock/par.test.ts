@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { holesOf, parOf, urgencyOf } from './index.ts'
+import { belowPar, parOf, urgencyOf } from './index.ts'
 
 describe('parOf', () => {
   it('is a variant’s own, else the usual one where it has a home, else none', () => {
@@ -11,9 +11,9 @@ describe('parOf', () => {
   })
 
   it('is what holes are counted against', () => {
-    const holes = holesOf([{ variantId: 'lantern', onHand: 1, parCount: null }], 6)
+    const holes = belowPar([{ variantId: 'lantern', onHand: 1, parCount: null }], 6)
     expect(holes).toEqual([{ variantId: 'lantern', onHand: 1, par: 6, missing: 5 }])
-    expect(holesOf([{ variantId: 'lantern', onHand: 6, parCount: null }], 6)).toEqual([])
+    expect(belowPar([{ variantId: 'lantern', onHand: 6, parCount: null }], 6)).toEqual([])
   })
 })
 

@@ -16,7 +16,7 @@ export interface ParLine<Id extends string = string> {
 }
 
 /** A variant below its par. */
-export interface Hole<Id extends string = string> {
+export interface BelowPar<Id extends string = string> {
   readonly variantId: Id
   readonly onHand: number
   readonly par: number
@@ -24,10 +24,10 @@ export interface Hole<Id extends string = string> {
 }
 
 /** What is below par, the emptiest first: by the share that is missing, then by how many are. */
-export function holesOf<Id extends string>(
+export function belowPar<Id extends string>(
   lines: readonly ParLine<Id>[],
   usualPar = USUAL_PAR,
-): readonly Hole<Id>[] {
+): readonly BelowPar<Id>[] {
   return lines
     .map(({ variantId, onHand, parCount }) => {
       const par = parOf({ parCount, hasHome: true }, usualPar)
@@ -41,5 +41,5 @@ export function holesOf<Id extends string>(
  * How urgent it is to tie what is missing: what the foods ahead that it serves are worth, all of it for an empty place
  * and three tenths for one that is nearly full.
  */
-export const urgencyOf = ({ missing, par }: Pick<Hole, 'missing' | 'par'>, worth: number): number =>
+export const urgencyOf = ({ missing, par }: Pick<BelowPar, 'missing' | 'par'>, worth: number): number =>
   worth * (0.3 + (0.7 * missing) / par)

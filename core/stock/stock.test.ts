@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { balances, fliesAllowed, holesOf, takeOldest } from './index.ts'
+import { balances, fliesAllowed, belowPar, takeOldest } from './index.ts'
 
-describe('holesOf', () => {
+describe('belowPar', () => {
   it('puts the emptiest first and leaves out what is covered', () => {
-    const holes = holesOf([
+    const holes = belowPar([
       { variantId: 'button', onHand: 2, parCount: 12 },
       { variantId: 'lantern', onHand: 0, parCount: 6 },
       { variantId: 'straw', onHand: 3, parCount: null },

@@ -188,6 +188,15 @@ export const coveredHours = (shown: number, hours: number): string =>
 /** `1.2 h to show it`, `25 min to show it`. */
 export const hoursShown = (hours: number): string => `${shortHours(hours)} to show it`
 
+/** From the first to the last of some half hours that are counted from a minute of the day: `13–17 h`, `13:30–17 h`. */
+export function halfHours(fromLocalMin: number, first: number, last: number): string {
+  const clock = (min: number) => {
+    const [h, m] = [Math.floor(min / 60), min % 60]
+    return m === 0 ? `${h}` : `${h}:${String(m).padStart(2, '0')}`
+  }
+  return `${clock(fromLocalMin + 30 * first)}–${clock(fromLocalMin + 30 * (last + 1))} h`
+}
+
 /** `1.2 h`; below an hour `25 min`. */
 export const shortHours = (hours: number): string =>
   hours >= 0.95 ? `${tenths(hours)} h` : `${Math.round(hours * 60)} min`

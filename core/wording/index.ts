@@ -22,6 +22,7 @@ export {
   passingToo,
   provenance,
   seconds,
+  halfHours,
   shortHours,
   smallLength,
   smallSpan,

@@ -19,6 +19,7 @@ import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
 import { outingsView } from '../views/outings.ts'
 import { searchView } from '../views/search.ts'
+import { standingsView } from '../views/standings.ts'
 import { storesView, usesView } from '../views/stores.ts'
 import { watersView } from '../views/waters.ts'
 import { drawingsOf } from '../views/drawings.ts'
@@ -115,6 +116,7 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
   take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
   read('frame', () => frameView(db, clock, buildId))
   read('tonight', () => tonightView(db, clock))
+  read('standings', () => standingsView(db, clock))
   read('moment', async ({ query }) => {
     const { parCount, units } = await settings()
     return momentView(db, query, parCount, units)

@@ -1,7 +1,7 @@
 import { and, eq, gte, isNull } from 'drizzle-orm'
 import { epochDayOf, lengthOn, monthsAt } from '../../core/index.ts'
 import type { DisplayUnits, Technique } from '../../core/index.ts'
-import type { OutingId, PlanOuting, ReachId } from '../../contract/index.ts'
+import type { Moment, OutingId, PlanOuting, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { outing } from '../db/schema.ts'
 import { loadHours } from './feedingRows.ts'
@@ -40,6 +40,28 @@ export async function comingOutings(db: Reader, today: string): Promise<readonly
     )
   }
   return found
+}
+
+/** An outing that is reckoned with where none is planned: an hour and a half on both sides of the moment. */
+const AROUND_MIN = 90
+const LAST_MIN = 24 * 60 - 1
+
+/** The water ahead: the outings to come, the next one first, or else the hours around the moment at its reach. */
+export async function waterAhead(db: Reader, today: string, moment: Moment): Promise<readonly PlanOuting[]> {
+  const coming = await comingOutings(db, today)
+  if (coming.length > 0) return coming
+  const place = (await loadReaches(db)).find(({ reach }) => reach.id === moment.reachId)
+  if (!place) return []
+  const { on, localMin } = moment
+  return [
+    await outingAt(db, place, {
+      id: 'moment' as OutingId,
+      on,
+      fromLocalMin: Math.max(localMin - AROUND_MIN, 0),
+      toLocalMin: Math.min(localMin + AROUND_MIN, LAST_MIN),
+      techniques: [],
+    }),
+  ]
 }
 
 /** Some hours of a day at a place, and how they are fished. */

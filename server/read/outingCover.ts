@@ -1,5 +1,12 @@
-import { outingCover, outingServings, plannedNeeds } from '../../core/index.ts'
-import type { OutingServing, PlannedNeed, TieableVariant } from '../../core/index.ts'
+import {
+  heldThrough,
+  outingCover,
+  outingServings,
+  plannedNeeds,
+  STANDINGS,
+  standingsOf,
+} from '../../core/index.ts'
+import type { FliesOf, OutingServing, PlannedNeed, TieableVariant } from '../../core/index.ts'
 import { plannedOf, planInputs } from '../../contract/planned.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -11,10 +18,10 @@ import { loadSnagginess, planPatterns, planVariants } from './planVariants.ts'
 import { loadSettings } from './settings.ts'
 import { loadStages } from './stages.ts'
 
-/** What plan and cover are made from, of one outing and without stores, places and evenings. */
+/** What plan and cover are made from, without stores, places and evenings. */
 export async function inputsOf(
   db: Reader,
-  coming: PlanOuting,
+  coming: readonly PlanOuting[],
   variants: Pick<PlanView, 'variants' | 'unnoted'>,
 ) {
   const { body: settings } = await loadSettings(db)
@@ -22,7 +29,7 @@ export async function inputsOf(
     trayId: '' as PlanView['trayId'],
     choices: {},
     evenings: [],
-    outings: [coming],
+    outings: [...coming],
     places: [],
     drawers: [],
     patterns: await planPatterns(db),
@@ -30,7 +37,7 @@ export async function inputsOf(
     ...variants,
   })
   const stages = (await loadStages(db)).map(({ core }) => core)
-  return planInputs(planned, [], { today: coming.on, settings, stages })
+  return planInputs(planned, [], { today: coming[0]?.on ?? '', settings, stages })
 }
 
 /** The flies for an outing. They hang on recipes and fish, not on counts and losses, and are kept while those stand. */
@@ -39,7 +46,7 @@ const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, load
 async function readServings(db: Reader, coming: PlanOuting) {
   const uncounted = { onHand: 0, queued: 0, lost: 0, hoursFished: 0 }
   const variants = [...(await loadLasting(db)).values()].map((variant) => ({ ...variant, ...uncounted }))
-  const inputs = await inputsOf(db, coming, { variants, unnoted: { hours: 0, each: 0 } })
+  const inputs = await inputsOf(db, [coming], { variants, unnoted: { hours: 0, each: 0 } })
   const [outing] = inputs.outings
   if (!outing) return []
   const stages = new Map(inputs.stages.map((stage) => [stage.id, stage]))
@@ -64,19 +71,41 @@ function asTheyAre(
   }))
 }
 
-/** What an outing asks of the boxes, and what they cover of it: the answer that the plan gives, too. */
-export async function coverOfOuting(db: Reader, coming: PlanOuting) {
+/** What some outings ask of the boxes, one after the other, and what the boxes hold for each. */
+async function needsOf(db: Reader, coming: readonly PlanOuting[]) {
   const inputs = await inputsOf(db, coming, await planVariants(db))
   const now = new Map(inputs.variants.map((variant) => [variant.key, variant]))
-  const servings = asTheyAre(await loadServings(db, coming), now)
+  const servings = new Map<string, readonly OutingServing<TieableVariant>[]>()
+  for (const outing of coming) servings.set(outing.outingId, asTheyAre(await loadServings(db, outing), now))
   const needs: readonly PlannedNeed[] = await inTurns(
-    plannedNeeds(inputs, function* () {
-      return servings
+    plannedNeeds(inputs, function* (outing) {
+      return servings.get(outing.key) ?? []
     }),
   )
-  const held = (key: string) => {
-    const variant = now.get(key)
-    return variant ? variant.onHand + variant.queued : 0
-  }
+  return { needs, heldAt: heldThrough(inputs, needs) }
+}
+
+/** What an outing asks of the boxes, and what they cover of it: the answer that the plan gives, too. */
+export async function coverOfOuting(db: Reader, coming: PlanOuting) {
+  const { needs, heldAt } = await needsOf(db, [coming])
+  const held = heldAt(coming.outingId)
   return { needs, held, cover: outingCover(needs, held) }
+}
+
+type Found = ReturnType<typeof standingsOf<TieableVariant>>[number]
+
+/** How each food of some outings stands that is asked for at one of them: at the first where it stands worst. */
+export async function standingsOver(db: Reader, coming: readonly PlanOuting[]) {
+  const { needs, heldAt } = await needsOf(db, coming)
+  const worst = new Map<string, Found & { readonly outing: PlanOuting; readonly held: FliesOf }>()
+  for (const outing of coming) {
+    const held = heldAt(outing.outingId)
+    const own = needs.filter(({ outingKey }) => outingKey === outing.outingId)
+    for (const found of standingsOf(own, held)) {
+      const known = worst.get(found.stageKey)
+      if (!known || STANDINGS.indexOf(found.standing) < STANDINGS.indexOf(known.standing))
+        worst.set(found.stageKey, { ...found, outing, held })
+    }
+  }
+  return [...worst.values()].sort((a, b) => b.onIt - a.onIt)
 }

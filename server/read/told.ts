@@ -33,7 +33,7 @@ async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<To
   if (!place) return {}
   const hours = { fromLocalMin: 720, toLocalMin: 780, techniques: [] }
   const outing = await outingAt(db, place, { id: '' as OutingId, on: today, ...hours })
-  const inputs = await inputsOf(db, outing, await planVariants(db))
+  const inputs = await inputsOf(db, [outing], await planVariants(db))
   const [there] = inputs.outings
   if (!there) return {}
   const recipeOf = new Map(

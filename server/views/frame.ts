@@ -9,7 +9,6 @@ import { actionsView } from './actions.ts'
 import { loadWarmth } from '../read/season.ts'
 import { startingMoment, toReachChoice } from './moment.ts'
 import { loadReaches } from '../read/reaches.ts'
-import { restockLines } from './restock.ts'
 import { localTime } from '../clock/localTime.ts'
 import { loadDrawers } from '../read/drawers.ts'
 import { nextOuting } from '../read/outings.ts'
@@ -35,10 +34,9 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
   const settings = await loadSettings(db)
   const nowMs = clock.nowMs()
   const now = localTime(nowMs, settings.body.timeZone)
-  const [reaches, restock, drawers, onVise, queued, actions, planned, counts, stages, figuresToCome] =
-    await Promise.all([
+  const [reaches, drawers, onVise, queued, actions, planned, counts, stages, figuresToCome] = await Promise.all(
+    [
       loadReaches(db),
-      restockLines(db, settings.body.parCount),
       loadDrawers(db),
       onViseMention(db),
       queuedCount(db),
@@ -47,7 +45,8 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
       loadCounts(db),
       loadStages(db),
       loadFiguresToCome(db),
-    ])
+    ],
+  )
   const last = actions.actions.find(({ undoneBy, isUndo }) => undoneBy === null && !isUndo)
   return {
     buildId,
@@ -64,7 +63,6 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
       waters: counts.waters,
       stages: stages.length,
       patterns: counts.patterns,
-      holes: restock.length,
       lowMaterials: [...drawers.values()].filter(
         ({ onHand, minimumAmount }) => onHand !== null && minimumAmount !== null && onHand < minimumAmount,
       ).length,

@@ -1,4 +1,4 @@
-import { fliesAllowed, holesOf } from '../../core/index.ts'
+import { fliesAllowed, belowPar } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { loadVariants } from '../read/variants.ts'
@@ -38,12 +38,12 @@ export async function restockLines(db: Reader, usualPar: number): Promise<Restoc
   const byId = new Map(variants.map((row) => [row.variant.id, row]))
   const labels = await loadPlaceLabels(db)
   const housed = variants.filter(({ variant }) => variant.homeCompartmentId !== null)
-  const holes = holesOf(
+  const short = belowPar(
     housed.map((row) => ({ variantId: row.variant.id, onHand: row.onHand, parCount: row.variant.parCount })),
     usualPar,
   )
-  return holes.flatMap((hole): RestockLine[] => {
-    const row = byId.get(hole.variantId)
+  return short.flatMap((line): RestockLine[] => {
+    const row = byId.get(line.variantId)
     const home = row?.variant.homeCompartmentId
     if (!row || !home) return []
     return [
@@ -52,13 +52,13 @@ export async function restockLines(db: Reader, usualPar: number): Promise<Restoc
         patternId: row.variant.patternId,
         patternName: row.patternName,
         label: row.variant.label,
-        onHand: hole.onHand,
-        par: hole.par,
-        missing: hole.missing,
+        onHand: line.onHand,
+        par: line.par,
+        missing: line.missing,
         compartmentId: home,
         compartmentLabel: labels.get(home) ?? '',
         drawingKey: row.figure?.drawingKey ?? null,
-        ...storesFor(row, hole.missing, drawers),
+        ...storesFor(row, line.missing, drawers),
       },
     ]
   })

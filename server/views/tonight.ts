@@ -1,15 +1,6 @@
-import { forbiddenBy, HALF_HOUR, outingCover, urgencyOf, wording } from '../../core/index.ts'
+import { forbiddenBy, outingCover, standingsOf, urgencyOf, wording } from '../../core/index.ts'
 import type { DisplayUnits, FlyRules } from '../../core/index.ts'
-import type {
-  FoodAtMoment,
-  FoodStageId,
-  Moment,
-  OutingId,
-  PlanOuting,
-  RestockLine,
-  TonightLine,
-  TonightView,
-} from '../../contract/index.ts'
+import type { FoodAtMoment, PlanOuting, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadReaches } from '../read/reaches.ts'
@@ -20,7 +11,7 @@ import { localTime } from '../clock/localTime.ts'
 import { foodsAt } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadLasting } from '../read/lasting.ts'
-import { comingOutings, outingAt } from '../read/comingOutings.ts'
+import { waterAhead } from '../read/comingOutings.ts'
 import { coverOfOuting } from '../read/outingCover.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
@@ -29,8 +20,6 @@ const MOST_LIKELY = 2
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
-/** Hours of the water ahead from which on a food without a fly is told of. */
-const MATTERS_HOURS = 0.15
 /** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
@@ -56,30 +45,58 @@ function likeliest(foods: readonly FoodAtMoment[]): readonly FoodAtMoment[] {
   return [first, ...elsewhere].slice(0, MOST_LIKELY)
 }
 
-function uncoveredLine(foodStageId: FoodStageId, name: string, hours: number): TonightLine {
-  const text = `Nothing in your boxes for it: ${name}, ${wording.shortHours(hours)} of the next outing.`
-  return { ...NOTHING, kind: 'lacking', text, foodStageId, onHand: 0, par: null }
+/** What the stores allow of a fly where that is less than what is missing. */
+function limitWords({ allowed, missing, limitedBy }: RestockLine): string {
+  return allowed !== null && allowed < missing
+    ? ` ${sentenceStart(limitedBy ?? 'stores')} for ${wording.countInWords(allowed)}.`
+    : ''
 }
 
-function lackingLine(hole: RestockLine): TonightLine {
-  const limit =
-    hole.allowed !== null && hole.allowed < hole.missing
-      ? ` ${sentenceStart(hole.limitedBy ?? 'stores')} for ${wording.countInWords(hole.allowed)}.`
-      : ''
-  const text = `${hole.patternName} ${hole.label}: ${hole.onHand} of ${hole.par}.${limit}`
-  const { patternId, variantId, onHand, par, drawingKey } = hole
+/** A stage without a fly, or with too few: with the fly that would mend it, where there is one with a place of its own. */
+function standingLine(
+  { standing, stageKey, need, fromHalf, toHalf, onIt, lasts }: Found,
+  { fromLocalMin }: PlanOuting,
+  { stages, short, held }: LackingFrom,
+): TonightLine[] {
+  const stage = stages.get(stageKey)
+  if (!stage) return []
+  const food = stageTitle(stage)
+  const hours = wording.halfHours(fromLocalMin, fromHalf, toHalf)
+  const fly = need.serves.flatMap(({ variant }) => short.get(variant.key) ?? [])[0]
+  const mends = fly ? ` ${fly.patternName} ${fly.label}: ${fly.onHand} of ${fly.par}.${limitWords(fly)}` : ''
+  const flies = need.serves.reduce((sum, { variant }) => sum + held(variant.key), 0)
+  const text =
+    standing === 'hole'
+      ? `Nothing in your boxes for it: ${food}, ${hours}, ${wording.fishOnIt(onIt)} at most.${mends}`
+      : `May run out: ${food}, ${hours}; ${flies} for it, chance that one lasts: ${wording.inTen(lasts)}.${mends}`
+  return [
+    {
+      ...NOTHING,
+      kind: 'lacking',
+      text,
+      foodStageId: stage.row.id,
+      ...(fly ? { patternId: fly.patternId, variantId: fly.variantId, drawingKey: fly.drawingKey } : {}),
+      onHand: fly?.onHand ?? 0,
+      par: fly?.par ?? null,
+    },
+  ]
+}
+
+function lackingLine(short: RestockLine): TonightLine {
+  const text = `${short.patternName} ${short.label}: ${short.onHand} of ${short.par}.${limitWords(short)}`
+  const { patternId, variantId, onHand, par, drawingKey } = short
   return { ...NOTHING, kind: 'lacking', text, patternId, variantId, onHand, par, drawingKey }
 }
 
-/** What can be tied of a hole tonight: no more than is missing, than the stores allow, and than six. */
-const countToTie = (hole: RestockLine) => Math.min(hole.missing, 6, hole.allowed ?? 6)
-const canBeTied = (hole: RestockLine) => countToTie(hole) >= 1
+/** What can be tied of a fly tonight: no more than is missing, than the stores allow, and than six. */
+const countToTie = ({ missing, allowed }: RestockLine) => Math.min(missing, 6, allowed ?? 6)
+const canBeTied = (line: RestockLine) => countToTie(line) >= 1
 
-function tieLine(hole: RestockLine, minutesEach: number): TonightLine {
-  const count = countToTie(hole)
+function tieLine(line: RestockLine, minutesEach: number): TonightLine {
+  const count = countToTie(line)
   const minutes = Math.round(MINUTES_TO_START + count * minutesEach)
-  const text = `Tie ${wording.countInWords(count)} ${hole.patternName} ${hole.label}: about ${minutes} minutes, into ${hole.compartmentLabel}.`
-  const { patternId, variantId, onHand, par, drawingKey, compartmentId, compartmentLabel, allowed } = hole
+  const text = `Tie ${wording.countInWords(count)} ${line.patternName} ${line.label}: about ${minutes} minutes, into ${line.compartmentLabel}.`
+  const { patternId, variantId, onHand, par, drawingKey, compartmentId, compartmentLabel, allowed } = line
   const batch = {
     count,
     compartmentId,
@@ -91,15 +108,15 @@ function tieLine(hole: RestockLine, minutesEach: number): TonightLine {
   return { ...NOTHING, kind: 'tie', text, patternId, variantId, onHand, par, drawingKey, batch }
 }
 
-function buyLine(holes: readonly RestockLine[]): TonightLine[] {
+function buyLine(lines: readonly RestockLine[]): TonightLine[] {
   const short = new Map<
     string,
     { materialId: RestockLine['shortOf'][number]['materialId']; name: string; for: string[] }
   >()
-  for (const hole of holes) {
-    for (const { materialId, name } of hole.shortOf) {
+  for (const line of lines) {
+    for (const { materialId, name } of line.shortOf) {
       const known = short.get(materialId) ?? { materialId, name, for: [] }
-      known.for.push(hole.patternName)
+      known.for.push(line.patternName)
       short.set(materialId, known)
     }
   }
@@ -107,29 +124,9 @@ function buyLine(holes: readonly RestockLine[]): TonightLine[] {
   if (all.length === 0) return []
   const named = all.slice(0, 3).map(({ name }) => name)
   const rest = all.length > 3 ? ` and ${wording.countInWords(all.length - 3)} more` : ''
-  const text = `Buy, to fill every hole: ${named.join('; ')}${rest}.`
+  const text = `Buy, to fill what is short: ${named.join('; ')}${rest}.`
   return [{ ...NOTHING, kind: 'buy', text, materialId: all[0]?.materialId ?? null }]
 }
-
-/** An outing that is reckoned with where none is planned: an hour and a half on both sides of the moment. */
-const AROUND_MIN = 90
-
-/** The water ahead: the next outing, or else the hours around the moment at its reach. */
-async function aheadOf(db: Reader, today: string, moment: Moment): Promise<PlanOuting | null> {
-  const [coming] = await comingOutings(db, today)
-  if (coming) return coming
-  const place = (await loadReaches(db)).find(({ reach }) => reach.id === moment.reachId)
-  if (!place) return null
-  const { on, localMin } = moment
-  return outingAt(db, place, {
-    id: 'moment' as OutingId,
-    on,
-    fromLocalMin: Math.max(localMin - AROUND_MIN, 0),
-    toLocalMin: Math.min(localMin + AROUND_MIN, LAST_MIN),
-    techniques: [],
-  })
-}
-const LAST_MIN = 24 * 60 - 1
 
 /** Hours that some more flies of a variant would add to the water ahead. */
 function addedHours({ needs, held }: CoverAhead, variantId: string, count: number): number {
@@ -139,23 +136,23 @@ function addedHours({ needs, held }: CoverAhead, variantId: string, count: numbe
   return more.shown - outingCover(own, held).shown
 }
 
-/** The most urgent of some holes first, by the hours that filling each would add to the water ahead. */
-function byUrgency(holes: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
+/** The most urgent of what is short first, by the hours that filling each would add to the water ahead. */
+function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
   const hours = Math.max(ahead.cover.hours, 1)
   const urgency = new Map(
-    holes.map((hole) => [
-      hole.variantId,
-      urgencyOf(hole, addedHours(ahead, hole.variantId, hole.missing) / hours),
+    lines.map((line) => [
+      line.variantId,
+      urgencyOf(line, addedHours(ahead, line.variantId, line.missing) / hours),
     ]),
   )
-  return [...holes].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
+  return [...lines].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
 }
 
 /** What to tie, one batch after the other: each time what is most urgent once those before it are tied. */
-function batchesToTie(holes: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
+function batchesToTie(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
   const chosen: RestockLine[] = []
   let now = ahead
-  for (let left = holes.filter(canBeTied); chosen.length < MOST_TO_TIE && left.length > 0;) {
+  for (let left = lines.filter(canBeTied); chosen.length < MOST_TO_TIE && left.length > 0;) {
     const [first, ...rest] = byUrgency(left, now)
     if (!first) break
     chosen.push(first)
@@ -166,8 +163,8 @@ function batchesToTie(holes: readonly RestockLine[], ahead: CoverAhead): readonl
   return chosen
 }
 
-/** Holes in the order of the water ahead; and those that can be fished there. */
-async function orderedHoles(db: Reader, ahead: CoverAhead, rules: FlyRules, usualPar: number) {
+/** What is below what is kept, in the order of the water ahead; and of it what may be fished there. */
+async function orderedShort(db: Reader, ahead: CoverAhead, rules: FlyRules, usualPar: number) {
   const lasting = await loadLasting(db)
   const mayBeFished = ({ variantId }: RestockLine) => {
     const variant = lasting.get(variantId)
@@ -176,24 +173,29 @@ async function orderedHoles(db: Reader, ahead: CoverAhead, rules: FlyRules, usua
     const floats = figure.kind === 'floats'
     return !forbiddenBy(rules, { floats, hookSize: figure.hookSize, lead, weighted, barb })
   }
-  const holes = byUrgency(await restockLines(db, usualPar), ahead)
-  return { holes, fishable: holes.filter(mayBeFished) }
+  const short = byUrgency(await restockLines(db, usualPar), ahead)
+  return { short, fishable: short.filter(mayBeFished) }
 }
 
 type CoverAhead = Awaited<ReturnType<typeof coverOfOuting>>
 
-/** Foods of the water ahead that nothing in the boxes serves, the most hours first. */
-function uncoveredFoods({
-  needs,
-  held,
-}: CoverAhead): readonly { readonly stageKey: string; readonly hours: number }[] {
-  return needs
-    .filter(({ reachable, serves }) => reachable && !serves.some(({ variant }) => held(variant.key) > 0))
-    .flatMap(({ stageKey, onIt }) =>
-      stageKey === null ? [] : [{ stageKey, hours: HALF_HOUR * onIt.reduce((sum, share) => sum + share, 0) }],
-    )
-    .filter(({ hours }) => hours >= MATTERS_HOURS)
-    .sort((a, b) => b.hours - a.hours)
+type Found = ReturnType<typeof standingsOf<CoverAhead['needs'][number]['serves'][number]['variant']>>[number]
+
+interface LackingFrom {
+  readonly stages: ReadonlyMap<string, Awaited<ReturnType<typeof loadStages>>[number]>
+  /** flies that may be fished there and are below what is kept, by variant */
+  readonly short: ReadonlyMap<string, RestockLine>
+  readonly held: CoverAhead['held']
+}
+
+/** What the water ahead lacks: its holes, then what is thin, what most fish are on first. */
+function lackingThere({ needs, held }: CoverAhead, ahead: PlanOuting, from: Omit<LackingFrom, 'held'>) {
+  const found = standingsOf(needs, held)
+  return (['hole', 'thin'] as const).flatMap((wanted) =>
+    found
+      .filter(({ standing }) => standing === wanted)
+      .flatMap((one) => standingLine(one, ahead, { ...from, held })),
+  )
 }
 
 /** At most seven sentences in a fixed order: likely, lacking, tie, buy. */
@@ -208,24 +210,24 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const place = reaches.find(({ reach }) => reach.id === moment.reachId)
   const where = place ? place.reach.name : ''
   const { foods } = await foodsAt(db, moment, usualPar, settings.body.units)
-  const ahead = await aheadOf(db, now.on, moment)
+  const [ahead] = await waterAhead(db, now.on, moment)
   if (!ahead) return { outing: null, moment: null, lines: [], empty: true }
   const cover = await coverOfOuting(db, ahead)
   // what the next water's note forbids is not what tonight asks for
-  const { holes, fishable } = await orderedHoles(db, cover, ahead.rules, usualPar)
+  const { short, fishable } = await orderedShort(db, cover, ahead.rules, usualPar)
   const minutesOf = await loadMinutes(db)
-  const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
-  const uncovered = uncoveredFoods(cover).flatMap(({ stageKey, hours }) => {
-    const stage = titles.get(stageKey)
-    return stage ? [uncoveredLine(stage.row.id, stageTitle(stage), hours)] : []
+  const lacking = lackingThere(cover, ahead, {
+    stages: new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage])),
+    short: new Map(fishable.map((line) => [line.variantId as string, line])),
   })
+  const isUnnamed = ({ variantId }: RestockLine) => lacking.every((line) => line.variantId !== variantId)
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
-    ...[...fishable.slice(0, MOST_LACKING).map(lackingLine), ...uncovered].slice(0, MOST_LACKING),
-    ...batchesToTie(fishable, cover).map((hole) => tieLine(hole, minutesOf(hole.patternId).minutesEach)),
-    ...buyLine(holes).slice(0, MOST_TO_BUY),
+    ...[...lacking, ...fishable.filter(isUnnamed).map(lackingLine)].slice(0, MOST_LACKING),
+    ...batchesToTie(fishable, cover).map((line) => tieLine(line, minutesOf(line.patternId).minutesEach)),
+    ...buyLine(short).slice(0, MOST_TO_BUY),
   ]
-  if (holes.length === 0 && foods.length > 0) {
+  if (short.length === 0 && lacking.length === 0 && foods.length > 0) {
     lines.push({ ...NOTHING, kind: 'covered', text: 'Every fly with a place of its own is at what you keep.' })
   }
   return {

@@ -16,6 +16,7 @@ import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
+import { useStandingsQuery } from '../../wire/api.ts'
 import { useUnsent } from '../../wire/unsent.ts'
 import { dayName } from '../../words/words.ts'
 import { labels } from '../../words/frame.ts'
@@ -33,7 +34,7 @@ const ICONS: Readonly<Record<PlaceName, LucideIcon>> = {
 }
 
 /** What a pocket holds, in words. */
-function contents(name: PlaceName, frame: FrameView, unsentDone: number): string {
+function contents(name: PlaceName, frame: FrameView, unsentDone: number, holes: number | null): string {
   const { roll, onVise } = frame
   switch (name) {
     case 'Waters':
@@ -49,7 +50,7 @@ function contents(name: PlaceName, frame: FrameView, unsentDone: number): string
           ? `${roll.queued} waiting`
           : 'vise empty'
     case 'Boxes':
-      return roll.holes > 0 ? `${roll.holes} ${roll.holes === 1 ? 'hole' : 'holes'}` : 'no hole'
+      return holes === null ? '…' : holes > 0 ? `${holes} ${holes === 1 ? 'hole' : 'holes'}` : 'no hole'
     case 'Outings':
       return roll.nextOutingOn ? dayName(roll.nextOutingOn).replace(/ (\w{3})\w*$/, ' $1') : 'none planned'
     case 'Stores':
@@ -168,6 +169,7 @@ const Tool = styled.nav`
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
 export function Roll({ frame }: { readonly frame: FrameView }) {
   const unsent = useUnsent(frame.onVise?.batchId ?? '')
+  const { data: standings } = useStandingsQuery()
   return (
     <Tool aria-label={labels.places}>
       <span className="title">{labels.heavyThistle}</span>
@@ -179,7 +181,7 @@ export function Roll({ frame }: { readonly frame: FrameView }) {
             <Icon aria-hidden="true" strokeWidth={1.6} />
             <span>
               <span className="name">{name}</span>
-              <span className="words">{contents(name, frame, unsent.done)}</span>
+              <span className="words">{contents(name, frame, unsent.done, standings?.holes ?? null)}</span>
             </span>
           </NavLink>
         )

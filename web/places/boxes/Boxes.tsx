@@ -8,8 +8,9 @@ import { Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { BoxDrawn } from './BoxDrawn.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
-import { Holes } from './Holes.tsx'
+import { Lacking } from './Lacking.tsx'
 import { HowTheyLook } from './HowTheyLook.tsx'
+import { Short } from './Short.tsx'
 import { useCensus } from './useCensus.ts'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { useKept } from '../../ui/useKept.ts'
@@ -115,7 +116,8 @@ export default function Boxes() {
             <HowTheyLook look={look} onLook={setLook} zoom={zoom} onZoom={setZoom} />
           </Row>
           <Adding what={adding} boxes={data.boxes} onDone={() => setAdding(null)} />
-          <Holes lines={data.restock} />
+          <Lacking />
+          <Short lines={data.restock} />
           {census.words ? (
             <Row>
               <span role="status">{census.words}</span>

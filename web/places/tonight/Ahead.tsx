@@ -1,6 +1,7 @@
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { HALF_HOUR, wording } from '../../../core/index.ts'
+import { HALF_HOUR, standingOf, wording } from '../../../core/index.ts'
+import type { FliesOf, PlannedNeed } from '../../../core/index.ts'
 import type { PatternId, StageLine, VariantId } from '../../../contract/index.ts'
 import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
@@ -57,7 +58,7 @@ function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
     .map((need, n) => ({
       need,
       hours: HALF_HOUR * total(need.onIt) - total(after.needs[n]?.shown ?? []),
-      any: need.serves.some(({ variant }) => variant.onHand > 0),
+      standing: standingWord(need, period.held),
     }))
     .filter(({ need, hours }) => need.reachable && hours >= LEAST_OPEN_HOURS)
     .sort((a, b) => b.hours - a.hours)
@@ -77,10 +78,11 @@ function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
           <br />
           <Quiet>
             {labels.stillOpen}{' '}
-            {open.map(({ need, hours }, nth) => (
+            {open.map(({ need, hours, standing }, nth) => (
               <span key={need.key}>
                 {nth > 0 ? '; ' : ''}
                 {needName(need, stages)} {wording.shortHours(hours)}
+                {standing ? ` (${standing})` : ''}
                 {need.stageKey !== null && need.serves.length === 0 ? (
                   <>
                     {', '}
@@ -98,6 +100,12 @@ function Cover({ period, stages }: Pick<PeriodProps, 'period' | 'stages'>) {
       ) : null}
     </p>
   )
+}
+
+/** A hole or thin even with what is tied; nothing where it is covered or hardly asked for. */
+function standingWord(need: PlannedNeed, held: FliesOf): string | null {
+  const found = need.stageKey === null ? null : standingOf(need, held)
+  return found && found.standing !== 'covered' ? found.standing : null
 }
 
 const total = (hours: readonly number[]) => hours.reduce((sum, one) => sum + one, 0)

@@ -14,6 +14,7 @@ import {
 import type {
   Counts,
   EveningShare,
+  FliesOf,
   OutingCover,
   PlanInputs,
   PlannedBatch,
@@ -49,6 +50,8 @@ export interface AheadPeriod {
   readonly needs: readonly PlannedNeed[]
   readonly before: OutingCover
   readonly after: OutingCover
+  /** flies there with what is tied, less what the outings before it cost */
+  readonly held: FliesOf
 }
 
 /** A plan as the page shows it. */
@@ -134,6 +137,7 @@ export function aheadOf(made: MadePlan, planned: Planned, newcomers: readonly Ne
   const time = benchTime(inputs)
   const periods = periodsOf(inputs).map(({ outing, evenings }, k): AheadPeriod => {
     const free = time[k] ?? []
+    const held = fliesAt(problem, counts, k)
     const own = needs.filter(({ outingKey }) => outingKey === outing.key)
     const ordered = inOrder(batches.filter(({ period }) => period === k))
     return {
@@ -145,7 +149,8 @@ export function aheadOf(made: MadePlan, planned: Planned, newcomers: readonly Ne
       queuedMinutes: evenings.reduce((sum, { minutes }, i) => sum + minutes - (free[i]?.minutes ?? 0), 0),
       needs: own,
       before: outingCover(own, fliesAt(problem, nothing, k)),
-      after: outingCover(own, fliesAt(problem, counts, k)),
+      after: outingCover(own, held),
+      held,
     }
   })
   return {

@@ -4,7 +4,8 @@ import type { CoverCell } from '../../../../core/index.ts'
 export const STATES: Readonly<Record<CoverCell['state'], { readonly word: string; readonly colour: string }>> =
   {
     covered: { word: 'covered', colour: 'var(--moss)' },
-    thin: { word: 'thin', colour: 'var(--brass)' },
-    missing: { word: 'hole', colour: 'var(--madder)' },
+    short: { word: 'short', colour: 'var(--brass)' },
+    none: { word: 'none', colour: 'var(--quiet)' },
+    hole: { word: 'hole', colour: 'var(--madder)' },
     notAsked: { word: '', colour: 'var(--quiet)' },
   }

@@ -26,12 +26,12 @@ const List = styled.ol`
 const SHOWN = 4
 const MOST_AT_ONCE = 6
 
-/** What to tie of a hole at once: what is missing, at most six, and no more than the stores allow. */
+/** What to tie at once: what is missing, at most six, and no more than the stores allow. */
 const countFor = ({ missing, allowed }: RestockLine) =>
   Math.max(Math.min(missing, MOST_AT_ONCE, allowed ?? MOST_AT_ONCE), 1)
 
 /** What is below what is kept, emptiest first, with the materials that are missing; a batch starts from here. */
-export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
+export function Short({ lines }: { readonly lines: readonly RestockLine[] }) {
   const { stock } = useWording()
   const [all, setAll] = useState(false)
   const command = useCommand()
@@ -39,7 +39,7 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
   if (lines.length === 0) {
     return (
       <Section>
-        <p>{labels.noHoleEveryFly}</p>
+        <p>{labels.nothingShort}</p>
       </Section>
     )
   }
@@ -54,9 +54,9 @@ export function Holes({ lines }: { readonly lines: readonly RestockLine[] }) {
     if (delivery.kind === 'done' && onVise) void navigate('/bench')
   }
   return (
-    <Section aria-label={labels.holes}>
+    <Section aria-label={labels.short}>
       <h2>
-        {lines.length} {lines.length === 1 ? 'hole' : 'holes'} <Quiet>{labels.emptiestFirst}</Quiet>
+        {lines.length} short <Quiet>{labels.belowKept}</Quiet>
       </h2>
       <List>
         {lines.slice(0, all ? undefined : SHOWN).map((line) => (

@@ -1,0 +1,52 @@
+import { sum, STANDINGS, wording } from '../../core/index.ts'
+import type { StandingsView } from '../../contract/index.ts'
+import type { Clock } from '../clock/clock.ts'
+import { localTime } from '../clock/localTime.ts'
+import type { Reader } from '../db/database.ts'
+import { waterAhead } from '../read/comingOutings.ts'
+import { standingsOver } from '../read/outingCover.ts'
+import { loadReaches } from '../read/reaches.ts'
+import { loadSettings } from '../read/settings.ts'
+import { loadStages, stageTitle } from '../read/stages.ts'
+import { loadVariants } from '../read/variants.ts'
+import { startingMoment } from './moment.ts'
+
+/** Holes, what is thin and what is covered of all that the water ahead asks for. */
+export async function standingsView(db: Reader, clock: Clock): Promise<StandingsView> {
+  const { body: settings } = await loadSettings(db)
+  const now = localTime(clock.nowMs(), settings.timeZone)
+  const moment = await startingMoment(db, await loadReaches(db), now)
+  const found = moment ? await standingsOver(db, await waterAhead(db, now.on, moment)) : []
+  const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const variants = new Map((await loadVariants(db)).map((row) => [row.variant.id as string, row]))
+  const stages = found
+    .flatMap(({ stageKey, standing, outing, need, held, ...asked }): StandingsView['stages'] => {
+      const stage = titles.get(stageKey)
+      const best = variants.get(need.serves[0]?.variant.key ?? '')
+      if (!stage) return []
+      return [
+        {
+          foodStageId: stage.row.id,
+          name: stageTitle(stage),
+          standing,
+          on: outing.on,
+          reachName: outing.reachName,
+          hours: wording.halfHours(outing.fromLocalMin, asked.fromHalf, asked.toHalf),
+          onIt: wording.fishOnIt(asked.onIt),
+          flies: sum(need.serves.map(({ variant }) => held(variant.key))),
+          lasts: asked.lasts,
+          best: best
+            ? {
+                variantId: best.variant.id,
+                patternId: best.variant.patternId,
+                name: `${best.patternName} ${best.variant.label}`,
+              }
+            : null,
+        },
+      ]
+    })
+    .sort((a, b) => STANDINGS.indexOf(a.standing) - STANDINGS.indexOf(b.standing))
+  const count = (wanted: (typeof STANDINGS)[number]) =>
+    stages.filter(({ standing }) => standing === wanted).length
+  return { stages, holes: count('hole'), thin: count('thin') }
+}
