@@ -184,7 +184,6 @@ export type {
 export { clamp, mean, sum, Z_80 } from './number/index.ts'
 export {
   anchorsOf,
-  ASKED_FROM,
   batchesOf,
   benchTime,
   buyingList,

@@ -47,7 +47,7 @@ test('from a hole in the box to a full one: cover, plan, queue, bench by keyboar
 
   // covered
   await page.goto('/boxes?view=cover')
-  await expect(mayfly(page)).toContainText(/2 (?:thin|covered)/, { timeout: 20_000 })
+  await expect(mayfly(page)).toContainText(/2 (?:short|covered)/, { timeout: 20_000 })
 
   // the outing takes two of them
   await page.goto('/outings')
@@ -61,7 +61,7 @@ test('from a hole in the box to a full one: cover, plan, queue, bench by keyboar
   // and the box asks for them again
   await page.goto('/boxes')
   await page.getByRole('button', { name: /^All \d+$/ }).click()
-  await expect(page.getByRole('link', { name: FLY })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Short' }).getByRole('link', { name: FLY })).toBeVisible()
   await expect(page.getByText(/Stores allow 0: short of Barred flank/).first()).toBeVisible()
 })
 

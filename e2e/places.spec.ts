@@ -32,7 +32,7 @@ for (const [some, places] of [
     for (const [path, heading] of places) {
       await goWithin(page, path)
       await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible()
-      await expect(page.locator('.lanes')).toBeVisible()
+      await expect(page.locator('aside .water')).toBeVisible()
       await staysClean(page, path)
     }
   })
@@ -90,6 +90,39 @@ test('the Column is entered with D, walked with arrows, left with Escape; a mark
   expect(await page.evaluate(() => document.activeElement?.id)).toBe('sheet')
   await page.getByText('Paper Lantern #10 2XL: 0 of 3').hover()
   await expect(page.locator('[data-mark][data-lit="true"]')).toContainText('Paper Lantern')
+})
+
+test('D twice opens the water: whole names, the hours of the day, groups that open in place; Esc closes it', async ({
+  page,
+}) => {
+  await page.goto('/')
+  const column = page.getByRole('complementary', { name: 'Water column' })
+  await expect(page.locator('[data-mark="foods"]').first()).toBeVisible()
+  // no label is over another of its lane, and each stands inside the water
+  const labels = await page.locator('[data-mark="flies"]').evaluateAll((marks) =>
+    marks.map((mark) => {
+      const { top, bottom } = mark.getBoundingClientRect()
+      return { top, bottom }
+    }),
+  )
+  expect(labels.length).toBeGreaterThan(8)
+  labels.sort((a, b) => a.top - b.top)
+  labels.slice(1).forEach(({ top }, i) => expect(top).toBeGreaterThanOrEqual((labels[i]?.bottom ?? 0) - 0.5))
+  await page.keyboard.press('d')
+  await page.keyboard.press('d')
+  await expect(column.getByRole('group', { name: 'Hours of the day' })).toBeVisible()
+  await expect
+    .poll(async () => (await column.boundingBox())?.width ?? 0)
+    .toBeGreaterThan(0.45 * (page.viewportSize()?.width ?? 0))
+  await expect(column.getByText('Large burrowing mayfly, emerger · 2 of 10 fish')).toBeVisible()
+  await column.getByRole('button', { name: /^20:00, / }).click()
+  await expect(page.locator('#moment')).toContainText('20:00')
+  const group = column.getByRole('button', { name: /near the bed$/ }).last()
+  await group.click()
+  await expect(column.getByRole('button', { name: /^Cellar Step #6/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await expect(column.getByRole('group', { name: 'Hours of the day' })).toHaveCount(0)
 })
 
 test('the moment is set in one place and moves foods and figures', async ({ page }) => {

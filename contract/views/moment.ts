@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { foodStageId, patternId, share, variantId } from '../common.ts'
-import { depthBand, moment } from './parts.ts'
+import { depthBand, drawingKey, moment } from './parts.ts'
 
 /** A food stage at a moment, with the depths where it is met. */
 export const foodAtMoment = z
@@ -42,10 +42,13 @@ export const flyAtMoment = z
   .object({
     variantId,
     patternId,
-    name: z.string(),
+    patternName: z.string(),
+    label: z.string(),
     depthMm: z.number(),
     onHand: z.number(),
     par: z.number(),
+    /** null where there is nothing to draw */
+    drawingKey: drawingKey.nullable(),
   })
   .meta({ id: 'FlyAtMoment' })
 /** A fly at a moment: how deep it fishes there, how many there are. */

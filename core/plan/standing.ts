@@ -11,7 +11,7 @@ export const STANDINGS = ['hole', 'thin', 'covered'] as const
 export type Standing = (typeof STANDINGS)[number]
 
 /** Share of the fish from which on a stage is asked for at all: one in twenty. */
-export const ASKED_FROM = 1 / 20
+const ASKED_FROM = 1 / 20
 /** Chance that one is still there from which on a stage does not count as thin. */
 const LASTS = 0.8
 

@@ -114,10 +114,12 @@ function fliesHere(
       {
         variantId: row.variant.id,
         patternId: row.variant.patternId,
-        name: `${row.patternName} ${row.variant.label}`,
+        patternName: row.patternName,
+        label: row.variant.label,
         depthMm,
         onHand: row.onHand,
         par,
+        drawingKey: row.figure?.drawingKey ?? null,
       },
     ]
   })

@@ -20,7 +20,7 @@ const KeysPanel = lazy(() => import('./frame/KeysPanel.tsx'))
 
 const Layout = styled.div`
   display: grid;
-  grid-template: 'roll sheet column' minmax(0, 1fr) 'tray tray tray' auto / 158px minmax(0, 1fr) 252px;
+  grid-template: 'roll sheet column' minmax(0, 1fr) 'tray tray tray' auto / 158px minmax(0, 1fr) 292px;
   height: 100vh;
   height: 100dvh;
   main {
@@ -32,8 +32,17 @@ const Layout = styled.div`
     /* opaque, so that it scrolls without being painted anew */
     background: var(--ground);
   }
-  @media (max-width: 1100px) {
+  &[data-water='open'] {
+    grid-template-columns: 158px minmax(0, 1fr) 50vw;
+  }
+  &[data-water='ruler'] {
     grid-template-columns: 158px minmax(0, 1fr) 28px;
+  }
+  @media (max-width: 1100px) {
+    &,
+    &[data-water] {
+      grid-template-columns: 158px minmax(0, 1fr) 28px;
+    }
   }
   &[data-vise='true'] {
     grid-template: 'roll sheet' minmax(0, 1fr) 'tray tray' auto / 56px minmax(0, 1fr);
@@ -83,7 +92,7 @@ export function AppFrame() {
   const { data: frame, error } = useFrameQuery()
   useFiguresToCome((frame?.roll.figuresToCome ?? 0) > 0)
   const [content, setContent] = useState<ColumnContent>(EMPTY_CONTENT)
-  const { atVise, finding, showKeys } = useAppSelector((state) => state.view)
+  const { atVise, finding, showKeys, waterOpen } = useAppSelector((state) => state.view)
   const placeKeys = useMemo<{ current: PlaceKeys }>(() => ({ current: {} }), [])
   const { pathname } = useLocation()
   const newBuild = useChanged(frame?.buildId)
@@ -103,7 +112,7 @@ export function AppFrame() {
     <PlaceKeysContext value={placeKeys}>
       <ColumnContext value={setContent}>
         <FrameKeys />
-        <Layout data-vise={atVise}>
+        <Layout data-vise={atVise} data-water={waterOpen ? 'open' : content.narrow ? 'ruler' : 'strip'}>
           <Roll frame={frame} />
           <main id="sheet" tabIndex={-1}>
             {newBuild || otherData ? (

@@ -32,8 +32,12 @@ export default function FallMarks({ fall, bedMm, heightPx }: FallMarksProps) {
       />
     </span>
   )
+  const deepest = fall.seconds.at(-1)?.depthMm
   return (
     <>
+      {deepest === undefined ? null : (
+        <span className="tippet" style={{ top: y(0), height: y(deepest) - y(0) }} />
+      )}
       {fall.seconds.map((second) => mark(second, false))}
       {fall.ghost.map((second) => mark(second, true))}
       {fall.seconds.map(({ timeS, depthMm }) => (

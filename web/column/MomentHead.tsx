@@ -50,7 +50,7 @@ export function MomentHead({ frame }: { readonly frame: FrameView }) {
         onClick={() => setOpen(!open)}
       >
         <strong>{reach.reachName}</strong> · {dayName(on)} · {clockTime(localMin)} ·{' '}
-        {shortTemp(waterTempC, frame.settings.units)}
+        <span style={{ whiteSpace: 'nowrap' }}>{shortTemp(waterTempC, frame.settings.units)}</span>
         {said?.level ? ` · ${said.level}` : ''}
         {said?.clarity ? ` · ${said.clarity}` : ''}
         {said?.weather ? ` · ${said.weather}` : ''}

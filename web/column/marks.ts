@@ -3,18 +3,25 @@ import { createContext, useContext, useEffect } from 'react'
 /** Something that hangs in the Column. */
 export interface Mark {
   readonly id: string
-  readonly label: string
+  /** what it is called, from the whole to the shortest */
+  readonly names: readonly string[]
+  /** few words after the name: how many fish, how many flies */
+  readonly words: string
+  /** where the mark stands, mm below the film */
+  readonly depthMm: number
+  /** the stretch that it is met in */
   readonly fromMm: number
   readonly toMm: number
-  /** width of the mark, 0 to 1: likelihood, or how many of what is kept are there */
+  /** how far it reaches towards the middle, 0 to 1: the share of the fish; 0 where nothing is to be shown so */
   readonly weight: number
-  /** its soft end: how far the width may reach, 0 to 1 */
+  /** its soft end: how far it may reach, 0 to 1 */
   readonly softWeight: number
-  /** few words below the label */
-  readonly words: string
-  readonly look: 'food' | 'fly' | 'hole'
-  /** leaves room for the second marks of a fall */
-  readonly narrow?: boolean
+  /** out: a fly of which none is on hand; hole: a food that nothing serves */
+  readonly look: 'food' | 'fly' | 'out' | 'hole'
+  /** of the fly that it shows; null where it is no fly, or nothing is to be drawn */
+  readonly drawingKey: string | null
+  /** of what crowds at one depth the highest is named first */
+  readonly rank: number
   /** where Enter leads */
   readonly to: string | null
 }
@@ -75,8 +82,12 @@ export interface ColumnContent {
   readonly section?: WaterSection | null
   /** the depth that a place looks at */
   readonly span?: DepthSpan | null
+  /** a place that has nothing to hang leaves the room to its sheet */
+  readonly narrow?: boolean
 }
 
+/** What hangs of a place that is not about the water. */
+export const NARROW: ColumnContent = { flies: [], fall: null, foods: [], narrow: true }
 export const EMPTY_CONTENT: ColumnContent = { flies: null, fall: null, foods: null }
 export const ColumnContext = createContext<(content: ColumnContent) => void>(() => undefined)
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { depthAtShare, heightShare, spread } from './scale.ts'
+import { depthAtShare, heightShare } from './scale.ts'
 
 describe('depthAtShare', () => {
   it('takes a height back to its depth, in the lens and below it', () => {
@@ -27,18 +27,6 @@ describe('heightShare', () => {
       fc.property(depth, depth, fc.integer({ min: 100, max: 20_000 }), (a, b, bed) =>
         a <= b ? heightShare(a, bed) <= heightShare(b, bed) : true,
       ),
-      { seed: 5 },
-    )
-  })
-})
-
-describe('spread', () => {
-  it('keeps labels apart, in their order and inside', () => {
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 12 }), (wanted) => {
-        const placed = [...spread(wanted, 30, 500)].sort((a, b) => a - b)
-        return placed.every((at, i) => at <= 500 && (i === 0 || at - (placed[i - 1] ?? 0) >= 30 - 1e-9))
-      }),
       { seed: 5 },
     )
   })

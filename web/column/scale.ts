@@ -1,4 +1,5 @@
 import { clamp } from '../../core/index.ts'
+
 /** Depth to height in the Column: its top fifth is the film lens, 15 mm above the film to 150 mm below, magnified. */
 export const LENS_TOP_MM = -15
 export const LENS_BOTTOM_MM = 150
@@ -20,22 +21,4 @@ export function depthAtShare(share: number, bedMm: number): number {
   return inside <= LENS_SHARE
     ? LENS_TOP_MM + (inside / LENS_SHARE) * (LENS_BOTTOM_MM - LENS_TOP_MM)
     : LENS_BOTTOM_MM + ((inside - LENS_SHARE) / (1 - LENS_SHARE)) * (bed - LENS_BOTTOM_MM)
-}
-
-/** Where labels go so that none covers another: each as near to its own height as its neighbours allow. */
-export function spread(wanted: readonly number[], gap: number, most: number): readonly number[] {
-  const order = wanted.map((at, i) => ({ at, i })).sort((a, b) => a.at - b.at)
-  const placed: number[] = Array.from({ length: wanted.length }, () => 0)
-  let last = -gap
-  for (const { at, i } of order) {
-    last = Math.max(at, last + gap)
-    placed[i] = last
-  }
-  let limit = most
-  for (const { i } of [...order].reverse()) {
-    limit = Math.min(placed[i] ?? 0, limit)
-    placed[i] = limit
-    limit -= gap
-  }
-  return placed
 }

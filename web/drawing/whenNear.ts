@@ -2,19 +2,24 @@
 const MARGIN = '300px'
 
 const waiting = new WeakMap<Element, () => void>()
-let observer: IntersectionObserver | null = null
+const observers = new Map<Element | null, IntersectionObserver>()
 
-function observerOf(): IntersectionObserver {
-  observer ??= new IntersectionObserver(
+/** What watches over what scrolls with the sheet, or else over what stands in the window. */
+function observerOf(element: Element): IntersectionObserver {
+  const root = element.closest('#sheet')
+  const known = observers.get(root)
+  if (known) return known
+  const observer = new IntersectionObserver(
     (entries) => {
       for (const { isIntersecting, target } of entries) {
         if (!isIntersecting) continue
-        observer?.unobserve(target)
+        observer.unobserve(target)
         waiting.get(target)?.()
       }
     },
-    { root: document.getElementById('sheet'), rootMargin: MARGIN },
+    { root, rootMargin: MARGIN },
   )
+  observers.set(root, observer)
   return observer
 }
 
@@ -25,6 +30,7 @@ export function whenNear(element: Element, then: () => void): () => void {
     return () => undefined
   }
   waiting.set(element, then)
-  observerOf().observe(element)
-  return () => observerOf().unobserve(element)
+  const observer = observerOf(element)
+  observer.observe(element)
+  return () => observer.unobserve(element)
 }

@@ -87,7 +87,6 @@ export const api = createApi({
         providesTags: ['all'],
       }),
       tonight: plain('tonight'),
-      standings: plain('standings'),
       moment: asked('moment'),
       waters: plain('waters'),
       reachSeason: asked('reachSeason'),
@@ -168,7 +167,7 @@ export const api = createApi({
 })
 
 export const {
-  useFrameQuery, useTonightQuery, useStandingsQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
+  useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,

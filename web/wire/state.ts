@@ -52,12 +52,16 @@ export interface ViewState {
   readonly trouble: string | null
   /** the action to take back first, where something could not be taken back because of it */
   readonly undoFirst: string | null
+  /** writes of this page that are on their way and not answered yet */
+  readonly underWay: number
   /** writes that have not arrived */
   readonly outbox: OutboxState
   readonly finding: 'anything' | 'actions' | null
   readonly showKeys: boolean
   /** a fly is being tied: the bench takes the room of the roll and the Column */
   readonly atVise: boolean
+  /** the Column takes half of the window */
+  readonly waterOpen: boolean
 }
 
 const initialState: ViewState = {
@@ -67,10 +71,12 @@ const initialState: ViewState = {
   work: null,
   trouble: null,
   undoFirst: null,
+  underWay: 0,
   outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null },
   finding: null,
   showKeys: false,
   atVise: false,
+  waterOpen: false,
 }
 
 /** The few pieces of state that several places share. */
@@ -96,12 +102,17 @@ export const view = createSlice({
       trouble: payload,
       undoFirst: null,
     }),
+    countUnderWay: (state, { payload }: PayloadAction<1 | -1>) => ({
+      ...state,
+      underWay: state.underWay + payload,
+    }),
     offerUndoFirst: (state, { payload }: PayloadAction<string>) => ({ ...state, undoFirst: payload }),
     setOutbox: (state, { payload }: PayloadAction<Partial<OutboxState>>) => ({
       ...state,
       outbox: { ...state.outbox, ...payload },
     }),
     find: (state, { payload }: PayloadAction<ViewState['finding']>) => ({ ...state, finding: payload }),
+    openWater: (state, { payload }: PayloadAction<boolean>) => ({ ...state, waterOpen: payload }),
     sitAtVise: (state, { payload }: PayloadAction<boolean>) => ({ ...state, atVise: payload }),
     toggleKeys: (state) => ({ ...state, showKeys: !state.showKeys }),
   },
@@ -109,9 +120,11 @@ export const view = createSlice({
 
 export const {
   chooseMoment,
+  countUnderWay,
   find,
   light,
   offerUndoFirst,
+  openWater,
   pin,
   sayOfHour,
   setOutbox,

@@ -5,7 +5,7 @@ import type { Sent } from './api.ts'
 import { post } from './outbox/sender.ts'
 import type { Delivery } from './outbox/sender.ts'
 import { forgetOwn, noteOwn } from './ownActions.ts'
-import { setTrouble } from './state.ts'
+import { countUnderWay, setTrouble } from './state.ts'
 import { useAppDispatch } from './store.ts'
 
 /** A new id, as text of the brand that is wanted. */
@@ -23,7 +23,8 @@ export function useCommand() {
       dispatch(setTrouble(null))
       const sent = { id: newId(), kind, body } as Sent
       if (kind !== 'undo') noteOwn(sent.id)
-      const delivery = await post(sent)
+      dispatch(countUnderWay(1))
+      const delivery = await post(sent).finally(() => dispatch(countUnderWay(-1)))
       if (delivery.kind === 'refused' || (delivery.kind === 'done' && !delivery.result.undoable))
         forgetOwn(sent.id)
       if (delivery.kind === 'refused' && !options.quietly) dispatch(setTrouble(delivery.problem.detail))

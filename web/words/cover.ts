@@ -14,6 +14,7 @@ export const labels = {
   cover: 'Cover',
   food: 'food',
   none: 'none',
+  withNone: 'with none, but hardly a fish on them',
   situation: 'situation',
   month: 'month',
   shown: 'fish with something to show',

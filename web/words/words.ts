@@ -32,6 +32,10 @@ type Units = SettingsBody['units']
 export const shortDepth = (mm: number, units: Units): string =>
   units.depth === 'm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / 304.8).toFixed(1)} ft`
 
+/** The crease of the film lens: `15 cm`, `6 in`. */
+export const creaseDepth = (mm: number, units: Units): string =>
+  units.depth === 'm' ? `${Math.round(mm / 10)} cm` : `${Math.round(mm / 25.4)} in`
+
 /** Temperature for the Column's head. */
 export const shortTemp = (tempC: number, units: Units): string =>
   units.temperature === '°C' ? `${tempC.toFixed(1)} °C` : `${((tempC * 9) / 5 + 32).toFixed(1)} °F`

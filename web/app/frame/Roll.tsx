@@ -16,7 +16,7 @@ import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
-import { useStandingsQuery } from '../../wire/api.ts'
+import { useStandings } from '../../wire/useStandings.ts'
 import { useUnsent } from '../../wire/unsent.ts'
 import { dayName } from '../../words/words.ts'
 import { labels } from '../../words/frame.ts'
@@ -169,7 +169,7 @@ const Tool = styled.nav`
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
 export function Roll({ frame }: { readonly frame: FrameView }) {
   const unsent = useUnsent(frame.onVise?.batchId ?? '')
-  const { data: standings } = useStandingsQuery()
+  const standings = useStandings()
   return (
     <Tool aria-label={labels.places}>
       <span className="title">{labels.heavyThistle}</span>

@@ -6,6 +6,7 @@ import type { FrameView } from '../../../contract/index.ts'
 import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { stopLongWrite } from '../../wire/longWrites.ts'
+import { useFrameQuery } from '../../wire/api.ts'
 import { useUnsent } from '../../wire/unsent.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
@@ -94,12 +95,15 @@ const List = styled(Popover)`
 
 /** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
 export function Tray({ frame }: { readonly frame: FrameView }) {
-  const { work, trouble, undoFirst, outbox } = useAppSelector((state) => state.view)
+  const { work, trouble, undoFirst, outbox, underWay } = useAppSelector((state) => state.view)
   const dispatch = useAppDispatch()
   const takeBack = useUndo()
   const { onVise, lastAction } = frame
   const unsent = useUnsent(onVise?.batchId ?? '')
   const [undoing, setUndoing] = useState<string | null>(null)
+  // until a write is answered and the frame has come anew Undo would take back another action than the last
+  const { isFetching } = useFrameQuery()
+  const isStale = underWay > 0 || (isFetching && frame.roll.figuresToCome === 0)
   const undo = async (actionId: string) => {
     setUndoing(actionId)
     const delivery = await takeBack(actionId)
@@ -181,7 +185,10 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
                 </Dialog>
               </List>
             </DialogTrigger>
-            <Button onPress={() => void undo(lastAction.actionId)} isDisabled={undoing === lastAction.actionId}>
+            <Button
+              onPress={() => void undo(lastAction.actionId)}
+              isDisabled={isStale || undoing === lastAction.actionId}
+            >
               {labels.undo}
             </Button>
           </>

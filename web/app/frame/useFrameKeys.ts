@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import { isTyping, PlaceKeysContext } from '../../ui/shortcuts.ts'
-import { find, toggleKeys } from '../../wire/state.ts'
+import { find, openWater, toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useUndoLast } from '../../wire/useUndoLast.ts'
 
@@ -23,6 +23,21 @@ export function useFrameKeys(frame: FrameView | undefined): void {
   const undoLast = useUndoLast(frame?.lastAction?.actionId ?? null)
 
   useEffect(() => {
+    /** To the moment; where the Column is narrow it is opened first. */
+    function enterMoment() {
+      const moment = () => document.getElementById('moment')
+      moment()?.focus()
+      if (document.activeElement === moment()) return
+      dispatch(openWater(true))
+      requestAnimationFrame(() => moment()?.focus())
+    }
+    /** Once into the Column, and once more opens it. */
+    function enterWater(from: EventTarget | null) {
+      const mark = document.querySelector<HTMLElement>('[data-mark]')
+      const isThere = from instanceof HTMLElement && from.dataset.mark !== undefined
+      if (mark && !isThere) mark.focus()
+      else dispatch(openWater(true))
+    }
     function onControl(event: KeyboardEvent): boolean {
       if (event.key.toLowerCase() === 'k') dispatch(find('actions'))
       else if (event.key.toLowerCase() === 'z' && !event.shiftKey && !isTyping(event.target)) undoLast()
@@ -39,9 +54,9 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       else if (own) own()
       else if (event.key === '/') dispatch(find('anything'))
       else if (event.key === '?') dispatch(toggleKeys())
-      else if (event.key.toLowerCase() === 'w') document.getElementById('moment')?.focus()
+      else if (event.key.toLowerCase() === 'w') enterMoment()
       else if (event.key.toLowerCase() === 's') document.getElementById('note')?.click()
-      else if (event.key.toLowerCase() === 'd') document.querySelector<HTMLElement>('[data-mark]')?.focus()
+      else if (event.key.toLowerCase() === 'd') enterWater(event.target)
       else return false
       return true
     }

@@ -1,10 +1,8 @@
-import { useMemo } from 'react'
 import { Link } from 'react-router'
 import type { BatchMention } from '../../../contract/index.ts'
 import { useBenchQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { useWording } from '../../words/useWording.ts'
-import { useColumn } from '../../column/marks.ts'
+import { NARROW, useColumn } from '../../column/marks.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { AtTheVise } from './AtTheVise.tsx'
@@ -50,33 +48,7 @@ function BatchList({
 export default function Bench() {
   const { data } = useBenchQuery()
   const command = useCommand()
-  const { speed, speedBand } = useWording()
-  const figure = data?.onVise?.figure
-  const content = useMemo(() => {
-    const sinks = figure?.kind === 'sinks'
-    const name = data?.onVise ? `${data.onVise.batch.patternName} ${data.onVise.batch.label}` : ''
-    return {
-      flies: sinks
-        ? [
-            {
-              id: data?.onVise?.batch.variantId ?? '',
-              label: name,
-              fromMm: (figure.low ?? 0) * 1,
-              toMm: (figure.high ?? 0) * 1,
-              weight: 0.6,
-              softWeight: 0.9,
-              words: `1 s free: ${speed(figure.sinkSpeedMmPerS ?? 0)}, likely ${speedBand({ value: figure.sinkSpeedMmPerS ?? 0, low: figure.low ?? 0, high: figure.high ?? 0, basis: [] })}`,
-              look: 'fly' as const,
-              to: null,
-            },
-          ]
-        : [],
-      fall: null,
-      foods: [],
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the formatters depend on units alone
-  }, [figure, data?.onVise?.batch.batchId])
-  useColumn(content)
+  useColumn(NARROW)
   if (!data) return <p aria-busy="true">{labels.clearingTheBench}</p>
   return (
     <>

@@ -4,7 +4,7 @@ import { wording } from '../../../core/index.ts'
 import type { StandingsView } from '../../../contract/index.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
-import { useStandingsQuery } from '../../wire/api.ts'
+import { useStandings } from '../../wire/useStandings.ts'
 import { dayName } from '../../words/words.ts'
 import { Quiet, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/boxes.ts'
@@ -43,7 +43,7 @@ function Flies({ stage }: { readonly stage: Stage }) {
 
 /** Holes, and what is thin, at the outings to come. */
 export function Lacking() {
-  const { data } = useStandingsQuery()
+  const data = useStandings()
   const dispatch = useAppDispatch()
   if (!data) return null
   const lacking = data.stages.filter(({ standing }) => standing !== 'covered')

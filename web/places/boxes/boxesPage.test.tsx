@@ -97,10 +97,10 @@ describe('what the boxes cover', () => {
     const cells = within(table).getAllByRole('button')
     expect(cells.length).toBeGreaterThan(8)
     const heading = screen.getByRole('heading', { level: 2 }).textContent ?? ''
-    const [, foods, covered, thin, holes] = /(\d+) foods: (\d+) covered, (\d+) thin, (\d+) hole/.exec(heading)!.map(Number) // prettier-ignore
+    const [, foods, covered, short, holes, none] = /(\d+) foods: (\d+) covered, (\d+) short, (\d+) holes?, (\d+) more/.exec(heading)!.map(Number) // prettier-ignore
     expect(cells).toHaveLength(foods!)
-    expect(covered! + thin! + holes!).toBe(foods)
-    const food = cells.find((cell) => /\d+ (covered|thin)/.test(cell.textContent ?? ''))!
+    expect(covered! + short! + holes! + none!).toBe(foods)
+    const food = cells.find((cell) => /\d+ (covered|short)/.test(cell.textContent ?? ''))!
     expect(food.getAttribute('aria-expanded')).toBe('false')
     fireEvent.click(food)
     expect(food.getAttribute('aria-expanded')).toBe('true')

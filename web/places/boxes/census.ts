@@ -1,5 +1,6 @@
 import type { CompartmentLine } from '../../../contract/index.ts'
 import type { Mark } from '../../column/marks.ts'
+import { placeNames } from '../../column/shortNames.ts'
 import { LENS_BOTTOM_MM, LENS_TOP_MM } from '../../column/scale.ts'
 
 /** Bands that the keys step through: the film, then the water below it in as many as this. */
@@ -37,6 +38,9 @@ export function nextBand(now: Depths | null, by: 1 | -1, bedMm: number): Depths 
   return bands[at + by] ?? null
 }
 
+const middle = (depths: readonly number[]) =>
+  [...depths].sort((a, b) => a - b)[Math.floor((depths.length - 1) / 2)] ?? 0
+
 const missingOf = ({ par, count }: Fly) => Math.max((par ?? 0) - count, 0)
 
 /** A compartment's mark, from its shallowest fly to its deepest; none where nobody knows how deep they fish. */
@@ -52,13 +56,16 @@ export function markOf(
   return [
     {
       id: placeMark(place.id),
-      label: place.label,
+      names: placeNames(place.label),
+      depthMm: middle(depths),
       fromMm: Math.min(...depths),
       toMm: Math.max(...depths),
-      weight: held / Math.max(held + missing, 1),
-      softWeight: 1,
+      weight: 0,
+      softWeight: 0,
+      drawingKey: null,
+      rank: missing / Math.max(held + missing, 1),
       words: missing > 0 ? `${held}, ${missing} short` : `${held} ${held === 1 ? 'fly' : 'flies'}`,
-      look: missing > 0 ? 'hole' : 'fly',
+      look: held === 0 ? 'out' : 'fly',
       to: `/boxes?place=${place.id}`,
     },
   ]

@@ -10,7 +10,6 @@ import { LENS_TOP_MM } from '../../column/scale.ts'
 import { markOf, nextBand } from './census.ts'
 import type { Depths } from './census.ts'
 
-const MOST_MARKS = 14
 type Fly = CompartmentLine['flies'][number]
 
 /** The census of the boxes in the Column: each compartment at the depth where its flies fish, and two handles that choose. */
@@ -35,10 +34,9 @@ export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean)
   const content = useMemo((): ColumnContent => {
     if (!hangs || !data || !frame) return NOTHING
     const marks = places.flatMap((place) => markOf(place, place.flies.filter(isIn), depthOf))
-    const shown = [...marks].sort((a, b) => a.weight - b.weight).slice(0, MOST_MARKS)
     const { units } = frame.settings
     return {
-      flies: shown,
+      flies: marks,
       fall: null,
       foods: null,
       span: {

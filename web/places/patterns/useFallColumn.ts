@@ -44,24 +44,25 @@ function rungs(
 ): readonly Mark[] {
   return (pattern?.variants ?? [])
     .filter(({ id }) => id !== chosenId)
-    .slice(0, 6)
-    .map(({ id, label, figure }) => {
+    .map(({ id, label, figure }, nth) => {
       const depthMm = figure.kind === 'sinks' ? Math.min((figure.trailingSpeedMmPerS ?? 0) * 2, bedMm) : 0
       return {
         id,
-        label,
-        fromMm: Math.max(depthMm - 30, 0),
-        toMm: depthMm,
-        weight: 0.4,
-        softWeight: 0.6,
+        names: [label],
         words:
           figure.kind === 'sinks'
-            ? `${speed(figure.trailingSpeedMmPerS ?? 0)}`
+            ? speed(figure.sinkSpeedMmPerS ?? 0)
             : figure.kind === 'floats' || figure.kind === 'hovers'
               ? figure.kind
               : '–',
+        depthMm,
+        fromMm: Math.max(depthMm - 30, 0),
+        toMm: depthMm,
+        weight: 0,
+        softWeight: 0,
         look: 'fly',
-        narrow: true,
+        drawingKey: figure.drawingKey,
+        rank: -nth,
         to: `/patterns/${pattern?.id}?variant=${id}`,
       }
     })

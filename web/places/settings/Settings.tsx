@@ -1,5 +1,6 @@
 import { useFrameQuery } from '../../wire/api.ts'
 import { useSettings } from '../../wire/useSettings.ts'
+import { NARROW, useColumn } from '../../column/marks.ts'
 import { Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { CardOnScreen } from './CardOnScreen.tsx'
 import { Copies } from './Copies.tsx'
@@ -10,6 +11,7 @@ import { labels } from '../../words/settings.ts'
 
 /** Units, habits, this screen. Each is saved as it is changed. */
 export default function Settings() {
+  useColumn(NARROW)
   const { data: frame } = useFrameQuery()
   const { settings, change } = useSettings()
   if (!frame || !settings) return null

@@ -55,7 +55,7 @@ export default function FallChart({ flies, units, depthMm }: FallChartProps) {
             dataKey="timeS"
             type="number"
             domain={[0, 'dataMax']}
-            tickFormatter={(value: number) => value.toFixed(0)}
+            allowDecimals={false}
             unit=" s"
             tick={tick}
             orientation="top"

@@ -3,6 +3,9 @@ import { useSearchParams } from 'react-router'
 import { parseQuantity, USUAL_LEADER, wording } from '../../../core/index.ts'
 import type { Conditions, Current } from '../../../core/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
+import { NARROW, useColumn } from '../../column/marks.ts'
+import { LEAST_HUNG } from '../../column/hung.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -33,6 +36,7 @@ const STATES = [
   { id: 'fresh', name: 'dipped and cast' },
   { id: 'soaked', name: 'soaked and squeezed' },
 ]
+const USUAL_DEPTH_MM = 1000
 const TANK_DEPTHS_MM = [500, 1000, 2000, 3000, 4000, 6000]
 
 /** What the tank is filled with: temperature, line, wetness, depth, and whether it runs. */
@@ -42,7 +46,7 @@ function useTankWater() {
   const [text, setText] = useState<string | null>(null)
   const [line, setLine] = useState('0.13')
   const [wet, setWet] = useState('fresh')
-  const [deep, setDeep] = useState(3000)
+  const [chosenDepth, setDeep] = useState<number | null>(null)
   const [runs, setRuns] = useState(false)
   const shown = text ?? temperature(moment?.waterTempC ?? 10)
   const parsed = parseQuantity(shown, 'temperature', units.temperature, { min: 0, max: 30 })
@@ -58,6 +62,8 @@ function useTankWater() {
     [waterTempC, diameterMm, wet],
   )
   const reach = moment?.reach
+  const bedMm = reach?.typicalDepthMm ?? USUAL_DEPTH_MM
+  const deep = chosenDepth ?? bedMm
   const current = useMemo<Current | null>(
     () =>
       runs && reach && reach.surfaceSpeedMmPerS > 0
@@ -85,9 +91,12 @@ function useTankWater() {
       <Select
         label={labels.depth}
         value={String(deep)}
-        choices={TANK_DEPTHS_MM.map((mm) => ({ id: String(mm), name: depth(mm) }))}
-        onChange={(id) => setDeep(Number(id))}
-        width="100px"
+        choices={[
+          { id: String(bedMm), name: reach ? `${depth(bedMm)}, ${reach.reachName}` : depth(bedMm) },
+          ...TANK_DEPTHS_MM.filter((mm) => mm !== bedMm).map((mm) => ({ id: String(mm), name: depth(mm) })),
+        ]}
+        onChange={(id) => setDeep(Number(id) === bedMm ? null : Number(id))}
+        width="190px"
       />
       {reach && reach.surfaceSpeedMmPerS > 0 ? (
         <Checkbox isSelected={runs} onChange={setRuns}>
@@ -96,7 +105,7 @@ function useTankWater() {
       ) : null}
     </Row>
   )
-  return { conditions, current, depthMm: deep, fields }
+  return { conditions, current, depthMm: deep, isHere: deep === bedMm, fields }
 }
 
 /** Which flies are in the tank; the address keeps them. */
@@ -161,7 +170,9 @@ export default function Tank() {
   const { units, depth } = useWording()
   const svgRef = useRef<SVGSVGElement>(null)
   const water = useTankWater()
-  const { conditions, depthMm, current } = water
+  const { conditions, depthMm, current, isHere } = water
+  const now = useNow()
+  useColumn(NARROW)
   const choices = useMemo(
     () =>
       (data?.patterns ?? []).flatMap(({ name, variants }) =>
@@ -226,7 +237,13 @@ export default function Tank() {
           width="240px"
         />
       </Row>
-      <TankLanes flies={flies} depthMm={depthMm} current={current} svgRef={svgRef} />
+      <TankLanes
+        flies={flies}
+        depthMm={depthMm}
+        foods={isHere ? (now?.foods ?? []).filter(({ onIt }) => onIt >= LEAST_HUNG) : []}
+        current={current}
+        svgRef={svgRef}
+      />
       <Suspense fallback={<p aria-busy="true">{labels.drawingTheCurves}</p>}>
         <FallChart flies={flies} units={units} depthMm={depthMm} />
       </Suspense>

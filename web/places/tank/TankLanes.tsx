@@ -1,11 +1,14 @@
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { KeyboardEvent } from 'react'
 import styled from 'styled-components'
 import { depthAtTime, drawSketch, wording } from '../../../core/index.ts'
 import type { Current, Descent } from '../../../core/index.ts'
+import type { FoodAtMoment } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Row } from '../../ui/layout.tsx'
+import { FOOD_LANE_PX, FoodLane } from './FoodLane.tsx'
 import { depthGone, LANE_COLOURS, placeOf, secondsApart } from './tankFlies.ts'
 import type { InTank } from './tankFlies.ts'
 import { useTankClock } from './useTankClock.ts'
@@ -15,8 +18,7 @@ const Glass = styled.div`
   svg {
     display: block;
     width: 100%;
-    max-width: 760px;
-    background: var(--water, color-mix(in srgb, var(--moss) 8%, var(--panel)));
+    max-width: 1040px;
     border: 1px solid var(--quiet);
   }
   text {
@@ -33,7 +35,8 @@ const Glass = styled.div`
 
 const WIDTH = 760
 const HEIGHT = 320
-const LEFT = 56
+/** Room of the depth marks. */
+const MARKS_PX = 56
 const SPEEDS = [
   { id: '1', name: 'true time' },
   { id: '0.5', name: 'half as fast' },
@@ -48,6 +51,8 @@ const MARK_MM = 500
 interface TankLanesProps {
   readonly flies: readonly InTank[]
   readonly depthMm: number
+  /** foods of the place whose water this is; none in a tank of another depth */
+  readonly foods: readonly FoodAtMoment[]
   /** the current that they drift in; null in still water */
   readonly current: Current | null
   readonly svgRef: React.RefObject<SVGSVGElement | null>
@@ -58,14 +63,14 @@ function DepthMarks({ depthMm, pxPerMm }: { readonly depthMm: number; readonly p
   return Array.from({ length: Math.floor(depthMm / MARK_MM) + 1 }, (_, i) => i * MARK_MM).map((deep) => (
     <g key={deep}>
       <line
-        x1={LEFT - 6}
+        x1={MARKS_PX - 6}
         x2={WIDTH}
         y1={deep * pxPerMm}
         y2={deep * pxPerMm}
         stroke="var(--rule)"
         strokeWidth={1}
       />
-      <text x={LEFT - 10} y={deep * pxPerMm + 11} textAnchor="end">
+      <text x={MARKS_PX - 10} y={deep * pxPerMm + 11} textAnchor="end">
         {depth(deep)}
       </text>
     </g>
@@ -125,13 +130,14 @@ function SecondMarks({
 }
 
 /** Up to six flies falling side by side in true or slowed time, each as it holds itself, with depth and second marks. */
-export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
+export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesProps) {
+  const left = MARKS_PX + (foods.length > 0 ? FOOD_LANE_PX : 0)
   const [rate, setRate] = useState('1')
   const moving = useRef(new Map<string, SVGGElement>())
   const clock = useRef<HTMLOutputElement>(null)
   const slider = useRef<HTMLInputElement>(null)
   const lastS = Math.max(1, ...flies.map(({ descent }) => descent?.points.at(-1)?.timeS ?? 0))
-  const laneWidth = (WIDTH - LEFT) / Math.max(flies.length, 1)
+  const laneWidth = (WIDTH - left) / Math.max(flies.length, 1)
   const pxPerMm = (HEIGHT - 24) / depthMm
   const furthest = current ? Math.max(1, ...flies.map((fly) => placeOf(fly, lastS, current).driftMm)) : 1
   const paint = useCallback(
@@ -139,45 +145,64 @@ export function TankLanes({ flies, depthMm, current, svgRef }: TankLanesProps) {
       flies.forEach((fly, n) => {
         const { depthMm: deep, driftMm } = placeOf(fly, timeS, current)
         const x = current
-          ? LEFT + 30 + (driftMm / furthest) * (WIDTH - LEFT - 90)
-          : LEFT + laneWidth * (n + 0.5)
+          ? left + 30 + (driftMm / furthest) * (WIDTH - left - 90)
+          : left + laneWidth * (n + 0.5)
         moving.current.get(fly.id)?.setAttribute('transform', `translate(${x} ${deep * pxPerMm})`)
       })
       if (clock.current) clock.current.value = wording.seconds(timeS)
       if (slider.current) slider.current.value = String(timeS)
     },
-    [flies, current, furthest, laneWidth, pxPerMm],
+    [flies, current, furthest, laneWidth, left, pxPerMm],
   )
   const { time, running, toggle, show, stop } = useTankClock(lastS, Number(rate), paint)
   const step = (by: number) => {
     stop()
     show(time.current + by)
   }
+  const region = useRef<HTMLDivElement>(null)
+  useEffect(() => region.current?.focus({ preventScroll: true }), [])
+  const press = (event: KeyboardEvent<HTMLElement>) => {
+    if (event.target !== event.currentTarget) return
+    if (event.key === ' ') toggle()
+    else if (event.key === 'ArrowRight' || event.key === 'PageDown') step(STEP_S)
+    else if (event.key === 'ArrowLeft' || event.key === 'PageUp') step(-STEP_S)
+    else if (event.key === 'Backspace') step(-lastS)
+    else return
+    event.preventDefault()
+  }
   return (
-    <Glass>
+    <Glass ref={region} tabIndex={-1} role="group" aria-label={labels.theTank} onKeyDown={press}>
       <svg
         ref={svgRef}
         viewBox={`0 ${-HEADROOM} ${WIDTH} ${HEIGHT + HEADROOM}`}
         role="img"
         aria-label={labels.fliesFallingInThe}
       >
+        <defs>
+          <linearGradient id="tankWater" x1="0" y1="0" x2="0" y2="1">
+            <stop offset="0" stopColor="var(--waterFilm)" />
+            <stop offset="1" stopColor="var(--waterDeep)" />
+          </linearGradient>
+        </defs>
+        <rect x={0} y={0} width={WIDTH} height={HEIGHT} fill="url(#tankWater)" />
         <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
-        <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
         <DepthMarks depthMm={depthMm} pxPerMm={pxPerMm} />
+        <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
+        <FoodLane foods={foods} leftPx={MARKS_PX} bedPx={depthMm * pxPerMm} pxPerMm={pxPerMm} />
         {flies.map((fly, n) =>
           current || !fly.descent ? null : (
             <SecondMarks
               key={fly.id}
               fly={fly}
               descent={fly.descent}
-              x={LEFT + laneWidth * n + 8}
+              x={left + laneWidth * n + 8}
               pxPerMm={pxPerMm}
             />
           ),
         )}
         {current ? (
           <path
-            d={`M${LEFT - 6} ${depthMm * pxPerMm} H${WIDTH}`}
+            d={`M${MARKS_PX - 6} ${depthMm * pxPerMm} H${WIDTH}`}
             stroke="var(--brass)"
             strokeWidth={5}
             strokeDasharray="14 4 8 3"

@@ -38,7 +38,7 @@ function withColours(svg: SVGSVGElement): string {
   const theme = getComputedStyle(document.documentElement)
   return new XMLSerializer()
     .serializeToString(copy)
-    .replace(/var\((--[a-z]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000000')
+    .replace(/var\((--[A-Za-z]+)\)/g, (_, name: string) => theme.getPropertyValue(name).trim() || '#000000')
 }
 
 /** The tank as it stands, as a picture. */

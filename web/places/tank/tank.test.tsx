@@ -113,7 +113,7 @@ describe('the clock of the tank', () => {
 
   async function lanes() {
     const fly = await inTank('Third Button', '#16 W 2.8')
-    show(<TankLanes flies={[fly]} depthMm={2000} current={null} svgRef={createRef()} />)
+    show(<TankLanes flies={[fly]} depthMm={2000} foods={[]} current={null} svgRef={createRef()} />)
     return fly
   }
 

@@ -133,7 +133,7 @@ export default function Coverage() {
   const variants = new Map(plan.variants.map((variant) => [variant.variantId as string, variant]))
   const rules = settings.cover
   const state = (wanted: string) => rows.filter(({ cells }) => cells.all.state === wanted).length
-  const [covered, short, holes] = [state('covered'), state('short'), state('hole')]
+  const [covered, short, holes, none] = [state('covered'), state('short'), state('hole'), state('none')]
   const choose = (id: Look) =>
     setParams((before) => {
       const next = new URLSearchParams(before)
@@ -147,7 +147,8 @@ export default function Coverage() {
         What they cover at {moment.reach.reachName},{' '}
         {season && look === 'food' ? 'the whole season' : `${dayName(moment.on)} ${clockTime(moment.localMin)}`}{' '}
         <Quiet>
-          · {rows.length} foods: {covered} covered, {short} short, {holes} {holes === 1 ? 'hole' : 'holes'}
+          · {rows.length} foods: {covered} covered, {short} short, {holes} {holes === 1 ? 'hole' : 'holes'},{' '}
+          {none} more {labels.withNone}
         </Quiet>
       </h2>
       <Now />

@@ -1,0 +1,73 @@
+import type { MomentView, StandingsView } from '../../contract/index.ts'
+import type { ColumnContent, Mark } from './marks.ts'
+import { flyNames, foodNames } from './shortNames.ts'
+
+type Food = MomentView['foods'][number]
+
+/** Foods that take less than a fish in two hundred, were they about, are not hung. */
+export const LEAST_HUNG = 0.005
+
+const middleOf = ({ fromMm, toMm }: Food) => (fromMm + toMm) / 2
+
+/** The foods of the moment, each in the middle of the depths where it is met. */
+export const foodMarks = (view: MomentView, content: ColumnContent): readonly Mark[] =>
+  view.foods
+    .filter(({ foodStageId, onItIfAbout }) =>
+      content.foods ? content.foods.includes(foodStageId) : onItIfAbout >= LEAST_HUNG,
+    )
+    .map((food) => ({
+      id: food.foodStageId,
+      names: foodNames(food.name),
+      words: food.onItWords,
+      depthMm: middleOf(food),
+      fromMm: food.fromMm,
+      toMm: food.toMm,
+      weight: food.onIt,
+      softWeight: food.onItIfAbout,
+      look: 'food',
+      drawingKey: null,
+      rank: food.onIt,
+      to: `/larder?stage=${food.foodStageId}`,
+    }))
+
+/** The foods of the moment that nothing serves: an empty outline facing each. */
+export function holeMarks(view: MomentView, standings: StandingsView | undefined): readonly Mark[] {
+  const holes = new Set(
+    (standings?.stages ?? []).flatMap(({ standing, foodStageId }) =>
+      standing === 'hole' ? [foodStageId] : [],
+    ),
+  )
+  return view.foods
+    .filter(({ foodStageId }) => holes.has(foodStageId))
+    .map((food) => ({
+      id: `hole:${food.foodStageId}`,
+      names: [`hole: ${food.name}`, 'hole: nothing for it', 'hole'],
+      words: '',
+      depthMm: middleOf(food),
+      fromMm: food.fromMm,
+      toMm: food.toMm,
+      weight: 0,
+      softWeight: 0,
+      look: 'hole',
+      drawingKey: null,
+      rank: 2 + food.onIt,
+      to: `/patterns/new?serves=${food.foodStageId}`,
+    }))
+}
+
+/** The census: each variant on hand or kept, at the depth where it fishes here; what is missing most is named first. */
+export const censusMarks = (view: MomentView): readonly Mark[] =>
+  view.flies.map((fly) => ({
+    id: fly.variantId,
+    names: flyNames(fly.patternName, fly.label),
+    words: fly.par > 0 ? `${fly.onHand} of ${fly.par}` : `${fly.onHand} on hand`,
+    depthMm: fly.depthMm,
+    fromMm: fly.depthMm,
+    toMm: fly.depthMm,
+    weight: 0,
+    softWeight: 0,
+    look: fly.onHand === 0 ? 'out' : 'fly',
+    drawingKey: fly.drawingKey,
+    rank: fly.par > 0 ? Math.max(1 - fly.onHand / fly.par, 0) : 0,
+    to: `/patterns/${fly.patternId}?variant=${fly.variantId}`,
+  }))

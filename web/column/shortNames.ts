@@ -1,0 +1,50 @@
+/** Words that only tell a food from its kin: the first to be left out. */
+const KIN = /^(large|small|pale|dark|common|long|broad|great|little) /i
+
+/**
+ * Names of a food's stage, from the whole to the shortest, by leaving out words: `Large burrowing mayfly, rising nymph`,
+ * `burrowing mayfly, rising nymph`, `mayfly, rising nymph`, `mayfly, rising`, `mayfly`.
+ */
+export function foodNames(whole: string): readonly string[] {
+  const cut = whole.lastIndexOf(', ')
+  const [food, stage] = cut < 0 ? [whole, ''] : [whole.slice(0, cut), whole.slice(cut + 2)]
+  const noun = food.split(' ').at(-1) ?? food
+  const kin = food.replace(KIN, '')
+  const foods = [food, kin, noun]
+  const firstOfStage = stage.split(' ')[0] ?? ''
+  const joined = (of: string, at: string) => (at ? `${of}, ${at}` : of)
+  return [
+    ...new Set([
+      ...foods.map((of) => joined(of, stage)),
+      ...[kin, noun].map((of) => joined(of, firstOfStage)),
+      noun,
+    ]),
+  ]
+}
+
+/** Names of a variant, from the whole to the shortest: with its label, its size alone, without either, its pattern's last word. */
+export function flyNames(pattern: string, label: string): readonly string[] {
+  const size = /#\S+/.exec(label)?.[0] ?? ''
+  const last = pattern.split(' ').at(-1) ?? pattern
+  const sized = size ? [`${pattern} ${size}`, `${last} ${size}`] : []
+  return [...new Set([`${pattern} ${label}`, ...sized, pattern, last])]
+}
+
+/** Names of a place, from the whole to the shortest: what stands after a comma goes first, then word after word. */
+export function placeNames(label: string): readonly string[] {
+  const words = (label.split(', ')[0] ?? label).split(' ')
+  const shorter = words.map((_, left) =>
+    words
+      .slice(0, words.length - left)
+      .join(' ')
+      .replace(/ (and|or|of|the|to|in)$/, ''),
+  )
+  return [...new Set([label, ...shorter])]
+}
+
+/** The longest of some names, from the whole to the shortest, that has room; the shortest where none has. */
+export const thatFits = (
+  names: readonly string[],
+  widthPx: number,
+  widthOf: (text: string) => number,
+): string => names.find((name) => widthOf(name) <= widthPx) ?? names.at(-1) ?? ''
