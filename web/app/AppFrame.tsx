@@ -9,8 +9,8 @@ import { api, toFailure, useFrameQuery } from '../wire/api.ts'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
-import { PlaceKeysContext } from '../ui/shortcuts.ts'
-import type { PlaceKeys } from '../ui/shortcuts.ts'
+import { focusHeadingWhenThere } from '../ui/focusHeading.ts'
+import { makePlaceActions, PlaceActionsContext } from '../ui/shortcuts.ts'
 import { serveData } from '../wire/outbox/sender.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import { labels } from '../words/frame.ts'
@@ -87,13 +87,24 @@ function useFiguresToCome(lacking: boolean): void {
   }, [lacking, dispatch])
 }
 
+/** A place that is come to is read from its top, and its heading has the focus; not where the pages are opened. */
+function useArrival(pathname: string): void {
+  const came = useRef(pathname)
+  useEffect(() => {
+    if (came.current === pathname) return undefined
+    came.current = pathname
+    void document.getElementById('sheet')?.scrollTo(0, 0)
+    return focusHeadingWhenThere()
+  }, [pathname])
+}
+
 /** The frame that every place stands in: the roll, the sheet, the Column, the tray. */
 export function AppFrame() {
   const { data: frame, error } = useFrameQuery()
   useFiguresToCome((frame?.roll.figuresToCome ?? 0) > 0)
   const [content, setContent] = useState<ColumnContent>(EMPTY_CONTENT)
   const { atVise, finding, showKeys, waterOpen } = useAppSelector((state) => state.view)
-  const placeKeys = useMemo<{ current: PlaceKeys }>(() => ({ current: {} }), [])
+  const actions = useMemo(makePlaceActions, [])
   const { pathname } = useLocation()
   const newBuild = useChanged(frame?.buildId)
   const otherData = useChanged(frame?.dataId)
@@ -103,15 +114,23 @@ export function AppFrame() {
     if (theme === 'system') delete document.documentElement.dataset.theme
     else document.documentElement.dataset.theme = theme
   }, [theme])
-  useEffect(() => {
-    void document.getElementById('sheet')?.scrollTo(0, 0)
-  }, [pathname])
+  useArrival(pathname)
 
   if (!frame) return <FirstPaint trouble={error ? toFailure(error).kind : null} />
   return (
-    <PlaceKeysContext value={placeKeys}>
+    <PlaceActionsContext value={actions}>
       <ColumnContext value={setContent}>
         <FrameKeys />
+        <a
+          className="skip"
+          href="#sheet"
+          onClick={(event) => {
+            event.preventDefault()
+            document.getElementById('sheet')?.focus()
+          }}
+        >
+          {labels.skipToTheSheet}
+        </a>
         <Layout data-vise={atVise} data-water={waterOpen ? 'open' : content.narrow ? 'ruler' : 'strip'}>
           <Roll frame={frame} />
           <main id="sheet" tabIndex={-1}>
@@ -139,7 +158,7 @@ export function AppFrame() {
           <Tray frame={frame} />
         </Layout>
       </ColumnContext>
-    </PlaceKeysContext>
+    </PlaceActionsContext>
   )
 }
 

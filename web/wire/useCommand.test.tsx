@@ -51,6 +51,9 @@ const writesAnswered = <Result,>(status: number, act: () => Promise<Result>): Pr
     act,
   )
 
+/** Long enough for a second press not to be the same one. */
+const aMoment = () => new Promise((resolve) => setTimeout(resolve, 450))
+
 const writer = () => {
   const { result } = callHook(() => useCommand(), undefined)
   return <Kind extends CommandKind>(kind: Kind, body: CommandInput<Kind>, options = {}) =>
@@ -70,12 +73,37 @@ describe('useCommand', () => {
     const write = writer()
     const twice = box('Twice')
     await write('boxCreate', twice)
+    await aMoment()
     const refused = await write('boxCreate', twice)
     expect(refused.kind).toBe('refused')
     expect(view().trouble).toBe(refused.kind === 'refused' ? refused.problem.detail : '')
+    await aMoment()
     await write('boxCreate', twice, { quietly: true })
     expect(view().trouble).toBeNull()
     expect([waitingWrites(), refusedWrites()]).toEqual([[], []])
+  })
+})
+
+describe('a press that comes twice', () => {
+  it('is one, though each press makes an id of its own; a moment later it is another', async () => {
+    const { result } = callHook(() => useCommand(), undefined)
+    const [variant] = (await asked.bench()).queue
+    const plan = () =>
+      result.current('batchPlan', {
+        batchId: newId<never>(),
+        variantId: variant!.variantId,
+        plannedCount: 2,
+        compartmentId: variant!.compartmentId!,
+        onVise: false,
+      })
+    const waiting = async () => (await asked.bench()).queue.length
+    const before = await waiting()
+    const [first, second] = await act(() => Promise.all([plan(), plan()]))
+    expect(second).toEqual(first)
+    expect(await waiting()).toBe(before + 1)
+    await aMoment()
+    await act(plan)
+    expect(await waiting()).toBe(before + 2)
   })
 })
 

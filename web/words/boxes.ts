@@ -1,5 +1,7 @@
 /** Plain labels of Boxes: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  depthBelow: 'the depth below that flies fish at',
+  depthAbove: 'the depth above that flies fish at',
   labelsToPrint: 'Labels to print',
   takeATableOf: 'Take a table of boxes in',
   namesThatNoFly: 'names that no fly has are flies without a recipe',
@@ -19,6 +21,9 @@ export const labels = {
   atAnyDepth: 'At any depth',
   notItsHome: 'not its home',
   howMany: 'How many',
+  iCount: 'I count',
+  writeDown: 'Write down',
+  takeOut: 'Take out',
   lostTo: 'Lost to',
   lostTo2: 'lost to …',
   moveTo: 'Move to',

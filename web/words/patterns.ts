@@ -1,5 +1,11 @@
 /** Plain labels of Patterns: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  lighterBead: 'a lighter bead',
+  heavierBead: 'a heavier bead',
+  makeThatRung: 'make it with that bead',
+  letTheRungGo: 'let that bead go',
+  savePattern: 'save the pattern',
+  showInTheTank: 'show it in the tank',
   startFromAForm: 'Start from a form',
   startFromAFormOr: 'Start from a form, or from nothing:',
   length: 'Length',

@@ -1,5 +1,9 @@
 /** Plain labels of Tonight: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  queueTheFirst: 'queue the first batch',
+  firstOnTheVise: 'put the first batch on the vise',
+  planAnOuting: 'plan an outing',
+  lookAhead: 'look ahead',
   ahead: 'Ahead',
   tonight: 'Tonight',
   planOne: 'Plan one',

@@ -2,6 +2,7 @@ import type { Region } from '../../core/index.ts'
 
 /** Plain labels of Waters: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  nextReach: 'the next reach',
   whichColumnIsTheWaters: 'Several columns could be the water’s temperature. Which is it?',
   newWater: 'New water',
   name: 'Name',

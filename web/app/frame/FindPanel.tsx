@@ -1,9 +1,10 @@
-import { useEffect, useRef, useState } from 'react'
+import { useContext, useEffect, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { useSearchQuery } from '../../wire/api.ts'
 import { PLACES } from '../places.ts'
+import { keyShown, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { find, toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { labels } from '../../words/frame.ts'
@@ -85,7 +86,17 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
     close()
     void navigate(path)
   }
+  const ofPlace = useContext(PlaceActionsContext).now()
   const actions: readonly Hit[] = [
+    ...ofPlace.map(({ key = '', what, go: act }) => ({
+      key: `here ${what}`,
+      title: what.charAt(0).toUpperCase() + what.slice(1),
+      sort: key ? `key ${keyShown(key)}` : labels.whatIsOpen,
+      go: () => {
+        close()
+        act()
+      },
+    })),
     ...PLACES.map(({ name, path, digit }) => ({
       key: path,
       title: `Open ${name}`,

@@ -1,12 +1,12 @@
 // @vitest-environment jsdom
-import { fireEvent, screen } from '@testing-library/react'
-import { useMemo, useState } from 'react'
+import { act, fireEvent, screen } from '@testing-library/react'
+import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import type { FrameView } from '../../../contract/index.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, press, show, until } from '../../testing/onThePage.tsx'
-import { PlaceKeysContext, usePlaceKeys } from '../../ui/shortcuts.ts'
-import { find, toggleKeys } from '../../wire/state.ts'
+import { makePlaceActions, PlaceActionsContext, usePlaceActions } from '../../ui/shortcuts.ts'
+import { chooseMoment, find, toggleKeys } from '../../wire/state.ts'
 import { store } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useFrameKeys } from './useFrameKeys.ts'
@@ -18,11 +18,9 @@ afterEach(() => {
 })
 
 function Place({ onOwn, single = true, lastActionId }: { onOwn: (key: string) => void; single?: boolean; lastActionId?: string }) {
-  const own = useMemo(
-    () => Object.fromEntries(['r', 'Shift+ArrowDown', 'Alt+ArrowUp', 'Enter'].map((key) => [key, () => onOwn(key)])),
-    [onOwn],
+  usePlaceActions(
+    ['r', 'Shift+ArrowDown', 'Alt+ArrowUp', 'Enter', 'Ctrl+s'].map((key) => ({ key, what: key, go: () => onOwn(key) })),
   )
-  usePlaceKeys(own)
   const lastAction = lastActionId ? { actionId: lastActionId } : null
   useFrameKeys({ settings: { singleKeys: single }, lastAction } as unknown as FrameView)
   return (
@@ -36,11 +34,11 @@ function Place({ onOwn, single = true, lastActionId }: { onOwn: (key: string) =>
 } // prettier-ignore
 
 function Framed(props: Parameters<typeof Place>[0]) {
-  const [keys] = useState({ current: {} })
+  const [actions] = useState(makePlaceActions)
   return (
-    <PlaceKeysContext value={keys}>
+    <PlaceActionsContext value={actions}>
       <Place {...props} />
-    </PlaceKeysContext>
+    </PlaceActionsContext>
   )
 }
 
@@ -79,6 +77,33 @@ describe('useFrameKeys', () => {
     press('ArrowUp', { alt: true })
     press('ArrowDown')
     expect(pressed).toEqual(['r', 'Shift+ArrowDown', 'Alt+ArrowUp'])
+  })
+
+  it('saves with Ctrl+S, also from within a field', () => {
+    const { pressed, type } = open()
+    type('s', { ctrlKey: true })
+    press('s', { ctrl: true })
+    expect(pressed).toEqual(['Ctrl+s', 'Ctrl+s'])
+  })
+
+  it('turns the clock by an hour with comma and full stop, and with Shift by a day, within the day', async () => {
+    open()
+    const moment = () => store.getState().view.moment
+    await until(() => {
+      press('.')
+      return moment()
+    })
+    const { localMin, on } = moment()!
+    press(',')
+    await until(() => moment()?.localMin === localMin - 60)
+    fireEvent.keyDown(document.body, { key: '>', code: 'Period', shiftKey: true })
+    await until(() => moment()?.on === new Date(Date.parse(on) + 86_400_000).toISOString().slice(0, 10))
+    fireEvent.keyDown(document.body, { key: '<', code: 'Comma', shiftKey: true })
+    await until(() => moment()?.on === on)
+    act(() => void store.dispatch(chooseMoment({ ...moment()!, localMin: 1430 })))
+    press('.')
+    expect(moment()?.localMin).toBe(1430)
+    act(() => void store.dispatch(chooseMoment(null)))
   })
 
   it('takes a key that means something, and no other', () => {

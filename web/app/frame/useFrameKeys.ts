@@ -2,10 +2,13 @@ import { useContext, useEffect } from 'react'
 import { useNavigate } from 'react-router'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
-import { isTyping, PlaceKeysContext } from '../../ui/shortcuts.ts'
+import { useTurnClock } from '../../moment/useTurnClock.ts'
+import { isTyping, keyName, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { find, openWater, toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useUndoLast } from '../../wire/useUndoLast.ts'
+
+const HOUR_MIN = 60
 
 const inOverlay = (target: EventTarget | null) =>
   target instanceof HTMLElement && Boolean(target.closest('[role="dialog"], [role="listbox"], [role="search"]'))
@@ -18,7 +21,8 @@ const isPressable = (target: EventTarget | null) =>
 export function useFrameKeys(frame: FrameView | undefined): void {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
-  const placeKeys = useContext(PlaceKeysContext)
+  const actions = useContext(PlaceActionsContext)
+  const turn = useTurnClock()
   const singleKeys = frame?.settings.singleKeys ?? true
   const undoLast = useUndoLast(frame?.lastAction?.actionId ?? null)
 
@@ -38,25 +42,35 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       if (mark && !isThere) mark.focus()
       else dispatch(openWater(true))
     }
+    const own = (name: string) => actions.now().find(({ key }) => key === name)?.go
     function onControl(event: KeyboardEvent): boolean {
-      if (event.key.toLowerCase() === 'k') dispatch(find('actions'))
-      else if (event.key.toLowerCase() === 'z' && !event.shiftKey && !isTyping(event.target)) undoLast()
+      const name = keyName(event)
+      if (name === 'Ctrl+k') dispatch(find('actions'))
+      else if (name === 'Ctrl+s') own(name)?.()
+      else if (name === 'Ctrl+z' && !event.shiftKey && !isTyping(event.target)) undoLast()
       else return false
       return true
     }
     function onSingle(event: KeyboardEvent): boolean {
       if (event.key === 'Enter' && isPressable(event.target)) return false
       const place = PLACES.find(({ digit }) => String(digit) === event.key)
-      const shifted = event.shiftKey && event.key.startsWith('Arrow') ? `Shift+${event.key}` : event.key
-      const own = placeKeys.current[shifted] ?? placeKeys.current[shifted.toLowerCase()]
+      const name = keyName(event)
+      const ofPlace = own(name)
+      const ofFrame: Readonly<Record<string, () => void>> = {
+        '/': () => dispatch(find('anything')),
+        '?': () => dispatch(toggleKeys()),
+        w: enterMoment,
+        s: () => document.getElementById('note')?.click(),
+        d: () => enterWater(event.target),
+        ',': () => turn({ minutes: -HOUR_MIN }),
+        '.': () => turn({ minutes: HOUR_MIN }),
+        'Shift+,': () => turn({ days: -1 }),
+        'Shift+.': () => turn({ days: 1 }),
+      }
       // Tonight once more is what lies ahead of it
       if (place) void navigate(place.path === '/' && location.pathname === '/' ? '/ahead' : place.path)
-      else if (own) own()
-      else if (event.key === '/') dispatch(find('anything'))
-      else if (event.key === '?') dispatch(toggleKeys())
-      else if (event.key.toLowerCase() === 'w') enterMoment()
-      else if (event.key.toLowerCase() === 's') document.getElementById('note')?.click()
-      else if (event.key.toLowerCase() === 'd') enterWater(event.target)
+      else if (ofPlace) ofPlace()
+      else if (ofFrame[name]) ofFrame[name]()
       else return false
       return true
     }
@@ -66,10 +80,10 @@ export function useFrameKeys(frame: FrameView | undefined): void {
       if (event.ctrlKey || event.metaKey) taken = onControl(event)
       else if (event.altKey) {
         const place = PLACES.find(({ digit }) => event.code === `Digit${digit}`)
-        const own = placeKeys.current[`Alt+${event.key}`]
+        const ofPlace = own(keyName(event))
         if (place) void navigate(place.path)
-        else own?.()
-        taken = Boolean(place ?? own)
+        else ofPlace?.()
+        taken = Boolean(place ?? ofPlace)
       } else if (event.key === 'Escape' && isTyping(event.target)) {
         if (event.target instanceof HTMLElement) event.target.blur()
       } else if (singleKeys && !isTyping(event.target) && !inOverlay(event.target)) taken = onSingle(event)
@@ -77,5 +91,5 @@ export function useFrameKeys(frame: FrameView | undefined): void {
     }
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
-  }, [navigate, dispatch, undoLast, placeKeys, singleKeys])
+  }, [navigate, dispatch, undoLast, actions, turn, singleKeys])
 }

@@ -2,8 +2,10 @@ import { useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
 import type { BenchView } from '../../../contract/index.ts'
 import { Fault, Quiet, Section } from '../../ui/layout.tsx'
+import { focusHeading } from '../../ui/focusHeading.ts'
 import { sitAtVise } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 import { BatchNotes } from './BatchNotes.tsx'
 import { BatchPhotos } from './BatchPhotos.tsx'
 import { CutList } from './CutList.tsx'
@@ -105,13 +107,19 @@ export function AtTheVise({ data, vise }: { readonly data: BenchView; readonly v
   const dispatch = useAppDispatch()
   useEffect(() => {
     dispatch(sitAtVise(true))
-    return () => void dispatch(sitAtVise(false))
+    return () => {
+      dispatch(sitAtVise(false))
+      requestAnimationFrame(focusHeading)
+    }
   }, [dispatch])
   useEffect(() => {
     region.current?.focus()
   }, [batch.batchId])
   const [check, setCheck] = useState<Check | null>(null)
   const left = batch.planned - actions.doneCount - actions.spoiledCount
+  const { send, refusal } = useMayOverfill()
+  const finish = (abandon: boolean) => void send((anyway) => actions.finish(abandon, anyway))
+  const wayOn = { ...actions, next: actions.isWhole ? () => finish(false) : actions.next }
 
   if (!step) return <Fault>{labels.thisRecipeHasNo}</Fault>
   return (
@@ -120,13 +128,14 @@ export function AtTheVise({ data, vise }: { readonly data: BenchView; readonly v
         ref={region}
         tabIndex={0}
         aria-label={`At the vise: ${batch.patternName} ${batch.label}. Space next, Backspace back, C done, X spoiled, P pause, T time the first, G weigh it`}
-        onKeyDown={viseKeys(actions, check, setCheck)}
+        onKeyDown={viseKeys(wayOn, check, setCheck)}
       >
-        <StepPanel vise={vise} step={step} actions={actions} />
+        <StepPanel vise={vise} step={step} actions={wayOn} />
         <FlyPicture vise={vise} now={actions.now} />
       </Vise>
       <Section style={{ marginTop: 16 }}>
-        <ViseCounts vise={vise} actions={actions} left={left} />
+        <ViseCounts vise={vise} actions={actions} left={left} onFinish={finish} />
+        {refusal}
         <Quiet>
           {awake
             ? 'The screen stays awake while this is open.'

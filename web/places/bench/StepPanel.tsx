@@ -55,7 +55,7 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       ) : null}
       <Row className="way-on">
         <Button large look="main" onPress={actions.next}>
-          {labels.nextStep}
+          {actions.isWhole ? `${actions.doneCount} of ${batch.planned}: finish` : labels.nextStep}
         </Button>
         <Button large onPress={actions.back} isDisabled={actions.now === 0}>
           {labels.back}

@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
-import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { SpoiledWhy } from './SpoiledWhy.tsx'
@@ -12,14 +11,13 @@ interface ViseCountsProps {
   readonly actions: ReturnType<typeof useViseActions>
   /** flies that are still to be tied */
   readonly left: number
+  readonly onFinish: (abandon: boolean) => void
 }
 
 /** Counting, and the ways out of a batch: finish it, leave it, tie it by stations. */
-export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
+export function ViseCounts({ vise, actions, left, onFinish }: ViseCountsProps) {
   const { batch } = vise
   const [leaving, setLeaving] = useState(false)
-  const { send, refusal } = useMayOverfill()
-  const finish = (abandon: boolean) => send((anyway) => actions.finish(abandon, anyway))
   return (
     <>
       <Row>
@@ -28,7 +26,7 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
           <span className="figures">{batch.planned}</span> done
           {actions.spoiledCount > 0 ? `, ${actions.spoiledCount} spoiled` : ''}
         </span>
-        <Button large onPress={actions.done}>
+        <Button large onPress={actions.done} isDisabled={actions.isWhole && !actions.station}>
           {actions.station ? 'One through' : 'Count one done'}
         </Button>
         <Button large onPress={actions.spoiled}>
@@ -43,7 +41,7 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
         <Button
           large
           look={left <= 0 ? 'main' : 'plain'}
-          onPress={() => void finish(false)}
+          onPress={() => onFinish(false)}
           isDisabled={actions.doneCount === 0}
         >
           Finish: {actions.doneCount} into {batch.compartmentLabel}
@@ -51,7 +49,7 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
         {leaving ? (
           <>
             <span>{labels.leaveThisBatchWhat}</span>
-            <Button large onPress={() => void finish(true)}>
+            <Button large onPress={() => onFinish(true)}>
               {labels.leaveIt}
             </Button>
             <Button large onPress={() => setLeaving(false)}>
@@ -71,7 +69,6 @@ export function ViseCounts({ vise, actions, left }: ViseCountsProps) {
           {vise.way === 'stations' ? 'One at a time instead' : 'By stations instead'}
         </Button>
       </Row>
-      {refusal}
     </>
   )
 }

@@ -40,10 +40,14 @@ export function useViseActions(vise: OnVise) {
   }
   const through = throughStep[step?.key ?? ''] ?? 0
   const flies = Math.max(batch.planned - batch.spoiled - unsent.spoiled, 0)
+  const doneCount = batch.done + unsent.done
+  const isWhole = doneCount >= batch.planned
   return {
     step,
     now,
-    doneCount: batch.done + unsent.done,
+    doneCount,
+    /** as many are done as were planned: counting stops, and the way on is to finish */
+    isWhole,
     spoiledCount: batch.spoiled + unsent.spoiled,
     /** flies of the batch that are through this step; null where each fly is tied in one go */
     station: way === 'stations' && !isLast ? { through, flies } : null,
@@ -56,6 +60,7 @@ export function useViseActions(vise: OnVise) {
         if (through + 1 >= flies) goTo(now + 1)
         return
       }
+      if (isWhole) return
       void count('done', null)
       if (way === 'flyByFly') setLocal({ batchId: batch.batchId, at: 0 })
     },

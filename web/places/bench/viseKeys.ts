@@ -32,7 +32,8 @@ export function viseKeys(
       event.target instanceof HTMLElement &&
       event.target.closest('button, a, input') !== null
     if (onButton && !ON_BUTTONS.has(event.key.toLowerCase())) return
-    if (event.ctrlKey || event.metaKey || event.altKey) return
+    // a key that is held down counts once
+    if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
     const cause = actions.spoiledId === null ? undefined : wording.SPOILED_CAUSES[Number(event.key) - 1]
     const act = cause ? () => actions.say(cause) : (keys[event.key] ?? keys[event.key.toLowerCase()])
     if (!act) return

@@ -1,8 +1,8 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { BoxLine } from '../../../contract/index.ts'
 import { useBoxesQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { BoxDrawn } from './BoxDrawn.tsx'
@@ -66,9 +66,11 @@ export default function Boxes() {
   const truePx = useTrueSize()
   const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
   const census = useCensus(data?.boxes, view === 'boxes')
-  const { keys: depthKeys } = census
-  const keys = useMemo(() => ({ n: () => setAdding('box'), ...depthKeys }), [depthKeys])
-  usePlaceKeys(keys)
+  usePlaceActions([
+    { key: 'n', what: labels.newBox, go: () => setAdding('box') },
+    { what: labels.putFliesIn, go: () => setAdding('flies') },
+    ...census.actions,
+  ])
   if (!data) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   const openId = params.get('place')
   const open = data.boxes.flatMap(({ compartments }) => compartments).find(({ id }) => id === openId)

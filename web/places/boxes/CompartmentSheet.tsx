@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import styled from 'styled-components'
 import { within } from '../../../contract/limits.ts'
 import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../../contract/index.ts'
@@ -15,15 +16,26 @@ import { labels } from '../../words/boxes.ts'
 
 type Fly = CompartmentLine['flies'][number]
 
+const Ways = styled(Row)`
+  padding-top: 6px;
+  .apart {
+    align-self: stretch;
+    border-left: 1px solid var(--rule);
+    margin: 0 4px;
+  }
+`
+
 interface FlyRowProps {
   readonly fly: Fly
   readonly place: CompartmentLine
   readonly places: readonly { readonly id: string; readonly name: string }[]
 }
 
-/** One fly of a compartment: count it, lose some, move some, say what to keep. */
+/** One fly of a compartment: count it; apart from that lose some or move some; say what to keep. */
 function FlyRow({ fly, place, places }: FlyRowProps) {
   const command = useCommand()
+  const [typed, setCounted] = useState<number | null | undefined>(undefined)
+  const counted = typed === undefined ? fly.count : typed
   const [count, setCount] = useState<number | null>(1)
   const { send, refusal } = useMayOverfill()
   const base = { compartmentId: place.id, variantId: fly.variantId }
@@ -43,22 +55,33 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         <span className="figures">{fly.count} on hand</span>
         {fly.isHome ? null : <Quiet>{labels.notItsHome}</Quiet>}
       </Row>
-      <Row $align="end" style={{ paddingTop: 6 }}>
+      <Ways $align="end">
         <NumberField
-          label={labels.howMany}
-          value={count}
+          label={labels.iCount}
+          value={counted}
           {...within('fliesSeen')}
+          mayBeEmpty
+          onChange={setCounted}
+          width="76px"
+        />
+        <Button
+          isDisabled={counted === null || counted === fly.count}
+          onPress={() =>
+            void send((anyway) => command('fliesCount', { ...base, counted: counted ?? 0, anyway }, quietly))
+          }
+        >
+          {labels.writeDown}
+          {counted === null || counted === fly.count ? '' : ` ${counted}`}
+        </Button>
+        <span className="apart" />
+        <NumberField
+          label={labels.takeOut}
+          value={count}
+          {...within('flies')}
           mayBeEmpty
           onChange={setCount}
           width="76px"
         />
-        <Button
-          onPress={() =>
-            void send((anyway) => command('fliesCount', { ...base, counted: count ?? 0, anyway }, quietly))
-          }
-        >
-          I count {count ?? 0}
-        </Button>
         <Select
           label={labels.lostTo}
           placeholder={labels.lostTo2}
@@ -119,7 +142,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           }
           width="70px"
         />
-      </Row>
+      </Ways>
       {refusal}
     </Section>
   )

@@ -107,7 +107,7 @@ describe('useCensus on the demo', () => {
   it('counts the flies of the depths that are chosen, and lets go of them', async () => {
     const { result, column } = census()
     await until(() => column()?.span && result.current.boxes)
-    act(() => result.current.keys['Shift+ArrowDown']?.())
+    act(() => result.current.actions.find(({ key }) => key === 'Shift+ArrowDown')?.go())
     const words = await until(() => result.current.words)
     const inFilm = total(result.current.boxes!, result.current.isIn)
     expect(words).toContain(`the film`)
@@ -118,7 +118,7 @@ describe('useCensus on the demo', () => {
     expect(total(result.current.boxes!, result.current.isIn)).toBeGreaterThan(inFilm)
     act(() => result.current.letGo())
     expect(result.current.isChosen).toBe(false)
-    act(() => result.current.keys['Shift+ArrowUp']?.())
+    act(() => result.current.actions.find(({ key }) => key === 'Shift+ArrowUp')?.go())
     expect(result.current.isChosen).toBe(true)
     expect(result.current.words).not.toContain('the film')
   })
@@ -126,7 +126,7 @@ describe('useCensus on the demo', () => {
   it('has neither keys nor marks while another view of the boxes is open', async () => {
     const { result, column } = census(false)
     await until(() => result.current.boxes)
-    expect(result.current.keys).toEqual({})
+    expect(result.current.actions).toEqual([])
     expect(column()?.flies).toBeNull()
   })
 })

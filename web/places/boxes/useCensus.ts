@@ -2,7 +2,8 @@ import { useCallback, useMemo, useState } from 'react'
 import type { BoxLine, CompartmentLine } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useNow } from '../../moment/useNow.ts'
-import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import type { PlaceAction } from '../../ui/shortcuts.ts'
+import { labels } from '../../words/boxes.ts'
 import { shortDepth } from '../../words/words.ts'
 import { useColumn } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
@@ -48,16 +49,20 @@ export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean)
     }
   }, [hangs, data, frame, places, isIn, depthOf, depths, bedMm])
   useColumn(content)
-  const keys = useMemo(
-    (): PlaceKeys =>
-      hangs
-        ? {
-            'Shift+ArrowDown': () => setDepths((now) => nextBand(now, 1, bedMm)),
-            'Shift+ArrowUp': () => setDepths((now) => nextBand(now, -1, bedMm)),
-          }
-        : {},
-    [hangs, bedMm],
-  )
+  const actions: readonly PlaceAction[] = hangs
+    ? [
+        {
+          key: 'Shift+ArrowDown',
+          what: labels.depthBelow,
+          go: () => setDepths((now) => nextBand(now, 1, bedMm)),
+        },
+        {
+          key: 'Shift+ArrowUp',
+          what: labels.depthAbove,
+          go: () => setDepths((now) => nextBand(now, -1, bedMm)),
+        },
+      ]
+    : []
   const words = useMemo(() => {
     if (!depths || !frame) return null
     const inside = places.flatMap(({ flies }) => flies.filter((fly) => isIn(fly) && fly.count > 0))
@@ -67,7 +72,7 @@ export function useCensus(boxes: readonly BoxLine[] | undefined, hangs: boolean)
     const from = depths.fromMm <= 0 ? 'the film' : shortDepth(depths.fromMm, units)
     return `Between ${from} and ${shortDepth(depths.toMm, units)} fish ${count} of your flies, in ${compartments} compartments.`
   }, [depths, frame, places, isIn])
-  return { keys, isIn, words, isChosen: depths !== null, letGo: () => setDepths(null) }
+  return { actions, isIn, words, isChosen: depths !== null, letGo: () => setDepths(null) }
 }
 
 const NOTHING: ColumnContent = { flies: null, fall: null, foods: null }

@@ -3,7 +3,7 @@ import { lazy, Suspense, useCallback, useDeferredValue, useMemo, useState } from
 import { useSearchParams } from 'react-router'
 import type { MomentView, StageLine } from '../../../contract/index.ts'
 import { useLarderQuery, useReachSeasonQuery, useReachYearQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useNow } from '../../moment/useNow.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -24,8 +24,6 @@ import { labels } from '../../words/larder.ts'
 
 const StageEdit = lazy(() => import('./edit/StageEdit.tsx'))
 
-const DAY_MIN = 1440
-
 const VIEWS = [
   { id: 'now', name: 'Now' },
   { id: 'day', name: 'The day' },
@@ -33,28 +31,6 @@ const VIEWS = [
 ] as const
 type View = (typeof VIEWS)[number]['id']
 const viewOf = (text: string | null): View => VIEWS.find(({ id }) => id === text)?.id ?? 'now'
-
-/** Comma and full stop turn the clock by an hour; n begins a new food. */
-function useLarderKeys(moment: Moment | null, onNew: () => void): void {
-  const dispatch = useAppDispatch()
-  const keys = useMemo(() => {
-    const shift = (minutes: number) => () => {
-      if (!moment) return
-      const localMin = moment.localMin + minutes
-      if (localMin >= 0 && localMin <= DAY_MIN)
-        dispatch(
-          chooseMoment({
-            reachId: moment.reachId,
-            on: moment.on,
-            localMin,
-            ...(moment.said ? { said: moment.said } : {}),
-          }),
-        )
-    }
-    return { ',': shift(-60), '.': shift(60), n: onNew }
-  }, [moment, dispatch, onNew])
-  usePlaceKeys(keys)
-}
 
 /** What trout eat: one stage, its form, or all of them at the moment, through the day or through the year. */
 export default function Larder() {
@@ -68,7 +44,7 @@ export default function Larder() {
     (stage: string | null) => setParams(stage === null ? {} : { stage }),
     [setParams],
   )
-  useLarderKeys(moment, begin)
+  usePlaceActions([{ key: 'n', what: labels.newFood, go: begin }])
   if (!data) return <p aria-busy="true">{labels.turningStones}</p>
   const view = viewOf(params.get('view'))
   const choose = (id: View) => setParams(id === 'now' ? {} : { view: id })

@@ -2,8 +2,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { PlaceKeysContext } from '../../ui/shortcuts.ts'
-import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import { makePlaceActions, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import { chooseMoment } from '../../wire/state.ts'
 import { store } from '../../wire/store.ts'
@@ -15,18 +14,25 @@ afterEach(() => {
 })
 
 async function larder(search = '') {
-  const keys: { current: PlaceKeys } = { current: {} }
+  const actions = makePlaceActions()
   function Around() {
-    const [held] = useState(keys)
+    const [held] = useState(actions)
     return (
-      <PlaceKeysContext value={held}>
+      <PlaceActionsContext value={held}>
         <Larder />
-      </PlaceKeysContext>
+      </PlaceActionsContext>
     )
   }
   const { router } = show(<Around />, { path: '/larder', at: `/larder${search}` })
   await until(() => screen.queryByRole('heading', { level: 1 }))
-  return { keys, at: () => new URLSearchParams(router.state.location.search) }
+  const press = (wanted: string) =>
+    act(() =>
+      actions
+        .now()
+        .find(({ key }) => key === wanted)
+        ?.go(),
+    )
+  return { press, at: () => new URLSearchParams(router.state.location.search) }
 }
 const table = () => screen.queryByRole('table', { name: 'Foods at this moment' })
 const names = () => within(table()!).getAllByRole('button').map((food) => food.textContent) // prettier-ignore
@@ -41,32 +47,13 @@ describe('the larder now', () => {
     for (const name of names()) expect(name).toMatch(/stonefly/i)
   })
 
-  it('turns its clock by an hour with comma and full stop, within the day', async () => {
-    const { keys } = await larder()
-    await until(() => keys.current['.'])
-    const press = (key: string) => act(() => keys.current[key]?.())
-    press('.')
-    const first = await until(() => store.getState().view.moment)
-    press('.')
-    await until(() => store.getState().view.moment?.localMin === first.localMin + 60)
-    press(',')
-    await until(() => store.getState().view.moment?.localMin === first.localMin)
-    act(() => void store.dispatch(chooseMoment({ ...first, localMin: 1430 })))
-    await until(() => keys.current['.'])
-    press('.')
-    expect(store.getState().view.moment?.localMin).toBe(1430)
-    act(() => void store.dispatch(chooseMoment({ ...first, localMin: 30 })))
-    press(',')
-    expect(store.getState().view.moment?.localMin).toBe(30)
-  })
-
   it('opens a food, its form, and a new one, each at an address of its own', async () => {
-    const { at, keys } = await larder()
+    const { at, press } = await larder()
     await until(() => table() && names().length > 3)
     fireEvent.click(within(table()!).getAllByRole('button')[0]!)
     await until(() => at().get('stage'))
     expect(table()).toBeNull()
-    act(() => keys.current.n?.())
+    press('n')
     await until(() => at().get('edit') === 'new')
     await until(() => screen.queryByRole('heading', { level: 1, name: 'New food' }))
   })

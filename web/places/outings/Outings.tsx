@@ -1,8 +1,8 @@
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { clockTime, dayName, techniquesInWords } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -139,8 +139,7 @@ export default function Outings() {
   const { data: frame } = useFrameQuery()
   const [params, setParams] = useSearchParams()
   const [planning, setPlanning] = useState(params.has('new'))
-  const keys = useMemo(() => ({ n: () => setPlanning(true) }), [])
-  usePlaceKeys(keys)
+  usePlaceActions([{ key: 'n', what: labels.planAnOuting, go: () => setPlanning(true) }])
   if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
   const packing = data.outings.find(({ id }) => id === params.get('pack'))

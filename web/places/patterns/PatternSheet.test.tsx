@@ -10,8 +10,7 @@ import { keptDraft, keptDrafts } from '../../recipe/keptDraft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
-import { PlaceKeysContext } from '../../ui/shortcuts.ts'
-import type { PlaceKeys } from '../../ui/shortcuts.ts'
+import { makePlaceActions, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { api } from '../../wire/api.ts'
 import { store } from '../../wire/store.ts'
 import PatternSheet from './PatternSheet.tsx'
@@ -29,20 +28,21 @@ async function sheet(name: string, label?: string) {
   const pattern = await asked.pattern(name)
   const variant = pattern.variants.find((one) => one.label === label) ?? pattern.variants[0]!
   let content: ColumnContent | null = null
-  const keys: { current: PlaceKeys } = { current: {} }
+  const actions = makePlaceActions()
   function Around() {
     const [hang] = useState(() => (next: ColumnContent) => void (content = next))
     return createElement(
-      PlaceKeysContext,
-      { value: keys },
+      PlaceActionsContext,
+      { value: actions },
       createElement(ColumnContext, { value: hang }, createElement(PatternSheet)),
     )
   }
   const { router } = show(<Around />, { path: '/patterns/:patternId', at: `/patterns/${pattern.id}?variant=${variant.id}` }) // prettier-ignore
   await until(() => (content?.fall ? content : null))
-  const press = (key: string) => act(() => keys.current[key]?.())
+  const action = (wanted: string) => actions.now().find(({ key }) => key === wanted)
+  const press = (key: string) => act(() => action(key)?.go())
   const chosen = () => new URLSearchParams(router.state.location.search).get('variant')
-  return { pattern, variant, column: () => content!, keys, press, chosen }
+  return { pattern, variant, column: () => content!, action, press, chosen }
 }
 
 describe('a pattern’s fall in the Column', () => {
@@ -110,8 +110,8 @@ describe('a pattern’s figures', () => {
 
 describe('climbing the beads', () => {
   it('thinks of the next heavier, shows it as a ghost with what changes, and lets go of it', async () => {
-    const { column, press, keys } = await sheet('Third Button')
-    expect(keys.current.Enter).toBeUndefined()
+    const { column, press, action } = await sheet('Third Button')
+    expect(action('Enter')).toBeUndefined()
     press('Alt+ArrowDown')
     const ghost = await until(() => (column().fall!.ghost.length > 0 ? column().fall!.ghost : null))
     expect(ghost[0]!.depthMm).toBeGreaterThan(column().fall!.seconds[0]!.depthMm)

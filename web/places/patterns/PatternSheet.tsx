@@ -1,5 +1,5 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
-import { useParams, useSearchParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { wording } from '../../../core/index.ts'
 import type { Problem } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -7,6 +7,7 @@ import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 import { named } from '../../recipe/variantLabel.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { Fault, Section } from '../../ui/layout.tsx'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useLeaveWarning } from '../../ui/useLeaveWarning.ts'
 import { useBoxesQuery, useLarderQuery, usePatternQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -115,6 +116,18 @@ export default function PatternSheet() {
   useFallColumn(calmWorked, draft, pattern, chosen?.id, rungs)
   const bottomCaution = useBottomCaution(calmWorked, draft)
 
+  const canSave = draft !== null && draft.name.trim() !== '' && Boolean(chosen?.hookMaterialId)
+  const navigate = useNavigate()
+  usePlaceActions([
+    ...(draft && dirty && canSave && !saving.saving
+      ? [{ key: 'Ctrl+s', what: labels.savePattern, go: () => void saving.save(draft.version) }]
+      : []),
+    ...(chosen && !isNew
+      ? [{ what: labels.showInTheTank, go: () => void navigate(`/tank?fly=${chosen.id}`) }]
+      : []),
+    { key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') },
+  ])
+
   useMeantFor(params.get('serves'), isNew ? draft : null, change)
 
   // what is far from the edit may follow a moment later: the figures above never wait for it
@@ -129,7 +142,7 @@ export default function PatternSheet() {
         draft={draft}
         dirty={dirty}
         pattern={pattern}
-        canSave={draft.name.trim() !== '' && chosen.hookMaterialId !== ''}
+        canSave={canSave}
         saving={saving}
         blocker={blocker}
         onReset={reset}

@@ -5,7 +5,7 @@ import styled from 'styled-components'
 import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
 import type { PatternLine, VariantLine } from '../../../contract/index.ts'
 import { useFrameQuery, usePatternsQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -212,8 +212,7 @@ export default function Patterns() {
   const [words, setWords] = useState('')
   const [order, setOrder] = useKept<Order>('patterns', ['name', 'fastest', 'emptiest'])
   const usualPar = frame?.settings.parCount ?? 3
-  const keys = useMemo(() => ({ n: () => void navigate('/patterns/new') }), [navigate])
-  usePlaceKeys(keys)
+  usePlaceActions([{ key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') }])
   const shown = useMemo(() => {
     const sought = words.trim().toLowerCase()
     const matching = (data?.patterns ?? []).filter(({ name, serves, variants }) =>

@@ -1,7 +1,7 @@
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { depthAtTime, rungsOf, sizeNumber, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { Material, Rung } from '../../../core/index.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import type { Draft, DraftVariant, NewDrawer } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { toMaterial } from '../../recipe/useMaterialBook.ts'
@@ -9,6 +9,7 @@ import type { WorkedOut } from './useFlyReport.ts'
 import { copyOf, materialIn, twinOf } from '../../recipe/variantActions.ts'
 import { labelFor } from '../../recipe/variantLabel.ts'
 import { newId } from '../../wire/useCommand.ts'
+import { labels } from '../../words/patterns.ts'
 
 const DEEPEST_MM = 3000
 
@@ -119,11 +120,20 @@ export function useRungs(
     letGo()
   }
   const isOther = ghost !== null && ghost !== own
-  const keys: Readonly<Record<string, () => void>> = isOther
-    ? { 'Alt+ArrowUp': () => step(-1), 'Alt+ArrowDown': () => step(1), Enter: make, Escape: letGo }
-    : { 'Alt+ArrowUp': () => step(-1), 'Alt+ArrowDown': () => step(1) }
-  const hung = useFresh(keys)
-  usePlaceKeys(hung)
+  usePlaceActions([
+    ...(climbs
+      ? [
+          { key: 'Alt+ArrowUp', what: labels.lighterBead, go: () => step(-1) },
+          { key: 'Alt+ArrowDown', what: labels.heavierBead, go: () => step(1) },
+        ]
+      : []),
+    ...(isOther
+      ? [
+          { key: 'Enter', what: labels.makeThatRung, go: make },
+          { key: 'Escape', what: labels.letTheRungGo, go: letGo },
+        ]
+      : []),
+  ])
 
   const onDrag = useCallback(
     (timeS: number, depthMm: number) => {
@@ -145,19 +155,6 @@ export function useRungs(
 function once<Value>(make: () => Value): () => Value {
   let made: { readonly value: Value } | null = null
   return () => (made ??= { value: make() }).value
-}
-
-/** Keys whose object stays the same as long as their names do; each calls what it stands for now. */
-function useFresh(keys: Readonly<Record<string, () => void>>) {
-  const names = Object.keys(keys).join(' ')
-  const [held] = useState<{ current: Readonly<Record<string, () => void>> }>({ current: keys })
-  useEffect(() => {
-    held.current = keys
-  })
-  return useMemo(
-    () => Object.fromEntries(names.split(' ').map((name) => [name, () => held.current[name]?.()])),
-    [names, held],
-  )
 }
 
 /** What one rung does otherwise than another: `2.8 tungsten → 3.3 tungsten, splash taps → plops`. */

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import type { Problem } from '../../../contract/index.ts'
 import { api } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { focusHeading } from '../../ui/focusHeading.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { savedDraft, toCommand } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
@@ -36,6 +37,8 @@ export function useSavePattern(draft: Draft | null, isNew: boolean, reset: (next
     // one that waits is saved here already: what is changed next goes behind it, from the version that it will have made
     // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
     reset(savedDraft(draft, (asVersion ?? 0) + 1))
+    // the button that was pressed has nothing more to save
+    requestAnimationFrame(focusHeading)
     if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
   }
   return { problem, saving, save, forget: () => setProblem(null) }

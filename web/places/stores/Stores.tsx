@@ -6,7 +6,7 @@ import { buyingList } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
@@ -117,8 +117,7 @@ export default function Stores() {
   const [onlyLow, setOnlyLow] = useState(false)
   const [taking, setTaking] = useState(false)
   const [making, setMaking] = useState(false)
-  const keys = useMemo(() => ({ n: () => setMaking(true) }), [])
-  usePlaceKeys(keys)
+  usePlaceActions([{ key: 'n', what: labels.newMaterial, go: () => setMaking(true) }])
   const scroll = useRef<HTMLDivElement>(null)
   const shown = useMemo(() => {
     const sought = words.trim().toLowerCase()

@@ -1,13 +1,12 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { TonightLine, TonightView } from '../../../contract/index.ts'
 import { useFrameQuery, useTonightQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
-import { chooseMoment, light } from '../../wire/state.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
+import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
-import { useMoment } from '../../moment/useMoment.ts'
 import { defaultUnits } from '../../words/defaultUnits.ts'
 import { clockTime, dayName, shortTemp, techniquesInWords } from '../../words/words.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
@@ -15,7 +14,6 @@ import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
-import { clamp } from '../../../core/index.ts'
 import { labels } from '../../words/tonight.ts'
 
 /** Only who has no water yet needs it. */
@@ -183,8 +181,6 @@ export function Tonight() {
   const [time, setTime] = useState('')
   const command = useCommand()
   const navigate = useNavigate()
-  const dispatch = useAppDispatch()
-  const moment = useMoment()
   const minutes = /^\d{1,3}$/.test(time.trim()) ? Number(time) : null
 
   const tie = async (line: TonightLine, onVise: boolean) => {
@@ -200,27 +196,17 @@ export function Tonight() {
     })
     if (delivery.kind === 'done' && onVise) void navigate('/bench')
   }
-  const keys = useMemo(() => {
-    const first = data?.lines.find(({ kind }) => kind === 'tie')
-    const shift = (by: number) => () => {
-      if (moment)
-        dispatch(
-          chooseMoment({
-            reachId: moment.reachId,
-            on: moment.on,
-            localMin: clamp(moment.localMin + by, 0, 1440),
-          }),
-        )
-    }
-    return {
-      b: () => (first ? void tie(first, false) : undefined),
-      ',': shift(-60),
-      '.': shift(60),
-      n: () => void navigate('/outings?new=1'),
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- tie is made anew at each render and reads what these name
-  }, [data, moment, dispatch, minutes])
-  usePlaceKeys(keys)
+  const first = data?.lines.find(({ kind }) => kind === 'tie')
+  usePlaceActions([
+    ...(first
+      ? [
+          { key: 'b', what: labels.queueTheFirst, go: () => void tie(first, false) },
+          { what: labels.firstOnTheVise, go: () => void tie(first, true) },
+        ]
+      : []),
+    { key: 'n', what: labels.planAnOuting, go: () => void navigate('/outings?new=1') },
+    { what: labels.lookAhead, go: () => void navigate('/ahead') },
+  ])
 
   if (!data || !frame) return <p aria-busy="true">{labels.lookingAtTheWater}</p>
   if (data.empty)

@@ -1,9 +1,9 @@
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { isStillwater, wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { useWatersQuery } from '../../wire/api.ts'
-import { usePlaceKeys } from '../../ui/shortcuts.ts'
+import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -90,17 +90,16 @@ export default function Waters() {
   const moment = useMoment()
   const dispatch = useAppDispatch()
   const [adding, setAdding] = useState(params.has('new'))
-  const keys = useMemo(() => {
-    const all = data?.waters.flatMap(({ reaches }) => reaches) ?? []
-    const next = () => {
-      const at = all.findIndex(({ id }) => id === moment?.reachId)
-      const reach = all[(at + 1) % Math.max(all.length, 1)]
-      if (reach && moment)
-        dispatch(chooseMoment({ reachId: reach.id, on: moment.on, localMin: moment.localMin }))
-    }
-    return { n: () => setAdding(true), r: next }
-  }, [data, moment, dispatch])
-  usePlaceKeys(keys)
+  const all = data?.waters.flatMap(({ reaches }) => reaches) ?? []
+  const toNext = () => {
+    const at = all.findIndex(({ id }) => id === moment?.reachId)
+    const reach = all[(at + 1) % Math.max(all.length, 1)]
+    if (reach && moment) dispatch(chooseMoment({ reachId: reach.id, on: moment.on, localMin: moment.localMin }))
+  }
+  usePlaceActions([
+    { key: 'n', what: labels.newWater, go: () => setAdding(true) },
+    { key: 'r', what: labels.nextReach, go: toNext },
+  ])
   useSection(data)
   if (!data) return <p aria-busy="true">{labels.walkingTheBanks}</p>
   const open = data.waters

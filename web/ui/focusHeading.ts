@@ -1,0 +1,48 @@
+/** How long a sheet may take to open before its heading is looked for no more, ms. */
+const LONGEST_MS = 4000
+
+const heading = () => document.querySelector<HTMLElement>('#sheet h1')
+
+/** Whether nothing that matters has the focus: nothing at all, the sheet as a whole, what is gone, or the roll. */
+function isFree(): boolean {
+  const now = document.activeElement
+  return (
+    !now ||
+    now === document.body ||
+    now.id === 'sheet' ||
+    now.closest('nav') !== null ||
+    (now instanceof HTMLButtonElement && now.disabled)
+  )
+}
+
+/** Puts the focus on the heading of the sheet, unless something on it has taken it. */
+export function focusHeading(): void {
+  const found = heading()
+  if (!found || !isFree()) return
+  found.tabIndex = -1
+  found.focus({ preventScroll: true })
+}
+
+/** The same once the sheet that is being opened has a heading; answers how to let that be. */
+export function focusHeadingWhenThere(): () => void {
+  const before = heading()
+  const sheet = document.getElementById('sheet')
+  if (!sheet) return () => undefined
+  const end = () => {
+    observer.disconnect()
+    clearTimeout(timer)
+  }
+  const observer = new MutationObserver(() => {
+    const found = heading()
+    if (!found || (found === before && found.isConnected)) return
+    end()
+    // what takes the focus when it opens, such as the bench, does so first
+    requestAnimationFrame(focusHeading)
+  })
+  const timer = setTimeout(() => {
+    end()
+    focusHeading()
+  }, LONGEST_MS)
+  observer.observe(sheet, { childList: true, subtree: true })
+  return end
+}
