@@ -51,7 +51,10 @@ const Layout = styled.div`
     &[data-vise='true'] {
       grid-template: 'roll' auto 'sheet' minmax(0, 1fr) 'tray' auto / minmax(0, 1fr);
     }
-    grid-template: 'roll roll' auto 'sheet column' minmax(0, 1fr) 'tray tray' auto / minmax(0, 1fr) 28px;
+    &,
+    &[data-water] {
+      grid-template: 'roll roll' auto 'sheet column' minmax(0, 1fr) 'tray tray' auto / minmax(0, 1fr) 28px;
+    }
     main {
       padding: 12px 12px 20px;
     }

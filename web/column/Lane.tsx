@@ -24,6 +24,8 @@ const FOOT_PX = 16
 /** Room at the outer edge for the silhouettes, and a little for the tips of the bars. */
 const FLY_PX = 36
 const TIP_PX = 8
+/** Labels may reach over the tips: the bars are seen beside and through them. */
+const LABEL_EDGE_PX = 4
 
 type Hung = Mark & { readonly atPx: number }
 
@@ -75,7 +77,7 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
   const reach = (share: number) => share * (widthPx - TIP_PX)
   /** Where a mark's leader ends, from the lane's outer edge. */
   const tipOf = (mark: Mark) => (side === 'left' ? Math.max(reach(mark.weight), 3) : FLY_PX - 4)
-  const roomPx = widthPx - PADDING_PX - 6 - (side === 'left' ? TIP_PX : FLY_PX)
+  const roomPx = widthPx - PADDING_PX - LABEL_EDGE_PX - (side === 'left' ? 0 : FLY_PX)
   const shown = labels.map((label) => {
     const [foremost] = label.of
     const isGroup = label.of.length > 1

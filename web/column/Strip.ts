@@ -1,4 +1,19 @@
-import styled from 'styled-components'
+import styled, { css } from 'styled-components'
+
+/** The strip as a ruler: film, crease and bed, and a button that opens it. */
+const NARROWED = css`
+  button.ruler {
+    display: block;
+  }
+  .edge,
+  .head,
+  .heading,
+  .key,
+  .line span,
+  .water > :not(.line) {
+    display: none;
+  }
+`
 
 /** How the Column looks: the strip, the ruler that it narrows to, and the opened water. */
 export const Strip = styled.aside`
@@ -317,21 +332,12 @@ export const Strip = styled.aside`
     cursor: pointer;
   }
   &[data-look='ruler'] {
-    button.ruler {
-      display: block;
-    }
-    .edge,
-    .head,
-    .heading,
-    .key,
-    .lane,
-    .line span,
-    .layer,
-    .grip {
-      display: none;
-    }
+    ${NARROWED}
   }
   @media (max-width: 1100px) {
+    &[data-look='strip'] {
+      ${NARROWED}
+    }
     .edge {
       display: none;
     }

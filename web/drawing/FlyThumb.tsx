@@ -34,7 +34,14 @@ export const FlyThumb = memo(function FlyThumb({ sketch, pxPerMm, title = '' }: 
       src={picture?.src ?? NOTHING}
       width={width}
       height={height}
-      style={{ display: 'block', maxWidth: '100%', background: 'var(--paper)', borderRadius: 4 }}
+      style={{
+        display: 'block',
+        maxWidth: '100%',
+        height: 'auto',
+        aspectRatio: `${width} / ${height}`,
+        background: 'var(--paper)',
+        borderRadius: 4,
+      }}
     />
   )
 })

@@ -33,6 +33,7 @@ export const GlobalStyle = createGlobalStyle`
   .visually-hidden {
     position: absolute; width: 1px; height: 1px; margin: -1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap;
   }
+  @media (max-width: 700px) { main input, main select, main textarea, main fieldset { max-width: 100%; } }
   a.skip { position: absolute; left: 8px; top: -60px; padding: 8px 12px; background: var(--panel); border: 1px solid var(--thistle); border-radius: 6px; z-index: 9; }
   a.skip:focus { top: 8px; }
   h1:focus-visible { outline: none; text-decoration: underline 2px var(--thistle); text-underline-offset: 4px; }

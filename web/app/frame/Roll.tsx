@@ -11,7 +11,8 @@ import {
   Waves,
 } from 'lucide-react'
 import type { LucideIcon } from 'lucide-react'
-import { NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
@@ -170,8 +171,14 @@ const Tool = styled.nav`
 export function Roll({ frame }: { readonly frame: FrameView }) {
   const unsent = useUnsent(frame.onVise?.batchId ?? '')
   const standings = useStandings()
+  const roll = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // where the pockets lie in a line, the open one comes into view
+  useEffect(() => {
+    roll.current?.querySelector('.active')?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  }, [pathname])
   return (
-    <Tool aria-label={labels.places}>
+    <Tool ref={roll} aria-label={labels.places}>
       <span className="title">{labels.heavyThistle}</span>
       {PLACES.map(({ digit, path, name }) => {
         const Icon = ICONS[name]

@@ -21,6 +21,14 @@ const List = styled.ol`
   .short {
     grid-column: 1 / -1;
   }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr) auto;
+    }
+    li > a {
+      grid-column: 1 / -1;
+    }
+  }
 `
 
 const SHOWN = 4

@@ -4,6 +4,8 @@ import { useBoxesQuery, useFrameQuery } from '../../wire/api.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
+import { ListedFly } from '../../drawing/ListedFly.tsx'
+import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -125,6 +127,7 @@ function CouldGoAlong({
   readonly taken: Taken
   readonly onTake: (key: string, count: number) => void
 }) {
+  const pxPerMm = useTrueSize()
   return (
     <Dense aria-label={labels.fliesThatCouldGo} style={{ width: 'auto' }}>
       <thead>
@@ -149,6 +152,7 @@ function CouldGoAlong({
                   >
                     {name}
                   </Checkbox>
+                  <ListedFly drawingKey={fly.drawingKey} pxPerMm={pxPerMm} />
                   {!forbidden && asked >= LEAST_TOLD ? <Quiet>{wording.hoursShown(asked)}</Quiet> : null}
                 </Row>
                 {forbidden ? <Caution>{FORBIDDEN[forbidden]}</Caution> : null}

@@ -18,10 +18,8 @@ const Flies = styled.ul`
   }
   @media (max-width: 700px) {
     li {
-      grid-template-columns: minmax(0, 1fr) auto auto;
-    }
-    .fly {
-      display: none;
+      grid-template-columns: 62px minmax(0, 1fr) auto auto;
+      gap: 6px;
     }
   }
 `
@@ -60,7 +58,7 @@ export function PocketOf({ place, boxName, countOf, onTap }: PocketProps) {
                   className="figures"
                   style={{
                     color: missing > 0 ? 'var(--madder)' : 'var(--quiet)',
-                    minWidth: 60,
+                    minWidth: 22,
                     textAlign: 'right',
                   }}
                 >

@@ -65,9 +65,31 @@ const Pinned = styled.div`
   .findings {
     grid-column: 1 / -1;
   }
+  /* in a narrow window only the figures stay in view, in one line that goes sideways */
   @media (max-width: 700px) {
-    position: static;
-    grid-template-columns: minmax(0, 1fr);
+    display: contents;
+    dl {
+      position: sticky;
+      top: -12px;
+      z-index: 2;
+      display: flex;
+      gap: 16px;
+      margin: 0 -12px;
+      padding: 6px 12px;
+      overflow-x: auto;
+      background: var(--ground);
+      border-bottom: 1px solid var(--quiet);
+    }
+    dl > div {
+      flex: none;
+    }
+    dt,
+    dd {
+      white-space: nowrap;
+    }
+    dd br {
+      display: none;
+    }
   }
 `
 
@@ -188,10 +210,8 @@ export function FourFigures({
           <ToggleButton className="wet" isSelected={wet} onChange={setWet}>
             {wet ? labels.drawnWet : labels.drawnDry}
           </ToggleButton>
-        </Row>
-        <div style={{ position: 'absolute', right: 0, bottom: 0 }}>
           <FlyDrawing sketch={sketch} pxPerMm={truePx} title={labels.theFlyAtTrue} />
-        </div>
+        </Row>
       </div>
       <dl>
         <div>
