@@ -36,6 +36,7 @@ export const PATHS = {
   alive: '/api/alive',
   work: '/api/long-writes',
   workStop: '/api/long-writes/stop',
+  valley: '/api/valley',
   backups: '/api/backups',
   backupPreview: '/api/backups/:id/preview',
   backupMake: '/api/backups/make',

@@ -305,6 +305,13 @@ export const routes = {
     params: z.object({ id: backupName }),
     answer: backupPreview,
   },
+  valley: {
+    method: 'post',
+    path: PATHS.valley,
+    summary: 'Opens the made-up valley in a server of its own, apart from these data, and says where',
+    body: z.object({}).strict(),
+    answer: z.object({ address: z.string() }),
+  },
   backupMake: {
     method: 'post',
     path: PATHS.backupMake,

@@ -13,6 +13,7 @@ import { openApiDocument } from './http/openapi.ts'
 import { docsRouter, pagesRouter } from './http/pages.ts'
 import { makeFigureKeeper } from './upkeep/figureKeeper.ts'
 import type { BackupService } from './upkeep/backupService.ts'
+import type { Valley } from './upkeep/valley.ts'
 import { sameOrigin, securityHeaders } from './http/security.ts'
 
 /** What the application stands on. */
@@ -24,13 +25,15 @@ export interface AppOptions {
   /** the built pages; null serves the API alone */
   readonly webFolder: string | null
   readonly backups: BackupService
+  /** opens the made-up valley beside these data; null where it cannot be */
+  readonly valley: Valley | null
   /** what tells this process, and its data, from any other at the same address */
   readonly alive: RouteAnswer<'alive'>
 }
 
 /** The whole server as an Express application. */
 export function createApp(options: AppOptions): Express {
-  const { database, clock, buildId, log, webFolder, backups, alive } = options
+  const { database, clock, buildId, log, webFolder, backups, valley, alive } = options
   const figures = makeFigureKeeper(database, (error) => log.error({ error }, 'figures could not be worked out'))
   // what was under way when the server ended last
   void figures.catchUp()
@@ -55,6 +58,7 @@ export function createApp(options: AppOptions): Express {
       commands: makeCommandService(database, clock, figures),
       buildId,
       backups,
+      valley,
       alive,
     }),
   )

@@ -33,12 +33,14 @@ function readOptions() {
       data: { type: 'string' },
       port: { type: 'string' },
       'api-only': { type: 'boolean', default: false },
+      // ends with whoever started it, whose pipe it reads
+      'with-parent': { type: 'boolean', default: false },
     },
   })
   const port = Number(values.port ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     fail(`${values.port} is no port. Choose one from 1024 to 65535.`)
-  return { data: values.data, port, apiOnly: values['api-only'] }
+  return { data: values.data, port, apiOnly: values['api-only'], withParent: values['with-parent'] }
 }
 
 /** One line for what nobody foresaw; the trace goes to the log where one is wanted. */
@@ -55,7 +57,7 @@ export const keepPrivate = (): void => void process.umask(0o077)
 /** Serves a data directory until it is told to stop. */
 export async function serve({ directory, title, fill }: ServeOptions): Promise<void> {
   keepPrivate()
-  const { data, port, apiOnly } = readOptions()
+  const { data, port, apiOnly, withParent } = readOptions()
   try {
     const running = await start({
       dataPath: resolve(data ?? join(dataRoot, directory)),
@@ -77,6 +79,7 @@ export async function serve({ directory, title, fill }: ServeOptions): Promise<v
     }
     process.on('SIGINT', stop)
     process.on('SIGTERM', stop)
+    if (withParent) process.stdin.resume().once('end', stop).once('error', stop)
   } catch (error) {
     const told =
       error instanceof DataDirectoryError || error instanceof PortTakenError || error instanceof RangeError

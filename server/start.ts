@@ -21,6 +21,7 @@ import type { BackupNews, BackupService } from './upkeep/backupService.ts'
 import { keepTelling } from './upkeep/toldKeeper.ts'
 import { migrationsIn, openStore } from './upkeep/openStore.ts'
 import { putBack } from './upkeep/restore.ts'
+import { makeValley } from './upkeep/valley.ts'
 
 /** Where to serve from, and on which port. */
 export interface StartOptions {
@@ -108,6 +109,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   const buildId = await readBuildId(rootPath)
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone as string | undefined
   const timeZone = zone && isTimeZone(zone) ? zone : FALLBACK_ZONE
+  const valley = fill ? null : makeValley(rootPath, dataPath)
   const news: BackupNews = { trouble: null, restored: null }
 
   async function open(): Promise<Store> {
@@ -119,7 +121,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
       swapFor: (file) => void setImmediate(() => (swapping = swap(file))),
     }) // prettier-ignore
     const app = createApp({
-      database, clock, buildId, log, webFolder, backups, alive: { instance, dataId: settings.dataId },
+      database, clock, buildId, log, webFolder, backups, valley, alive: { instance, dataId: settings.dataId },
     }) // prettier-ignore
     return { database, app, backups, clock }
   }
@@ -175,6 +177,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
             `This machine's time zone (${zone || 'none'}) is not known. UTC is taken; choose yours in Settings.`,
           ],
     stop: async () => {
+      valley?.close()
       endCopies()
       endTelling()
       server.closeAllConnections()

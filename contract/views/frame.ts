@@ -23,6 +23,8 @@ export const frameView = z
       waters: z.number(),
       stages: z.number(),
       patterns: z.number(),
+      /** flies on hand, in all boxes */
+      flies: z.number(),
       lowMaterials: z.number(),
       queued: z.number(),
       /** recipes whose figures are still being worked out */

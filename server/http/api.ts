@@ -30,6 +30,7 @@ import { reachSeasonView } from '../views/season.ts'
 import { loadHours, loadYear } from '../read/feedingRows.ts'
 import { loadSkill } from '../read/season.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
+import type { Valley } from '../upkeep/valley.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
 import { patternsView, patternView } from '../views/patterns.ts'
 import { localTime } from '../clock/localTime.ts'
@@ -44,6 +45,7 @@ export interface ApiContext {
   readonly commands: CommandService
   readonly buildId: string
   readonly backups: BackupService
+  readonly valley: Valley | null
   readonly alive: RouteAnswer<'alive'>
 }
 
@@ -53,7 +55,15 @@ const PHOTO_LIMIT = '8mb'
 const IMPORT_LIMIT = '4mb'
 
 /** All routes: what each is asked is checked against the contract, a service is called, its answer goes out. */
-export function apiRouter({ database, commands, buildId, backups, alive, ...context }: ApiContext): Router {
+export function apiRouter({
+  database,
+  commands,
+  buildId,
+  backups,
+  valley,
+  alive,
+  ...context
+}: ApiContext): Router {
   const clock = heard(context.clock)
   const router = Router()
   const { db } = database
@@ -112,6 +122,10 @@ export function apiRouter({ database, commands, buildId, backups, alive, ...cont
     response.json({ work: [...commands.works.all()] } satisfies RouteAnswer<'work'>)
   })
   take('workStop', BODY_LIMIT, ({ body }) => Promise.resolve({ stopped: commands.works.stop(body.id) }))
+  take('valley', BODY_LIMIT, () => {
+    if (!valley) throw new ProblemError('notFound', 'The valley is opened from data of your own.')
+    return valley.open()
+  })
   take('backupMake', BODY_LIMIT, () => backups.make())
   take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
   read('frame', () => frameView(db, clock, buildId))

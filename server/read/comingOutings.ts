@@ -44,6 +44,7 @@ export async function comingOutings(db: Reader, today: string): Promise<readonly
 
 /** An outing that is reckoned with where none is planned: an hour and a half on both sides of the moment. */
 const AROUND_MIN = 90
+const HALF_HOUR_MIN = 30
 const LAST_MIN = 24 * 60 - 1
 
 /** The water ahead: the outings to come, the next one first, or else the hours around the moment at its reach. */
@@ -57,7 +58,7 @@ export async function waterAhead(db: Reader, today: string, moment: Moment): Pro
     await outingAt(db, place, {
       id: 'moment' as OutingId,
       on,
-      fromLocalMin: Math.max(localMin - AROUND_MIN, 0),
+      fromLocalMin: Math.max(Math.floor((localMin - AROUND_MIN) / HALF_HOUR_MIN) * HALF_HOUR_MIN, 0),
       toLocalMin: Math.min(localMin + AROUND_MIN, LAST_MIN),
       techniques: [],
     }),

@@ -51,6 +51,7 @@ export async function testApp(database: Database, file: string, webFolder: strin
       news: { trouble: null, restored: null },
       swapFor: () => undefined,
     }),
+    valley: null,
     alive: { instance: 'test', dataId: settings?.dataId ?? '' },
   })
 }

@@ -1,4 +1,5 @@
 import { and, count, isNull, ne } from 'drizzle-orm'
+import { sum } from '../../core/index.ts'
 import type { FrameView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
@@ -10,6 +11,7 @@ import { loadWarmth } from '../read/season.ts'
 import { startingMoment, toReachChoice } from './moment.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { localTime } from '../clock/localTime.ts'
+import { loadBalances } from '../read/balances.ts'
 import { loadDrawers } from '../read/drawers.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadSettings } from '../read/settings.ts'
@@ -34,8 +36,8 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
   const settings = await loadSettings(db)
   const nowMs = clock.nowMs()
   const now = localTime(nowMs, settings.body.timeZone)
-  const [reaches, drawers, onVise, queued, actions, planned, counts, stages, figuresToCome] = await Promise.all(
-    [
+  const [reaches, drawers, onVise, queued, actions, planned, counts, stages, figuresToCome, balances] =
+    await Promise.all([
       loadReaches(db),
       loadDrawers(db),
       onViseMention(db),
@@ -45,8 +47,8 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
       loadCounts(db),
       loadStages(db),
       loadFiguresToCome(db),
-    ],
-  )
+      loadBalances(db),
+    ])
   const last = actions.actions.find(({ undoneBy, isUndo }) => undoneBy === null && !isUndo)
   return {
     buildId,
@@ -63,6 +65,7 @@ export async function frameView(db: Reader, clock: Clock, buildId: string): Prom
       waters: counts.waters,
       stages: stages.length,
       patterns: counts.patterns,
+      flies: sum(balances.map(({ count: held }) => held)),
       lowMaterials: [...drawers.values()].filter(
         ({ onHand, minimumAmount }) => onHand !== null && minimumAmount !== null && onHand < minimumAmount,
       ).length,

@@ -17,6 +17,8 @@ import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
 
 const MOST_LIKELY = 2
+/** Hardly a fish is not likely. */
+const LEAST_LIKELY = 0.01
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
@@ -41,7 +43,7 @@ function likelyLine(food: FoodAtMoment, where: string, units: DisplayUnits): Ton
 function likeliest(foods: readonly FoodAtMoment[]): readonly FoodAtMoment[] {
   const [first] = foods
   if (!first) return []
-  const elsewhere = foods.filter(({ band }) => band !== first.band)
+  const elsewhere = foods.filter(({ band, onIt }) => band !== first.band && onIt >= LEAST_LIKELY)
   return [first, ...elsewhere].slice(0, MOST_LIKELY)
 }
 

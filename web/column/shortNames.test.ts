@@ -19,6 +19,11 @@ describe('names by words', () => {
       'Earthworm',
     ])
     expect(foodNames('Bullhead')).toEqual(['Bullhead'])
+    expect(foodNames('Freshwater shrimp (scud), adult').slice(1)).toEqual([
+      'Freshwater shrimp, adult',
+      'shrimp, adult',
+      'shrimp',
+    ])
   })
 
   it('of flies keep the hook size longer than the rest of the label', () => {

@@ -8,9 +8,10 @@ const KIN = /^(large|small|pale|dark|common|long|broad|great|little) /i
 export function foodNames(whole: string): readonly string[] {
   const cut = whole.lastIndexOf(', ')
   const [food, stage] = cut < 0 ? [whole, ''] : [whole.slice(0, cut), whole.slice(cut + 2)]
-  const noun = food.split(' ').at(-1) ?? food
-  const kin = food.replace(KIN, '')
-  const foods = [food, kin, noun]
+  const plain = food.replace(/ \([^)]*\)/, '')
+  const noun = plain.split(' ').at(-1) ?? plain
+  const kin = plain.replace(KIN, '')
+  const foods = [food, plain, kin, noun]
   const firstOfStage = stage.split(' ')[0] ?? ''
   const joined = (of: string, at: string) => (at ? `${of}, ${at}` : of)
   return [

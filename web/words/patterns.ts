@@ -1,5 +1,10 @@
 /** Plain labels of Patterns: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  aNewBox: 'a new box',
+  firstBox: 'First box',
+  firstFlies: 'First flies',
+  itsFirstPlace: 'Its first place',
+  onlyThePlace: 'Only the place',
   lighterBead: 'a lighter bead',
   heavierBead: 'a heavier bead',
   makeThatRung: 'make it with that bead',

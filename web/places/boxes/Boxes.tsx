@@ -59,7 +59,9 @@ const DRAWN_AT_ONCE = 6
 export default function Boxes() {
   const { data } = useBoxesQuery()
   const [params, setParams] = useSearchParams()
-  const [adding, setAdding] = useState<Adding>(params.has('new') ? 'box' : null)
+  const [adding, setAdding] = useState<Adding>(
+    params.get('new') === 'flies' ? 'flies' : params.has('new') ? 'box' : null,
+  )
   const [chosen, setChosen] = useState<readonly Dropped[]>([])
   const [look, setLook] = useKept('boxes', LOOKS)
   const [zoom, setZoom] = useState(1)

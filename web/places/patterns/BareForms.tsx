@@ -33,11 +33,13 @@ async function laidOut(form: BareForm, book: MaterialBook) {
 
 interface BareFormsProps {
   readonly book: MaterialBook
+  /** the form that suits what it is meant for; null where nothing is said */
+  readonly suits: BareForm['key'] | null
   readonly onChange: ChangeDraft
 }
 
 /** Where an empty pattern may start: one of eight forms, to be changed into one's own. */
-export function BareForms({ book, onChange }: BareFormsProps) {
+export function BareForms({ book, suits, onChange }: BareFormsProps) {
   const [busy, setBusy] = useState(false)
   const take = async (form: BareForm) => {
     setBusy(true)
@@ -58,7 +60,12 @@ export function BareForms({ book, onChange }: BareFormsProps) {
       <Quiet>{labels.startFromAFormOr}</Quiet>
       <Row $gap={8} style={{ paddingTop: 6 }}>
         {BARE_FORMS.map((form) => (
-          <Button key={form.key} onPress={() => void take(form)} isDisabled={busy}>
+          <Button
+            key={form.key}
+            look={form.key === suits ? 'main' : 'plain'}
+            onPress={() => void take(form)}
+            isDisabled={busy}
+          >
             {form.name}
           </Button>
         ))}

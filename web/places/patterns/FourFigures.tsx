@@ -17,7 +17,7 @@ const Pinned = styled.div`
   top: -14px;
   z-index: 2;
   display: grid;
-  grid-template-columns: minmax(200px, 340px) minmax(0, 1fr);
+  grid-template-columns: minmax(200px, 380px) minmax(0, 1fr);
   gap: 6px 18px;
   margin: 0 -22px;
   padding: 8px 22px 10px;

@@ -1,6 +1,6 @@
 import { memo, useEffect, useRef, useState } from 'react'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
-import type { DoubtShare, SampledFall } from '../../../core/index.ts'
+import type { DoubtShare, Estimate, SampledFall } from '../../../core/index.ts'
 import { useMeasurementsQuery } from '../../wire/api.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -101,6 +101,13 @@ function Measurements({ worked: { calibration } }: { readonly worked: WorkedOut 
   )
 }
 
+/** What is left of a band once the doubt of one input is gone: `Your band goes from ±25 % to ±18 %, at best.` */
+function narrowed({ value, low, high }: Estimate, share: number): string {
+  const half = (high - low) / 2 / value
+  const percent = (of: number) => `±${Math.round(100 * of)} %`
+  return `Your band goes from ${percent(half)} to ${percent(half * Math.sqrt(Math.max(1 - share, 0)))}, at best.`
+}
+
 /** How a figure came about: components, what the doubt comes from, and the one measurement that would narrow it most. */
 export const HowItCame = memo(function HowItCame({
   worked,
@@ -158,6 +165,7 @@ export const HowItCame = memo(function HowItCame({
           </p>
           <p>
             What would narrow it most: {INPUTS[first.input].narrow}{' '}
+            {narrowed(fall.sinkSpeedMmPerS, first.share)}{' '}
             <Quiet>Drag grows with speed to the power {fall.exponent.toFixed(2)} here.</Quiet>
           </p>
           <Measurements worked={worked} />

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { withDrawer } from './DressingLines.tsx'
 import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
@@ -17,18 +18,22 @@ interface NameAndHookProps {
 
 /** What the pattern is called, and the hook of the chosen variant. */
 export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: NameAndHookProps) {
+  // nothing is wrong before it was written in or left
+  const [left, setLeft] = useState(false)
   return (
     <Section>
       <Row $align="start">
-        <TextField
-          label={labels.name}
-          value={draft.name}
-          onChange={(name) => onChange({ name })}
-          width="220px"
-          maxLength={80}
-          fault={fault}
-          autoFocus={isNew}
-        />
+        <div onBlur={() => setLeft(true)}>
+          <TextField
+            label={labels.name}
+            value={draft.name}
+            onChange={(name) => onChange({ name })}
+            width="220px"
+            maxLength={80}
+            fault={left || draft.name !== '' || !isNew ? fault : undefined}
+            autoFocus={isNew}
+          />
+        </div>
         <MaterialPicker
           kind="hook"
           materialId={chosen.hookMaterialId}

@@ -1,9 +1,11 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { wording } from '../../../core/index.ts'
+import type { BareForm } from '../../../core/index.ts'
 import type { Problem } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import { formFor } from '../../recipe/formFor.ts'
 import { named } from '../../recipe/variantLabel.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { Fault, Section } from '../../ui/layout.tsx'
@@ -44,8 +46,8 @@ const nameFaultOf = ({ name }: Draft, dirty: boolean, problem: Problem | null): 
     ? 'Give it a name.'
     : problem?.fields.find(({ path }) => path.endsWith('name'))?.message
 
-/** A new pattern that was begun from a stage of the larder is meant for that. */
-function useMeantFor(stageId: string | null, draft: Draft | null, change: ChangeDraft): void {
+/** A new pattern that was begun from a stage of the larder is meant for that; answers the form that suits it. */
+function useMeantFor(stageId: string | null, draft: Draft | null, change: ChangeDraft): BareForm['key'] | null {
   const { data: larder } = useLarderQuery()
   useEffect(() => {
     const stage = larder?.stages.find(({ id }) => id === stageId)
@@ -54,6 +56,8 @@ function useMeantFor(stageId: string | null, draft: Draft | null, change: Change
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only once, when the larder has come
   }, [larder, stageId, Boolean(draft)])
+  const meant = larder?.stages.find(({ id }) => id === draft?.serves[0]?.foodStageId)
+  return meant ? formFor(meant) : null
 }
 
 /** A new pattern that was begun has its draft in the address, so that a reload goes on with it and another can be begun. */
@@ -128,7 +132,7 @@ export default function PatternSheet() {
     { key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') },
   ])
 
-  useMeantFor(params.get('serves'), isNew ? draft : null, change)
+  const suits = useMeantFor(params.get('serves'), isNew ? draft : null, change)
 
   // what is far from the edit may follow a moment later: the figures above never wait for it
   const calm = useDeferredValue(draft)
@@ -168,7 +172,7 @@ export default function PatternSheet() {
       />
       <Section>
         <h2>{labels.dressing}</h2>
-        {draft.components.length === 0 ? <BareForms book={book} onChange={change} /> : null}
+        {draft.components.length === 0 ? <BareForms book={book} suits={suits} onChange={change} /> : null}
         <DressingLines
           draft={draft}
           book={book}

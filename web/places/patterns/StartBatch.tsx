@@ -8,6 +8,7 @@ import { Select } from '../../ui/Select.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { labels } from '../../words/patterns.ts'
+import { FirstPlace } from './FirstPlace.tsx'
 
 interface StartBatchProps {
   readonly patternName: string
@@ -25,7 +26,9 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
     compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
   )
   const target = place ?? variant?.homeCompartmentId ?? places.at(-1)?.id ?? null
-  if (!variant || !target) return null
+  if (!variant || !target || !boxes) return null
+  if (variant.homeCompartmentId === null && variant.onHand === 0)
+    return <FirstPlace key={variant.id} patternName={patternName} variant={variant} boxes={boxes} />
   const start = async (onVise: boolean) => {
     if (!count) return
     const delivery = await command('batchPlan', {

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import type { TonightLine, TonightView } from '../../../contract/index.ts'
+import type { FrameView, TonightLine, TonightView } from '../../../contract/index.ts'
 import { useFrameQuery, useTonightQuery } from '../../wire/api.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { light } from '../../wire/state.ts'
@@ -16,8 +16,12 @@ import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/tonight.ts'
 
-/** Only who has no water yet needs it. */
+/** Only who has no water, fly or recipe yet needs it. */
 const FirstEvening = lazy(() => import('./FirstEvening.tsx'))
+
+/** Whether the three lines of the first evening still ask for something: a water, a recipe, a fly in a box. */
+const isFirstEvening = ({ waters, patterns, flies }: FrameView['roll']): boolean =>
+  waters === 0 || patterns === 0 || flies === 0
 
 const Lines = styled.ol`
   max-width: 820px;
@@ -196,12 +200,12 @@ export function Tonight() {
     })
     if (delivery.kind === 'done' && onVise) void navigate('/bench')
   }
-  const first = data?.lines.find(({ kind }) => kind === 'tie')
+  const batch = data?.lines.find(({ kind }) => kind === 'tie')
   usePlaceActions([
-    ...(first
+    ...(batch
       ? [
-          { key: 'b', what: labels.queueTheFirst, go: () => void tie(first, false) },
-          { what: labels.firstOnTheVise, go: () => void tie(first, true) },
+          { key: 'b', what: labels.queueTheFirst, go: () => void tie(batch, false) },
+          { what: labels.firstOnTheVise, go: () => void tie(batch, true) },
         ]
       : []),
     { key: 'n', what: labels.planAnOuting, go: () => void navigate('/outings?new=1') },
@@ -209,17 +213,18 @@ export function Tonight() {
   ])
 
   if (!data || !frame) return <p aria-busy="true">{labels.lookingAtTheWater}</p>
-  if (data.empty)
-    return (
-      <Suspense fallback={null}>
-        <FirstEvening frame={frame} />
-      </Suspense>
-    )
+  const first = isFirstEvening(frame.roll) ? (
+    <Suspense fallback={null}>
+      <FirstEvening frame={frame} />
+    </Suspense>
+  ) : null
+  if (data.empty) return first
   const warm = data.moment && data.moment.waterTempC >= 19
   return (
     <>
+      {first}
       <Heading>
-        <h1>Tonight, {dayName(frame.today)}</h1>
+        {first ? <h2>{dayName(frame.today)}</h2> : <h1>Tonight, {dayName(frame.today)}</h1>}
         <Row $gap={8}>
           <span>{labels.iHave}</span>
           <TextField
