@@ -40,11 +40,13 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'reach',
-    path: '/waters',
+    name: 'opened',
+    path: '/',
     before: async (page) => {
-      await page.getByRole('link', { name: 'Bridge Reach', exact: true }).click()
-      await page.locator('.recharts-surface').first().waitFor()
+      await page.locator('[data-mark="flies"]').first().waitFor()
+      await page.keyboard.press('d')
+      await page.keyboard.press('d')
+      await page.getByRole('group', { name: 'Hours of the day' }).waitFor()
     },
   },
   { name: 'larder', path: '/larder' },

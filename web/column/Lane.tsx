@@ -98,6 +98,8 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
         : ''
     return { label, foremost, isGroup, text, labelPx: textWidth(text) + PADDING_PX }
   })
+  // of a group its foremost stands for all, or the one that is pointed at
+  const silhouettes = labels.flatMap(({ of }) => of.find(({ id }) => id === lit) ?? of[0] ?? [])
   const outer = side === 'left' ? 'left' : 'right'
   const inner = side === 'left' ? 'right' : 'left'
   return (
@@ -136,7 +138,9 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
         ) : null,
       )}
       {side === 'right'
-        ? marks.map((mark) => <FlyMark key={mark.id} mark={mark} atPx={y(mark.depthMm)} roomPx={FLY_PX} />)
+        ? silhouettes.map((mark) => (
+            <FlyMark key={mark.id} mark={mark} atPx={y(mark.depthMm)} roomPx={FLY_PX} />
+          ))
         : null}
       {shown.map(({ label, foremost, isGroup, text, labelPx }) => {
         if (!foremost) return null

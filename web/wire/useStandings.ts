@@ -3,21 +3,43 @@ import type { StandingsView } from '../../contract/index.ts'
 import { PATHS } from '../../contract/paths.ts'
 import { useFrameQuery } from './api.ts'
 
+/** What most pages show of it, the roll and the Column, can wait until their own answers are there. */
+const WAIT_MS = 1000
+
 let known: StandingsView | undefined
 let askedAt = 0
 let asking: AbortController | null = null
+let waiting: ReturnType<typeof setTimeout> | null = null
 const listeners = new Set<() => void>()
 
-/** Asks again where the frame has come anew since. */
+/** Asks again where the frame has come anew since; what is asked meanwhile takes its place. */
 async function ask(frameAt: number): Promise<void> {
-  if (frameAt <= askedAt) return
-  askedAt = frameAt
   asking?.abort()
   asking = new AbortController()
-  const answer = await fetch(PATHS.standings, { signal: asking.signal }).catch(() => null)
-  if (!answer?.ok || askedAt !== frameAt) return
-  known = (await answer.json()) as StandingsView
-  listeners.forEach((listener) => listener())
+  const { signal } = asking
+  try {
+    const answer = await fetch(PATHS.standings, { signal })
+    if (!answer.ok) return
+    known = (await answer.json()) as StandingsView
+    listeners.forEach((listener) => listener())
+  } catch {
+    // another question took its place, or nobody answers: what is known stands
+    if (!signal.aborted) askedAt = Math.min(askedAt, frameAt - 1)
+  }
+}
+
+/** Asks once the page has had time for all else, or at once. */
+function askSoon(frameAt: number, atOnce: boolean): void {
+  if (frameAt <= askedAt && !(atOnce && waiting)) return
+  askedAt = Math.max(frameAt, askedAt)
+  if (waiting) clearTimeout(waiting)
+  waiting = setTimeout(
+    () => {
+      waiting = null
+      void ask(frameAt)
+    },
+    atOnce ? 0 : WAIT_MS,
+  )
 }
 
 function subscribe(listener: () => void) {
@@ -28,9 +50,13 @@ function subscribe(listener: () => void) {
 /**
  * How the foods stand that the water ahead asks for. Reckoned over all coming outings it takes the longest of all answers,
  * and is asked for apart from them: after a write the others are asked anew once none is on its way.
+ *
+ * @param atOnce where the page is about them
  */
-export function useStandings(): StandingsView | undefined {
+export function useStandings(atOnce = false): StandingsView | undefined {
   const { fulfilledTimeStamp } = useFrameQuery()
-  useEffect(() => void ask(fulfilledTimeStamp ?? 0), [fulfilledTimeStamp])
+  useEffect(() => {
+    if (fulfilledTimeStamp) askSoon(fulfilledTimeStamp, atOnce)
+  }, [fulfilledTimeStamp, atOnce])
   return useSyncExternalStore(subscribe, () => known)
 }

@@ -43,7 +43,7 @@ function Flies({ stage }: { readonly stage: Stage }) {
 
 /** Holes, and what is thin, at the outings to come. */
 export function Lacking() {
-  const data = useStandings()
+  const data = useStandings(true)
   const dispatch = useAppDispatch()
   if (!data) return null
   const lacking = data.stages.filter(({ standing }) => standing !== 'covered')

@@ -18,22 +18,23 @@ interface NameAndHookProps {
 
 /** What the pattern is called, and the hook of the chosen variant. */
 export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: NameAndHookProps) {
-  // nothing is wrong before it was written in or left
-  const [left, setLeft] = useState(false)
+  // nothing is wrong before something was written; said as the field is left, it would move what is just being pressed
+  const [wrote, setWrote] = useState(!isNew)
   return (
     <Section>
       <Row $align="start">
-        <div onBlur={() => setLeft(true)}>
-          <TextField
-            label={labels.name}
-            value={draft.name}
-            onChange={(name) => onChange({ name })}
-            width="220px"
-            maxLength={80}
-            fault={left || draft.name !== '' || !isNew ? fault : undefined}
-            autoFocus={isNew}
-          />
-        </div>
+        <TextField
+          label={labels.name}
+          value={draft.name}
+          onChange={(name) => {
+            setWrote(true)
+            onChange({ name })
+          }}
+          width="220px"
+          maxLength={80}
+          fault={wrote ? fault : undefined}
+          autoFocus={isNew}
+        />
         <MaterialPicker
           kind="hook"
           materialId={chosen.hookMaterialId}
