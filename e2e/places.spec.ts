@@ -48,6 +48,38 @@ test('the night bench is clean for axe as well', async ({ page }) => {
   }
 })
 
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } })
+
+  test('every place keeps within the screen, shows its pocket, and is clean for axe', async ({ page }) => {
+    test.setTimeout(180_000)
+    await page.goto('/settings')
+    for (const [path, heading] of [
+      ...PLACES,
+      ['/larder?view=day', 'Larder'],
+      ['/boxes?view=cover', 'Boxes'],
+    ] as const) {
+      await goWithin(page, path)
+      await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible()
+      await staysClean(page, path)
+      const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(beyond, path).toBeLessThanOrEqual(0)
+      const pocket = await page.locator('nav .active').first().boundingBox()
+      expect(pocket && pocket.x >= 0 && pocket.x + pocket.width <= 390, path).toBe(true)
+    }
+  })
+
+  test('a pattern’s figures stay in view in one line, whatever is read below', async ({ page }) => {
+    await page.goto('/patterns')
+    await page.getByRole('link', { name: 'Third Button', exact: true }).first().click()
+    await page.getByRole('heading', { name: 'How this came about' }).evaluate((h) => h.scrollIntoView())
+    const figures = page.getByTestId('fall')
+    await expect(figures).toBeInViewport()
+    const line = await figures.locator('xpath=ancestor::dl').boundingBox()
+    expect(line?.height ?? 999).toBeLessThan(844 / 4)
+  })
+})
+
 test('digits open the places in work order, and the find line finds', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tonight')

@@ -172,6 +172,34 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
   }
   return (
     <Glass ref={region} tabIndex={-1} role="group" aria-label={labels.theTank} onKeyDown={press}>
+      <Row style={{ paddingBottom: 8 }} role="group" aria-label={labels.timeInTheTank}>
+        <Button look="main" onPress={toggle}>
+          {running ? 'Pause' : 'Let them fall'}
+        </Button>
+        <Button onPress={() => step(-STEP_S)} aria-label={labels.aTenthOfA}>
+          −0.1 s
+        </Button>
+        <Button onPress={() => step(STEP_S)} aria-label={labels.aTenthOfASecond}>
+          +0.1 s
+        </Button>
+        <input
+          ref={slider}
+          type="range"
+          aria-label={labels.secondOfTheFall}
+          min={0}
+          max={lastS}
+          step={0.02}
+          defaultValue={0}
+          onInput={(event) => {
+            stop()
+            show(Number(event.currentTarget.value))
+          }}
+        />
+        <output ref={clock} className="figures" style={{ minWidth: 56 }}>
+          0 s
+        </output>
+        <Select label={labels.pace} hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
+      </Row>
       <svg
         ref={svgRef}
         viewBox={`0 ${-HEADROOM} ${WIDTH} ${HEIGHT + HEADROOM}`}
@@ -220,34 +248,6 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
           </g>
         ))}
       </svg>
-      <Row style={{ paddingTop: 8 }} role="group" aria-label={labels.timeInTheTank}>
-        <Button look="main" onPress={toggle}>
-          {running ? 'Pause' : 'Let them fall'}
-        </Button>
-        <Button onPress={() => step(-STEP_S)} aria-label={labels.aTenthOfA}>
-          −0.1 s
-        </Button>
-        <Button onPress={() => step(STEP_S)} aria-label={labels.aTenthOfASecond}>
-          +0.1 s
-        </Button>
-        <input
-          ref={slider}
-          type="range"
-          aria-label={labels.secondOfTheFall}
-          min={0}
-          max={lastS}
-          step={0.02}
-          defaultValue={0}
-          onInput={(event) => {
-            stop()
-            show(Number(event.currentTarget.value))
-          }}
-        />
-        <output ref={clock} className="figures" style={{ minWidth: 56 }}>
-          0 s
-        </output>
-        <Select label={labels.pace} hideLabel value={rate} choices={SPEEDS} onChange={setRate} width="140px" />
-      </Row>
     </Glass>
   )
 }

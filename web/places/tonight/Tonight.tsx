@@ -26,8 +26,8 @@ const isFirstEvening = ({ waters, patterns, flies }: FrameView['roll']): boolean
 const Lines = styled.ol`
   max-width: 820px;
   li {
-    display: grid;
-    grid-template-columns: 68px minmax(0, 1fr) auto;
+    display: flex;
+    flex-wrap: wrap;
     gap: 4px 14px;
     align-items: center;
     padding: 11px 6px 11px 0;
@@ -40,12 +40,14 @@ const Lines = styled.ol`
     padding-left: 10px;
   }
   .sort {
+    width: 68px;
     font-size: 0.8125rem;
     color: var(--quiet);
     align-self: start;
     padding-top: 3px;
   }
   .text {
+    flex: 1 1 250px;
     font-size: 1.0625rem;
     line-height: 1.35;
     color: var(--ink);
@@ -54,18 +56,19 @@ const Lines = styled.ol`
     text-decoration-color: var(--rule);
   }
   .more {
-    grid-column: 2;
+    flex-basis: 100%;
     display: flex;
     align-items: center;
     gap: 14px;
     flex-wrap: wrap;
+    padding-left: 82px;
   }
   @media (max-width: 700px) {
-    li {
-      grid-template-columns: minmax(0, 1fr);
+    .text {
+      flex-basis: 100%;
     }
     .more {
-      grid-column: 1;
+      padding-left: 0;
     }
   }
 `
@@ -134,9 +137,7 @@ function Sentence({ line, minutes, onTie }: LineProps) {
             {labels.queue}
           </Button>
         </Row>
-      ) : (
-        <span />
-      )}
+      ) : null}
       {line.kind === 'tie' && line.drawingKey && line.par !== null ? (
         <span className="more">
           <ListedFly drawingKey={line.drawingKey} pxPerMm={pxPerMm} title={labels.atItsTrueSize} />
