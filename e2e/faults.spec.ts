@@ -26,6 +26,27 @@ test('a name with a script in it is a name', async ({ page }) => {
   expect(await page.title()).toBe('Heavy Thistle')
 })
 
+test('a recipe of which flies lie in a box is asked about: they stay as they were, or what is changed becomes a variant', async ({
+  page,
+}) => {
+  await open(page, 'Third Button')
+  await expect(page.getByRole('row', { name: /#16 W 2\.8/ }).first()).toBeVisible()
+  const rows = page.getByRole('table', { name: 'Variants' }).getByRole('row')
+  const before = await rows.count()
+  await page.getByRole('button', { name: /^rib:/ }).click()
+  await page.getByLabel('Turns', { exact: true }).fill('7')
+  await page.getByLabel('Turns', { exact: true }).blur()
+  await page.keyboard.press('Control+s')
+  const asked = page.getByRole('alert').filter({ hasText: 'flies of this recipe lie in your boxes' })
+  await expect(asked).toBeVisible()
+  await asked.getByRole('button', { name: 'Make it a new variant' }).click()
+  await expect(page.getByText('not saved')).toBeHidden()
+  await expect(rows).toHaveCount(before + 1)
+  // the pattern is as it was, its flies too
+  await expect(page.getByRole('button', { name: /^rib: .*7 turns/ })).toHaveCount(0)
+  await expect(page.getByText(/of an older recipe/)).toHaveCount(0)
+})
+
 test('two tabs on one pattern: the second save is told, and may keep its own or take the other', async ({
   page,
   context,
@@ -41,6 +62,7 @@ test('two tabs on one pattern: the second save is told, and may keep its own or 
   await second.getByLabel('Note', { exact: true }).fill('from the second tab')
   await second.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(second.getByText('Another tab changed this pattern since you opened it.')).toBeVisible()
+  await expect(second.getByText('They differ in: note.')).toBeVisible()
   await second.getByRole('button', { name: 'Keep yours' }).click()
   await expect(second.getByText('not saved')).toBeHidden()
   await page.reload()

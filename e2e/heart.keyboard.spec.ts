@@ -36,6 +36,9 @@ test('by keyboard alone: a drop timed with the space bar, a fly trimmed, a weigh
   await expect(page.getByText('not saved')).toBeVisible()
   await tabTo(page, page.getByRole('button', { name: 'Save', exact: true }))
   await page.keyboard.press('Enter')
+  // flies of it lie in a box: they stay as they were
+  await tabTo(page, page.getByRole('button', { name: /^From now on so/ }))
+  await page.keyboard.press('Enter')
   await expect(page.getByText('not saved')).toBeHidden()
 
   await page.goto('/patterns')

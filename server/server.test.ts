@@ -131,6 +131,26 @@ describe('patterns', () => {
     expect(await server.database.db.$count(dressing)).toBe(2)
   })
 
+  it('leaves flies that lie in a box under the recipe that they were tied by', async () => {
+    await server.command('boxCreate', box).expect(200)
+    await server.command('patternSave', midge()).expect(200)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
+    const held = async () => {
+      const { patterns } = await body<PatternsView>('/api/patterns')
+      const line = patterns.flatMap(({ variants }) => variants).find(({ id }) => id === variantId)
+      return [line?.onHand, line?.olderOnHand]
+    }
+    const changed = (version: number, layers: number) => {
+      const whole = midge({ version })
+      const components = whole.dressing.components.map((one) => ({ ...one, layers }))
+      return { ...whole, dressing: { components, steps: null } }
+    }
+    await server.command('patternSave', changed(1, 5)).expect(200)
+    expect(await held()).toEqual([3, 3])
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 5 }).expect(200)
+    expect(await held()).toEqual([5, 3])
+  })
+
   it('refuse a stale save and hand over the row as it is', async () => {
     await ready()
     await server.command('patternSave', midge({ version: 1, note: 'first tab' })).expect(200)

@@ -1,5 +1,10 @@
 /** Plain labels of Patterns: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  oneFlyLies: 'One fly of this recipe lies in your boxes.',
+  fliesLie: 'flies of this recipe lie in your boxes.',
+  aNewVariant: 'Make it a new variant',
+  fromNowOn: 'From now on so: those stay as they were',
+  notYet: 'Not yet',
   aNewBox: 'a new box',
   firstBox: 'First box',
   firstFlies: 'First flies',

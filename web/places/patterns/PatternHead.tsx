@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import type { useBlocker } from 'react-router'
 import type { PatternView } from '../../../contract/index.ts'
+import { wording } from '../../../core/index.ts'
+import { differences } from '../../recipe/recipeEdits.ts'
 import { draftOf, emptyDraft } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -32,6 +34,39 @@ function ThrowAway({ onThrow }: { readonly onThrow: () => void }) {
   )
 }
 
+/** What yours and that of the other tab differ in. */
+function differWords(that: Draft, yours: Draft): string {
+  const names = differences(that, yours).map((what) =>
+    what === 'name' || what === 'note' || what === 'variants' ? what : wording.componentName[what],
+  )
+  return names.length > 0 ? `They differ in: ${names.join(', ')}.` : 'They are alike.'
+}
+
+/** Before a recipe of which flies lie in boxes is saved otherwise: what those flies are. */
+function WhichFlies({
+  saving: { asks, leave, makeVariant, save },
+  version,
+}: {
+  readonly saving: ReturnType<typeof useSavePattern>
+  readonly version: number | null
+}) {
+  if (asks === null) return null
+  return (
+    <Row role="alert" $gap={8} style={{ paddingBottom: 8 }}>
+      <strong>{asks === 1 ? labels.oneFlyLies : `${asks} ${labels.fliesLie}`}</strong>
+      {makeVariant ? (
+        <Button look="main" onPress={makeVariant}>
+          {labels.aNewVariant}
+        </Button>
+      ) : null}
+      <Button onPress={() => void save(version)}>{labels.fromNowOn}</Button>
+      <Button look="quiet" onPress={leave}>
+        {labels.notYet}
+      </Button>
+    </Row>
+  )
+}
+
 /** Name, saving, and what stands in the way of leaving or saving. */
 export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, onReset }: PatternHeadProps) {
   const { problem, save } = saving
@@ -46,15 +81,12 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
             <Button onPress={() => onReset(draftOf(pattern))}>{labels.giveUpTheChanges}</Button>
           ) : null}
           {dirty && !pattern ? <ThrowAway onThrow={() => onReset(emptyDraft())} /> : null}
-          <Button
-            look="main"
-            onPress={() => void save(draft.version)}
-            isDisabled={!dirty || saving.saving || !canSave}
-          >
+          <Button look="main" onPress={saving.press} isDisabled={!dirty || saving.saving || !canSave}>
             {labels.save}
           </Button>
         </Row>
       </Heading>
+      <WhichFlies saving={saving} version={draft.version} />
       {blocker.state === 'blocked' ? (
         <Row role="alert">
           <Fault>{labels.thisPatternIsNot}</Fault>
@@ -65,9 +97,11 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
       {problem ? (
         <Row role="alert">
           <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
+          {stale && pattern ? <span>{differWords(draftOf(pattern), draft)}</span> : null}
           {stale && pattern ? (
             <>
               <Button onPress={() => void save(versionOf(problem))}>{labels.keepYours}</Button>
+              {saving.makeVariant ? <Button onPress={saving.makeVariant}>{labels.aNewVariant}</Button> : null}
               <Button
                 onPress={() => {
                   saving.forget()

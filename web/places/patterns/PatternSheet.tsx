@@ -101,12 +101,20 @@ export default function PatternSheet() {
   const moment = useMoment()
   const { temperature } = useWording()
   const [looked, setLooked] = useState<string | null>(null)
-  const saving = useSavePattern(draft, isNew, reset)
   useDraftInAddress(asTyped, isNew && dirty, setParams)
-  const blocker = useLeaveWarning(dirty && !saving.saving)
   const waterTempC = moment?.waterTempC ?? 10
   const { chosenId, choose } = useChosenVariant(params.get('variant'), setParams)
   const chosen = draft?.variants.find(({ id }) => id === chosenId) ?? draft?.variants[0]
+  const saving = useSavePattern({
+    draft,
+    pattern,
+    isNew,
+    chosenId: chosen?.id,
+    book,
+    onReset: reset,
+    onChoose: choose,
+  })
+  const blocker = useLeaveWarning(dirty && !saving.saving)
   const worked = useFlyReport(draft, chosen, book, waterTempC)
   const calmFall = useDeferredValue(worked)
 
@@ -124,7 +132,7 @@ export default function PatternSheet() {
   const navigate = useNavigate()
   usePlaceActions([
     ...(draft && dirty && canSave && !saving.saving
-      ? [{ key: 'Ctrl+s', what: labels.savePattern, go: () => void saving.save(draft.version) }]
+      ? [{ key: 'Ctrl+s', what: labels.savePattern, go: saving.press }]
       : []),
     ...(chosen && !isNew
       ? [{ what: labels.showInTheTank, go: () => void navigate(`/tank?fly=${chosen.id}`) }]

@@ -1,12 +1,15 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { Problem } from '../../../contract/index.ts'
+import type { PatternView, Problem } from '../../../contract/index.ts'
 import { api } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { focusHeading } from '../../ui/focusHeading.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { savedDraft, toCommand } from '../../recipe/draft.ts'
+import { draftOf, savedDraft, toCommand } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
+import { named } from '../../recipe/variantLabel.ts'
+import { asNewVariant, changesRecipe } from '../../recipe/recipeEdits.ts'
 
 /** The version of the row as it is now, from a refusal of a stale save. */
 export function versionOf({ current }: Problem): number | null {
@@ -14,20 +17,34 @@ export function versionOf({ current }: Problem): number | null {
   return typeof version === 'number' ? version : null
 }
 
-/** Saving a pattern: what was refused, and whether it is on its way. */
-export function useSavePattern(draft: Draft | null, isNew: boolean, reset: (next: Draft) => void) {
+interface SaveOf {
+  readonly draft: Draft | null
+  /** as it is saved; none for a new one */
+  readonly pattern: PatternView | undefined
+  readonly isNew: boolean
+  /** the variant that is looked at */
+  readonly chosenId: string | undefined
+  /** what new variants are called by; null until it has come */
+  readonly book: MaterialBook | null
+  readonly onReset: (next: Draft) => void
+  readonly onChoose: (variantId: string) => void
+}
+
+/** Saving a pattern: what was refused, whether it is on its way, and what is asked first where flies of it lie in boxes. */
+export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset, onChoose }: SaveOf) {
   const command = useCommand()
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const [problem, setProblem] = useState<Problem | null>(null)
   const [saving, setSaving] = useState(false)
-  const save = async (asVersion: number | null) => {
-    if (!draft) return
+  const [asks, setAsks] = useState(false)
+  const onHand = (pattern?.variants ?? []).reduce((sum, variant) => sum + variant.onHand, 0)
+  const save = async (asVersion: number | null, of = draft) => {
+    if (!of) return
+    setAsks(false)
     setSaving(true)
     setProblem(null)
-    const delivery = await command('patternSave', toCommand({ ...draft, version: asVersion }), {
-      quietly: true,
-    })
+    const delivery = await command('patternSave', toCommand({ ...of, version: asVersion }), { quietly: true })
     setSaving(false)
     if (delivery.kind === 'refused') {
       setProblem(delivery.problem)
@@ -36,10 +53,37 @@ export function useSavePattern(draft: Draft | null, isNew: boolean, reset: (next
     }
     // one that waits is saved here already: what is changed next goes behind it, from the version that it will have made
     // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
-    reset(savedDraft(draft, (asVersion ?? 0) + 1))
+    onReset(savedDraft(of, (asVersion ?? 0) + 1))
     // the button that was pressed has nothing more to save
     requestAnimationFrame(focusHeading)
-    if (isNew) void navigate(`/patterns/${draft.patternId}`, { replace: true })
+    if (isNew) void navigate(`/patterns/${of.patternId}`, { replace: true })
   }
-  return { problem, saving, save, forget: () => setProblem(null) }
+  const asVariant =
+    (asks || problem?.code === 'staleVersion') && pattern && draft && chosenId
+      ? asNewVariant(draftOf(pattern), draft, chosenId)
+      : null
+  return {
+    problem,
+    saving,
+    save,
+    forget: () => setProblem(null),
+    /** saves at once, or asks first what becomes of the flies of the recipe as it was */
+    press: () => {
+      if (!draft) return
+      if (pattern && onHand > 0 && changesRecipe(draftOf(pattern), draft)) setAsks(true)
+      else void save(draft.version)
+    },
+    /** how many flies are asked about; null where nothing is asked */
+    asks: asks ? onHand : null,
+    leave: () => setAsks(false),
+    /** what was changed becomes a new variant; null where a variant cannot be so */
+    makeVariant:
+      asVariant && book
+        ? () => {
+            void save(pattern?.version ?? null, named(asVariant.draft, book.materials)).then(() =>
+              onChoose(asVariant.variantId),
+            )
+          }
+        : null,
+  }
 }

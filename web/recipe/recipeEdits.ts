@@ -1,0 +1,107 @@
+import type { Component, ComponentKind, Swap } from '../../core/index.ts'
+import type { Draft, DraftVariant } from './draft.ts'
+import { copyOf, withSwap } from './variantActions.ts'
+
+/** What of a component a variant may have otherwise than its dressing. */
+const SWAPPABLE = [
+  'materialId',
+  'turns',
+  'fibreCount',
+  'strands',
+  'layers',
+  'bulk',
+  'widthMm',
+  'length',
+  'clipped',
+] as const satisfies readonly (keyof Component & keyof Swap)[]
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/** All of a component that no variant can have otherwise. */
+function fixedPart(component: Component): unknown {
+  return Object.fromEntries(
+    Object.entries(component)
+      .filter(([field, value]) => value !== undefined && !SWAPPABLE.some((one) => one === field))
+      .sort(([a], [b]) => a.localeCompare(b)),
+  )
+}
+
+/** Whether a variant that was saved would be tied otherwise by the draft: another dressing, hook or swap. */
+export function changesRecipe(saved: Draft, draft: Draft): boolean {
+  const recipe = ({ hookMaterialId, swaps }: DraftVariant) => [hookMaterialId, swaps]
+  return (
+    !same(saved.components, draft.components) ||
+    saved.variants.some((variant) => {
+      const now = draft.variants.find(({ id }) => id === variant.id)
+      return now !== undefined && !same(recipe(variant), recipe(now))
+    })
+  )
+}
+
+/** What two drafts of one pattern differ in: kinds of components, and `name`, `note`, `variants`. */
+export function differences(
+  one: Draft,
+  other: Draft,
+): readonly (ComponentKind | 'name' | 'note' | 'variants')[] {
+  const byKey = (draft: Draft) => new Map(draft.components.map((component) => [component.key, component]))
+  const [mine, theirs] = [byKey(one), byKey(other)]
+  const kinds = [...new Set([...mine.keys(), ...theirs.keys()])].flatMap((key) => {
+    const [a, b] = [mine.get(key), theirs.get(key)]
+    const kind = (a ?? b)?.kind
+    return kind && !same(a, b) ? [kind] : []
+  })
+  const recipes = ({ variants }: Draft) =>
+    variants.map(({ id, hookMaterialId, swaps }) => [id, hookMaterialId, swaps])
+  return [
+    ...(one.name === other.name ? [] : (['name'] as const)),
+    ...new Set(kinds),
+    ...(same(recipes(one), recipes(other)) ? [] : (['variants'] as const)),
+    ...(one.note === other.note ? [] : (['note'] as const)),
+  ]
+}
+
+/** How a component was changed, as a variant's swap; null where no swap says it. */
+function swapFor(before: Component, after: Component): Swap | null {
+  if (!same(fixedPart(before), fixedPart(after))) return null
+  const changed = SWAPPABLE.filter((field) => !same(before[field], after[field]))
+  if (changed.some((field) => after[field] === undefined)) return null
+  return { componentKey: before.key, ...Object.fromEntries(changed.map((field) => [field, after[field]])) }
+}
+
+/**
+ * The draft with what was changed of the recipe as a new variant, like the chosen one, and all others as they were saved;
+ * null where a variant cannot be so: parts that were added, or stand elsewhere.
+ */
+export function asNewVariant(
+  saved: Draft,
+  draft: Draft,
+  chosenId: string,
+): { draft: Draft; variantId: string } | null {
+  const chosen = draft.variants.find(({ id }) => id === chosenId)
+  const after = new Map(draft.components.map((component) => [component.key, component]))
+  if (!chosen || draft.components.some(({ key }) => !saved.components.some((one) => one.key === key)))
+    return null
+  let { swaps } = chosen
+  for (const before of saved.components) {
+    const now = after.get(before.key)
+    const swap = now ? swapFor(before, now) : { componentKey: before.key, omit: true }
+    if (!swap) return null
+    if (Object.keys(swap).length === 1) continue
+    const own = swaps.find(({ componentKey }) => componentKey === before.key)
+    swaps = withSwap(swaps, { ...own, ...swap })
+  }
+  const variant = copyOf(chosen, { label: '', swaps })
+  const asSaved = (one: DraftVariant) => {
+    const { hookMaterialId, swaps: own } = saved.variants.find(({ id }) => id === one.id) ?? one
+    return { ...one, hookMaterialId, swaps: own }
+  }
+  return {
+    draft: {
+      ...draft,
+      components: saved.components,
+      steps: saved.steps,
+      variants: [...draft.variants.map(asSaved), variant],
+    },
+    variantId: variant.id,
+  }
+}
