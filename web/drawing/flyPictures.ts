@@ -9,6 +9,9 @@ export interface FlyPicture {
   readonly heightPx: number
 }
 
+/** Long enough for several pictures, and too short to be noticed. */
+const TOGETHER_MS = 120
+
 type ByScale = Map<number, FlyPicture | 'asked'>
 
 const pictures = new WeakMap<FlySketch, ByScale>()
@@ -20,7 +23,18 @@ function take({ id, blob, widthPx, heightPx }: PictureMade): void {
   const request = asked.get(id)
   asked.delete(id)
   request?.known.set(request.pxPerMm, { src: URL.createObjectURL(blob), widthPx, heightPx })
-  listeners.forEach((listener) => listener())
+  tellSoon()
+}
+
+let telling = false
+/** Pictures come one after the other; the page is told of all that came within a moment at once. */
+function tellSoon(): void {
+  if (telling) return
+  telling = true
+  setTimeout(() => {
+    telling = false
+    listeners.forEach((listener) => listener())
+  }, TOGETHER_MS)
 }
 
 function makerOf(): Worker | null {

@@ -4,7 +4,7 @@ import { PATHS } from '../../contract/paths.ts'
 import { useFrameQuery } from './api.ts'
 
 /** What most pages show of it, the roll and the Column, can wait until their own answers are there. */
-const WAIT_MS = 1000
+const WAIT_MS = 2500
 
 let known: StandingsView | undefined
 let askedAt = 0
