@@ -53,8 +53,10 @@ describe('the larder now', () => {
     fireEvent.click(within(table()!).getAllByRole('button')[0]!)
     await until(() => at().get('stage'))
     expect(table()).toBeNull()
-    press('n')
-    await until(() => at().get('edit') === 'new')
+    await until(() => {
+      press('n')
+      return at().get('edit') === 'new'
+    })
     await until(() => screen.queryByRole('heading', { level: 1, name: 'New food' }))
   })
 })
