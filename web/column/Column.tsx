@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import type { FocusEvent, KeyboardEvent } from 'react'
 import type { FrameView } from '../../contract/index.ts'
+import { useMoment } from '../moment/useMoment.ts'
 import { useNow } from '../moment/useNow.ts'
 import { openWater } from '../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
@@ -85,10 +86,11 @@ function useMarks(content: ColumnContent): {
 } {
   const data = useNow()
   const standings = useStandings()
+  const reachName = useMoment()?.reach.reachName ?? ''
   const foods = useMemo(() => (data ? foodMarks(data, content) : []), [data, content])
   const flies = useMemo(
-    () => content.flies ?? (data ? [...holeMarks(data, standings), ...censusMarks(data)] : []),
-    [data, standings, content],
+    () => content.flies ?? (data ? [...holeMarks(data, standings, reachName), ...censusMarks(data)] : []),
+    [data, standings, reachName, content],
   )
   return { foods, flies }
 }

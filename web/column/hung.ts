@@ -30,12 +30,18 @@ export const foodMarks = (view: MomentView, content: ColumnContent): readonly Ma
       to: `/larder?stage=${food.foodStageId}`,
     }))
 
-/** The foods of the moment that nothing serves: an empty outline facing each. */
-export function holeMarks(view: MomentView, standings: StandingsView | undefined): readonly Mark[] {
+/** The foods of the moment that nothing serves at its reach on its day: an empty outline facing each. */
+export function holeMarks(
+  view: MomentView,
+  standings: StandingsView | undefined,
+  reachName: string,
+): readonly Mark[] {
   const holes = new Set(
-    (standings?.stages ?? []).flatMap(({ standing, foodStageId }) =>
-      standing === 'hole' ? [foodStageId] : [],
-    ),
+    (standings?.stages ?? [])
+      .filter(
+        (stage) => stage.standing === 'hole' && stage.on === view.moment.on && stage.reachName === reachName,
+      )
+      .map(({ foodStageId }) => foodStageId),
   )
   return view.foods
     .filter(({ foodStageId }) => holes.has(foodStageId))

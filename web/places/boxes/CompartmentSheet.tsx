@@ -6,6 +6,7 @@ import type { BoxLine, CompartmentId, CompartmentLine, VariantId } from '../../.
 import { usePatternsQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { ListedSlits } from '../../drawing/ListedFly.tsx'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
@@ -209,11 +210,7 @@ export function CompartmentSheet({
   readonly boxes: readonly BoxLine[]
   readonly onClose: () => void
 }) {
-  const places = boxes.flatMap(({ name, compartments }) =>
-    compartments
-      .filter(({ id }) => id !== place.id)
-      .map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-  )
+  const places = placeChoices(boxes).filter(({ id }) => id !== place.id)
   const held = place.flies.reduce((sum, { count }) => sum + count, 0)
   return (
     <>

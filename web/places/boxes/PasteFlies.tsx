@@ -3,6 +3,7 @@ import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId } from '../../../contract/index.ts'
 import { useCatalogueQuery, useStoresQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -123,9 +124,7 @@ export default function PasteFlies({
   const [chosen, setChosen] = useState<Chosen>({})
   const hooks = (catalogue?.families ?? []).filter(({ kind }) => kind === 'hook')
   const family = hooks.find(({ id }) => id === (hooksId ?? usualHooks(stores?.materials ?? []))) ?? hooks[0]
-  const places = boxes.flatMap(({ name, compartments }) =>
-    compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-  )
+  const places = placeChoices(boxes)
   const lines = readFlyLines(text, flies)
   const unsettled = lines.some((line) => isUnsettled(line, chosen))
   const total = fliesIn(lines)

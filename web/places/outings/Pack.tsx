@@ -6,6 +6,7 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { ListedFly } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -39,9 +40,7 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
     [plan, outing.id],
   )
   if (!boxes) return <p aria-busy="true">{labels.openingTheBoxes}</p>
-  const places = boxes.boxes.flatMap(({ name, compartments }) =>
-    compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-  )
+  const places = placeChoices(boxes.boxes)
   const flies = packablesOf(boxes.boxes, intoId, worth, forbidden)
   const lying = boxes.boxes
     .flatMap(({ compartments }) => compartments)

@@ -4,6 +4,7 @@ import { within } from '../../../contract/limits.ts'
 import type { BoxesView, CompartmentId, VariantLine } from '../../../contract/index.ts'
 import { useSettings } from '../../wire/useSettings.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -29,11 +30,7 @@ export function FirstPlace({ patternName, variant, boxes }: FirstPlaceProps) {
   const navigate = useNavigate()
   const keep = typed === undefined ? (settings?.parCount ?? USUAL_KEEP) : typed
   const places = [
-    ...boxes.boxes
-      .filter(({ kind }) => kind !== 'benchTray')
-      .flatMap(({ name, compartments }) =>
-        compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-      ),
+    ...placeChoices(boxes.boxes.filter(({ kind }) => kind !== 'benchTray')),
     { id: NEW_BOX, name: labels.aNewBox },
   ]
   const target = place ?? places[0]?.id ?? NEW_BOX

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import { within } from '../../../contract/limits.ts'
 import type { BoxesView, CompartmentId, VariantLine } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Row } from '../../ui/layout.tsx'
@@ -22,9 +23,7 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
   const [place, setPlace] = useState<string | null>(null)
   const command = useCommand()
   const navigate = useNavigate()
-  const places = (boxes?.boxes ?? []).flatMap(({ name, compartments }) =>
-    compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-  )
+  const places = placeChoices(boxes?.boxes ?? [])
   const target = place ?? variant?.homeCompartmentId ?? places.at(-1)?.id ?? null
   if (!variant || !target || !boxes) return null
   if (variant.homeCompartmentId === null && variant.onHand === 0)

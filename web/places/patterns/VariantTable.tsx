@@ -5,6 +5,7 @@ import { wording } from '../../../core/index.ts'
 import type { BoxesView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
+import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Dense } from '../../ui/layout.tsx'
@@ -68,9 +69,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
     onChange((before) => ({
       variants: before.variants.map((variant) => (variant.id === id ? { ...variant, ...change } : variant)),
     }))
-  const places = (boxes?.boxes ?? []).flatMap(({ name, compartments }) =>
-    compartments.map(({ id, label }) => ({ id: id as string, name: `${name}: ${label}` })),
-  )
+  const places = placeChoices(boxes?.boxes ?? [])
   return (
     <Table aria-label={labels.variants}>
       <thead>

@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest'
+import type { MomentView, StandingsView } from '../../contract/index.ts'
+import { holeMarks } from './hung.ts'
+
+const view = {
+  moment: { on: '2026-06-06' },
+  foods: [
+    { foodStageId: 'dun', name: 'Mayfly, dun', fromMm: 0, toMm: 0, onIt: 0.2 },
+    { foodStageId: 'smut', name: 'Reed smut, adult', fromMm: 0, toMm: 0, onIt: 0.02 },
+  ],
+} as unknown as MomentView
+const stage = (foodStageId: string, standing: string, on: string, reachName: string) => ({ foodStageId, standing, on, reachName }) // prettier-ignore
+const standings = (...stages: object[]) => ({ stages }) as unknown as StandingsView
+
+describe('holes in the Column', () => {
+  it('are those of the water that is looked at: its reach, its day', () => {
+    const holes = (...stages: object[]) =>
+      holeMarks(view, standings(...stages), 'Bridge Reach').map(({ id }) => id)
+    expect(holes(stage('dun', 'hole', '2026-06-06', 'Bridge Reach'))).toEqual(['hole:dun'])
+    expect(holes(stage('dun', 'thin', '2026-06-06', 'Bridge Reach'))).toEqual([])
+    expect(holes(stage('smut', 'hole', '2026-06-13', 'Lavvel Brook'))).toEqual([])
+    expect(holes(stage('smut', 'hole', '2026-06-06', 'Lavvel Brook'))).toEqual([])
+    expect(holes(stage('smut', 'hole', '2026-06-13', 'Bridge Reach'))).toEqual([])
+    expect(holeMarks(view, undefined, 'Bridge Reach')).toEqual([])
+  })
+})
