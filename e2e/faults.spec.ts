@@ -21,6 +21,8 @@ test('a name with a script in it is a name', async ({ page }) => {
   await page.getByLabel('Name', { exact: true }).fill(nasty)
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(nasty)
+  // the heading follows what is typed, not what is saved
+  await expect(page.getByText('not saved')).toBeHidden()
   await page.goto('/patterns')
   await expect(page.getByRole('link', { name: nasty })).toBeVisible()
   expect(await page.title()).toBe('Heavy Thistle')

@@ -115,9 +115,13 @@ test.describe('what only reads', () => {
     await page.mouse.up()
     const rung = page.getByRole('status', { name: 'Another rung' })
     await expect(rung).toContainText('2.8 tungsten →')
+    const promised = /: (falls \d+ cm\/s) where it/.exec((await rung.textContent()) ?? '')?.[1]
     await rung.getByRole('button', { name: 'Make it' }).click()
     await expect(page.getByText('not saved')).toBeVisible()
     await expect(rung).toBeHidden()
+    // what was promised is what the made fly says, at the head of its sheet and among its sisters
+    await expect(page.getByTestId('fall')).toHaveText(promised!.replace('falls ', ''))
+    await expect(page.getByRole('table', { name: 'Variants' }).getByRole('row').last()).toContainText(promised!)
   })
 
   test('a tufted emerger is trimmed until it hangs lower, by clicks', async ({ page }) => {

@@ -1,7 +1,6 @@
 import { z } from 'zod'
-import { POSTURES } from '../../core/index.ts'
 import { boxId, compartmentId, materialId, version } from '../common.ts'
-import { drawingKey, variantMention } from './parts.ts'
+import { drawingKey, variantFigure, variantMention } from './parts.ts'
 
 /** A compartment with what lies in it or has its home there. */
 export const compartmentLine = z
@@ -20,10 +19,8 @@ export const compartmentLine = z
         variantVersion: version,
         parCount: z.number().nullable(),
         depthMm: z.number().nullable(),
-        /** what it does in few words: how fast it falls, or how it rides */
-        sinkSpeedMmPerS: z.number().nullable(),
-        posture: z.enum(POSTURES).nullable(),
-        drawingKey: drawingKey.nullable(),
+        /** what it does */
+        figure: variantFigure.pick({ kind: true, sinkSpeedMmPerS: true, posture: true, drawingKey: true }),
       }),
     ),
   })

@@ -56,18 +56,24 @@ export function reckonedPiece(material: Material): ReckonedPiece | null {
   }
 }
 
+/** What weighing says of one drawer's pieces against the catalogue; null where nothing was weighed that bears on it. */
+export function weighedFactor(material: Material, goods: readonly GoodsWeighing[]): MassFactor | null {
+  if (goods.length === 0) return null
+  const piece = reckonedPiece(material)
+  return (
+    piece &&
+    massFactorOf(goods, {
+      materialId: material.id,
+      familyId: material.family.name,
+      priorSdLog: piece.sdLog,
+    })
+  )
+}
+
 function massFactors(fly: Fly, goods: readonly GoodsWeighing[]): ReadonlyMap<string, MassFactor> {
   const found = new Map<string, MassFactor>()
-  if (goods.length === 0) return found
   for (const material of [fly.hookMaterial, ...fly.components.map((component) => component.material)]) {
-    const piece = reckonedPiece(material)
-    const factor =
-      piece &&
-      massFactorOf(goods, {
-        materialId: material.id,
-        familyId: material.family.name,
-        priorSdLog: piece.sdLog,
-      })
+    const factor = weighedFactor(material, goods)
     if (factor) found.set(material.id, factor)
   }
   return found

@@ -1,4 +1,4 @@
-export { calibrationFor, massesFor, NOTHING_MEASURED, reckonedPiece } from './calibrationFor.ts'
+export { calibrationFor, massesFor, NOTHING_MEASURED, reckonedPiece, weighedFactor } from './calibrationFor.ts'
 export type { Calibrated, FlyWeighing, Measured } from './calibrationFor.ts'
 export { readDrop, TIMINGS, wallFactor } from './dropTest.ts'
 export type { DropOutcome, DropReading, DropTest, Timing } from './dropTest.ts'

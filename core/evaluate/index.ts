@@ -8,6 +8,8 @@ export { LIST_CONDITIONS, USUAL_CURL_DEG, USUAL_LEADER, USUAL_TIPPET } from './c
 export { countdown } from './countdown.ts'
 export type { Conditions } from './conditions.ts'
 export { lineDragSdLog } from './doubt.ts'
+export { inShort, listed } from './listed.ts'
+export type { Listed } from './listed.ts'
 export { hangOf, tiltFromLevelDeg } from './hang.ts'
 export { evaluateFly, preparedParts } from './evaluateFly.ts'
 export type { DoubtShare, Fall, FlyReport, Hang, PartMass } from './report.ts'

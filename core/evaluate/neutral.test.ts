@@ -62,7 +62,7 @@ describe('a fly near the weight of water', () => {
       (one) => one.kind === 'hovers' && one.submergedMg.low < 0 && one.submergedMg.high > 0,
     )
     const units = { depth: 'm', speed: 'cm/s', mass: 'mg', smallLength: 'mm', temperature: '°C' } as never
-    expect(middle && wording.reportSummary(middle, units)).toMatch(
+    expect(middle && wording.hoversWords(middle as Extract<typeof middle, { kind: 'hovers' }>, units)).toMatch(
       /^hovers, between .* light and .* heavy in water$/,
     )
   })

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { reckonedPiece } from '../calibrate/index.ts'
+import type { Measured } from '../calibrate/index.ts'
 import { evaluateFly, hangOf, LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
 import { resolveDressing } from '../dressing/index.ts'
 import { POSTURES } from '../float/index.ts'
@@ -6,7 +8,7 @@ import type { Posture } from '../float/index.ts'
 import { nymphSearch } from '../testing/nymphSearch.ts'
 import { strandDiameterMm } from '../material/index.ts'
 import { emerger, hackledDry, recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
-import { dominates } from './findWeightings.ts'
+import { dominates, reckonInFull } from './findWeightings.ts'
 import {
   combinationsOf,
   finalists,
@@ -50,6 +52,32 @@ describe('findWeightings', () => {
   it('is within 2 % of the full reckoning', () => {
     for (const { quickError, weighting } of best) {
       expect(Math.abs(quickError), `${weighting.hook.sizeKey} ${weighting.bead?.id}`).toBeLessThan(0.02)
+    }
+  })
+
+  it('takes goods as the scale has them, and no scale of the fly at hand for another', () => {
+    const heavy = beads[3]!
+    const piece = reckonedPiece(heavy)!
+    const measured: Measured = {
+      readings: [],
+      goods: [
+        {
+          ...{ id: 'w', materialId: heavy.id, familyId: heavy.family.name, count: 10, scaleSdMg: 1 },
+          ...{ totalMg: 12 * piece.mg, reckonedMg: piece.mg },
+          ...{ priorSdLog: piece.sdLog, familyShare: piece.familyShare },
+        },
+      ],
+      flies: [{ id: 'f', variantId: 'at hand', count: 6, totalMg: 6 * 900, scaleSdMg: 1 }],
+    }
+    const weighed = { ...input, measured }
+    for (const finalist of finalists(run(weighed), weighed)) {
+      expect(Math.abs(finalist.quickError)).toBeLessThan(0.02)
+      const asShipped = reckonInFull(finalist, [], input)
+      const more = finalist.massMg - (asShipped?.massMg ?? 0)
+      if (finalist.weighting.bead?.id === heavy.id) {
+        expect(more).toBeGreaterThan(0.1 * piece.mg)
+        expect(more).toBeLessThan(0.22 * piece.mg)
+      } else expect(Math.abs(more)).toBeLessThan(0.12 * piece.mg)
     }
   })
 
@@ -239,7 +267,7 @@ describe('rungsOf', () => {
     materials: made.materials,
     beads: [null, ...beads],
     conditions: LIST_CONDITIONS,
-    calibration: UNCALIBRATED,
+    calibrationOf: () => UNCALIBRATED,
     toDepthMm: 2000,
   }
   const rungs = rungsOf(ladder)

@@ -2,7 +2,7 @@ import { resolveDressing } from '../dressing/index.ts'
 import { leadTo } from '../drift/index.ts'
 import { evaluateFly, hangOf, tiltFromLevelDeg } from '../evaluate/index.ts'
 import { descend, timeToDepth } from '../sink/index.ts'
-import { swapsFor, weightable } from './group.ts'
+import { calibrationOf, swapsFor, weightable } from './group.ts'
 import { searchShape } from './search.ts'
 import { shapesOf } from './shapes.ts'
 import type { FindInput, Finalist, Found, Merit, Weighting } from './wanted.ts'
@@ -132,7 +132,7 @@ function withLevelPin(found: Found, input: FindInput): Found | null {
   if (found.weighting.pinMm === null) return found
   const fly = flyOf(found.weighting, input)
   if (fly.kind !== 'fly') return null
-  const { pin } = hangOf(fly, input.conditions, input.calibration)
+  const { pin } = hangOf(fly, input.conditions, calibrationOf(fly, input))
   const levelMm = pin?.levelAtMm ?? null
   return levelMm === null ? null : { ...found, weighting: { ...found.weighting, pinMm: inTenths(levelMm) } }
 }
@@ -143,7 +143,7 @@ export function reckonInFull(quickest: Found, merits: readonly Merit[], input: F
   if (!found) return null
   const fly = flyOf(found.weighting, input)
   if (fly.kind !== 'fly') return null
-  const report = evaluateFly(fly, input.conditions, input.calibration)
+  const report = evaluateFly(fly, input.conditions, calibrationOf(fly, input))
   const { wanted } = input
   const none = { leadMm: null, low: 0, high: 0, tiltDeg: null, spareMg: null, quickError: 0 }
   if (wanted.kind === 'posture') {

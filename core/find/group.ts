@@ -1,7 +1,9 @@
+import { calibrationFor, weighedFactor } from '../calibrate/index.ts'
 import { airKept, dryness, hullOf, is, makeBead, resolveDressing } from '../dressing/index.ts'
 import type { Component, Dressing, Fly, Part, Swap } from '../dressing/index.ts'
 import { checkFit, windingLengthMm } from '../dressing/index.ts'
 import { airDragMgPerMm, dragElementsOf, preparedParts } from '../evaluate/index.ts'
+import type { Calibration } from '../evaluate/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { linearMassMgPerMm, strandDiameterMm } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
@@ -94,6 +96,9 @@ export interface Group {
   readonly beadAt: Part['at'] | null
   readonly beadVolumeMm3: number
   readonly wireAt: Part['at'] | null
+  /** one bead, and one mm of wire, as the scale has it */
+  readonly beadMg: (bead: Material) => number
+  readonly wireMgPerMm: (wire: Material) => number
   /** mm of wire in so many turns */
   readonly wireLengthMm: (turns: number) => number
   readonly bodyVolumeMm3: number
@@ -124,7 +129,8 @@ export function makeGroup(
   if (fly.kind !== 'fly') return null
   if (checkFit(fly).some(({ severity }) => severity === 'fault')) return null
   const water = waterAt(input.conditions.waterTempC)
-  const parts = preparedParts(fly, input.conditions, input.calibration)
+  const calibration = calibrationOf(fly, input)
+  const parts = preparedParts(fly, input.conditions, calibration)
   const elements = dragElementsOf(fly, parts)
   const [beadPart, wirePart] = [keys.beadKey, keys.wireKey].map((key) => parts.find((part) => part.key === key))
   const wireComponent = fly.components.find(({ key }) => key === keys.wireKey)
@@ -154,13 +160,14 @@ export function makeGroup(
     bulkIndex: Math.max(...hullOf(fly).map((section) => section.diameterMm)) / fly.hook.gapeMm,
     drag: () => (drag ??= dragField(elements, water, FIRST_SPEED)),
     dragMultiplier:
-      input.calibration.dragMultiplier *
-      Math.exp(input.calibration.dryLogDrag * dryness(parts, input.conditions.wet)),
+      calibration.dragMultiplier * Math.exp(calibration.dryLogDrag * dryness(parts, input.conditions.wet)),
     airDrag: airDragMgPerMm(elements),
     rest: { submergedMg, mx, my, massMg, volumeMm3 },
     beadAt: beadPart?.at ?? null,
     beadVolumeMm3: beadPart?.volumeMm3 ?? 0,
     wireAt: wirePart?.at ?? null,
+    beadMg: asWeighed((one) => makeBead(one).massMg, input),
+    wireMgPerMm: asWeighed(linearMassMgPerMm, input),
     wireLengthMm: (turns) =>
       wireComponent
         ? windingLengthMm({ turns, layers, coreMm: wireComponent.coreMm, diameterMm, overMm: spanMm })
@@ -173,10 +180,16 @@ export function makeGroup(
   }
 }
 
-/** Mass of one mm of a wire as the scale has it. */
-export const wireMgPerMm = (wire: Material, input: FindInput): number =>
-  linearMassMgPerMm(wire) * (input.calibration.massFactors.get(wire.id)?.factor ?? 1)
+/** Flies of a weighting that is not tied yet were never weighed or timed: its goods and its likes were. */
+export const calibrationOf = (fly: Fly, { measured }: FindInput): Calibration =>
+  calibrationFor(fly, 'not tied yet', measured)
 
-/** Mass of one bead as the scale has it. */
-export const beadMg = (bead: Material, input: FindInput): number =>
-  makeBead(bead).massMg * (input.calibration.massFactors.get(bead.id)?.factor ?? 1)
+/** Pieces of what weighs, reckoned once. */
+function asWeighed(mgOf: (material: Material) => number, { measured }: FindInput) {
+  const known = new Map<Material, number>()
+  return (material: Material): number => {
+    const mg = known.get(material) ?? mgOf(material) * (weighedFactor(material, measured.goods)?.factor ?? 1)
+    known.set(material, mg)
+    return mg
+  }
+}

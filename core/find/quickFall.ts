@@ -3,7 +3,6 @@ import { valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import { linePull as pullOf } from '../sink/index.ts'
 import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
-import { beadMg, wireMgPerMm } from './group.ts'
 import type { Group } from './group.ts'
 import type { FindInput, WantedFall } from './wanted.ts'
 
@@ -70,11 +69,11 @@ export function quickly(group: Group, input: FindInput, wanted: WantedFall) {
       volumeMm3 += mm3
     }
     if (wire && wireAt && turns > 0) {
-      const mg = group.wireLengthMm(turns) * wireMgPerMm(wire, input)
+      const mg = group.wireLengthMm(turns) * group.wireMgPerMm(wire)
       add(mg, mg / valueOf(wire, 'densityMgPerMm3'), wireAt)
     }
     if (bead && beadAt) {
-      const mg = beadMg(bead, input)
+      const mg = group.beadMg(bead)
       if (wanted.kind === 'level') {
         // level where the moments about the eye cancel
         const load = mg - density * group.beadVolumeMm3

@@ -3,7 +3,6 @@ import type { Posture } from '../float/index.ts'
 import { valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import { waterAt } from '../water/index.ts'
-import { beadMg, wireMgPerMm } from './group.ts'
 import type { Group } from './group.ts'
 import type { FindInput } from './wanted.ts'
 
@@ -15,9 +14,9 @@ export function quickRide(group: Group, input: FindInput, wanted: Posture) {
     let massMg = 0
     const parts = group.parts.map((part) => {
       let weighted = part
-      if (bead && part.key === group.beadKey) weighted = { ...part, massMg: beadMg(bead, input) }
+      if (bead && part.key === group.beadKey) weighted = { ...part, massMg: group.beadMg(bead) }
       if (wire && part.key === group.wireKey) {
-        const mg = group.wireLengthMm(turns) * wireMgPerMm(wire, input)
+        const mg = group.wireLengthMm(turns) * group.wireMgPerMm(wire)
         weighted = { ...part, massMg: mg, volumeMm3: mg / valueOf(wire, 'densityMgPerMm3') }
       }
       massMg += weighted.massMg

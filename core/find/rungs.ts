@@ -1,5 +1,5 @@
 import { resolveDressing } from '../dressing/index.ts'
-import type { Dressing, Swap, Variant } from '../dressing/index.ts'
+import type { Dressing, Fly, Swap, Variant } from '../dressing/index.ts'
 import { countdown, evaluateFly } from '../evaluate/index.ts'
 import type { Calibration, Conditions, FlyReport } from '../evaluate/index.ts'
 import type { Material } from '../material/index.ts'
@@ -9,6 +9,8 @@ import type { Descent } from '../sink/index.ts'
 export interface Rung {
   readonly bead: Material | null
   readonly swaps: readonly Swap[]
+  readonly fly: Fly
+  readonly calibration: Calibration
   readonly report: Extract<FlyReport, { kind: 'sinks' }>
   readonly descent: Descent
 }
@@ -20,7 +22,8 @@ interface Ladder {
   /** beads to try; null stands for none */
   readonly beads: readonly (Material | null)[]
   readonly conditions: Conditions
-  readonly calibration: Calibration
+  /** what measuring says of each: the fly at hand was weighed, another was not */
+  readonly calibrationOf: (fly: Fly, swaps: readonly Swap[]) => Calibration
   readonly toDepthMm: number
 }
 
@@ -32,7 +35,7 @@ const speedOf = ({ report }: Rung) => (report.trailing ?? report.free).sinkSpeed
  * without a bead.
  */
 export function rungsOf(ladder: Ladder): readonly Rung[] {
-  const { dressing, variant, beads, conditions, calibration, toDepthMm } = ladder
+  const { dressing, variant, beads, conditions, calibrationOf, toDepthMm } = ladder
   const key = dressing.components.find(({ kind }) => kind === 'bead')?.key
   if (!key) return []
   const kept = variant.swaps.filter(({ componentKey }) => componentKey !== key)
@@ -43,9 +46,10 @@ export function rungsOf(ladder: Ladder): readonly Rung[] {
       const materials = bead ? new Map(ladder.materials).set(bead.id, bead) : ladder.materials
       const fly = resolveDressing(dressing, { ...variant, swaps }, materials)
       if (fly.kind !== 'fly') return []
+      const calibration = calibrationOf(fly, swaps)
       const report = evaluateFly(fly, conditions, calibration)
       if (report.kind !== 'sinks') return []
-      return [{ bead, swaps, report, descent: countdown(report.model, toDepthMm) }]
+      return [{ bead, swaps, fly, calibration, report, descent: countdown(report.model, toDepthMm) }]
     })
     .sort((a, b) => speedOf(a) - speedOf(b))
 }

@@ -1,6 +1,7 @@
 import type { Dressing, Variant } from '../dressing/index.ts'
 import type { Current } from '../drift/index.ts'
-import type { Calibration, Conditions } from '../evaluate/index.ts'
+import type { Measured } from '../calibrate/index.ts'
+import type { Conditions } from '../evaluate/index.ts'
 import type { Posture } from '../float/index.ts'
 import type { Material } from '../material/index.ts'
 
@@ -60,7 +61,8 @@ export interface FindInput {
   readonly offers: Offers
   readonly wanted: Wanted
   readonly conditions: Conditions
-  readonly calibration: Calibration
+  /** all that was measured; a weighting that is not tied yet was not weighed itself */
+  readonly measured: Measured
   /** most energy at the splash, µJ; Infinity for any */
   readonly mostSplashMicroJ: number
   /** works only on every so-manieth group, to share the search among workers */

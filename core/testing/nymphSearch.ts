@@ -1,4 +1,5 @@
-import { LIST_CONDITIONS, UNCALIBRATED } from '../evaluate/index.ts'
+import { NOTHING_MEASURED } from '../calibrate/index.ts'
+import { LIST_CONDITIONS } from '../evaluate/index.ts'
 import type { FindInput } from '../find/index.ts'
 import { jigNymph } from './shippedMaterial.ts'
 
@@ -19,7 +20,7 @@ export function nymphSearch(
       waterTempC: 8,
       tippet: { diameterMm: 0.13, densityMgPerMm3: 1.13, lengthMm: 3600, curlDeg: 0 },
     },
-    calibration: UNCALIBRATED,
+    measured: NOTHING_MEASURED,
     mostSplashMicroJ: Infinity,
     share: { of: 1, nth: 0 },
     ...change,

@@ -64,7 +64,7 @@ export function speed(mmPerS: number, units: DisplayUnits): string {
 }
 
 /** The two ends of a band without its unit: `19–27`. */
-export function speedBand(estimate: Estimate, units: DisplayUnits): string {
+export function speedBand(estimate: Pick<Estimate, 'low' | 'high'>, units: DisplayUnits): string {
   const [low, high] = [fromCore(estimate.low, units.speed), fromCore(estimate.high, units.speed)]
   const decimals = high < 10 ? 1 : 0
   return `${fixed(low, decimals)}–${fixed(high, decimals)}`

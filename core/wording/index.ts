@@ -64,6 +64,7 @@ export {
   waterKindName,
 } from './names.ts'
 export type { LossCause } from './names.ts'
+export { fallWords } from './fall.ts'
 export { stockAmount } from './stock.ts'
 export {
   aspectSentence,
@@ -72,7 +73,6 @@ export {
   needName,
   missingSentence,
   hoversWords,
-  reportSummary,
   tooLightSentence,
   unclearSentence,
 } from './reasons.ts'

@@ -6,7 +6,7 @@ import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
 import { dateOf } from '../season/index.ts'
 import type { FeedingReason, Need } from '../season/index.ts'
 import { inTen, mass, smallLength, speed, temperature } from './figures.ts'
-import { componentName, postureWord } from './names.ts'
+import { componentName } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
 export function fitSentence(finding: FitFinding, units: DisplayUnits): string {
@@ -238,20 +238,6 @@ export function hoversWords(
 ): string {
   const side = (mg: number) => (mg < 0 ? `${mass(-mg, units)} light` : `${mass(mg, units)} heavy`)
   return `hovers, between ${side(low)} and ${side(high)} in water`
-}
-
-/** One line on what core says of a fly, for lists and headings. */
-export function reportSummary(report: FlyReport, units: DisplayUnits): string {
-  switch (report.kind) {
-    case 'sinks':
-      return `falls ${speed(report.free.sinkSpeedMmPerS.value, units)}`
-    case 'hovers':
-      return hoversWords(report, units)
-    case 'floats':
-      return `floats ${postureWord[report.ride.posture]}`
-    case 'doesNotFit':
-      return 'does not fit the hook'
-  }
 }
 
 /** What is wrong with an entry and what to do. */

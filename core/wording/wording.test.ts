@@ -55,7 +55,7 @@ describe('figures', () => {
   })
 
   it('give a band without repeating the unit', () => {
-    expect(wording.speedBand({ value: 230, low: 190, high: 270, basis: ['catalogue'] }, metric)).toBe('19–27')
+    expect(wording.speedBand({ low: 190, high: 270 }, metric)).toBe('19–27')
   })
 
   it('say where they come from by the best evidence', () => {

@@ -4,14 +4,12 @@ import {
   calibrationFor,
   appearanceOf,
   CORE_VERSION,
-  evaluateFly,
-  LIST_CONDITIONS,
+  listed,
   nightsToDry,
   resolveDressing,
   sketchOf,
-  USUAL_TIPPET,
 } from '../../core/index.ts'
-import type { Calibration, Fly, Material, Measured } from '../../core/index.ts'
+import type { Material, Measured } from '../../core/index.ts'
 import type { Database, Tx } from '../db/database.ts'
 import { figureBefore, variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
@@ -30,29 +28,6 @@ const NOTHING = {
   massMg: null, submergedMg: null, sinkSpeedMmPerS: null, low: null, high: null, trailingSpeedMmPerS: null,
   posture: null, look: null, hookSize: null, sketch: null, drawingKey: null,
 } // prettier-ignore
-
-/** The colour that the eye takes for the fly: body, else thorax, else thread. */
-function outcomeOf(fly: Fly, calibration: Calibration): Partial<Figure> & Pick<Figure, 'kind'> {
-  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET }, calibration)
-  const massMg = report.massMg.value
-  if (report.kind === 'floats') return { kind: 'floats', massMg, posture: report.ride.posture }
-  if (report.kind === 'hovers') {
-    const speed = Math.max(report.speedMmPerS, 0)
-    const submergedMg = report.submergedMg.value
-    return { kind: 'hovers', massMg, submergedMg, sinkSpeedMmPerS: speed, trailingSpeedMmPerS: speed }
-  }
-  if (report.kind !== 'sinks') return { kind: report.kind, massMg }
-  const { value, low, high } = report.free.sinkSpeedMmPerS
-  return {
-    kind: 'sinks',
-    massMg,
-    submergedMg: report.submergedMg.value,
-    sinkSpeedMmPerS: value,
-    low,
-    high,
-    trailingSpeedMmPerS: report.trailing?.sinkSpeedMmPerS.value ?? null,
-  }
-}
 
 /** What lists show of a recipe: figures in free fall at 10 °C, its bill of materials and its sketch. */
 export function figureOf(
@@ -79,7 +54,7 @@ export function figureOf(
   return {
     ...NOTHING,
     ...drawn,
-    ...outcomeOf(fly, calibrationFor(fly, variantId, measured)),
+    ...listed(fly, calibrationFor(fly, variantId, measured)),
     inputHash,
     look: appearanceOf(fly),
     bill: billOfMaterials(fly) as Figure['bill'],

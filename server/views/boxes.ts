@@ -5,7 +5,7 @@ import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { restockLines } from './restock.ts'
-import { behaviourOfRow, loadPutAway, loadVariants } from '../read/variants.ts'
+import { behaviourOfRow, loadPutAway, loadVariants, toFigureView } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
 import { keptOf } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
@@ -65,24 +65,25 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
   const restock = await restockLines(db, usualPar)
   const isHome = ({ variant: v }: VariantRow, compartmentId: CompartmentId) =>
     v.homeCompartmentId === compartmentId && !away.has(v.id)
-  const toFly = (row: VariantRow, compartmentId: CompartmentId): Fly => ({
-    variantId: row.variant.id,
-    patternId: row.variant.patternId,
-    patternName: away.has(row.variant.id) ? wording.putAwayName(row.patternName) : row.patternName,
-    label: row.variant.label,
-    count: places.get(compartmentId)?.get(row.variant.id) ?? 0,
-    isHome: isHome(row, compartmentId),
-    par: isHome(row, compartmentId) ? keptOf(row, usualPar) : null,
-    variantVersion: row.variant.version,
-    parCount: row.variant.parCount,
-    depthMm: fishingDepthMm(behaviourOfRow(row.figure), {
-      bedMm: where.bedMm,
-      surfaceSpeedMmPerS: where.speedMmPerS,
-    }),
-    sinkSpeedMmPerS: row.figure?.sinkSpeedMmPerS ?? null,
-    posture: row.figure?.posture ?? null,
-    drawingKey: row.figure?.drawingKey ?? null,
-  })
+  const toFly = (row: VariantRow, compartmentId: CompartmentId): Fly => {
+    const { kind, sinkSpeedMmPerS, posture, drawingKey } = toFigureView(row.figure)
+    return {
+      variantId: row.variant.id,
+      patternId: row.variant.patternId,
+      patternName: away.has(row.variant.id) ? wording.putAwayName(row.patternName) : row.patternName,
+      label: row.variant.label,
+      count: places.get(compartmentId)?.get(row.variant.id) ?? 0,
+      isHome: isHome(row, compartmentId),
+      par: isHome(row, compartmentId) ? keptOf(row, usualPar) : null,
+      variantVersion: row.variant.version,
+      parCount: row.variant.parCount,
+      depthMm: fishingDepthMm(behaviourOfRow(row.figure), {
+        bedMm: where.bedMm,
+        surfaceSpeedMmPerS: where.speedMmPerS,
+      }),
+      figure: { kind, sinkSpeedMmPerS, posture, drawingKey },
+    }
+  }
   return {
     boxes: boxes.map((row) => ({
       id: row.id,

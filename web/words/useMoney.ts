@@ -8,7 +8,10 @@ export function useMoney(): (minor: number) => string {
   const { data } = useFrameQuery()
   const currency = data?.settings.currency ?? 'EUR'
   return useCallback(
-    (minor: number) => new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / COIN),
+    (minor: number) => {
+      const { format } = new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+      return minor > 0 && minor < 0.5 ? `under ${format(1 / COIN)}` : format(minor / COIN)
+    },
     [currency],
   )
 }

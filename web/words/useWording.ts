@@ -11,8 +11,9 @@ export function useWording() {
   const units: DisplayUnits = data?.settings.units ?? defaultUnits
   return {
     units,
+    fall: (listed: Parameters<typeof wording.fallWords>[0]) => wording.fallWords(listed, units),
     speed: (mmPerS: number) => wording.speed(mmPerS, units),
-    speedBand: (estimate: Estimate) => wording.speedBand(estimate, units),
+    speedBand: (estimate: Pick<Estimate, 'low' | 'high'>) => wording.speedBand(estimate, units),
     mass: (mg: number) => wording.mass(mg, units),
     depth: (mm: number) => wording.depth(mm, units),
     small: (mm: number) => wording.smallLength(mm, units),

@@ -55,8 +55,7 @@ export function FirstFly({ vise, open, onOpen }: FirstFlyProps) {
               {' '}
               and fall {speed(value)},{' '}
               <Quiet>
-                likely {speedBand({ value, low, high, basis: [] })}, at{' '}
-                {wholeTemperature(LIST_CONDITIONS.waterTempC)}
+                likely {speedBand({ low, high })}, at {wholeTemperature(LIST_CONDITIONS.waterTempC)}
               </Quiet>
             </>
           ) : figure.posture ? (

@@ -50,7 +50,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
         <ListedSlits
           onHand={fly.count}
           keep={fly.par ?? 0}
-          drawingKey={fly.drawingKey}
+          drawingKey={fly.figure.drawingKey}
           label={`${fly.patternName} ${fly.label}`}
         />
         <span className="figures">{fly.count} on hand</span>

@@ -41,7 +41,7 @@ const UNKNOWN_MM = 14
 
 /** A fly as it stands in its slits: each for itself, all facing one way, gaps dashed where some are missing. */
 export function FlyInSlits({ fly, pxPerMm }: { readonly fly: Fly; readonly pxPerMm: number }) {
-  const sketch = useSketch(fly.drawingKey)
+  const sketch = useSketch(fly.figure.drawingKey)
   const { flies, gaps } = standingOf(fly)
   const width = slitsOf(sketch?.frame.widthMm ?? UNKNOWN_MM) * SLIT_MM.wide * pxPerMm
   const size = { width, height: SLIT_MM.high * pxPerMm }

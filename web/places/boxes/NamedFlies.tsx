@@ -44,7 +44,12 @@ export function NamedFlies({
           >
             {nameOf(fly)}
           </span>
-          <ListedSlits onHand={fly.count} keep={fly.par ?? 0} drawingKey={fly.drawingKey} label={nameOf(fly)} />
+          <ListedSlits
+            onHand={fly.count}
+            keep={fly.par ?? 0}
+            drawingKey={fly.figure.drawingKey}
+            label={nameOf(fly)}
+          />
         </GridListItem>
       )}
     </GridList>

@@ -4,7 +4,6 @@ import { Button as DragButton, GridList, GridListItem } from 'react-aria-compone
 import type { DragAndDropHooks } from 'react-aria-components'
 import styled from 'styled-components'
 import type { CompartmentLine } from '../../../contract/index.ts'
-import { wording } from '../../../core/index.ts'
 import { useRoom } from '../../ui/useRoom.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -133,15 +132,9 @@ interface SlitRowsProps {
 
 /** What is said of a fly that is pointed at: its name, how many there are, and what it does. */
 function useFlyWords() {
-  const { speed } = useWording()
+  const { fall } = useWording()
   return (fly: Fly) => {
-    const does =
-      fly.sinkSpeedMmPerS !== null
-        ? ` · falls ${speed(fly.sinkSpeedMmPerS)}`
-        : fly.posture
-          ? ` · rides ${wording.postureWord[fly.posture]}`
-          : ''
-    return `${nameOf(fly)} · ${fly.count}${fly.par === null ? '' : ` of ${fly.par}`}${does}`
+    return `${nameOf(fly)} · ${fly.count}${fly.par === null ? '' : ` of ${fly.par}`} · ${fall(fly.figure)}`
   }
 }
 

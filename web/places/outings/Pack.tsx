@@ -151,7 +151,7 @@ function CouldGoAlong({
                   >
                     {name}
                   </Checkbox>
-                  <ListedFly drawingKey={fly.drawingKey} pxPerMm={pxPerMm} />
+                  <ListedFly drawingKey={fly.figure.drawingKey} pxPerMm={pxPerMm} />
                   {!forbidden && asked >= LEAST_TOLD ? <Quiet>{wording.hoursShown(asked)}</Quiet> : null}
                 </Row>
                 {forbidden ? <Caution>{FORBIDDEN[forbidden]}</Caution> : null}

@@ -49,7 +49,7 @@ export function PocketOf({ place, boxName, countOf, onTap }: PocketProps) {
             return (
               <li key={fly.variantId}>
                 <span className="fly">
-                  <ListedFly drawingKey={fly.drawingKey} pxPerMm={pxPerMm} />
+                  <ListedFly drawingKey={fly.figure.drawingKey} pxPerMm={pxPerMm} />
                 </span>
                 <span>
                   {name} <Quiet>{fly.count} packed</Quiet>

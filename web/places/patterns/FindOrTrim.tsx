@@ -43,7 +43,7 @@ export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, 
             draft={draft}
             chosen={chosen}
             book={book}
-            calibration={worked.calibration}
+            measured={worked.measured}
             onChange={onChange}
             onChoose={onChoose}
           />

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { ToggleButton } from 'react-aria-components'
 import styled from 'styled-components'
-import { USUAL_TIPPET, wording } from '../../../core/index.ts'
+import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { ruleMarks } from '../../drawing/ruleMarks.ts'
@@ -186,9 +186,9 @@ export function FourFigures({
   readonly caution: string | null
   readonly rungs: ReturnType<typeof useRungs>
 }) {
-  const { speed, speedBand, mass, depth, units } = useWording()
+  const { fall: fallWords, speed, speedBand, mass, depth, wholeTemperature, units } = useWording()
   const truePx = useTrueSize()
-  const { report, sketch, times } = worked
+  const { report, sketch, times, listed: standard } = worked
   const { frame } = sketch
   const [wet, setWet] = useState(false)
   const pxPerMm = Math.min(DRAWN.wide / frame.widthMm, DRAWN.high / frame.heightMm)
@@ -224,29 +224,38 @@ export function FourFigures({
           </dd>
         </div>
         <div>
-          <dt>falls, at {tempText}</dt>
+          <dt>falls, free at {wholeTemperature(LIST_CONDITIONS.waterTempC)}</dt>
           <dd>
             <span className="figures" data-testid="fall">
-              {fall ? speed(fall.value) : NOT_FOUND}
+              {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
             </span>{' '}
-            {fall ? (
+            {standard.kind === 'sinks' ? (
               <small>
-                likely {speedBand(fall)}, {wording.provenance(fall.basis)}
+                likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
+                {fall ? `, ${wording.provenance(fall.basis)}` : ''}
               </small>
             ) : null}
-            {trailing ? (
+            {fall ? (
               <>
                 <br />
                 <small>
-                  {speed(trailing.value)} with {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm
-                  line, <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
+                  at {tempText} {speed(fall.value)}
+                  {trailing ? (
+                    <>
+                      , <span style={{ whiteSpace: 'nowrap' }}>{speed(trailing.value)} with</span>{' '}
+                      {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm line,{' '}
+                      <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
+                    </>
+                  ) : null}
                 </small>
               </>
             ) : null}
           </dd>
         </div>
         <div>
-          <dt>{labels.downItsLineTrailing}</dt>
+          <dt>
+            {labels.downItsLineTrailing}, {tempText}
+          </dt>
           <dd>
             {sinks
               ? times.map(({ depthMm, timeS }) => (
@@ -271,8 +280,8 @@ export function FourFigures({
       {rungs.words ? (
         <Row className="findings" role="status" aria-label={labels.anotherRung}>
           <span>
-            {rungs.words.beads}: falls {speed(rungs.words.toMmPerS)} with its line instead of{' '}
-            {speed(rungs.words.fromMmPerS)}, {rungs.words.splash}
+            {rungs.words.beads}: {fallWords(rungs.words.to)} where it {fallWords(rungs.words.from)},{' '}
+            {rungs.words.splash}
           </span>
           <Button look="main" onPress={rungs.make}>
             {labels.makeIt}

@@ -12,16 +12,13 @@ type Figure = MovedView['flies'][number]['now']
 
 /** What a figure says of a fly, as lists do. */
 function Said({ figure }: { readonly figure: Figure }) {
-  const { speed, speedBand } = useWording()
-  const { kind, sinkSpeedMmPerS: value, low, high, posture } = figure
-  if (kind === 'floats') return posture ? wording.postureWord[posture] : 'floats'
-  if (kind === 'hovers') return 'hovers'
-  if (kind !== 'sinks' || value === null) return ofPatterns.doesNotFit
+  const { fall, speedBand } = useWording()
+  const { kind, sinkSpeedMmPerS: value, low, high } = figure
   return (
     <>
-      {speed(value)}{' '}
-      {low !== null && high !== null ? (
-        <Quiet>likely {speedBand({ value, low, high, basis: [] })}</Quiet>
+      {fall(figure)}{' '}
+      {kind === 'sinks' && value !== null && low !== null && high !== null ? (
+        <Quiet>likely {speedBand({ low, high })}</Quiet>
       ) : null}
     </>
   )

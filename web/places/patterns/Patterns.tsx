@@ -3,7 +3,7 @@ import { memo, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
-import type { PatternLine, VariantLine } from '../../../contract/index.ts'
+import type { PatternLine } from '../../../contract/index.ts'
 import { useFrameQuery, usePatternsQuery } from '../../wire/api.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { light } from '../../wire/state.ts'
@@ -96,22 +96,6 @@ const VARIANT_PX = 44
 
 type Order = 'name' | 'fastest' | 'emptiest'
 
-function fallOf(variant: VariantLine, speed: (mmPerS: number) => string): string {
-  const { figure } = variant
-  switch (figure.kind) {
-    case 'sinks':
-      return `falls ${speed(figure.sinkSpeedMmPerS ?? 0)}`
-    case 'hovers':
-      return 'hovers'
-    case 'floats':
-      return figure.posture ? wording.postureWord[figure.posture] : 'floats'
-    case 'doesNotFit':
-      return 'does not fit'
-    default:
-      return 'not worked out'
-  }
-}
-
 /** A pattern's variants; while the list scrolls those that stay are not drawn again. */
 const Variants = memo(function Variants({
   pattern,
@@ -120,7 +104,7 @@ const Variants = memo(function Variants({
   readonly pattern: PatternLine
   readonly usualPar: number
 }) {
-  const { speed, speedBand, mass } = useWording()
+  const { fall, speedBand, mass } = useWording()
   const pxPerMm = useTrueSize()
   const dispatch = useAppDispatch()
   const lit = useAppSelector((state) => state.view.lit)
@@ -163,17 +147,10 @@ const Variants = memo(function Variants({
           <Link to={`/patterns/${pattern.id}?variant=${variant.id}`}>{variant.label}</Link>
         </td>
         <td className="number">{figure.massMg === null ? '–' : mass(figure.massMg)}</td>
-        <td className="number">{fallOf(variant, speed)}</td>
+        <td className="number">{fall(figure)}</td>
         <td className="number">
           <Quiet>
-            {figure.kind === 'sinks'
-              ? speedBand({
-                  value: figure.sinkSpeedMmPerS ?? 0,
-                  low: figure.low ?? 0,
-                  high: figure.high ?? 0,
-                  basis: [],
-                })
-              : ''}
+            {figure.kind === 'sinks' ? speedBand({ low: figure.low ?? 0, high: figure.high ?? 0 }) : ''}
           </Quiet>
         </td>
         <td>

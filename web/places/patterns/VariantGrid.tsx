@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { sketchOf, wording } from '../../../core/index.ts'
+import { sketchOf } from '../../../core/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Slits } from '../../drawing/Slits.tsx'
@@ -114,8 +114,8 @@ interface CellProps {
   readonly onChoose: (id: string) => void
 }
 
-function Cell({ one: { variant, report, fly, onHand }, chosenId, onChoose }: CellProps) {
-  const { units } = useWording()
+function Cell({ one: { variant, figure, fly, onHand }, chosenId, onChoose }: CellProps) {
+  const { fall } = useWording()
   const { data: frame } = useFrameQuery()
   const keep = variant.parCount ?? (variant.homeCompartmentId ? (frame?.settings.parCount ?? 3) : 0)
   return (
@@ -125,9 +125,7 @@ function Cell({ one: { variant, report, fly, onHand }, chosenId, onChoose }: Cel
       aria-pressed={variant.id === chosenId}
       onClick={() => onChoose(variant.id)}
     >
-      <span className="figures">
-        {report ? wording.reportSummary(report, units) : fly ? 'no recipe' : 'incomplete'}
-      </span>
+      <span className="figures">{figure || fly ? fall(figure) : 'recipe incomplete'}</span>
       <br />
       {keep > 0 || onHand > 0 ? (
         <Slits onHand={onHand} keep={keep} sketch={fly && sketchOf(fly)} label={variant.label} />

@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import styled from 'styled-components'
 import { within } from '../../../contract/limits.ts'
-import { wording } from '../../../core/index.ts'
 import type { BoxesView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
@@ -64,7 +63,7 @@ function LabelField({
 
 /** Variants one by one: name, weight, ride, where each lives and how many to keep. */
 export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: VariantTableProps) {
-  const { units, mass } = useWording()
+  const { fall, mass } = useWording()
   const edit = (id: string, change: Partial<DraftVariant>) =>
     onChange((before) => ({
       variants: before.variants.map((variant) => (variant.id === id ? { ...variant, ...change } : variant)),
@@ -84,7 +83,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
         </tr>
       </thead>
       <tbody>
-        {worked.map(({ variant, fly, report, onHand }) => {
+        {worked.map(({ variant, fly, figure, onHand }) => {
           return (
             <tr key={variant.id} data-chosen={variant.id === chosenId} onClick={() => onChoose(variant.id)}>
               <td>
@@ -100,10 +99,8 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
               <td>
                 <LabelField label={variant.label} onChange={(label) => edit(variant.id, { label })} />
               </td>
-              <td className="number">{report ? mass(report.massMg.value) : '–'}</td>
-              <td className="number">
-                {report ? wording.reportSummary(report, units) : fly ? 'no recipe' : 'recipe incomplete'}
-              </td>
+              <td className="number">{figure ? mass(figure.massMg) : '–'}</td>
+              <td className="number">{figure || fly ? fall(figure) : 'recipe incomplete'}</td>
               <td>
                 <Select
                   label={`Lives in, ${variant.label}`}

@@ -28,8 +28,8 @@ export const Variants = memo(function Variants(props: VariantsProps) {
   const chosen = draft.variants.find(({ id }) => id === chosenId)
   const labels = new Map(draft.variants.map(({ id, label }) => [id, label]))
   const alike = lookAlikes(
-    worked.flatMap(({ variant, fly, report }) =>
-      fly && report ? [{ id: variant.id, looks: looksOf(fly), massMg: report.massMg.value }] : [],
+    worked.flatMap(({ variant, fly, figure }) =>
+      fly && figure ? [{ id: variant.id, looks: looksOf(fly), massMg: figure.massMg }] : [],
     ),
   )
   const add = (copied: Copied | null) => {

@@ -31,11 +31,9 @@ export function WhatItTakes({ worked }: { readonly worked: WorkedOut }) {
     <Section aria-label={labels.whatItTakes}>
       <h2>{labels.whatItTakes}</h2>
       <p>
-        A fly costs about {money(minor)}, {BATCH} of them {money(minor * BATCH)}
-        {unpriced.length > 0
-          ? `; ${unpriced.length === 1 ? 'one material has' : `${unpriced.length} materials have`} no price yet`
-          : ''}
-        .{' '}
+        {unpriced.length === bill.length
+          ? 'What it costs nobody knows: none of it has a price yet.'
+          : `A fly costs about ${money(minor)}, ${BATCH} of them ${money(minor * BATCH)}${unpriced.length > 0 ? `; ${unpriced.length === 1 ? 'one material has' : `${unpriced.length} materials have`} no price yet` : ''}.`}{' '}
         {allowed
           ? `The stores allow ${allowed.count}${limit ? `; the limit is ${drawerTitle(limit)}` : ''}.`
           : 'Nothing of it was counted, so nothing limits it.'}

@@ -40,7 +40,7 @@ function rungs(
   pattern: PatternView | undefined,
   chosenId: string | undefined,
   bedMm: number,
-  speed: (mmPerS: number) => string,
+  fall: (figure: PatternView['variants'][number]['figure']) => string,
 ): readonly Mark[] {
   return (pattern?.variants ?? [])
     .filter(({ id }) => id !== chosenId)
@@ -49,12 +49,7 @@ function rungs(
       return {
         id,
         names: [label],
-        words:
-          figure.kind === 'sinks'
-            ? speed(figure.sinkSpeedMmPerS ?? 0)
-            : figure.kind === 'floats' || figure.kind === 'hovers'
-              ? figure.kind
-              : '–',
+        words: fall(figure),
         depthMm,
         fromMm: Math.max(depthMm - 30, 0),
         toMm: depthMm,
@@ -77,13 +72,13 @@ export function useFallColumn(
   { ghost, onDrag }: { readonly ghost: Rung | null; readonly onDrag: FallMark['onDrag'] },
 ): void {
   const moment = useMoment()
-  const { speed } = useWording()
+  const { fall } = useWording()
   const bedMm = moment?.reach.typicalDepthMm ?? 1000
   const serves = draft?.serves
   const content = useMemo<ColumnContent>(() => {
     const foods = (serves ?? []).map(({ foodStageId }) => foodStageId)
     return {
-      flies: rungs(pattern, chosenId, bedMm, speed),
+      flies: rungs(pattern, chosenId, bedMm, fall),
       fall: worked
         ? { seconds: secondsOf(worked, bedMm), ghost: ghost ? secondsOf(ghost, bedMm) : [], onDrag }
         : null,

@@ -3,6 +3,7 @@ import {
   calibrationFor,
   countdown,
   evaluateFly,
+  listed,
   resolveDressing,
   sketchOf,
   timeToDepth,
@@ -15,6 +16,7 @@ import type {
   FlySketch,
   FlyReport,
   Incomplete,
+  Listed,
   Measured,
 } from '../../../core/index.ts'
 import { useMeasurementsQuery } from '../../wire/api.ts'
@@ -27,6 +29,9 @@ export interface WorkedOut {
   readonly report: FlyReport
   /** what the user's own measurements say of it */
   readonly calibration: Calibrated
+  readonly measured: Measured
+  /** its standard figure, as every list has it */
+  readonly listed: Listed
   readonly sketch: FlySketch
   /** null where it does not sink */
   readonly descent: Descent | null
@@ -56,6 +61,8 @@ export function workOut(
     fly,
     report,
     calibration,
+    measured,
+    listed: listed(fly, calibration),
     sketch: sketchOf(fly),
     descent,
     times: DEPTHS_MM.map((depthMm) => ({ depthMm, timeS: descent ? timeToDepth(descent, depthMm) : null })),

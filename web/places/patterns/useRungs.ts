@@ -1,5 +1,13 @@
 import { useCallback, useMemo, useState } from 'react'
-import { depthAtTime, rungsOf, sizeNumber, USUAL_TIPPET, wording } from '../../../core/index.ts'
+import {
+  calibrationFor,
+  depthAtTime,
+  listed,
+  rungsOf,
+  sizeNumber,
+  USUAL_TIPPET,
+  wording,
+} from '../../../core/index.ts'
 import type { Material, Rung } from '../../../core/index.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import type { Draft, DraftVariant, NewDrawer } from '../../recipe/draft.ts'
@@ -72,7 +80,9 @@ export function useRungs(
           materials: book.materials,
           beads,
           conditions: { waterTempC, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
-          calibration: worked.calibration,
+          // a bead that another variant has already is that variant, with what was measured of it
+          calibrationOf: (fly, swaps) =>
+            calibrationFor(fly, twinOf(draft, { ...variant, swaps })?.id ?? 'not tied yet', worked.measured),
           toDepthMm: DEEPEST_MM,
         })
         return { rungs, minted }
@@ -162,8 +172,9 @@ function differenceWords(own: Rung, ghost: Rung) {
   const [from, to] = [own.report.splash.word, ghost.report.splash.word].map((word) => wording.splashWord[word])
   return {
     beads: `${beadWords(own.bead)} → ${beadWords(ghost.bead)}`,
-    fromMmPerS: (own.report.trailing ?? own.report.free).sinkSpeedMmPerS.value,
-    toMmPerS: (ghost.report.trailing ?? ghost.report.free).sinkSpeedMmPerS.value,
+    // the standard figure: what the made fly says in every list
+    from: listed(own.fly, own.calibration),
+    to: listed(ghost.fly, ghost.calibration),
     splash: from === to ? `${to} as now` : `splash ${from} → ${to}`,
   }
 }

@@ -1,21 +1,15 @@
-import {
-  calibrationFor,
-  evaluateFly,
-  LIST_CONDITIONS,
-  NOTHING_MEASURED,
-  resolveDressing,
-} from '../../../core/index.ts'
-import type { Fly, FlyReport } from '../../../core/index.ts'
+import { calibrationFor, listed, NOTHING_MEASURED, resolveDressing } from '../../../core/index.ts'
+import type { Fly, Listed } from '../../../core/index.ts'
 import type { VariantLine } from '../../../contract/index.ts'
 import { useMeasurementsQuery } from '../../wire/api.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
-/** A variant of the draft as core has it in free fall at 10 °C; without a report while it lacks something or has no recipe. */
+/** A variant of the draft as core has it with its standard figure; without one while it lacks something or has no recipe. */
 export interface WorkedVariant {
   readonly variant: DraftVariant
   readonly fly: Fly | null
-  readonly report: FlyReport | null
+  readonly figure: Listed | null
   readonly onHand: number
 }
 
@@ -32,14 +26,14 @@ export function useWorkedVariants(
     const fly = resolveDressing({ components: draft.components, steps: null }, variant, book.materials)
     // nobody knows what a fly without a recipe weighs
     if (fly.kind === 'fly' && draft.version !== null && draft.components.length === 0)
-      return { variant, onHand, fly, report: null }
+      return { variant, onHand, fly, figure: null }
     return fly.kind === 'fly'
       ? {
           variant,
           onHand,
           fly,
-          report: evaluateFly(fly, LIST_CONDITIONS, calibrationFor(fly, variant.id, measured)),
+          figure: listed(fly, calibrationFor(fly, variant.id, measured)),
         }
-      : { variant, onHand, fly: null, report: null }
+      : { variant, onHand, fly: null, figure: null }
   })
 }

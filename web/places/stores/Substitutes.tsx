@@ -3,17 +3,15 @@ import { Link } from 'react-router'
 import {
   billOfMaterials,
   costOf,
-  evaluateFly,
+  calibrationFor,
   instead,
-  LIST_CONDITIONS,
+  listed,
   resolveDressing,
   substitutesFor,
-  USUAL_TIPPET,
-  wording,
 } from '../../../core/index.ts'
-import type { Fly, Material } from '../../../core/index.ts'
+import type { Material } from '../../../core/index.ts'
 import type { MaterialLine, UsesView } from '../../../contract/index.ts'
-import { useMaterialUsesQuery, usePatternQuery, useStoresQuery } from '../../wire/api.ts'
+import { useMaterialUsesQuery, useMeasurementsQuery, usePatternQuery, useStoresQuery } from '../../wire/api.ts'
 import { useMoney } from '../../words/useMoney.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Select } from '../../ui/Select.tsx'
@@ -30,19 +28,12 @@ const PASSES = 0.12
 const colourWord = (distance: number) =>
   distance < UNSEEN ? 'the same colour' : distance < PASSES ? 'a near colour' : 'another colour'
 
-/** What a fly does, in the words of lists. */
-function behaviourIn(fly: Fly, speed: (mmPerS: number) => string): string {
-  const report = evaluateFly(fly, { ...LIST_CONDITIONS, tippet: USUAL_TIPPET })
-  switch (report.kind) {
-    case 'sinks':
-      return `falls ${speed(report.free.sinkSpeedMmPerS.value)}`
-    case 'hovers':
-      return 'hovers'
-    case 'floats':
-      return wording.postureWord[report.ride.posture]
-    default:
-      return 'does not fit'
-  }
+/** What a fly costs, or by how much it is dearer than as it is; a dash where nobody noted a price. */
+function costWords(asItIs: number | null, cost: number | null, money: (minor: number) => string): string {
+  if (cost === null) return '–'
+  if (asItIs === null) return money(cost)
+  const dearer = cost - asItIs
+  return Math.abs(dearer) < 0.5 ? 'the same' : `${dearer > 0 ? '+' : '−'}${money(Math.abs(dearer))}`
 }
 
 interface EffectProps {
@@ -55,7 +46,8 @@ function Effects({ wanted, use }: EffectProps) {
   const { data: stores } = useStoresQuery()
   const { data: pattern } = usePatternQuery(use.patternId)
   const book = useMaterialBook([])
-  const { speed, mass, stock } = useWording()
+  const { fall, mass, stock } = useWording()
+  const { data: measurements } = useMeasurementsQuery()
   const money = useMoney()
   const found = useMemo(() => {
     const material = book?.materials.get(wanted.id)
@@ -66,7 +58,8 @@ function Effects({ wanted, use }: EffectProps) {
     })
     return substitutesFor(material, there).slice(0, MOST)
   }, [book, stores, wanted.id])
-  if (!book || !pattern || !stores) return <p aria-busy="true">{labels.lookingThroughTheDrawers}</p>
+  if (!book || !pattern || !stores || !measurements)
+    return <p aria-busy="true">{labels.lookingThroughTheDrawers}</p>
   if (found.length === 0) return <p>{labels.nothingOfItsKind}</p>
   const drawers = new Map(stores.materials.map((line) => [line.id as string, line]))
   const workedOut = (materialId: string) => {
@@ -75,10 +68,10 @@ function Effects({ wanted, use }: EffectProps) {
     const fly = recipe ? resolveDressing(recipe.dressing, recipe.variant, book.materials) : null
     if (fly?.kind !== 'fly') return null
     const cost = costOf(billOfMaterials(fly), (id) => drawers.get(id) ?? null)
+    const own = materialId === wanted.id ? use.variantId : 'instead'
     return {
-      behaviour: behaviourIn(fly, speed),
-      massMg: evaluateFly(fly, LIST_CONDITIONS).massMg.value,
-      cost: cost.minor,
+      ...listed(fly, calibrationFor(fly, own, measurements.measured)),
+      cost: cost.unpriced.includes(materialId) ? null : cost.minor,
     }
   }
   const now = workedOut(wanted.id)
@@ -101,7 +94,6 @@ function Effects({ wanted, use }: EffectProps) {
           const line = drawers.get(id)
           const worked = workedOut(id)
           if (!line) return null
-          const dearer = worked && now ? worked.cost - now.cost : 0
           return (
             <tr key={id}>
               <td>
@@ -127,14 +119,10 @@ function Effects({ wanted, use }: EffectProps) {
               <td className="number">
                 {line.onHand === null ? 'not counted' : stock(line.onHand, line.stockUnit)}
               </td>
-              <td>{worked?.behaviour ?? 'is no fly'}</td>
+              <td>{worked ? fall(worked) : 'is no fly'}</td>
               <td className="number">{worked ? mass(worked.massMg) : ''}</td>
               <td className="number">
-                {colour === null || Math.abs(dearer) < 0.5
-                  ? colour === null && worked
-                    ? money(worked.cost)
-                    : 'the same'
-                  : `${dearer > 0 ? '+' : '−'}${money(Math.abs(dearer))}`}
+                {costWords(colour === null ? null : (now?.cost ?? null), worked?.cost ?? null, money)}
               </td>
             </tr>
           )

@@ -65,7 +65,7 @@ function TestRow({ test }: { readonly test: DropTestLine }) {
           </span>
         ))}
       </td>
-      <td className="number">{foretold ? speedBand({ ...foretold, basis: [] }) : '–'}</td>
+      <td className="number">{foretold ? speedBand(foretold) : '–'}</td>
       <td className="number">{reading ? speed(reading.seenMmPerS) : '–'}</td>
       <td className="number">{reading ? reading.ratio.toFixed(2) : '–'}</td>
       <td>

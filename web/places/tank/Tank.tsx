@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { parseQuantity, USUAL_LEADER, wording } from '../../../core/index.ts'
+import { inShort, parseQuantity, USUAL_LEADER, wording } from '../../../core/index.ts'
 import type { Conditions, Current } from '../../../core/index.ts'
 import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
 import { NARROW, useColumn } from '../../column/marks.ts'
@@ -127,14 +127,15 @@ function useChosenFlies(choices: readonly { readonly id: string; readonly name: 
 }
 
 function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut: (() => void) | null }) {
-  const { units, speed, speedBand, depth } = useWording()
+  const { units, fall: fallWords, speed, speedBand, depth } = useWording()
   const { report } = fly
   const end = fly.descent?.points.at(-1)
   const fall = report.kind === 'sinks' ? report.free.sinkSpeedMmPerS : null
   return (
     <Row $gap={8} style={{ paddingTop: 4 }}>
       <span>
-        <strong>{fly.name}</strong>: {wording.reportSummary(report, units)}
+        <strong>{fly.name}</strong>:{' '}
+        {report.kind === 'hovers' ? wording.hoversWords(report, units) : fallWords(inShort(report))}
         {report.kind === 'sinks' && fall ? (
           <>
             {' '}

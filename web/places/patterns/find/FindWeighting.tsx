@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react'
 import { SPLASHES, splashLimitMicroJ, USUAL_LEADER, wording } from '../../../../core/index.ts'
-import type { Calibration, Finalist, SplashWord } from '../../../../core/index.ts'
+import type { Finalist, Measured, SplashWord } from '../../../../core/index.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Checkbox } from '../../../ui/fields.tsx'
@@ -27,7 +27,7 @@ interface FindWeightingProps {
   readonly draft: Draft
   readonly chosen: DraftVariant
   readonly book: MaterialBook
-  readonly calibration: Calibration
+  readonly measured: Measured
   readonly onChange: ChangeDraft
   readonly onChoose: (id: string) => void
 }
@@ -64,7 +64,7 @@ export default function FindWeighting({
   draft,
   chosen,
   book,
-  calibration,
+  measured,
   onChange,
   onChoose,
 }: FindWeightingProps) {
@@ -84,7 +84,7 @@ export default function FindWeighting({
       offers: searchable.offers,
       wanted,
       conditions: { waterTempC, tippet: USUAL_LEADER, wet: 'fresh', filmTreatment: 'none' },
-      calibration,
+      measured,
       mostSplashMicroJ: splash === ANY ? Infinity : splashLimitMicroJ(splash as SplashWord),
     })
   }

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { UNCALIBRATED, USUAL_TIPPET } from '../../../../core/index.ts'
+import { NOTHING_MEASURED, USUAL_TIPPET } from '../../../../core/index.ts'
 import type { Material } from '../../../../core/index.ts'
 import { draftOf } from '../../../recipe/draft.ts'
 import type { Draft } from '../../../recipe/draft.ts'
@@ -107,7 +107,7 @@ describe('a search', () => {
         offers: searchable.offers,
         wanted: { kind: 'depthByTime', depthMm: 600, withinS: 2 },
         conditions: { waterTempC: 10, tippet: USUAL_TIPPET, wet: 'fresh', filmTreatment: 'none' },
-        calibration: UNCALIBRATED,
+        measured: NOTHING_MEASURED,
         mostSplashMicroJ: Infinity,
       }),
     )
