@@ -58,7 +58,7 @@ test.describe('by touch', () => {
 
 test('flies are dragged by keyboard', async ({ page }) => {
   await page.goto('/boxes')
-  const row = grid(page, 'Swimming nymphs, lid').getByRole('row', { name: /Third Button #16 none/ })
+  const row = grid(page, 'Swimming nymphs, lid').getByRole('row', { name: /Third Button #16 no bead/ })
   await row.focus()
   await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
@@ -72,8 +72,8 @@ test('flies are dragged by keyboard', async ({ page }) => {
     if (`${label} ${owner}`.includes('Clinging and crawling, leaf')) break
   }
   await page.keyboard.press('Enter')
-  await expect(lastAction(page)).toContainText('Moved 1 Third Button #16 none to Clinging and crawling, leaf')
-  await expect(target.getByRole('row', { name: /Third Button #16 none/ })).toBeVisible()
+  await expect(lastAction(page)).toContainText('Moved 1 Third Button #16 no bead to Clinging and crawling, leaf')
+  await expect(target.getByRole('row', { name: /Third Button #16 no bead/ })).toBeVisible()
 })
 
 test('flies without a recipe are pasted, a line each, and those known are found by name', async ({ page }) => {

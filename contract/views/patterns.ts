@@ -1,6 +1,6 @@
 import { CODED_METALS, ROLES } from '../../core/index.ts'
 import { z } from 'zod'
-import { compartmentId, foodStageId, materialId, patternId, variantId, version } from '../common.ts'
+import { boxId, compartmentId, foodStageId, materialId, patternId, variantId, version } from '../common.ts'
 import { dressingBody, swaps } from '../records/dressing.ts'
 import { variantFigure } from './parts.ts'
 
@@ -70,6 +70,13 @@ const toldApart = z.object({
 })
 
 /** All patterns, and flies that are easily taken for one another. */
-export const patternsView = z.object({ patterns: z.array(patternLine), toldApart }).meta({ id: 'Patterns' })
+export const patternsView = z
+  .object({
+    patterns: z.array(patternLine),
+    /** where flies live, for asking by box */
+    boxes: z.array(z.object({ id: boxId, name: z.string(), compartmentIds: z.array(compartmentId) })),
+    toldApart,
+  })
+  .meta({ id: 'Patterns' })
 /** All patterns. */
 export type PatternsView = z.infer<typeof patternsView>

@@ -42,7 +42,7 @@ export const bottom: readonly DemoPattern[] = [
         home: 'Swimming nymphs, lid',
         onHand: 2,
       },
-      { label: '#16 none', hook: 'jig 60° #16', without: ['bead'], home: 'Swimming nymphs, lid', onHand: 1 },
+      { label: '#16 no bead', hook: 'jig 60° #16', without: ['bead'], home: 'Swimming nymphs, lid', onHand: 1 },
     ],
   },
   {

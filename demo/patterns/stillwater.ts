@@ -71,7 +71,7 @@ export const stillwater: readonly DemoPattern[] = [
         home: 'Spring pupae 3',
         onHand: 1,
       },
-      { label: '#12 none', hook: 'curved grub heavy #12', without: ['bead'], home: 'Film', onHand: 1 },
+      { label: '#12 no bead', hook: 'curved grub heavy #12', without: ['bead'], home: 'Film', onHand: 1 },
     ],
   },
   {

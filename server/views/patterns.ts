@@ -1,7 +1,7 @@
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import type { PatternId, PatternView, PatternsView, VariantLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { dressing, pattern } from '../db/schema.ts'
+import { box, compartment, dressing, pattern } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadToldApart } from '../read/toldApart.ts'
 import { loadVariants, toFigureView } from '../read/variants.ts'
@@ -27,7 +27,18 @@ const toVariantLine = ({ variant: v, figure, onHand, olderOnHand }: VariantRow):
 export async function patternsView(db: Reader): Promise<PatternsView> {
   const served = await loadServed(db)
   const variants = grouped(await loadVariants(db), ({ variant }) => variant.patternId)
+  const places = await db
+    .select({ boxId: box.id, name: box.name, id: compartment.id })
+    .from(box)
+    .innerJoin(compartment, and(eq(compartment.boxId, box.id), isNull(compartment.archivedAtMs)))
+    .where(isNull(box.archivedAtMs))
+    .orderBy(asc(box.position), asc(box.nameKey))
   return {
+    boxes: [...grouped(places, ({ boxId }) => boxId)].map(([id, held]) => ({
+      id,
+      name: held[0]?.name ?? '',
+      compartmentIds: held.map((place) => place.id),
+    })),
     toldApart: await loadToldApart(db),
     patterns: (await loadNames(db)).map((row) => ({
       id: row.id,

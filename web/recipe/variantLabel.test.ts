@@ -62,7 +62,7 @@ describe('labelFor', () => {
 
   it('calls a bead by the first letter of its metal', () => {
     expect(beadLabel(shippedMaterial('bead-brass-slotted', '2.4'))).toBe('B 2.4')
-    expect(beadLabel(undefined)).toBe('none')
+    expect(beadLabel(undefined)).toBe('no bead')
   })
 })
 

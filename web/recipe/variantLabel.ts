@@ -14,9 +14,9 @@ const MOST_DIFFERENCES = 3
 /** A label longer than this is not read, and soon not taken. */
 const MOST_LETTERS = 60
 
-/** A bead in few letters: `W 2.8`, `B 2.4`, `none`. */
+/** A bead in few letters: `W 2.8`, `B 2.4`, `no bead`. */
 export function beadLabel(bead: Material | undefined): string {
-  if (!bead) return 'none'
+  if (!bead) return 'no bead'
   const metal = Object.keys(METAL).find((key) => bead.family.name.toLowerCase().includes(key))
   return `${metal ? METAL[metal] : ''} ${bead.sizeKey}`.trim()
 }

@@ -68,6 +68,14 @@ const Ruled = styled.table`
   thead td {
     border-bottom: 1px solid var(--quiet);
   }
+  /* heads stay in view over a long list; the sheet's own padding lies above them */
+  thead th,
+  thead td {
+    position: sticky;
+    top: -14px;
+    z-index: 1;
+    background: var(--ground);
+  }
   th.number {
     text-align: right;
   }

@@ -17,7 +17,7 @@ const Pinned = styled.div`
   top: -14px;
   z-index: 2;
   display: grid;
-  grid-template-columns: minmax(200px, 380px) minmax(0, 1fr);
+  grid-template-columns: minmax(200px, 340px) minmax(0, 1fr);
   gap: 6px 18px;
   margin: 0 -22px;
   padding: 8px 22px 10px;
@@ -230,7 +230,7 @@ export function FourFigures({
               {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
             </span>{' '}
             {standard.kind === 'sinks' ? (
-              <small>
+              <small style={{ whiteSpace: 'nowrap' }}>
                 likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
                 {fall ? `, ${wording.provenance(fall.basis)}` : ''}
               </small>
@@ -242,8 +242,7 @@ export function FourFigures({
                   at {tempText} {speed(fall.value)}
                   {trailing ? (
                     <>
-                      , <span style={{ whiteSpace: 'nowrap' }}>{speed(trailing.value)} with</span>{' '}
-                      {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm line,{' '}
+                      ; with its line {speed(trailing.value)},{' '}
                       <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
                     </>
                   ) : null}
@@ -254,7 +253,8 @@ export function FourFigures({
         </div>
         <div>
           <dt>
-            {labels.downItsLineTrailing}, {tempText}
+            {labels.downAt} {tempText}, {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm{' '}
+            {labels.lineTrailing}
           </dt>
           <dd>
             {sinks

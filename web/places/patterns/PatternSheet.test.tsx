@@ -64,7 +64,7 @@ describe('a pattern’s fall in the Column', () => {
   it('hangs its sisters where two seconds take them, and leads to them', async () => {
     const { column, pattern, variant } = await sheet('Third Button')
     const sisters = column().flies!
-    expect(sisters.map(({ names }) => names[0])).toEqual(['#18 W 2.4', '#14 W 3.3', '#16 B 2.8', '#16 none'])
+    expect(sisters.map(({ names }) => names[0])).toEqual(['#18 W 2.4', '#14 W 3.3', '#16 B 2.8', '#16 no bead'])
     expect(sisters.some(({ id }) => id === variant.id)).toBe(false)
     for (const mark of sisters) {
       const { figure } = pattern.variants.find(({ id }) => id === mark.id)!
@@ -79,7 +79,7 @@ describe('a pattern’s fall in the Column', () => {
   it('says of a fly that floats that it does', async () => {
     const { column } = await sheet('Kettle Lid')
     expect(column().fall!.seconds).toEqual([])
-    expect(column().flies!.map(({ words, fromMm, toMm }) => ({ words, fromMm, toMm }))[0]).toEqual({ words: 'floats', fromMm: 0, toMm: 0 }) // prettier-ignore
+    expect(column().flies!.map(({ words, fromMm, toMm }) => ({ words, fromMm, toMm }))[0]).toEqual({ words: 'hanging below the film', fromMm: 0, toMm: 0 }) // prettier-ignore
   })
 })
 

@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { memo, useMemo, useRef, useState } from 'react'
+import { memo, useMemo, useRef } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
@@ -12,12 +12,15 @@ import { useWording } from '../../words/useWording.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { useKept } from '../../ui/useKept.ts'
+import { useKeptRecord } from '../../ui/useKeptRecord.ts'
 import { Button } from '../../ui/Button.tsx'
-import { TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { KeptDrafts } from './KeptDrafts.tsx'
 import { MovedNote } from './MovedNote.tsx'
+import { SieveFields } from './SieveFields.tsx'
+import { keptOf, missingOf, sift } from './sieve.ts'
+import type { Sieve } from './sieve.ts'
 import { ToldApart } from './ToldApart.tsx'
 import { labels } from '../../words/patterns.ts'
 
@@ -25,17 +28,26 @@ const List = styled(Dense)`
   width: 100%;
   table-layout: fixed;
   th:nth-child(1) {
-    width: 22%;
+    width: 21%;
   }
   th:nth-child(2) {
     width: 98px;
   }
   th:nth-child(4),
   th:nth-child(6) {
-    width: 76px;
+    width: 72px;
   }
   th:nth-child(5) {
+    width: 164px;
+  }
+  th:nth-child(7) {
     width: 112px;
+  }
+  .does {
+    padding-left: 14px;
+  }
+  td.does {
+    font-variant-numeric: tabular-nums;
   }
   td.fly {
     width: 92px;
@@ -110,7 +122,7 @@ const Variants = memo(function Variants({
   const lit = useAppSelector((state) => state.view.lit)
   return pattern.variants.map((variant, i) => {
     const { figure } = variant
-    const keep = variant.parCount ?? (variant.homeCompartmentId ? usualPar : 0)
+    const keep = keptOf(variant, usualPar)
     return (
       <tr
         key={variant.id}
@@ -147,7 +159,7 @@ const Variants = memo(function Variants({
           <Link to={`/patterns/${pattern.id}?variant=${variant.id}`}>{variant.label}</Link>
         </td>
         <td className="number">{figure.massMg === null ? '–' : mass(figure.massMg)}</td>
-        <td className="number">{fall(figure)}</td>
+        <td className="does">{fall(figure)}</td>
         <td className="number">
           <Quiet>
             {figure.kind === 'sinks' ? speedBand({ low: figure.low ?? 0, high: figure.high ?? 0 }) : ''}
@@ -174,11 +186,9 @@ const Variants = memo(function Variants({
 const fastest = (pattern: PatternLine) =>
   Math.max(...pattern.variants.map(({ figure }) => figure.sinkSpeedMmPerS ?? 0))
 const emptiness = (pattern: PatternLine, usualPar: number) =>
-  pattern.variants.reduce(
-    (sum, { onHand, parCount, homeCompartmentId }) =>
-      sum + Math.max((parCount ?? (homeCompartmentId ? usualPar : 0)) - onHand, 0),
-    0,
-  )
+  pattern.variants.reduce((sum, variant) => sum + missingOf(variant, usualPar), 0)
+
+const EVERYTHING: Sieve = { words: '', foodStageId: '', size: '', boxId: '', only: '' }
 
 /** All patterns with their variants at true size. */
 export default function Patterns() {
@@ -186,23 +196,17 @@ export default function Patterns() {
   const { data } = usePatternsQuery()
   const { data: frame } = useFrameQuery()
   const navigate = useNavigate()
-  const [words, setWords] = useState('')
+  const [sieve, setSieve] = useKeptRecord('patterns sieve', EVERYTHING)
   const [order, setOrder] = useKept<Order>('patterns', ['name', 'fastest', 'emptiest'])
   const usualPar = frame?.settings.parCount ?? 3
   usePlaceActions([{ key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') }])
   const shown = useMemo(() => {
-    const sought = words.trim().toLowerCase()
-    const matching = (data?.patterns ?? []).filter(({ name, serves, variants }) =>
-      [name, ...serves.map((served) => served.name), ...variants.map(({ label }) => label)]
-        .join(' ')
-        .toLowerCase()
-        .includes(sought),
-    )
+    const matching = data ? sift(data, sieve, usualPar) : []
     if (order === 'fastest') return [...matching].sort((a, b) => fastest(b) - fastest(a))
     if (order === 'emptiest')
       return [...matching].sort((a, b) => emptiness(b, usualPar) - emptiness(a, usualPar))
     return matching
-  }, [data, words, order, usualPar])
+  }, [data, sieve, order, usualPar])
   const list = useRef<HTMLTableElement>(null)
   const rows = useVirtualizer({
     count: shown.length,
@@ -224,14 +228,6 @@ export default function Patterns() {
       <Heading>
         <h1>{labels.patterns}</h1>
         <Row>
-          <TextField
-            label={labels.findAPattern}
-            hideLabel
-            type="search"
-            value={words}
-            onChange={setWords}
-            width="170px"
-          />
           <Select
             label={labels.order}
             hideLabel
@@ -255,6 +251,14 @@ export default function Patterns() {
           10 fall within the band.
         </Quiet>
       </p>
+      {data.patterns.length > 0 ? (
+        <SieveFields
+          data={data}
+          sieve={sieve}
+          onChange={setSieve}
+          onClear={Object.values(sieve).some(Boolean) ? () => setSieve(EVERYTHING) : null}
+        />
+      ) : null}
       <MovedNote />
       <KeptDrafts />
       <ToldApart data={data} />
@@ -265,7 +269,7 @@ export default function Patterns() {
             <th>{labels.fly}</th>
             <th>{labels.variant}</th>
             <th className="number">{labels.weighs}</th>
-            <th className="number">{labels.ride}</th>
+            <th className="does">{labels.falls}</th>
             <th className="number">{labels.likelySpan}</th>
             <th>{labels.onHand}</th>
           </tr>
@@ -285,6 +289,7 @@ export default function Patterns() {
           <tr style={{ height: after }} />
         </tbody>
       </List>
+      {data.patterns.length > 0 && shown.length === 0 ? <p role="status">{labels.noneOfThem}</p> : null}
       {data.patterns.length === 0 ? (
         <p>
           No pattern yet. <Link to="/patterns/new">{labels.designTheFirst}</Link>: hook, bead and a body are

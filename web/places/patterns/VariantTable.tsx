@@ -76,7 +76,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
           <td />
           <th>{labels.variant}</th>
           <th className="number">{labels.weighs}</th>
-          <th className="number">{labels.ride}</th>
+          <th>{labels.falls}</th>
           <th>{labels.livesIn}</th>
           <th>{labels.keep}</th>
           <th className="number">{labels.onHand}</th>
@@ -100,7 +100,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
                 <LabelField label={variant.label} onChange={(label) => edit(variant.id, { label })} />
               </td>
               <td className="number">{figure ? mass(figure.massMg) : '–'}</td>
-              <td className="number">{figure || fly ? fall(figure) : 'recipe incomplete'}</td>
+              <td style={{ whiteSpace: 'nowrap' }}>{figure || fly ? fall(figure) : 'recipe incomplete'}</td>
               <td>
                 <Select
                   label={`Lives in, ${variant.label}`}
