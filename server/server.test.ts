@@ -10,11 +10,12 @@ import type {
   FrameView,
   MomentView,
   OutingsView,
-  PlanView,
-  PatternsView,
   PatternView,
-  StoresView,
+  PatternsView,
+  PlanView,
+  SearchView,
   StandingsView,
+  StoresView,
   TonightView,
 } from '../contract/index.ts'
 import { makeClock } from './clock/clock.ts'
@@ -267,6 +268,20 @@ describe('patterns', () => {
     expect(await found()).toContain('Plain Thread')
     await server.command('patternArchive', { patternId, version: 1 }).expect(200)
     expect(await found()).not.toContain('Plain Thread')
+  })
+
+  it('are found with their variants by words of both names', async () => {
+    await ready()
+    const hits = async (words: string) => {
+      const { body: found } = await server.get(`/api/search?q=${encodeURIComponent(words)}`).expect(200)
+      return (found as SearchView).hits
+    }
+    const { label } = (await body<PatternsView>('/api/patterns')).patterns[0]!.variants[0]!
+    const [fly] = await hits(`plain ${label}`)
+    expect(fly).toMatchObject({ kind: 'variant', id: variantId, patternId, title: `Plain Thread ${label}` })
+    // where the pattern's name says it all, the pattern is meant
+    expect((await hits('plain')).map(({ kind }) => kind)).toEqual(['pattern'])
+    expect(await hits(`plain ${label} moth`)).toEqual([])
   })
 
   it('stand beside foods that are found by what anglers call them', async () => {

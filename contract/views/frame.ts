@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { actionId } from '../common.ts'
+import { actionId, patternId } from '../common.ts'
 import { settingsBody } from '../records/settings.ts'
 import { batchMention, moment, reachChoice } from './parts.ts'
 
@@ -59,7 +59,16 @@ export type ActionsView = z.infer<typeof actionsView>
 /** What a search found, best first. */
 export const searchView = z
   .object({
-    hits: z.array(z.object({ kind: z.string(), id: z.string(), title: z.string(), detail: z.string() })),
+    hits: z.array(
+      z.object({
+        kind: z.string(),
+        id: z.string(),
+        title: z.string(),
+        detail: z.string(),
+        /** the pattern of a variant */
+        patternId: patternId.optional(),
+      }),
+    ),
   })
   .meta({ id: 'Search' })
 /** What was found. */

@@ -9,7 +9,7 @@ import { api, toFailure, useFrameQuery } from '../wire/api.ts'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
-import { focusHeadingWhenThere } from '../ui/focusHeading.ts'
+import { focusHeadingWhenThere, rememberFocus } from '../ui/focusHeading.ts'
 import { makePlaceActions, PlaceActionsContext } from '../ui/shortcuts.ts'
 import { serveData } from '../wire/outbox/sender.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
@@ -136,7 +136,7 @@ export function AppFrame() {
         </a>
         <Layout data-vise={atVise} data-water={waterOpen ? 'open' : content.narrow ? 'ruler' : 'strip'}>
           <Roll frame={frame} />
-          <main id="sheet" tabIndex={-1}>
+          <main id="sheet" tabIndex={-1} onFocus={rememberFocus}>
             {newBuild || otherData ? (
               <p>
                 {otherData ? labels.otherDataAreServed : labels.heavyThistleWasUpdated}{' '}

@@ -46,3 +46,17 @@ export function focusHeadingWhenThere(): () => void {
   observer.observe(sheet, { childList: true, subtree: true })
   return end
 }
+
+/** What last had the focus on the sheet, but for what ends an edit. */
+let cameFrom: HTMLElement | null = null
+
+/** Remembers where the focus is on the sheet, so that it can go back; buttons marked `data-ends` are not remembered. */
+export function rememberFocus({ target }: { readonly target: EventTarget }): void {
+  if (target instanceof HTMLElement && !target.closest('[data-ends]')) cameFrom = target
+}
+
+/** Puts the focus back to where it was before a button that ends an edit was pressed, else on the heading. */
+export function focusWhereItCameFrom(): void {
+  if (cameFrom?.isConnected && isFree()) cameFrom.focus({ preventScroll: true })
+  focusHeading()
+}

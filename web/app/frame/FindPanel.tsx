@@ -53,7 +53,8 @@ interface Hit {
   readonly go: () => void
 }
 
-const PATHS: Readonly<Record<string, { sort: string; path: (id: string) => string }>> = {
+const PATHS: Readonly<Record<string, { sort: string; path: (id: string, patternId?: string) => string }>> = {
+  variant: { sort: 'fly', path: (id, patternId) => `/patterns/${patternId}?variant=${id}` },
   pattern: { sort: 'pattern', path: (id) => `/patterns/${id}` },
   water: { sort: 'water', path: (id) => `/waters?water=${id}` },
   box: { sort: 'box', path: (id) => `/boxes?box=${id}` },
@@ -117,7 +118,7 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
     },
   ].filter(({ title }) => title.toLowerCase().includes(trimmed.toLowerCase()))
   const found: readonly Hit[] = (trimmed === '' ? [] : (data?.hits ?? [])).flatMap(
-    ({ kind, id, title, detail }) => {
+    ({ kind, id, title, detail, patternId }) => {
       const target = PATHS[kind]
       return target
         ? [
@@ -125,7 +126,7 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
               key: id,
               title: detail && kind === 'material' ? `${title}, ${detail}` : title,
               sort: target.sort,
-              go: go(target.path(id)),
+              go: go(target.path(id, patternId)),
             },
           ]
         : []

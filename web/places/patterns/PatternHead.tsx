@@ -52,7 +52,7 @@ function WhichFlies({
 }) {
   if (asks === null) return null
   return (
-    <Row role="alert" $gap={8} style={{ paddingBottom: 8 }}>
+    <Row data-ends="edit" role="alert" $gap={8} style={{ paddingBottom: 8 }}>
       <strong>{asks === 1 ? labels.oneFlyLies : `${asks} ${labels.fliesLie}`}</strong>
       {makeVariant ? (
         <Button look="main" onPress={makeVariant}>
@@ -81,21 +81,26 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
             <Button onPress={() => onReset(draftOf(pattern))}>{labels.giveUpTheChanges}</Button>
           ) : null}
           {dirty && !pattern ? <ThrowAway onThrow={() => onReset(emptyDraft())} /> : null}
-          <Button look="main" onPress={saving.press} isDisabled={!dirty || saving.saving || !canSave}>
+          <Button
+            look="main"
+            data-ends="edit"
+            onPress={saving.press}
+            isDisabled={!dirty || saving.saving || !canSave}
+          >
             {labels.save}
           </Button>
         </Row>
       </Heading>
       <WhichFlies saving={saving} version={draft.version} />
       {blocker.state === 'blocked' ? (
-        <Row role="alert">
+        <Row data-ends="edit" role="alert">
           <Fault>{labels.thisPatternIsNot}</Fault>
           <Button onPress={() => blocker.proceed()}>{labels.leaveItAsA}</Button>
           <Button onPress={() => blocker.reset()}>{labels.stay}</Button>
         </Row>
       ) : null}
       {problem ? (
-        <Row role="alert">
+        <Row data-ends="edit" role="alert">
           <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
           {stale && pattern ? <span>{differWords(draftOf(pattern), draft)}</span> : null}
           {stale && pattern ? (

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import type { PatternView, Problem } from '../../../contract/index.ts'
 import { api } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
-import { focusHeading } from '../../ui/focusHeading.ts'
+import { focusWhereItCameFrom } from '../../ui/focusHeading.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { draftOf, savedDraft, toCommand } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
@@ -55,7 +55,7 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
     // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
     onReset(savedDraft(of, (asVersion ?? 0) + 1))
     // the button that was pressed has nothing more to save
-    requestAnimationFrame(focusHeading)
+    requestAnimationFrame(focusWhereItCameFrom)
     if (isNew) void navigate(`/patterns/${of.patternId}`, { replace: true })
   }
   const asVariant =
