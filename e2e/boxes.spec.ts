@@ -72,7 +72,9 @@ test('flies are dragged by keyboard', async ({ page }) => {
     if (`${label} ${owner}`.includes('Clinging and crawling, leaf')) break
   }
   await page.keyboard.press('Enter')
-  await expect(lastAction(page)).toContainText('Moved 1 Third Button #16 no bead to Clinging and crawling, leaf')
+  await expect(lastAction(page)).toContainText(
+    'Moved 1 Third Button #16 no bead to Clinging and crawling, leaf',
+  )
   await expect(target.getByRole('row', { name: /Third Button #16 no bead/ })).toBeVisible()
 })
 

@@ -46,7 +46,20 @@ test('a recipe of which flies lie in a box is asked about: they stay as they wer
   await expect(rows).toHaveCount(before + 1)
   // the pattern is as it was, its flies too
   await expect(page.getByRole('button', { name: /^rib: .*7 turns/ })).toHaveCount(0)
-  await expect(page.getByText(/of an older recipe/)).toHaveCount(0)
+  // or they were tied so all along
+  await page
+    .getByRole('table', { name: 'Variants' })
+    .getByRole('button', { name: 'Look at #16 W 2.8', exact: true })
+    .click()
+  await page.getByLabel('Turns', { exact: true }).fill('7')
+  await page.getByLabel('Turns', { exact: true }).blur()
+  await page.keyboard.press('Control+s')
+  await asked.getByRole('button', { name: 'They were tied so' }).click()
+  await expect(page.getByText('not saved')).toBeHidden()
+  await page.goto('/patterns')
+  await expect(page.getByRole('row', { name: /Third Button/ }).first()).toBeVisible()
+  await expect(page.getByText(/of an older dressing/)).toHaveCount(0)
+  await expect(page.getByText(/^Saved Third Button, \d+ flies in the boxes with it$/)).toBeVisible()
 })
 
 test('two tabs on one pattern: the second save is told, and may keep its own or take the other', async ({
@@ -63,7 +76,7 @@ test('two tabs on one pattern: the second save is told, and may keep its own or 
   await expect(page.getByText('not saved')).toBeHidden()
   await second.getByLabel('Note', { exact: true }).fill('from the second tab')
   await second.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(second.getByText('Another tab changed this pattern since you opened it.')).toBeVisible()
+  await expect(second.getByText(/^Another tab changed this pattern \(.* \d{4}, \d\d:\d\d\)\.$/)).toBeVisible()
   await expect(second.getByText('They differ in: note.')).toBeVisible()
   await second.getByRole('button', { name: 'Keep yours' }).click()
   await expect(second.getByText('not saved')).toBeHidden()

@@ -79,7 +79,8 @@ const shots: readonly Shot[] = [
       const id = (label: string) =>
         /variant=([\w-]+)/.exec(hrefs.find(({ text }) => text === label)?.href ?? '')?.[1] ?? ''
       await page.goto(
-        new URL(`/tank?fly=${id('#16 W 2.8')}&fly=${id('#16 B 2.8')}&fly=${id('#16 no bead')}`, page.url()).href,
+        new URL(`/tank?fly=${id('#16 W 2.8')}&fly=${id('#16 B 2.8')}&fly=${id('#16 no bead')}`, page.url())
+          .href,
       )
       await page.locator('.recharts-surface').first().waitFor()
     },

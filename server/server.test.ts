@@ -152,11 +152,44 @@ describe('patterns', () => {
     expect(await held()).toEqual([5, 3])
   })
 
+  it('corrects the record of flies that were tied so all along, and undo takes back both', async () => {
+    await server.command('boxCreate', box).expect(200)
+    await server.command('patternSave', midge()).expect(200)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
+    await server.command('fliesCount', { compartmentId: placeB, variantId, counted: 2 }).expect(200)
+    const seen = async () => {
+      const { variants, dressing: now } = await body<PatternView>(`/api/patterns/${patternId}`)
+      return [variants[0]?.onHand, variants[0]?.olderOnHand, now.components.at(-1)?.layers]
+    }
+    const asMade = await seen()
+    const corrected = (version: number, layers: number) => {
+      const whole = midge({ version })
+      const components = whole.dressing.components.map((one) => ({ ...one, layers }))
+      return { ...whole, dressing: { components, steps: null }, correctsRecord: true }
+    }
+    const { actionId } = (await server.command('patternSave', corrected(1, 5)).expect(200)).body as {
+      actionId: string
+    }
+    expect(await seen()).toEqual([5, 0, 5])
+    const undone = (await server.command('undo', { actionId }).expect(200)).body as { actionId: string }
+    expect(await seen()).toEqual(asMade)
+    expect((await checkDatabase(server.database)).every((line) => line.startsWith('ok'))).toBe(true)
+    // done again it is as it was, and a further change is of the recipe that is current
+    await server.command('undo', { actionId: undone.actionId }).expect(200)
+    expect(await seen()).toEqual([5, 0, 5])
+    const { version } = await body<PatternView>(`/api/patterns/${patternId}`)
+    await server.command('patternSave', { ...corrected(version, 6), correctsRecord: false }).expect(200)
+    expect(await seen()).toEqual([5, 5, 6])
+  })
+
   it('refuse a stale save and hand over the row as it is', async () => {
     await ready()
     await server.command('patternSave', midge({ version: 1, note: 'first tab' })).expect(200)
     const refused = await server.command('patternSave', midge({ version: 1, note: 'second tab' })).expect(409)
-    expect(refused.body).toMatchObject({ code: 'staleVersion', current: { note: 'first tab', version: 2 } })
+    expect(refused.body).toMatchObject({
+      code: 'staleVersion',
+      current: { note: 'first tab', version: 2, changedAtMs: expect.any(Number) as number },
+    })
   })
 
   it('leave place and number alone that were set elsewhere since, unless they say them', async () => {

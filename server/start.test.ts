@@ -227,8 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    await client.execute('alter table variant_figure drop column sketch')
-    await client.execute('alter table variant_figure add column drawing text')
+    await client.execute('alter table pattern drop column current_dressing_id')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -242,7 +241,7 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const columns = "select count(*) as n from pragma_table_info('variant_figure') where name = 'sketch'"
+    const columns = "select count(*) as n from pragma_table_info('pattern') where name = 'current_dressing_id'"
     expect((await kept.execute(columns)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })

@@ -45,6 +45,8 @@ const patternSave = z
         })
         .strict(),
     ),
+    /** flies that lie in boxes were tied as it says now; left out, they stay under the recipe that they are of */
+    correctsRecord: z.boolean().optional(),
   })
   .strict()
 

@@ -12,7 +12,19 @@ export const ledgerLine = z.object({
   /** the fly; empty for goods */
   name: z.string(),
   delta: z.number(),
-  cause: z.enum(['tied', 'lost', 'given', 'retired', 'found', 'moved', 'counted', 'bought', 'used', 'wasted']),
+  cause: z.enum([
+    'tied',
+    'lost',
+    'given',
+    'retired',
+    'found',
+    'moved',
+    'counted',
+    'corrected',
+    'bought',
+    'used',
+    'wasted',
+  ]),
   lossCause: z.string().nullable(),
   /** what was counted, where it was */
   counted: z.number().nullable(),

@@ -9,6 +9,7 @@ export interface ActionLabel {
 export type ActionCode =
   | 'patternMade'
   | 'patternSaved'
+  | 'recordCorrected'
   | 'patternArchived'
   | 'homeSet'
   | 'batchPlanned'
@@ -78,6 +79,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Made ${subject}`
     case 'patternSaved':
       return `Saved ${subject}`
+    case 'recordCorrected':
+      return `Saved ${subject}, ${count === 1 ? 'a fly' : `${count} flies`} in the boxes with it`
     case 'patternArchived':
       return `Put ${subject} away`
     case 'spellSaved':

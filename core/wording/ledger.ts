@@ -3,7 +3,17 @@ import type { LossCause } from './names.ts'
 /** What a ledger tells of an entry. */
 export interface EntryCause {
   readonly cause:
-    'tied' | 'lost' | 'given' | 'retired' | 'found' | 'moved' | 'counted' | 'bought' | 'used' | 'wasted'
+    | 'tied'
+    | 'lost'
+    | 'given'
+    | 'retired'
+    | 'found'
+    | 'moved'
+    | 'counted'
+    | 'corrected'
+    | 'bought'
+    | 'used'
+    | 'wasted'
   readonly lossCause: LossCause | string | null
   readonly delta: number
   /** takes an earlier entry back */
@@ -22,6 +32,8 @@ function causeWords(cause: EntryCause['cause'], lossCause: string | null, delta:
       return lossCause ? `lost: ${lossCause}` : 'lost'
     case 'moved':
       return delta < 0 ? 'moved out' : 'moved in'
+    case 'corrected':
+      return delta < 0 ? 'recipe corrected, no longer of this one' : 'recipe corrected'
     case 'counted':
       return delta === 0 ? 'counted, as thought' : delta < 0 ? 'counted, fewer' : 'counted, more'
     default:

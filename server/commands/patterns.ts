@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm'
+import { and, eq, isNull, max } from 'drizzle-orm'
 import { recipeOf, resolveDressing, withUsualAmounts, wording } from '../../core/index.ts'
 import type { Material } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
@@ -12,9 +12,11 @@ import type {
 import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash, newId } from '../db/ids.ts'
+import { currentDressing } from '../read/currentDressing.ts'
 import { loadMaterials } from '../read/materials.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
+import { correctRecord } from './correctRecord.ts'
 import { mintMaterials } from './mint.ts'
 
 type PatternSave = CommandBody<'patternSave'>
@@ -29,26 +31,27 @@ interface Written {
   readonly materials: ReadonlyMap<string, Material>
 }
 
-/** The dressing that a save leaves current: the last one where nothing changed, else a new revision. */
-async function keepDressing({ tx, recorder, nowMs }: CommandContext, patternId: PatternId, body: DressingBody) {
+/** The dressing that a save leaves current: the one that is where nothing changed, else a new revision. */
+async function dressingToKeep({ tx, nowMs }: CommandContext, patternId: PatternId, body: DressingBody) {
   const hash = contentHash(body)
-  const [current] = await tx
-    .select()
+  const current = await currentDressing(tx, patternId)
+  if (current?.contentHash === hash) return { id: current.id, row: null }
+  const [last] = await tx
+    .select({ revision: max(dressing.revision) })
     .from(dressing)
     .where(eq(dressing.patternId, patternId))
-    .orderBy(desc(dressing.revision))
-    .limit(1)
-  if (current?.contentHash === hash) return current.id
   const id = newId<DressingId>()
-  await recorder.insert('dressing', {
+  return {
     id,
-    patternId,
-    revision: (current?.revision ?? 0) + 1,
-    body: { ...body, schemaVersion: RECIPE_VERSION },
-    contentHash: hash,
-    createdAtMs: nowMs,
-  })
-  return id
+    row: {
+      id,
+      patternId,
+      revision: (last?.revision ?? 0) + 1,
+      body: { ...body, schemaVersion: RECIPE_VERSION as typeof RECIPE_VERSION },
+      contentHash: hash,
+      createdAtMs: nowMs,
+    },
+  }
 }
 
 /** The recipe of a variant as it would be tied now; one that was tied before is found again. */
@@ -173,7 +176,10 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
   const { tx, recorder, nowMs } = context
   checkLabels(body.variants)
   await mintMaterials(context, body.newMaterials)
+  const written = await withAmountsWritten(context, body)
+  const { id: dressingId, row: newDressing } = await dressingToKeep(context, body.patternId, written.dressing)
   const row = {
+    currentDressingId: dressingId,
     name: body.name,
     nameKey: foldedKey(body.name),
     purpose: body.purpose,
@@ -190,8 +196,7 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
     body.patternId,
     body.serves.map((served) => ({ ...served, patternId: body.patternId })),
   )
-  const written = await withAmountsWritten(context, body)
-  const dressingId = await keepDressing(context, body.patternId, written.dressing)
+  if (newDressing) await recorder.insert('dressing', newDressing)
   const kept = new Set<string>(body.variants.map(({ id }) => id))
   const there = await tx
     .select({ id: variant.id })
@@ -204,6 +209,13 @@ export const patternSave: Handler<PatternSave> = async (context, body) => {
   for (const [position, input] of written.variants.entries()) {
     await saveVariant(context, body.patternId, input, position, dressingId, written)
   }
+  const count = body.correctsRecord
+    ? await correctRecord(
+        context,
+        written.variants.map(({ id }) => id),
+      )
+    : 0
+  if (count > 0) return { label: { code: 'recordCorrected', subject: body.name, count } }
   return { label: { code: body.version === null ? 'patternMade' : 'patternSaved', subject: body.name } }
 }
 

@@ -1,4 +1,4 @@
-import { and, eq, sql } from 'drizzle-orm'
+import { and, desc, eq, sql } from 'drizzle-orm'
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import * as schema from '../db/schema.ts'
 import type { Tx } from '../db/database.ts'
@@ -36,6 +36,17 @@ const changedSince = () => new ProblemError('cannotUndo', 'It was changed again 
 /** What is derived of a reach never keeps it: it goes with it, and is worked out anew should the reach come back. */
 async function dropDerived(tx: Tx, reachId: ReachId): Promise<void> {
   await tx.delete(schema.readingDay).where(eq(schema.readingDay.reachId, reachId))
+}
+
+/** When a row was last changed; null where no action says so. */
+async function lastChangedAt(tx: Tx, id: string): Promise<number | null> {
+  const [last] = await tx
+    .select({ atMs: schema.action.atMs })
+    .from(schema.action)
+    .where(sql`instr(${schema.action.before}, ${id}) > 0`)
+    .orderBy(desc(schema.action.atMs))
+    .limit(1)
+  return last?.atMs ?? null
 }
 
 /** Makes changes in a transaction and keeps the images that undo needs. */
@@ -106,7 +117,10 @@ export function makeRecorder(tx: Tx): Recorder {
     const before = await readRow(table, id)
     if (!before) throw new ProblemError('unknownId', 'This is not here any more.')
     if (expectedVersion !== null && before.version !== expectedVersion) {
-      throw new ProblemError('staleVersion', 'It was changed elsewhere since you opened it.', [], before)
+      throw new ProblemError('staleVersion', 'It was changed elsewhere since you opened it.', [], {
+        ...before,
+        changedAtMs: await lastChangedAt(tx, id),
+      })
     }
     const target = tableOf(table)
     await tx

@@ -95,8 +95,45 @@ async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): 
   return rows.length > 0 ? new Set([...patterns, ...boxes].filter((id) => named.has(id))) : new Set()
 }
 
+/** Recipes that an action made and that stay when it is taken back, with the dressings that they are of. */
+interface Recipes {
+  readonly revisions: ReadonlySet<string>
+  readonly dressings: ReadonlySet<string>
+}
+
+/**
+ * Recipes of variants that stay, and those that the ledger names: flies came under them and went again, which is history.
+ * Refused while flies lie under them.
+ */
+async function recipesToStay(
+  { tx }: CommandContext,
+  images: readonly Image[],
+  variants: ReadonlySet<string>,
+): Promise<Recipes> {
+  const made = madeRows(images, 'variantRevision')
+  const balances = await tx
+    .select({ id: flyBalance.variantRevisionId, count: flyBalance.count })
+    .from(flyBalance)
+    .where(
+      inArray(
+        flyBalance.variantRevisionId,
+        made.map(({ id }) => id),
+      ),
+    )
+  const staying = made.filter(
+    ({ id, variantId }) => variants.has(variantId) || balances.some((balance) => balance.id === id),
+  )
+  if (balances.some(({ count }) => count > 0))
+    throw new ProblemError('cannotUndo', 'Flies of that recipe lie in your boxes. Undo those first.')
+  return {
+    revisions: new Set(staying.map(({ id }) => id)),
+    dressings: new Set(staying.map(({ dressingId }) => dressingId)),
+  }
+}
+
 /** What belongs to a pattern or box that stays: it is put away with it, or stays as it is. */
-function belongsTo(stays: ReadonlySet<string>, image: Image, revisions: ReadonlySet<string>): boolean {
+function belongsTo(stays: ReadonlySet<string>, image: Image, recipes: Recipes): boolean {
+  const { revisions, dressings } = recipes
   if (image.kind === 'serves') return stays.has(image.patternId)
   if (image.kind === 'revisionMaterials')
     return image.rows.some(({ variantRevisionId }) => revisions.has(variantRevisionId))
@@ -107,8 +144,9 @@ function belongsTo(stays: ReadonlySet<string>, image: Image, revisions: Readonly
     case 'box':
       return stays.has(id)
     case 'variant':
-    case 'dressing':
       return stays.has(String(patternId))
+    case 'dressing':
+      return stays.has(String(patternId)) || dressings.has(id)
     case 'compartment':
       return stays.has(String(boxId))
     case 'variantRevision':
@@ -129,12 +167,10 @@ async function restoreImages(context: CommandContext, images: readonly Image[]):
   const variants = new Set(
     madeRows(images, 'variant').flatMap(({ id, patternId }) => (stays.has(patternId) ? [id] : [])),
   )
-  const revisions = new Set(
-    madeRows(images, 'variantRevision').flatMap(({ id, variantId }) => (variants.has(variantId) ? [id] : [])),
-  )
+  const recipes = await recipesToStay(context, images, variants)
   for (const image of [...images].reverse()) {
     await context.pace.breathe()
-    if (!belongsTo(stays, image, revisions)) await context.recorder.restore(image)
+    if (!belongsTo(stays, image, recipes)) await context.recorder.restore(image)
     else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
       await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })
   }

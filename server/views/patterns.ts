@@ -1,7 +1,8 @@
-import { and, asc, desc, eq, isNull } from 'drizzle-orm'
+import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { PatternId, PatternView, PatternsView, VariantLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { box, compartment, dressing, pattern } from '../db/schema.ts'
+import { box, compartment, pattern } from '../db/schema.ts'
+import { currentDressing } from '../read/currentDressing.ts'
 import { grouped } from '../read/grouped.ts'
 import { loadToldApart } from '../read/toldApart.ts'
 import { loadVariants, toFigureView } from '../read/variants.ts'
@@ -58,12 +59,7 @@ export async function patternView(db: Reader, id: PatternId): Promise<PatternVie
     .from(pattern)
     .where(and(eq(pattern.id, id), isNull(pattern.archivedAtMs)))
   if (!row) return null
-  const [current] = await db
-    .select()
-    .from(dressing)
-    .where(eq(dressing.patternId, id))
-    .orderBy(desc(dressing.revision))
-    .limit(1)
+  const current = await currentDressing(db, id)
   const variants = (await loadVariants(db)).filter(({ variant }) => variant.patternId === id)
   return {
     id: row.id,

@@ -31,6 +31,16 @@ describe('a recipe of flies that lie in a box', () => {
     )
     expect(changesRecipe(saved, { ...saved, variants: [{ ...a!, hookMaterialId: 'h18' }, b!] })).toBe(true)
     expect(changesRecipe(saved, { ...saved, components: [part('tail', { fibreCount: 7 })] })).toBe(true)
+    // a part that joined the dressing for another and that these leave out
+    const wired = {
+      components: [part('wire'), ...saved.components],
+      variants: saved.variants.map((one) => ({
+        ...one,
+        swaps: [...one.swaps, { componentKey: 'wire', omit: true }],
+      })),
+    }
+    expect(changesRecipe(saved, { ...saved, ...wired })).toBe(false)
+    expect(changesRecipe(saved, { ...saved, components: wired.components })).toBe(true)
   })
 
   it('becomes a new variant: what was changed as swaps, all else as it was saved', () => {

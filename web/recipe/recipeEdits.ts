@@ -26,16 +26,30 @@ function fixedPart(component: Component): unknown {
   )
 }
 
-/** Whether a variant that was saved would be tied otherwise by the draft: another dressing, hook or swap. */
+const sorted = (fields: object) =>
+  Object.entries(fields)
+    .filter(([, value]) => value !== undefined)
+    .sort(([a], [b]) => a.localeCompare(b))
+
+/** What a variant is tied of: its hook, and each component as its swaps leave it. */
+function tiedOf({ components }: Draft, { hookMaterialId, swaps }: DraftVariant): unknown {
+  const parts = components.flatMap((component) => {
+    const {
+      componentKey: _key,
+      omit,
+      ...swap
+    } = swaps.find(({ componentKey }) => componentKey === component.key) ?? {}
+    return omit ? [] : [sorted({ ...component, ...swap })]
+  })
+  return [hookMaterialId, parts]
+}
+
+/** Whether a variant that was saved would be tied otherwise by the draft; what only others take, it does not. */
 export function changesRecipe(saved: Draft, draft: Draft): boolean {
-  const recipe = ({ hookMaterialId, swaps }: DraftVariant) => [hookMaterialId, swaps]
-  return (
-    !same(saved.components, draft.components) ||
-    saved.variants.some((variant) => {
-      const now = draft.variants.find(({ id }) => id === variant.id)
-      return now !== undefined && !same(recipe(variant), recipe(now))
-    })
-  )
+  return saved.variants.some((variant) => {
+    const now = draft.variants.find(({ id }) => id === variant.id)
+    return now !== undefined && !same(tiedOf(saved, variant), tiedOf(draft, now))
+  })
 }
 
 /** What two drafts of one pattern differ in: kinds of components, and `name`, `note`, `variants`. */

@@ -3,6 +3,7 @@ export const labels = {
   oneFlyLies: 'One fly of this recipe lies in your boxes.',
   fliesLie: 'flies of this recipe lie in your boxes.',
   aNewVariant: 'Make it a new variant',
+  tiedSo: 'They were tied so: correct the record',
   fromNowOn: 'From now on so: those stay as they were',
   notYet: 'Not yet',
   aNewBox: 'a new box',

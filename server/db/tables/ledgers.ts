@@ -30,7 +30,7 @@ export const flyEntry = sqliteTable(
       .references(() => variantRevision.id),
     delta: integer('delta').notNull(),
     cause: text('cause')
-      .$type<'tied' | 'lost' | 'given' | 'retired' | 'found' | 'moved' | 'counted'>()
+      .$type<'tied' | 'lost' | 'given' | 'retired' | 'found' | 'moved' | 'counted' | 'corrected'>()
       .notNull(),
     lossCause: text('loss_cause'),
     counted: integer('counted'),

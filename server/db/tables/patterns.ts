@@ -41,6 +41,8 @@ export const pattern = sqliteTable(
     waterKinds: json<readonly WaterKind[]>('water_kinds').notNull(),
     dislike: real('dislike').notNull().default(0),
     note: text('note').notNull().default(''),
+    /** by which it is tied now; older ones, and what was taken back, stay for the flies that were tied by them */
+    currentDressingId: text('current_dressing_id').$type<DressingId>(),
     ...editable,
   },
   (t) => [
@@ -73,7 +75,7 @@ export const patternServes = sqliteTable(
 /** How recipes are written down: from 2 on with every usual amount in them. */
 export const RECIPE_VERSION = 2
 
-/** A revision of a pattern’s recipe; never changed, the highest is current. */
+/** A revision of a pattern’s recipe; never changed. */
 export const dressing = sqliteTable(
   'dressing',
   {

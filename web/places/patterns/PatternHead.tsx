@@ -7,8 +7,9 @@ import { draftOf, emptyDraft } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
-import { versionOf } from './useSavePattern.ts'
+import { changedAt, versionOf } from './useSavePattern.ts'
 import type { useSavePattern } from './useSavePattern.ts'
+import { instantName } from '../../words/instants.ts'
 import { labels } from '../../words/patterns.ts'
 
 interface PatternHeadProps {
@@ -33,6 +34,12 @@ function ThrowAway({ onThrow }: { readonly onThrow: () => void }) {
     </>
   )
 }
+
+/** When that was, where it is known. */
+const whenWords = (atMs: number | null): string =>
+  atMs === null
+    ? ' since you opened it'
+    : ` (${instantName(atMs, Intl.DateTimeFormat().resolvedOptions().timeZone)})`
 
 /** What yours and that of the other tab differ in. */
 function differWords(that: Draft, yours: Draft): string {
@@ -59,6 +66,7 @@ function WhichFlies({
           {labels.aNewVariant}
         </Button>
       ) : null}
+      <Button onPress={() => void save(version, { correctsRecord: true })}>{labels.tiedSo}</Button>
       <Button onPress={() => void save(version)}>{labels.fromNowOn}</Button>
       <Button look="quiet" onPress={leave}>
         {labels.notYet}
@@ -101,7 +109,9 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
       ) : null}
       {problem ? (
         <Row data-ends="edit" role="alert">
-          <Fault>{stale ? 'Another tab changed this pattern since you opened it.' : problem.detail}</Fault>
+          <Fault>
+            {stale ? `Another tab changed this pattern${whenWords(changedAt(problem))}.` : problem.detail}
+          </Fault>
           {stale && pattern ? <span>{differWords(draftOf(pattern), draft)}</span> : null}
           {stale && pattern ? (
             <>

@@ -11,11 +11,17 @@ import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { named } from '../../recipe/variantLabel.ts'
 import { asNewVariant, changesRecipe } from '../../recipe/recipeEdits.ts'
 
-/** The version of the row as it is now, from a refusal of a stale save. */
-export function versionOf({ current }: Problem): number | null {
-  const version = current && typeof current === 'object' && 'version' in current ? current.version : null
-  return typeof version === 'number' ? version : null
+/** A figure of the row as it is now, from a refusal of a stale save. */
+function figureNow({ current }: Problem, field: 'version' | 'changedAtMs'): number | null {
+  const figure = current && typeof current === 'object' ? (current as Record<string, unknown>)[field] : null
+  return typeof figure === 'number' ? figure : null
 }
+
+/** The version that another tab left. */
+export const versionOf = (problem: Problem): number | null => figureNow(problem, 'version')
+
+/** When another tab changed it, ms since 1970; null where nobody noted it. */
+export const changedAt = (problem: Problem): number | null => figureNow(problem, 'changedAtMs')
 
 interface SaveOf {
   readonly draft: Draft | null
@@ -39,12 +45,19 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
   const [saving, setSaving] = useState(false)
   const [asks, setAsks] = useState(false)
   const onHand = (pattern?.variants ?? []).reduce((sum, variant) => sum + variant.onHand, 0)
-  const save = async (asVersion: number | null, of = draft) => {
+  const save = async (
+    asVersion: number | null,
+    {
+      of = draft,
+      correctsRecord = false,
+    }: { readonly of?: Draft | null; readonly correctsRecord?: boolean } = {},
+  ) => {
     if (!of) return
     setAsks(false)
     setSaving(true)
     setProblem(null)
-    const delivery = await command('patternSave', toCommand({ ...of, version: asVersion }), { quietly: true })
+    const body = { ...toCommand({ ...of, version: asVersion }), ...(correctsRecord ? { correctsRecord } : {}) }
+    const delivery = await command('patternSave', body, { quietly: true })
     setSaving(false)
     if (delivery.kind === 'refused') {
       setProblem(delivery.problem)
@@ -80,7 +93,7 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
     makeVariant:
       asVariant && book
         ? () => {
-            void save(pattern?.version ?? null, named(asVariant.draft, book.materials)).then(() =>
+            void save(pattern?.version ?? null, { of: named(asVariant.draft, book.materials) }).then(() =>
               onChoose(asVariant.variantId),
             )
           }
