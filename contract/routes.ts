@@ -72,6 +72,7 @@ export const momentQuery = z.object({
 /** A day at a reach, with what is known of its weather and water. */
 export const reachDayQuery = z.object({ reachId, on: civilDate, ...saidOfHour })
 /** A year at a reach. */
+export const tonightQuery = z.object({ minutes: z.coerce.number().pipe(figure('eveningMinutes')).optional() })
 export const reachYearQuery = z.object({ reachId, year: z.coerce.number().pipe(figure('year')) })
 
 /** A stage at a reach. */
@@ -101,7 +102,13 @@ export const familyParams = z.object({ id: familyId })
 /** Every route of the server with what it takes and answers; OpenAPI is made from it. */
 export const routes = {
   frame: { method: 'get', path: PATHS.frame, summary: 'What stands round every place', answer: frameView },
-  tonight: { method: 'get', path: PATHS.tonight, summary: 'Likely, lacking, tie, buy', answer: tonightView },
+  tonight: {
+    method: 'get',
+    path: PATHS.tonight,
+    summary: 'Likely, lacking, tie, buy: what to tie fits into the minutes at the bench, where they are said',
+    query: tonightQuery,
+    answer: tonightView,
+  },
   standings: {
     method: 'get',
     path: PATHS.standings,

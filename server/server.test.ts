@@ -775,6 +775,32 @@ describe('waters, outings and the moment', () => {
     expect(tonight.lines.length).toBeLessThanOrEqual(7)
   })
 
+  it('promise no hook twice: not to two batches, not to one that waits at the bench; and no more than there is time for', async () => {
+    const rules = { ...water.water.rules, dryOnly: null }
+    await server.command('waterCreate', { ...water, water: { ...water.water, rules } }).expect(200)
+    await server.command('boxCreate', box).expect(200)
+    const [first] = midge().variants
+    const second = { ...first!, id: id('test:second'), label: '#14 plain', homeCompartmentId: placeB }
+    await server.command('patternSave', midge({ variants: [first!, second] as never })).expect(200)
+    await server.command('materialEntry', { materialId: hook, cause: 'bought', amount: 500 }).expect(200)
+    const toTie = async (query = '') =>
+      (await body<TonightView>(`/api/tonight${query}`)).lines.flatMap(({ kind, batch, text }) =>
+        kind === 'tie' && batch ? [{ ...batch, text }] : [],
+      )
+    const [one, other, ...more] = await toTie()
+    expect([one?.count, other?.count, more.length]).toEqual([3, 2, 0])
+    // half a minute more than two of them take: two, as the sentence says, and nothing beside
+    const { minutesToStart, minutesEach } = one!
+    const few = await toTie(`?minutes=${Math.ceil(minutesToStart + 2 * minutesEach)}`)
+    expect(few.map(({ count }) => count)).toEqual([2])
+    expect(few[0]?.text).toMatch(/^Tie two /)
+    expect(await toTie('?minutes=1')).toEqual([])
+    await server.get('/api/tonight?minutes=ninety').expect(400)
+    const plan = { variantId: first!.id, plannedCount: 3, compartmentId: placeA, onVise: false }
+    await server.command('batchPlan', { ...plan, batchId: id('test:waits') }).expect(200)
+    expect((await toTie()).map(({ count }) => count)).toEqual([2])
+  })
+
   it('name the same holes in the roll, the boxes and Tonight, and none for what is only below what is kept', async () => {
     const rules = { ...water.water.rules, dryOnly: null }
     await server.command('waterCreate', { ...water, water: { ...water.water, rules } }).expect(200)

@@ -129,7 +129,7 @@ export function apiRouter({
   take('backupMake', BODY_LIMIT, () => backups.make())
   take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
   read('frame', () => frameView(db, clock, buildId))
-  read('tonight', () => tonightView(db, clock))
+  read('tonight', ({ query }) => tonightView(db, clock, query.minutes))
   read('standings', () => standingsView(db, clock))
   read('moment', async ({ query }) => {
     const { parCount, units } = await settings()

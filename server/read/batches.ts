@@ -37,6 +37,17 @@ export const loadOpenBatches = keptUntilWrite(
   NAMED,
 )
 
+/** Flies that are to come of batches that wait or lie on the vise, by variant. */
+export const loadQueuedFlies = keptUntilWrite(
+  async (db: Reader): Promise<ReadonlyMap<string, number>> => {
+    const flies = new Map<string, number>()
+    for (const { variantId, batch: own } of await loadOpenBatches(db))
+      flies.set(variantId, (flies.get(variantId) ?? 0) + own.plannedCount)
+    return flies
+  },
+  [loadOpenBatches],
+)
+
 /** Batches that were ended, the last first. */
 export const loadEndedBatches = keptUntilWrite(
   (db: Reader) =>

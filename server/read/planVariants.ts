@@ -1,9 +1,10 @@
-import { and, eq, inArray, isNull, notInArray, sql } from 'drizzle-orm'
+import { and, eq, isNull, notInArray, sql } from 'drizzle-orm'
 import { TECHNIQUES } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { batch, flyTally, outing, spell, variantRevision, water } from '../db/schema.ts'
+import { flyTally, outing, spell, variantRevision, water } from '../db/schema.ts'
+import { loadQueuedFlies } from './batches.ts'
 import { loadLasting } from './lasting.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadSetups } from './patterns.ts'
@@ -77,22 +78,11 @@ async function readSnagginess(db: Reader): Promise<number> {
   return row?.mean ?? USUAL_SNAGGINESS
 }
 
-/** Flies by variant in batches that are not ended. */
-async function queuedFlies(db: Reader): Promise<ReadonlyMap<string, number>> {
-  const rows = await db
-    .select({ variantId: variantRevision.variantId, count: sql<number>`sum(${batch.plannedCount})` })
-    .from(batch)
-    .innerJoin(variantRevision, eq(variantRevision.id, batch.variantRevisionId))
-    .where(inArray(batch.status, ['planned', 'open']))
-    .groupBy(variantRevision.variantId)
-  return new Map(rows.map(({ variantId, count }) => [variantId, count]))
-}
-
 /** All variants as plan and cover ask for them, with the hours of outings that nobody noted fly by fly. */
 export async function planVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
   const { lost, hours, unnoted } = await loadLosses(db)
   const lasting = await loadLasting(db)
-  const queued = await queuedFlies(db)
+  const queued = await loadQueuedFlies(db)
   const variants = (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
     const variant = lasting.get(id)
     return variant

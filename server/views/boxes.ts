@@ -4,7 +4,7 @@ import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/i
 import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
-import { restockLines } from './restock.ts'
+import { loadRestock } from './restock.ts'
 import { behaviourOfRow, loadPutAway, loadVariants, toFigureView } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
 import { keptOf } from '../read/likely.ts'
@@ -62,7 +62,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
   const places = await loadHeld(db)
   const fliesIn = contentsOf(variants, places, away)
   const where = await placeToFish(db, today)
-  const restock = await restockLines(db, usualPar)
+  const restock = [...(await loadRestock(db, usualPar))()]
   const isHome = ({ variant: v }: VariantRow, compartmentId: CompartmentId) =>
     v.homeCompartmentId === compartmentId && !away.has(v.id)
   const toFly = (row: VariantRow, compartmentId: CompartmentId): Fly => {

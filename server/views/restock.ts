@@ -31,35 +31,64 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
   }
 }
 
-/** Variants with a home that are below par, the emptiest first, with what the stores allow. */
-export async function restockLines(db: Reader, usualPar: number): Promise<RestockLine[]> {
+/** Drawers once so many flies of some variants are tied from them. */
+function drawersAfter(
+  drawers: Drawers,
+  tied: ReadonlyMap<string, number>,
+  rowOf: (variantId: string) => VariantRow | undefined,
+): Drawers {
+  const left = new Map(drawers)
+  for (const [variantId, count] of tied) {
+    for (const { materialId, perFly } of rowOf(variantId)?.figure?.bill ?? []) {
+      const drawer = left.get(materialId)
+      if (drawer && drawer.onHand !== null)
+        left.set(materialId, { ...drawer, onHand: Math.max(drawer.onHand - perFly * count, 0) })
+    }
+  }
+  return left
+}
+
+const NONE: ReadonlyMap<string, number> = new Map()
+
+/**
+ * Asks for variants with a home that are below par, the emptiest first, with what the stores allow: now, or once so many
+ * flies of some are tied, when those are missing no more and their goods are gone.
+ */
+export async function loadRestock(
+  db: Reader,
+  usualPar: number,
+): Promise<(tied?: ReadonlyMap<string, number>) => readonly RestockLine[]> {
   const variants = await loadVariants(db)
   const drawers = await loadDrawers(db)
-  const byId = new Map(variants.map((row) => [row.variant.id, row]))
+  const byId = new Map<string, VariantRow>(variants.map((row) => [row.variant.id, row]))
   const labels = await loadPlaceLabels(db)
   const housed = variants.filter(({ variant }) => variant.homeCompartmentId !== null)
   const short = belowPar(
     housed.map((row) => ({ variantId: row.variant.id, onHand: row.onHand, parCount: row.variant.parCount })),
     usualPar,
   )
-  return short.flatMap((line): RestockLine[] => {
-    const row = byId.get(line.variantId)
-    const home = row?.variant.homeCompartmentId
-    if (!row || !home) return []
-    return [
-      {
-        variantId: row.variant.id,
-        patternId: row.variant.patternId,
-        patternName: row.patternName,
-        label: row.variant.label,
-        onHand: line.onHand,
-        par: line.par,
-        missing: line.missing,
-        compartmentId: home,
-        compartmentLabel: labels.get(home) ?? '',
-        drawingKey: row.figure?.drawingKey ?? null,
-        ...storesFor(row, line.missing, drawers),
-      },
-    ]
-  })
+  return (tied = NONE) => {
+    const left = drawersAfter(drawers, tied, (id) => byId.get(id))
+    return short.flatMap((line): RestockLine[] => {
+      const row = byId.get(line.variantId)
+      const home = row?.variant.homeCompartmentId
+      const missing = line.missing - (tied.get(line.variantId) ?? 0)
+      if (!row || !home || missing <= 0) return []
+      return [
+        {
+          variantId: row.variant.id,
+          patternId: row.variant.patternId,
+          patternName: row.patternName,
+          label: row.variant.label,
+          onHand: line.onHand,
+          par: line.par,
+          missing,
+          compartmentId: home,
+          compartmentLabel: labels.get(home) ?? '',
+          drawingKey: row.figure?.drawingKey ?? null,
+          ...storesFor(row, missing, left),
+        },
+      ]
+    })
+  }
 }

@@ -1,12 +1,20 @@
 import { forbiddenBy, outingCover, standingsOf, urgencyOf, wording } from '../../core/index.ts'
 import type { DisplayUnits, FlyRules } from '../../core/index.ts'
-import type { FoodAtMoment, PlanOuting, RestockLine, TonightLine, TonightView } from '../../contract/index.ts'
+import type {
+  FoodAtMoment,
+  PatternId,
+  PlanOuting,
+  RestockLine,
+  TonightLine,
+  TonightView,
+} from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { ruleLines, startingMoment } from './moment.ts'
+import { loadQueuedFlies } from '../read/batches.ts'
 import { loadMinutes } from '../read/minutes.ts'
-import { restockLines } from './restock.ts'
+import { loadRestock } from './restock.ts'
 import { localTime } from '../clock/localTime.ts'
 import { foodsAt } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
@@ -22,6 +30,7 @@ const LEAST_LIKELY = 0.01
 const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
+const MOST_IN_A_BATCH = 6
 /** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
@@ -90,13 +99,26 @@ function lackingLine(short: RestockLine): TonightLine {
   return { ...NOTHING, kind: 'lacking', text, patternId, variantId, onHand, par, drawingKey }
 }
 
-/** What can be tied of a fly tonight: no more than is missing, than the stores allow, and than six. */
-const countToTie = ({ missing, allowed }: RestockLine) => Math.min(missing, 6, allowed ?? 6)
-const canBeTied = (line: RestockLine) => countToTie(line) >= 1
+/** A fly that is to be tied, how many, and how long each takes. */
+interface ToTie {
+  readonly line: RestockLine
+  readonly count: number
+  readonly minutesEach: number
+}
 
-function tieLine(line: RestockLine, minutesEach: number): TonightLine {
-  const count = countToTie(line)
-  const minutes = Math.round(MINUTES_TO_START + count * minutesEach)
+const minutesOf = ({ count, minutesEach }: Omit<ToTie, 'line'>) => MINUTES_TO_START + count * minutesEach
+
+/** What can be tied of a fly: no more than is missing, than the stores allow, than there is time for, and than six. */
+const countToTie = ({ missing, allowed }: RestockLine, minutesEach: number, minutes: number) =>
+  Math.min(
+    missing,
+    MOST_IN_A_BATCH,
+    allowed ?? Infinity,
+    Math.floor((minutes - MINUTES_TO_START) / minutesEach),
+  )
+
+function tieLine({ line, count, minutesEach }: ToTie): TonightLine {
+  const minutes = Math.round(minutesOf({ count, minutesEach }))
   const text = `Tie ${wording.countInWords(count)} ${line.patternName} ${line.label}: about ${minutes} minutes, into ${line.compartmentLabel}.`
   const { patternId, variantId, onHand, par, drawingKey, compartmentId, compartmentLabel, allowed } = line
   const batch = {
@@ -150,23 +172,51 @@ function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly R
   return [...lines].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
 }
 
-/** What to tie, one batch after the other: each time what is most urgent once those before it are tied. */
-function batchesToTie(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
-  const chosen: RestockLine[] = []
+/**
+ * What to tie, one batch after the other: each time what is most urgent once those before it are tied, and of what they
+ * and the bench leave in the stores.
+ */
+function batchesToTie(
+  { restock, queued, mayBeFished, minutesEachOf }: Restocking,
+  ahead: CoverAhead,
+  minutes: number,
+): readonly ToTie[] {
+  const chosen: ToTie[] = []
+  const tied = new Map(queued)
   let now = ahead
-  for (let left = lines.filter(canBeTied); chosen.length < MOST_TO_TIE && left.length > 0;) {
-    const [first, ...rest] = byUrgency(left, now)
-    if (!first) break
-    chosen.push(first)
-    left = rest
+  let left = minutes
+  while (chosen.length < MOST_TO_TIE) {
+    const countOf = (line: RestockLine) => countToTie(line, minutesEachOf(line.patternId), left)
+    const [line] = byUrgency(
+      restock(tied).filter(
+        (one) =>
+          countOf(one) >= 1 &&
+          mayBeFished(one) &&
+          chosen.every(({ line: { variantId } }) => variantId !== one.variantId),
+      ),
+      now,
+    )
+    if (!line) break
+    const next = { line, count: countOf(line), minutesEach: minutesEachOf(line.patternId) }
+    chosen.push(next)
+    left -= minutesOf(next)
+    tied.set(line.variantId, (tied.get(line.variantId) ?? 0) + next.count)
     const before = now.held
-    now = { ...now, held: (key) => before(key) + (key === first.variantId ? countToTie(first) : 0) }
+    now = { ...now, held: (key) => before(key) + (key === line.variantId ? next.count : 0) }
   }
   return chosen
 }
 
-/** What is below what is kept, in the order of the water ahead; and of it what may be fished there. */
-async function orderedShort(db: Reader, ahead: CoverAhead, rules: FlyRules, usualPar: number) {
+/** What is below what is kept once the bench has done its work, and of it what may be fished at the next water. */
+interface Restocking {
+  readonly restock: Awaited<ReturnType<typeof loadRestock>>
+  /** flies to come of batches at the bench, by variant */
+  readonly queued: ReadonlyMap<string, number>
+  readonly mayBeFished: (line: RestockLine) => boolean
+  readonly minutesEachOf: (patternId: PatternId) => number
+}
+
+async function loadRestocking(db: Reader, rules: FlyRules, usualPar: number): Promise<Restocking> {
   const lasting = await loadLasting(db)
   const mayBeFished = ({ variantId }: RestockLine) => {
     const variant = lasting.get(variantId)
@@ -175,8 +225,13 @@ async function orderedShort(db: Reader, ahead: CoverAhead, rules: FlyRules, usua
     const floats = figure.kind === 'floats'
     return !forbiddenBy(rules, { floats, hookSize: figure.hookSize, lead, weighted, barb })
   }
-  const short = byUrgency(await restockLines(db, usualPar), ahead)
-  return { short, fishable: short.filter(mayBeFished) }
+  const paceOf = await loadMinutes(db)
+  return {
+    restock: await loadRestock(db, usualPar),
+    queued: await loadQueuedFlies(db),
+    mayBeFished,
+    minutesEachOf: (patternId) => paceOf(patternId).minutesEach,
+  }
 }
 
 type CoverAhead = Awaited<ReturnType<typeof coverOfOuting>>
@@ -200,8 +255,12 @@ function lackingThere({ needs, held }: CoverAhead, ahead: PlanOuting, from: Omit
   )
 }
 
-/** At most seven sentences in a fixed order: likely, lacking, tie, buy. */
-export async function tonightView(db: Reader, clock: Clock): Promise<TonightView> {
+/**
+ * At most seven sentences in a fixed order: likely, lacking, tie, buy.
+ *
+ * @param minutes at the bench; Infinity where nobody said
+ */
+export async function tonightView(db: Reader, clock: Clock, minutes = Infinity): Promise<TonightView> {
   const settings = await loadSettings(db)
   const now = localTime(clock.nowMs(), settings.body.timeZone)
   const usualPar = settings.body.parCount
@@ -216,8 +275,9 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   if (!ahead) return { outing: null, moment: null, lines: [], empty: true }
   const cover = await coverOfOuting(db, ahead)
   // what the next water's note forbids is not what tonight asks for
-  const { short, fishable } = await orderedShort(db, cover, ahead.rules, usualPar)
-  const minutesOf = await loadMinutes(db)
+  const restocking = await loadRestocking(db, ahead.rules, usualPar)
+  const short = byUrgency(restocking.restock(restocking.queued), cover)
+  const fishable = short.filter(restocking.mayBeFished)
   const lacking = lackingThere(cover, ahead, {
     stages: new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage])),
     short: new Map(fishable.map((line) => [line.variantId as string, line])),
@@ -226,11 +286,15 @@ export async function tonightView(db: Reader, clock: Clock): Promise<TonightView
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
     ...[...lacking, ...fishable.filter(isUnnamed).map(lackingLine)].slice(0, MOST_LACKING),
-    ...batchesToTie(fishable, cover).map((line) => tieLine(line, minutesOf(line.patternId).minutesEach)),
+    ...batchesToTie(restocking, cover, minutes).map(tieLine),
     ...buyLine(short).slice(0, MOST_TO_BUY),
   ]
   if (short.length === 0 && lacking.length === 0 && foods.length > 0) {
-    lines.push({ ...NOTHING, kind: 'covered', text: 'Every fly with a place of its own is at what you keep.' })
+    lines.push({
+      ...NOTHING,
+      kind: 'covered',
+      text: `Every fly with a place of its own is at what you keep${restocking.queued.size > 0 ? ', once the bench has done its work' : ''}.`,
+    })
   }
   return {
     outing: planned

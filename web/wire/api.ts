@@ -86,7 +86,7 @@ export const api = createApi({
         },
         providesTags: ['all'],
       }),
-      tonight: plain('tonight'),
+      tonight: asked('tonight'),
       moment: asked('moment'),
       waters: plain('waters'),
       reachSeason: asked('reachSeason'),

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView, TonightLine, TonightView } from '../../../contract/index.ts'
@@ -81,16 +81,6 @@ const SORTS: Readonly<Record<TonightLine['kind'], string>> = {
   covered: 'covered',
 }
 
-/** How many of a batch fit into the minutes there are; null leaves it as it is. */
-function countFor(line: TonightLine, minutes: number | null): number {
-  if (!line.batch) return 0
-  if (minutes === null) return line.batch.count
-  return Math.max(
-    Math.min(line.batch.count, Math.floor((minutes - line.batch.minutesToStart) / line.batch.minutesEach)),
-    0,
-  )
-}
-
 function targetOf(line: TonightLine): string | null {
   if (line.materialId) return `/stores?material=${line.materialId}`
   if (line.variantId) return `/patterns/${line.patternId}?variant=${line.variantId}`
@@ -99,17 +89,17 @@ function targetOf(line: TonightLine): string | null {
 
 interface LineProps {
   readonly line: TonightLine
-  readonly minutes: number | null
+  /** the one next step of the page */
+  readonly isFirst: boolean
   readonly onTie: (line: TonightLine, onVise: boolean) => void
 }
 
-function Sentence({ line, minutes, onTie }: LineProps) {
+function Sentence({ line, isFirst, onTie }: LineProps) {
   const dispatch = useAppDispatch()
   const lit = useAppSelector((state) => state.view.lit)
   const pxPerMm = useTrueSize()
   const subject = line.variantId ?? line.foodStageId ?? line.materialId
   const target = targetOf(line)
-  const count = countFor(line, minutes)
   const lightUp = () => dispatch(light(subject))
   const dim = () => dispatch(light(null))
   return (
@@ -130,12 +120,10 @@ function Sentence({ line, minutes, onTie }: LineProps) {
       )}
       {line.kind === 'tie' && line.batch ? (
         <Row $gap={6}>
-          <Button look="main" onPress={() => onTie(line, true)} isDisabled={count === 0}>
-            {count > 0 ? `Put ${count} on the vise` : 'Too little time'}
+          <Button look={isFirst ? 'main' : 'plain'} onPress={() => onTie(line, true)}>
+            Put {line.batch.count} on the vise
           </Button>
-          <Button onPress={() => onTie(line, false)} isDisabled={count === 0}>
-            {labels.queue}
-          </Button>
+          <Button onPress={() => onTie(line, false)}>{labels.queue}</Button>
         </Row>
       ) : null}
       {line.kind === 'tie' && line.drawingKey && line.par !== null ? (
@@ -179,19 +167,22 @@ function Outing({ view }: { readonly view: TonightView }) {
   )
 }
 
+const NO_MINUTES = {}
+const MOST_MINUTES = 600
+
 /** Home: what the next water is likely to ask for, what the boxes lack, what to tie, what to buy. */
 export function Tonight() {
-  const { data } = useTonightQuery()
   const { data: frame } = useFrameQuery()
   const [time, setTime] = useState('')
   const command = useCommand()
   const navigate = useNavigate()
-  const minutes = /^\d{1,3}$/.test(time.trim()) ? Number(time) : null
+  const minutes = /^\d{1,3}$/.test(time.trim()) && Number(time) <= MOST_MINUTES ? Number(time) : null
+  // what stands there stays until the answer for these minutes has come
+  const { data } = useTonightQuery(useDeferredValue(minutes === null ? NO_MINUTES : { minutes }))
 
   const tie = async (line: TonightLine, onVise: boolean) => {
     if (!line.batch || !line.variantId) return
-    const plannedCount = countFor(line, minutes)
-    if (plannedCount < 1) return
+    const { count: plannedCount } = line.batch
     const delivery = await command('batchPlan', {
       batchId: newId(),
       variantId: line.variantId,
@@ -235,7 +226,7 @@ export function Tonight() {
             onChange={setTime}
             width="64px"
             maxLength={3}
-            fault={time !== '' && minutes === null ? 'Minutes.' : undefined}
+            fault={time !== '' && minutes === null ? `Minutes, ${MOST_MINUTES} at most.` : undefined}
           />
           <span>{labels.minutes}</span>
           <Button onPress={() => void navigate('/ahead')}>{labels.ahead}</Button>
@@ -250,7 +241,12 @@ export function Tonight() {
       ) : null}
       <Lines aria-label={labels.whatTonightAsksFor}>
         {data.lines.map((line, i) => (
-          <Sentence key={`${line.kind}-${i}`} line={line} minutes={minutes} onTie={(l, v) => void tie(l, v)} />
+          <Sentence
+            key={`${line.kind}-${i}`}
+            line={line}
+            isFirst={line === batch}
+            onTie={(l, v) => void tie(l, v)}
+          />
         ))}
       </Lines>
       {data.lines.length === 0 ? <p>{labels.noFoodIsRecorded}</p> : null}
