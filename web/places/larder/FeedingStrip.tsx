@@ -3,6 +3,9 @@ import styled from 'styled-components'
 import { bandIn, DEPTH_BANDS, wording } from '../../../core/index.ts'
 import type { WaterKind } from '../../../core/index.ts'
 import type { FeedingRowView, StageLine } from '../../../contract/index.ts'
+import { foodNames } from '../../column/shortNames.ts'
+import { textWidth, useFontLoaded } from '../../column/textWidth.ts'
+import { useRoom } from '../../ui/useRoom.ts'
 import { placeNames, stackOf } from './stack.ts'
 import type { Area } from './stack.ts'
 import { labels } from '../../words/larder.ts'
@@ -77,28 +80,27 @@ export function FeedingStrip(props: FeedingStripProps) {
       const stage = first.get(area.key)
       return {
         ...area,
-        name: stage
-          ? byFood
-            ? stage.foodName
-            : `${stage.foodName}, ${stage.stageName}`
-          : labels[area.kind === 'others' ? 'otherFoods' : 'whateverComes'],
+        names: stage
+          ? foodNames(byFood ? stage.foodName : `${stage.foodName}, ${stage.stageName}`)
+          : [labels[area.kind === 'others' ? 'otherFoods' : 'whateverComes']],
         fill: stage?.colours[0]?.hexWet ?? (area.kind === 'others' ? 'var(--rule)' : 'var(--ground)'),
       }
     })
   }, [row, stages, waterKind, byFood])
+  const { ref, widthPx } = useRoom()
   const count = row.whatever.length
   const x = (index: number) => (count > 1 ? (index / (count - 1)) * WIDE : 0)
   const y = (share: number) => HIGH * (1 - share)
   const held = Math.min(Math.max(chosen, 0), count - 1)
   const said = [...areas]
-    .map(({ name, shares }) => ({ name, share: shares[held] ?? 0 }))
+    .map(({ names: [name = ''], shares }) => ({ name, share: shares[held] ?? 0 }))
     .sort((a, b) => b.share - a.share)
     .slice(0, MOST_SAID)
     .map(({ name, share }) => `${name}: ${wording.fishOnIt(share)}`)
     .join('; ')
   const step = (by: number) => onChoose(Math.min(Math.max(held + by, 0), count - 1))
   return (
-    <Strip>
+    <Strip ref={ref}>
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         preserveAspectRatio="none"
@@ -154,8 +156,8 @@ export function FeedingStrip(props: FeedingStripProps) {
           vectorEffect="non-scaling-stroke"
         />
       </svg>
-      <Names areas={areas} />
-      <Marks marks={marks} />
+      <Names areas={areas} widthPx={widthPx} />
+      <Marks marks={marks} widthPx={widthPx} />
       <figcaption>
         {nameOf(held)}: {said}.
       </figcaption>
@@ -168,7 +170,6 @@ const Over = styled.div`
   height: 0;
   span {
     position: absolute;
-    max-width: 240px;
     padding: 0 4px;
     font-size: 0.75rem;
     line-height: 1.25;
@@ -181,15 +182,28 @@ const Over = styled.div`
   }
 `
 
-/** Names stand in their areas, where these are thickest and no other name stands. */
-function Names({ areas }: { readonly areas: readonly (Area & { readonly name: string })[] }) {
+/** Padding of a name at both ends, px. */
+const NAME_PADDING = 8
+
+/** Names stand in their areas, where these are thickest and no other name stands, and shorter where there is little room. */
+function Names({
+  areas,
+  widthPx,
+}: {
+  readonly areas: readonly (Area & { readonly names: readonly string[] })[]
+  readonly widthPx: number
+}) {
+  useFontLoaded()
+  if (widthPx === 0) return null
   return (
     <Over aria-hidden="true">
-      {placeNames(areas).map(({ key, at, middle }) => (
-        <span key={key} style={{ left: `${at * 100}%`, top: -middle * HIGH }}>
-          {areas.find((area) => area.key === key)?.name}
-        </span>
-      ))}
+      {placeNames(areas, (name) => (textWidth(name) + NAME_PADDING) / widthPx).map(
+        ({ key, name, at, middle }) => (
+          <span key={key} style={{ left: `${at * 100}%`, top: -middle * HIGH }}>
+            {name}
+          </span>
+        ),
+      )}
     </Over>
   )
 }
@@ -205,14 +219,20 @@ const Scale = styled.div`
   }
 `
 
-function Marks({ marks }: Pick<FeedingStripProps, 'marks'>) {
+/** Room that a mark takes with some air, px. */
+const MARK_PX = 52
+
+function Marks({ marks, widthPx }: Pick<FeedingStripProps, 'marks'> & { readonly widthPx: number }) {
+  const each = Math.max(Math.ceil((marks.length * MARK_PX) / Math.max(widthPx, 1)), 1)
   return (
     <Scale aria-hidden="true">
-      {marks.map(({ at, name }) => (
-        <span key={at} style={{ left: `${Math.min(Math.max(at, 0.02), 0.98) * 100}%` }}>
-          {name}
-        </span>
-      ))}
+      {(widthPx > 0 ? marks : [])
+        .filter((_mark, i) => i % each === 0)
+        .map(({ at, name }) => (
+          <span key={at} style={{ left: `clamp(20px, ${at * 100}%, calc(100% - 20px))` }}>
+            {name}
+          </span>
+        ))}
     </Scale>
   )
 }

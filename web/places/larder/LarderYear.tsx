@@ -72,6 +72,25 @@ const Scroll = styled.div`
     height: ${HIGH_PX}px;
     display: block;
   }
+  @media (max-width: 700px) {
+    .row,
+    .months {
+      grid-template-columns: 118px minmax(0, 1fr);
+      gap: 6px;
+    }
+    .year {
+      font-size: 0.5625rem;
+      text-align: center;
+    }
+    .year small {
+      overflow: hidden;
+    }
+    button.name {
+      white-space: normal;
+      font-size: 0.75rem;
+      line-height: 1.1;
+    }
+  }
 `
 
 /** A food's year with its stage, week by week. */

@@ -35,8 +35,8 @@ describe('stackOf', () => {
 
 describe('placeNames', () => {
   it('places each name in its own area and none over another', () => {
-    const areas = stackOf(row, { keyOf: itself, depthOf, most: 4 }).map((area) => ({ ...area, name: `a ${area.key} of length` })) // prettier-ignore
-    const names = placeNames(areas)
+    const areas = stackOf(row, { keyOf: itself, depthOf, most: 4 }).map((area) => ({ ...area, names: [`a ${area.key} of length`] })) // prettier-ignore
+    const names = placeNames(areas, () => 0.1)
     expect(names.length).toBeGreaterThan(2)
     for (const { key, middle } of names) {
       const area = areas.find((one) => one.key === key)!
@@ -50,8 +50,19 @@ describe('placeNames', () => {
     )
   })
 
+  it('shortens a name by words where the whole has no room', () => {
+    const areas = stackOf(row, { keyOf: itself, depthOf, most: 4 }).map((area) => ({ ...area, names: [`the long name of ${area.key}`, area.key] })) // prettier-ignore
+    const placed = placeNames(areas, (name) => name.length / 12)
+    expect(placed.length).toBeGreaterThan(1)
+    for (const { key, name, at } of placed) {
+      expect(name).toBe(key)
+      expect(at - name.length / 24).toBeGreaterThanOrEqual(-1e-9)
+      expect(at + name.length / 24).toBeLessThanOrEqual(1 + 1e-9)
+    }
+  })
+
   it('leaves out what is too thin for a name', () => {
     const [area] = stackOf({ whatever: [0.02, 0.03], stages: [] } as never, { keyOf: itself, depthOf, most: 1 })
-    expect(placeNames([{ ...area!, name: 'thin' }])).toEqual([])
+    expect(placeNames([{ ...area!, names: ['thin'] }], () => 0.1)).toEqual([])
   })
 })

@@ -57,25 +57,32 @@ export function stackOf(
 /** A name in its area: where its middle stands, as shares of the width and of the height from the foot. */
 export interface PlacedName {
   readonly key: string
+  readonly name: string
   readonly at: number
   readonly middle: number
 }
 
-/** Room that a name takes of the width, by its letters, and of the height. */
-const LETTER = 0.0085
+/** Room that a line of text takes of the height. */
 const LINE = 0.085
 
 /**
- * Places names in their areas, each where the area is thickest and no name of a thicker one stands; what is too thin for
- * its name has none.
+ * Places names in their areas, each where the area is thickest and no name of a thicker one stands, as whole as there is
+ * room for; what is too thin for any of its names has none.
+ *
+ * @param areas with their names, the whole one first
+ * @param widthOf room that a name takes of the width, 0 to 1
  */
-export function placeNames(areas: readonly (Area & { readonly name: string })[]): readonly PlacedName[] {
+export function placeNames(
+  areas: readonly (Area & { readonly names: readonly string[] })[],
+  widthOf: (name: string) => number,
+): readonly PlacedName[] {
   const placed: (PlacedName & { readonly wide: number })[] = []
   const thick = (area: Area) => Math.max(...area.shares)
-  for (const area of [...areas].sort((a, b) => thick(b) - thick(a))) {
+  const place = (area: Area, name: string) => {
     const last = Math.max(area.shares.length - 1, 1)
-    const wide = area.name.length * LETTER
-    const spots = area.shares
+    const wide = widthOf(name)
+    if (wide > 1) return null
+    const free = area.shares
       .map((share, i) => ({
         share,
         at: Math.min(Math.max(i / last, wide / 2), 1 - wide / 2),
@@ -83,12 +90,20 @@ export function placeNames(areas: readonly (Area & { readonly name: string })[])
       }))
       .filter(({ share }) => share >= LINE * 0.85)
       .sort((a, b) => b.share - a.share)
-    const free = spots.find(({ at, middle }) =>
-      placed.every(
-        (one) => Math.abs(one.at - at) > (one.wide + wide) / 2 || Math.abs(one.middle - middle) > LINE,
-      ),
-    )
-    if (free) placed.push({ key: area.key, at: free.at, middle: free.middle, wide })
+      .find(({ at, middle }) =>
+        placed.every(
+          (one) => Math.abs(one.at - at) > (one.wide + wide) / 2 || Math.abs(one.middle - middle) > LINE,
+        ),
+      )
+    return free ? { key: area.key, name, at: free.at, middle: free.middle, wide } : null
+  }
+  for (const area of [...areas].sort((a, b) => thick(b) - thick(a))) {
+    for (const name of area.names) {
+      const found = place(area, name)
+      if (!found) continue
+      placed.push(found)
+      break
+    }
   }
   return placed
 }
