@@ -180,7 +180,7 @@ test('the band is checked by sampling in a worker, and what would narrow it is s
   await page.getByRole('link', { name: 'Third Button', exact: true }).click()
   const how = page.getByRole('region', { name: 'How this came about' })
   await expect(how.getByRole('table', { name: 'Mass by component' })).toContainText('whole fly')
-  await expect(how).toContainText('What would narrow it most: Stretch the line')
+  await expect(how).toContainText('What would narrow it most? Stretch the line')
   await how.getByRole('button', { name: 'Check the band by sampling' }).click()
   await expect(how.getByRole('status')).toContainText(/4000 flies drawn .* The two agree\./, {
     timeout: 20_000,

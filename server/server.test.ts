@@ -775,6 +775,21 @@ describe('waters, outings and the moment', () => {
     expect(tonight.lines.length).toBeLessThanOrEqual(7)
   })
 
+  it('offer the first measurement with what it would narrow, until something was measured', async () => {
+    await server.command('waterCreate', { ...water, water: { ...water.water, rules: { ...water.water.rules, dryOnly: null } } }).expect(200) // prettier-ignore
+    await ready()
+    const offered = async () =>
+      (await body<TonightView>('/api/tonight')).lines.filter(({ kind }) => kind === 'measure')
+    const [line] = await offered()
+    expect(line?.variantId).toBe(variantId)
+    const [, from, to] = /the band goes from ±(\d+) % to ±(\d+) %, at best\.$/.exec(line?.text ?? '') ?? []
+    expect(Number(to)).toBeLessThan(Number(from))
+    const subject = { kind: 'material', materialId: hook } as const
+    const weighed = { subject, count: 10, totalMg: 120, readabilityMg: 1, source: 'entered', note: '' } as const
+    await server.command('weighingSave', { weighingId: id('test:weighed'), weighing: weighed }).expect(200)
+    expect(await offered()).toEqual([])
+  })
+
   it('promise no hook twice: not to two batches, not to one that waits at the bench; and no more than there is time for', async () => {
     const rules = { ...water.water.rules, dryOnly: null }
     await server.command('waterCreate', { ...water, water: { ...water.water, rules } }).expect(200)

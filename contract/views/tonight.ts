@@ -5,7 +5,7 @@ import { drawingKey, moment } from './parts.ts'
 /** One sentence of Tonight, with the handle that it offers. */
 export const tonightLine = z
   .object({
-    kind: z.enum(['likely', 'lacking', 'tie', 'buy', 'covered']),
+    kind: z.enum(['likely', 'lacking', 'tie', 'buy', 'measure', 'covered']),
     text: z.string(),
     foodStageId: foodStageId.nullable(),
     patternId: patternId.nullable(),

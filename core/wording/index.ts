@@ -64,6 +64,7 @@ export {
   waterKindName,
 } from './names.ts'
 export type { LossCause } from './names.ts'
+export { doubtName, narrowingSentence } from './doubt.ts'
 export { fallWords } from './fall.ts'
 export { stockAmount } from './stock.ts'
 export {

@@ -12,6 +12,7 @@ import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { ruleLines, startingMoment } from './moment.ts'
+import { loadFirstMeasurement } from '../read/firstMeasurement.ts'
 import { loadQueuedFlies } from '../read/batches.ts'
 import { loadMinutes } from '../read/minutes.ts'
 import { loadRestock } from './restock.ts'
@@ -31,6 +32,7 @@ const MOST_LACKING = 2
 const MOST_TO_TIE = 2
 const MOST_TO_BUY = 1
 const MOST_IN_A_BATCH = 6
+const MOST_LINES = 7
 /** Minutes to lay things out. */
 const MINUTES_TO_START = 4
 
@@ -256,7 +258,7 @@ function lackingThere({ needs, held }: CoverAhead, ahead: PlanOuting, from: Omit
 }
 
 /**
- * At most seven sentences in a fixed order: likely, lacking, tie, buy.
+ * At most seven sentences in a fixed order: likely, lacking, tie, buy; where nothing was measured yet, what to measure.
  *
  * @param minutes at the bench; Infinity where nobody said
  */
@@ -289,6 +291,18 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
     ...batchesToTie(restocking, cover, minutes).map(tieLine),
     ...buyLine(short).slice(0, MOST_TO_BUY),
   ]
+  const measurement = await loadFirstMeasurement(db)
+  if (measurement && lines.length < MOST_LINES) {
+    const { row, text } = measurement
+    const { patternId, id: variantId, label } = row.variant
+    lines.push({
+      ...NOTHING,
+      kind: 'measure',
+      text: `${row.patternName} ${label}: ${text}`,
+      patternId,
+      variantId,
+    })
+  }
   if (short.length === 0 && lacking.length === 0 && foods.length > 0) {
     lines.push({
       ...NOTHING,

@@ -42,6 +42,11 @@ export const GlobalStyle = createGlobalStyle`
     @page { margin: 8mm; }
     body:has(> .printed) > :not(.printed) { display: none; }
     .printed { display: block; width: 100%; height: auto; }
+    .plan { color: #000; background: #fff; font-size: 9pt; }
+    .plan section { break-inside: avoid; }
+    .plan table { table-layout: fixed; }
+    .plan td { vertical-align: top; padding: 2mm; border: 0.3mm solid #000; }
+    .plan ul { margin: 1mm 0 0; padding: 0; list-style: none; }
   }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { animation: none !important; transition: none !important; }

@@ -17,6 +17,7 @@ export const labels = {
   newBox: 'New box',
   takeATableIn: 'Take a table in',
   saveAsATable: 'Save as a table',
+  printThePlan: 'Print the plan',
   dragAFlyBy: 'Drag flies, or choose some and put them elsewhere.',
   atAnyDepth: 'At any depth',
   notItsHome: 'not its home',

@@ -1,3 +1,4 @@
+import { printElement } from '../../files/printElement.ts'
 import { saveCsv } from '../../files/saveCsv.ts'
 import { saveFile } from '../../files/saveFile.ts'
 
@@ -19,7 +20,6 @@ export const saveBuyingMarkdown = (title: string, rows: Rows): void =>
 /** Prints the list on its own, with a box before each line to tick. */
 export function printBuying(title: string, rows: Rows): void {
   const page = document.createElement('div')
-  page.className = 'printed'
   const heading = document.createElement('h1')
   heading.textContent = title
   const table = document.createElement('table')
@@ -28,7 +28,5 @@ export function printBuying(title: string, rows: Rows): void {
     for (const text of [cells === HEADING ? '' : '☐', ...cells]) row.insertCell().textContent = text
   }
   page.append(heading, table)
-  document.body.append(page)
-  window.addEventListener('afterprint', () => page.remove(), { once: true })
-  window.print()
+  printElement(page)
 }

@@ -115,6 +115,12 @@ export default function Boxes() {
             >
               {labels.saveAsATable}
             </Button>
+            <Button
+              look="quiet"
+              onPress={() => void import('./printPlan.ts').then(({ printPlan }) => printPlan(drawn))}
+            >
+              {labels.printThePlan}
+            </Button>
             <Quiet>{labels.dragAFlyBy}</Quiet>
             <span style={{ flex: 1 }} />
             <HowTheyLook look={look} onLook={setLook} zoom={zoom} onZoom={setZoom} />

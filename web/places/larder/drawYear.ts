@@ -1,5 +1,6 @@
 import { MONTH_STARTS, WEEK_DAYS } from '../../../core/index.ts'
 import { MONTHS } from '../../words/days.ts'
+import { printElement } from '../../files/printElement.ts'
 import { saveFile } from '../../files/saveFile.ts'
 
 /** A food's year as it is drawn. */
@@ -83,9 +84,5 @@ export async function saveYearPng(year: DrawnYear, fileName: string): Promise<vo
 
 /** Prints the page, and nothing else of the window. */
 export function printYear(year: DrawnYear): void {
-  const page = yearOnPage(year)
-  page.className = 'printed'
-  document.body.append(page)
-  window.addEventListener('afterprint', () => page.remove(), { once: true })
-  window.print()
+  printElement(yearOnPage(year))
 }

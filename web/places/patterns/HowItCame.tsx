@@ -1,6 +1,6 @@
 import { memo, useEffect, useRef, useState } from 'react'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
-import type { DoubtShare, Estimate, SampledFall } from '../../../core/index.ts'
+import type { SampledFall } from '../../../core/index.ts'
 import { useMeasurementsQuery } from '../../wire/api.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -10,18 +10,6 @@ import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
-
-const INPUTS: Readonly<Record<DoubtShare['input'], { name: string; narrow: string }>> = {
-  drag: { name: 'drag of the dressing', narrow: 'Time three drops of a metre or more.' },
-  tippet: {
-    name: 'drag of the line',
-    narrow: 'Stretch the line and let it soak: how it curls is what nobody knows.',
-  },
-  hook: { name: 'mass of the hook', narrow: 'Weigh ten hooks.' },
-  bead: { name: 'mass of the bead', narrow: 'Weigh ten beads.' },
-  wire: { name: 'mass of the wire', narrow: 'Weigh a metre of the wire.' },
-  dressing: { name: 'how much dressing', narrow: 'Weigh ten finished flies.' },
-}
 
 const SAMPLES = 4000
 
@@ -101,13 +89,6 @@ function Measurements({ worked: { calibration } }: { readonly worked: WorkedOut 
   )
 }
 
-/** What is left of a band once the doubt of one input is gone: `Your band goes from ±25 % to ±18 %, at best.` */
-function narrowed({ value, low, high }: Estimate, share: number): string {
-  const half = (high - low) / 2 / value
-  const percent = (of: number) => `±${Math.round(100 * of)} %`
-  return `Your band goes from ${percent(half)} to ${percent(half * Math.sqrt(Math.max(1 - share, 0)))}, at best.`
-}
-
 /** How a figure came about: components, what the doubt comes from, and the one measurement that would narrow it most. */
 export const HowItCame = memo(function HowItCame({
   worked,
@@ -119,7 +100,6 @@ export const HowItCame = memo(function HowItCame({
   const { mass, units } = useWording()
   const { report } = worked
   const fall = report.kind === 'sinks' ? (report.trailing ?? report.free) : null
-  const first = fall?.doubt[0]
   return (
     <Section aria-label={labels.howThisCameAbout}>
       <h2>{labels.howThisCameAbout}</h2>
@@ -153,19 +133,18 @@ export const HowItCame = memo(function HowItCame({
           </tr>
         </tbody>
       </Dense>
-      {fall && first ? (
+      {fall && fall.doubt.length > 0 ? (
         <>
           <p style={{ marginTop: 8 }}>
             Where the doubt of the fall comes from:{' '}
             {fall.doubt
               .filter(({ share }) => share > 0.01)
-              .map(({ input, share }) => `${INPUTS[input].name} ${Math.round(share * 100)} %`)
+              .map(({ input, share }) => `${wording.doubtName[input]} ${Math.round(share * 100)} %`)
               .join(', ')}
             . 8 in 10 flies fall within the band.
           </p>
           <p>
-            What would narrow it most: {INPUTS[first.input].narrow}{' '}
-            {narrowed(fall.sinkSpeedMmPerS, first.share)}{' '}
+            What would narrow it most? {wording.narrowingSentence(fall)}{' '}
             <Quiet>Drag grows with speed to the power {fall.exponent.toFixed(2)} here.</Quiet>
           </p>
           <Measurements worked={worked} />

@@ -78,6 +78,7 @@ const SORTS: Readonly<Record<TonightLine['kind'], string>> = {
   lacking: 'lacking',
   tie: 'tie',
   buy: 'buy',
+  measure: 'measure',
   covered: 'covered',
 }
 
