@@ -11,6 +11,7 @@ import type {
   FamiliesView,
   HistoryView,
   LedgerView,
+  MomentView,
   OutingsView,
   PatternView,
   PlanView,
@@ -147,9 +148,9 @@ describe('a batch', () => {
 
 describe('an outing', () => {
   const outingId = id('test:outing')
+  const reachId = id('test:reach')
   beforeEach(async () => {
     const waterId = id('test:water')
-    const reachId = id('test:reach')
     await server
       .command('waterCreate', {
         waterId,
@@ -213,6 +214,12 @@ describe('an outing', () => {
     const { outings } = await body<OutingsView>('/api/outings')
     expect(outings[0]?.packed).toMatchObject([{ count: 3, compartmentId: placeB }])
     expect(outings[0]?.losses).toEqual([])
+    // they hang in the Column as what goes along, there and on that day
+    const packedOn = async (on: string) =>
+      (await body<MomentView>(`/api/moment?reachId=${reachId}&on=${on}&localMin=780`)).flies.find(
+        (fly) => (fly.variantId as string) === variantId,
+      )?.packed
+    expect([await packedOn('2030-06-01'), await packedOn('2030-06-02')]).toEqual([3, 0])
     await server
       .command('fliesLose', {
         outingId,

@@ -47,6 +47,8 @@ export const flyAtMoment = z
     depthMm: z.number(),
     onHand: z.number(),
     par: z.number(),
+    /** of those on hand, packed for the outing of that day */
+    packed: z.number(),
     /** null where there is nothing to draw */
     drawingKey: drawingKey.nullable(),
   })

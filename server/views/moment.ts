@@ -3,7 +3,7 @@ import { fishingDepthMm } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
 import { usableZone } from '../../contract/index.ts'
-import type { FlyAtMoment, Moment, MomentView, ReachChoice } from '../../contract/index.ts'
+import type { FlyAtMoment, Moment, MomentView, ReachChoice, VariantId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import type { water } from '../db/schema.ts'
 import { tempAt } from '../read/season.ts'
@@ -15,6 +15,7 @@ import type { VariantRow } from '../read/variants.ts'
 import { foodsAt, keptOf, reachOf } from '../read/likely.ts'
 import type { MomentInput } from '../read/likely.ts'
 import { nextOuting, outingHour } from '../read/outings.ts'
+import { packedFor } from '../read/packed.ts'
 import { loadPatternWaters } from '../read/patterns.ts'
 
 /** A reach as pages choose it, with how warm it is. */
@@ -83,7 +84,7 @@ export async function momentView(
     foods: [...foods],
     whatever,
     level,
-    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar),
+    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar, await packedFor(db, input)),
   }
 }
 
@@ -105,6 +106,7 @@ function fliesHere(
   bedMm: number,
   surfaceSpeedMmPerS: number,
   usualPar: number,
+  packed: ReadonlyMap<VariantId, number>,
 ): FlyAtMoment[] {
   return variants.flatMap((row): FlyAtMoment[] => {
     const par = keptOf(row, usualPar)
@@ -119,6 +121,7 @@ function fliesHere(
         depthMm,
         onHand: row.onHand,
         par,
+        packed: packed.get(row.variant.id) ?? 0,
         drawingKey: row.figure?.drawingKey ?? null,
       },
     ]

@@ -18,7 +18,7 @@ interface FlyMarkProps {
 export function FlyMark({ mark, atPx, roomPx }: FlyMarkProps) {
   const dispatch = useAppDispatch()
   const lit = useAppSelector((state) => state.view.lit === mark.id)
-  const sketch = useSketch(mark.look === 'fly' ? mark.drawingKey : null)
+  const sketch = useSketch(mark.look === 'fly' || mark.look === 'packed' ? mark.drawingKey : null)
   const pxPerMm = sketch ? Math.min((roomPx - 8) / sketch.frame.widthMm, MOST_PX_PER_MM) : 0
   return (
     <span

@@ -232,6 +232,10 @@ export const Strip = styled.aside`
   .lane button.out {
     border: 1px dashed var(--madder);
   }
+  .lane button.packed {
+    border: 1px solid var(--moss);
+    font-weight: 650;
+  }
   .lane button[data-lit='true'] {
     border: 1px solid var(--thistle);
     background: var(--panel);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { MomentView, StandingsView } from '../../contract/index.ts'
-import { holeMarks } from './hung.ts'
+import { censusMarks, holeMarks } from './hung.ts'
 
 const view = {
   moment: { on: '2026-06-06' },
@@ -22,5 +22,16 @@ describe('holes in the Column', () => {
     expect(holes(stage('smut', 'hole', '2026-06-06', 'Lavvel Brook'))).toEqual([])
     expect(holes(stage('smut', 'hole', '2026-06-13', 'Bridge Reach'))).toEqual([])
     expect(holeMarks(view, undefined, 'Bridge Reach')).toEqual([])
+  })
+})
+
+describe('flies in the Column', () => {
+  it('stand apart where they are packed, and are named before what is missing', () => {
+    const fly = (variantId: string, onHand: number, par: number, packed: number) => ({ variantId, patternId: 'p', patternName: 'Barley Sugar', label: '#14', depthMm: 300, onHand, par, packed, drawingKey: 'k' }) // prettier-ignore
+    const flies = [fly('there', 3, 3, 0), fly('gone', 0, 3, 0), fly('along', 3, 3, 2)]
+    const marks = censusMarks({ flies } as unknown as MomentView)
+    expect(marks.map(({ look }) => look)).toEqual(['fly', 'out', 'packed'])
+    expect(marks.map(({ words }) => words)).toEqual(['3 of 3', '0 of 3', '2 packed, 3 of 3'])
+    expect([...marks].sort((a, b) => b.rank - a.rank).map(({ id }) => id)).toEqual(['along', 'gone', 'there'])
   })
 })

@@ -7,6 +7,9 @@ type Food = MomentView['foods'][number]
 /** Foods that take less than a fish in two hundred, were they about, are not hung. */
 export const LEAST_HUNG = 0.005
 
+/** Above all that is missing, below every hole. */
+const PACKED_RANK = 1.5
+
 const middleOf = ({ fromMm, toMm }: Food) => (fromMm + toMm) / 2
 
 /** The foods of the moment, each in the middle of the depths where it is met. */
@@ -61,19 +64,27 @@ export function holeMarks(
     }))
 }
 
-/** The census: each variant on hand or kept, at the depth where it fishes here; what is missing most is named first. */
+const countWords = ({ onHand, par, packed }: MomentView['flies'][number]): string => {
+  const there = par > 0 ? `${onHand} of ${par}` : `${onHand} on hand`
+  return packed > 0 ? `${packed} packed, ${there}` : there
+}
+
+/**
+ * The census: each variant on hand or kept, at the depth where it fishes here. What is packed for that day is named first,
+ * then what is missing most.
+ */
 export const censusMarks = (view: MomentView): readonly Mark[] =>
   view.flies.map((fly) => ({
     id: fly.variantId,
     names: flyNames(fly.patternName, fly.label),
-    words: fly.par > 0 ? `${fly.onHand} of ${fly.par}` : `${fly.onHand} on hand`,
+    words: countWords(fly),
     depthMm: fly.depthMm,
     fromMm: fly.depthMm,
     toMm: fly.depthMm,
     weight: 0,
     softWeight: 0,
-    look: fly.onHand === 0 ? 'out' : 'fly',
+    look: fly.packed > 0 ? 'packed' : fly.onHand === 0 ? 'out' : 'fly',
     drawingKey: fly.drawingKey,
-    rank: fly.par > 0 ? Math.max(1 - fly.onHand / fly.par, 0) : 0,
+    rank: fly.packed > 0 ? PACKED_RANK : fly.par > 0 ? Math.max(1 - fly.onHand / fly.par, 0) : 0,
     to: `/patterns/${fly.patternId}?variant=${fly.variantId}`,
   }))

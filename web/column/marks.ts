@@ -16,8 +16,8 @@ export interface Mark {
   readonly weight: number
   /** its soft end: how far it may reach, 0 to 1 */
   readonly softWeight: number
-  /** out: a fly of which none is on hand; hole: a food that nothing serves */
-  readonly look: 'food' | 'fly' | 'out' | 'hole'
+  /** packed: a fly that goes along; out: one of which none is on hand; hole: a food that nothing serves */
+  readonly look: 'food' | 'fly' | 'packed' | 'out' | 'hole'
   /** of the fly that it shows; null where it is no fly, or nothing is to be drawn */
   readonly drawingKey: string | null
   /** of what crowds at one depth the highest is named first */

@@ -15,6 +15,8 @@ export const labels = {
   material: 'material',
   aFly: 'a fly',
   onHand: 'on hand',
+  shouldFall: 'it should fall',
+  yourDrops: 'your drops',
   firstFly: 'First fly',
   weighIt: 'Weigh it',
   timeIt: 'Time it',

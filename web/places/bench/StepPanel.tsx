@@ -2,6 +2,7 @@ import type { BenchView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { Cautions } from './Cautions.tsx'
+import { Gauge } from './Gauge.tsx'
 import { StepFigures } from './StepFigures.tsx'
 import type { useViseActions } from './useViseActions.ts'
 import { labels } from '../../words/bench.ts'
@@ -47,6 +48,9 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
         </p>
       ) : null}
       <Cautions key={step.key} step={step} />
+      {actions.doneCount <= 1 ? (
+        <Gauge figure={vise.figure} variantId={batch.variantId} />
+      ) : null}
       {actions.station ? (
         <p style={{ fontSize: '1.25rem' }}>
           <span className="figures">{actions.station.through}</span> of{' '}
