@@ -63,6 +63,9 @@ const Vise = styled.section`
     font-size: 1.75rem;
     line-height: 1.2;
   }
+  .goes-wrong {
+    color: var(--quiet);
+  }
   .figures-now {
     display: flex;
     flex-wrap: wrap;

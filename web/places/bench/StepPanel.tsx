@@ -43,9 +43,7 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       <StepFigures step={step} shankMm={shankMm} />
       {step.note ? <p>{step.note}</p> : null}
       {step.tip ? (
-        <p className="goes-wrong">
-          <Quiet>{step.tip}</Quiet>
-        </p>
+        <p className="goes-wrong">{step.tip}</p>
       ) : null}
       <Cautions key={step.key} step={step} />
       {actions.doneCount <= 1 ? (
