@@ -77,6 +77,7 @@ test.describe('on a phone', () => {
     await expect(figures).toBeInViewport()
     const line = await figures.locator('xpath=ancestor::dl').boundingBox()
     expect(line?.height ?? 999).toBeLessThan(844 / 4)
+    await staysClean(page, 'a pattern')
   })
 })
 

@@ -49,6 +49,8 @@ export const flyAtMoment = z
     par: z.number(),
     /** of those on hand, packed for the outing of that day */
     packed: z.number(),
+    /** how many more the stores allow; null where nothing of it was counted */
+    storesAllow: z.number().nullable(),
     /** null where there is nothing to draw */
     drawingKey: drawingKey.nullable(),
   })

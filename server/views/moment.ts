@@ -9,12 +9,14 @@ import type { water } from '../db/schema.ts'
 import { tempAt } from '../read/season.ts'
 import type { Warmth } from '../read/season.ts'
 import type { LoadedReach } from '../read/reaches.ts'
+import { storesFor } from './restock.ts'
 import { toReachWarmth } from './season.ts'
 import { behaviourOfRow, loadVariants } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
 import { foodsAt, keptOf, reachOf } from '../read/likely.ts'
 import type { MomentInput } from '../read/likely.ts'
 import { nextOuting, outingHour } from '../read/outings.ts'
+import { loadDrawers } from '../read/drawers.ts'
 import { packedFor } from '../read/packed.ts'
 import { loadPatternWaters } from '../read/patterns.ts'
 
@@ -84,7 +86,10 @@ export async function momentView(
     foods: [...foods],
     whatever,
     level,
-    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar, await packedFor(db, input)),
+    flies: fliesHere(variants, r.typicalDepthMm, r.surfaceSpeedMmPerS, usualPar, {
+      packed: await packedFor(db, input),
+      drawers: await loadDrawers(db),
+    }),
   }
 }
 
@@ -101,12 +106,18 @@ async function fishedOn(
   return variants.filter(({ variant: v }) => !elsewhere.has(v.patternId))
 }
 
+/** What goes along, and what the drawers hold. */
+interface FromElsewhere {
+  readonly packed: ReadonlyMap<VariantId, number>
+  readonly drawers: Awaited<ReturnType<typeof loadDrawers>>
+}
+
 function fliesHere(
   variants: readonly VariantRow[],
   bedMm: number,
   surfaceSpeedMmPerS: number,
   usualPar: number,
-  packed: ReadonlyMap<VariantId, number>,
+  { packed, drawers }: FromElsewhere,
 ): FlyAtMoment[] {
   return variants.flatMap((row): FlyAtMoment[] => {
     const par = keptOf(row, usualPar)
@@ -122,6 +133,7 @@ function fliesHere(
         onHand: row.onHand,
         par,
         packed: packed.get(row.variant.id) ?? 0,
+        storesAllow: storesFor(row, 1, drawers).allowed,
         drawingKey: row.figure?.drawingKey ?? null,
       },
     ]

@@ -104,6 +104,7 @@ export const labels = {
   variant: 'variant',
   weighs: 'weighs',
   falls: 'in the water',
+  narrowTheList: 'Narrow the list',
   forWhatFood: 'For what food',
   anyFood: 'any food',
   ofWhatSize: 'Of what size',

@@ -42,13 +42,9 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       ) : null}
       <StepFigures step={step} shankMm={shankMm} />
       {step.note ? <p>{step.note}</p> : null}
-      {step.tip ? (
-        <p className="goes-wrong">{step.tip}</p>
-      ) : null}
+      {step.tip ? <p className="goes-wrong">{step.tip}</p> : null}
       <Cautions key={step.key} step={step} />
-      {actions.doneCount <= 1 ? (
-        <Gauge figure={vise.figure} variantId={batch.variantId} />
-      ) : null}
+      {actions.doneCount <= 1 ? <Gauge figure={vise.figure} variantId={batch.variantId} /> : null}
       {actions.station ? (
         <p style={{ fontSize: '1.25rem' }}>
           <span className="figures">{actions.station.through}</span> of{' '}

@@ -1,7 +1,10 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
+import { EMPTY_CONTENT, useColumn } from '../../column/marks.ts'
+import type { ColumnContent } from '../../column/marks.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { clockTime, dayName, techniquesInWords } from '../../words/words.ts'
@@ -11,6 +14,7 @@ import { EmptyPockets } from './EmptyPockets.tsx'
 import { Fished, MostTrusted } from './Fished.tsx'
 import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
+import { takesByDepth } from './takesByDepth.ts'
 import { labels } from '../../words/outings.ts'
 
 function Losses({ outing }: { readonly outing: OutingLine }) {
@@ -32,6 +36,7 @@ function OutingRow({
   onPack,
   isPast,
   isDue,
+  onLook,
 }: {
   readonly outing: OutingLine
   readonly onEmpty: () => void
@@ -39,6 +44,8 @@ function OutingRow({
   readonly isPast: boolean
   /** its day has come */
   readonly isDue: boolean
+  /** it is pointed at, or something of it has the focus */
+  readonly onLook?: (outing: OutingLine | null) => void
 }) {
   const command = useCommand()
   const where =
@@ -62,7 +69,12 @@ function OutingRow({
       },
     })
   return (
-    <Section>
+    <Section
+      onMouseEnter={() => onLook?.(outing)}
+      onMouseLeave={() => onLook?.(null)}
+      onFocus={() => onLook?.(outing)}
+      onBlur={() => onLook?.(null)}
+    >
       <Row $align="start">
         <div style={{ flex: 1, minWidth: 260 }}>
           <h2>
@@ -133,12 +145,28 @@ function OutingRow({
   )
 }
 
+/**
+ * An outing that is pointed at hangs what fish took in the Column, where it was at the reach that is looked at: elsewhere
+ * the flies fished at other depths.
+ */
+function useTakes(outing: OutingLine | null): void {
+  const now = useNow()
+  const content = useMemo((): ColumnContent => {
+    const isHere = outing?.reachId && outing.reachId === now?.moment.reachId
+    const flies = outing && now && isHere ? takesByDepth(outing, now) : []
+    return flies.length > 0 ? { ...EMPTY_CONTENT, flies } : EMPTY_CONTENT
+  }, [outing, now])
+  useColumn(content)
+}
+
 /** Outings, planned and done; the pockets are emptied here. */
 export default function Outings() {
   const { data } = useOutingsQuery()
   const { data: frame } = useFrameQuery()
   const [params, setParams] = useSearchParams()
   const [planning, setPlanning] = useState(params.has('new'))
+  const [looked, setLooked] = useState<OutingLine | null>(null)
+  useTakes(looked)
   usePlaceActions([{ key: 'n', what: labels.planAnOuting, go: () => setPlanning(true) }])
   if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
@@ -181,6 +209,7 @@ export default function Outings() {
           outing={outing}
           isPast
           isDue
+          onLook={setLooked}
           onEmpty={() => setParams({ empty: outing.id })}
           onPack={() => setParams({ pack: outing.id })}
         />

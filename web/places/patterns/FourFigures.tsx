@@ -8,6 +8,7 @@ import { ruleMarks } from '../../drawing/ruleMarks.ts'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
+import { useNarrow } from '../../ui/useNarrow.ts'
 import type { useRungs } from './useRungs.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
@@ -191,6 +192,8 @@ export function FourFigures({
   const { report, sketch, times, listed: standard } = worked
   const { frame } = sketch
   const [wet, setWet] = useState(false)
+  // in one line it goes sideways, by the arrow keys too
+  const sideways = useNarrow()
   const pxPerMm = Math.min(DRAWN.wide / frame.widthMm, DRAWN.high / frame.heightMm)
   const sinks = report.kind === 'sinks' ? report : null
   const fall = sinks?.free.sinkSpeedMmPerS
@@ -213,7 +216,7 @@ export function FourFigures({
           <FlyDrawing sketch={sketch} pxPerMm={truePx} title={labels.theFlyAtTrue} />
         </Row>
       </div>
-      <dl>
+      <dl {...(sideways ? { tabIndex: 0 } : {})}>
         <div>
           <dt>{labels.inWater}</dt>
           <dd>

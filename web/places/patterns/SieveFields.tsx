@@ -56,7 +56,7 @@ export function SieveFields({ data, sieve, onChange, onClear }: SieveFieldsProps
     />
   )
   return (
-    <Row $gap={8} role="search" style={{ paddingBottom: 6 }}>
+    <Row $gap={8} role="group" aria-label={labels.narrowTheList} style={{ paddingBottom: 6 }}>
       <TextField
         label={labels.findAPattern}
         hideLabel

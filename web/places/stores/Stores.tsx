@@ -5,16 +5,20 @@ import styled from 'styled-components'
 import { buyingList } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useStoresQuery } from '../../wire/api.ts'
+import { EMPTY_CONTENT, useColumn } from '../../column/marks.ts'
+import { useNow } from '../../moment/useNow.ts'
 import { useWording } from '../../words/useWording.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { useNarrow } from '../../ui/useNarrow.ts'
 import { drawerTitle, STATE_COLOURS, STATE_WORDS, stateOf } from '../../recipe/drawerState.ts'
 import { BuyingList } from '../../parts/buying/BuyingList.tsx'
 import type { NamedBuyLine } from '../../parts/buying/BuyingList.tsx'
 import { Purchases } from './Purchases.tsx'
 import { DrawerSheet } from './DrawerSheet.tsx'
+import { stillToMake } from './stillToMake.ts'
 import { labels } from '../../words/stores.ts'
 
 const NewMaterial = lazy(() => import('./NewMaterial.tsx'))
@@ -87,7 +91,7 @@ const Scroll = styled.div`
 
 const ROW_PX = 34
 /** Where there is no room beside it, a name takes two lines. */
-const [NARROW, NARROW_ROW_PX] = ['(max-width: 700px)', 50]
+const NARROW_ROW_PX = 50
 
 /** What brings every drawer up to what is kept of it. */
 const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] => {
@@ -112,6 +116,8 @@ const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] =
 export default function Stores() {
   const { stock } = useWording()
   const { data } = useStoresQuery()
+  const now = useNow()
+  useColumn(useMemo(() => (now ? { ...EMPTY_CONTENT, flies: stillToMake(now) } : EMPTY_CONTENT), [now]))
   const [params, setParams] = useSearchParams()
   const [words, setWords] = useState('')
   const [onlyLow, setOnlyLow] = useState(false)
@@ -119,6 +125,7 @@ export default function Stores() {
   const [making, setMaking] = useState(false)
   usePlaceActions([{ key: 'n', what: labels.newMaterial, go: () => setMaking(true) }])
   const scroll = useRef<HTMLDivElement>(null)
+  const isNarrow = useNarrow()
   const shown = useMemo(() => {
     const sought = words.trim().toLowerCase()
     return (data?.materials ?? []).filter(
@@ -130,7 +137,7 @@ export default function Stores() {
   const rows = useVirtualizer({
     count: shown.length,
     getScrollElement: () => scroll.current,
-    estimateSize: () => (matchMedia(NARROW).matches ? NARROW_ROW_PX : ROW_PX),
+    estimateSize: () => (isNarrow ? NARROW_ROW_PX : ROW_PX),
     overscan: 12,
   })
   if (!data) return <p aria-busy="true">{labels.openingTheDrawers}</p>
