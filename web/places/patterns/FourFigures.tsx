@@ -240,6 +240,7 @@ export function FourFigures({
             ) : null}
             {fall ? (
               <>
+                {' '}
                 <br />
                 <small>
                   at {tempText} {speed(fall.value)}
