@@ -121,7 +121,7 @@ export {
 export type { Finalist, FindInput, FindProgress, Found, Offers, Rung, Wanted } from './find/index.ts'
 export { POSTURES, trimmable, trimSteps } from './float/index.ts'
 export type { Cut, Posture, Trimmed } from './float/index.ts'
-export { beadInProportionMm, byCalliper, hookOf, hookStyle, MEASURED_OF_HOOK } from './hook/index.ts'
+export { beadInProportionMm, byCalliper, eyeCentre, hookOf, hookStyle, MEASURED_OF_HOOK } from './hook/index.ts'
 export {
   BOX_COLUMNS,
   fliesNamed,

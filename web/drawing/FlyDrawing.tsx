@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react'
 import type { CSSProperties } from 'react'
 import { drawSketch } from '../../core/index.ts'
 import type { FlySketch, Wetness } from '../../core/index.ts'
+import { FlyShapes } from './FlyShapes.tsx'
 
 interface FlyDrawingProps {
   readonly sketch: FlySketch
@@ -44,18 +45,7 @@ export const FlyDrawing = memo(function FlyDrawing(props: FlyDrawingProps) {
       aria-label={title}
       style={STYLE}
     >
-      {shapes.map(({ key, path, fill, stroke, strokePx, opacity }, i) => (
-        <path
-          key={i}
-          d={path}
-          fill={fill ?? 'none'}
-          stroke={stroke ?? undefined}
-          strokeWidth={stroke ? strokePx : undefined}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-          opacity={opacity * seen(key)}
-        />
-      ))}
+      <FlyShapes shapes={shapes} solid={seen} />
     </svg>
   )
 })

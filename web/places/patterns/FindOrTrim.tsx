@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, memo, Suspense, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
 import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
@@ -20,7 +20,15 @@ interface FindOrTrimProps {
 }
 
 /** The two tools for a variant, opened when wanted: weigh it backwards, or trim what floats. */
-export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, onChoose }: FindOrTrimProps) {
+export const FindOrTrim = memo(function FindOrTrim({
+  worked,
+  draft,
+  chosen,
+  book,
+  waterTempC,
+  onChange,
+  onChoose,
+}: FindOrTrimProps) {
   const [open, setOpen] = useState<'find' | 'trim' | null>(null)
   if (!worked) return null
   const floats = worked.report.kind === 'floats'
@@ -62,4 +70,4 @@ export function FindOrTrim({ worked, draft, chosen, book, waterTempC, onChange, 
       ) : null}
     </div>
   )
-}
+})

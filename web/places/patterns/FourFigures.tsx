@@ -1,14 +1,11 @@
-import { useState } from 'react'
-import { ToggleButton } from 'react-aria-components'
+import { useDeferredValue } from 'react'
 import styled from 'styled-components'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
-import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
-import { ruleMarks } from '../../drawing/ruleMarks.ts'
-import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useNarrow } from '../../ui/useNarrow.ts'
+import { Drawn } from './Drawn.tsx'
 import type { useRungs } from './useRungs.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
@@ -94,32 +91,6 @@ const Pinned = styled.div`
   }
 `
 
-/** A rule of a centimetre or half an inch, tied to the drawing. */
-function ScaleRule({ pxPerMm }: { readonly pxPerMm: number }) {
-  const { units } = useWording()
-  const { marks, name, lengthMm } = ruleMarks(units.smallLength)
-  return (
-    <svg className="scale" width={lengthMm * pxPerMm + 44} height={14} aria-hidden="true">
-      {marks.map(({ atMm, isLong }) => (
-        <line
-          key={atMm}
-          x1={atMm * pxPerMm + 0.5}
-          x2={atMm * pxPerMm + 0.5}
-          y1={0}
-          y2={isLong ? 8 : 5}
-          stroke="var(--quiet)"
-        />
-      ))}
-      <line x1={0} x2={lengthMm * pxPerMm} y1={0.5} y2={0.5} stroke="var(--quiet)" />
-      <text x={lengthMm * pxPerMm + 5} y={10} fontSize={10} fill="var(--quiet)">
-        {name}
-      </text>
-    </svg>
-  )
-}
-
-/** Room for the fly on its sheet, px: above the lines, and never in their way. */
-const DRAWN = { wide: 300, high: 128 }
 const NOT_FOUND = '–'
 
 /** How it rides or falls, and what a tier would ask next about that. */
@@ -188,34 +159,17 @@ export function FourFigures({
   readonly rungs: ReturnType<typeof useRungs>
 }) {
   const { fall: fallWords, speed, speedBand, mass, depth, wholeTemperature, units } = useWording()
-  const truePx = useTrueSize()
-  const { report, sketch, times, listed: standard } = worked
-  const { frame } = sketch
-  const [wet, setWet] = useState(false)
+  const { report, times, listed: standard } = worked
+  // the figures are there with the key, the drawing a moment later
+  const drawn = useDeferredValue(worked)
   // in one line it goes sideways, by the arrow keys too
   const sideways = useNarrow()
-  const pxPerMm = Math.min(DRAWN.wide / frame.widthMm, DRAWN.high / frame.heightMm)
   const sinks = report.kind === 'sinks' ? report : null
   const fall = sinks?.free.sinkSpeedMmPerS
   const trailing = sinks?.trailing?.sinkSpeedMmPerS
   return (
     <Pinned data-testid="figures">
-      <div className="drawing">
-        <FlyDrawing
-          sketch={sketch}
-          pxPerMm={pxPerMm}
-          highlight={highlight}
-          wetness={wet ? 'wet' : 'dry'}
-          title={labels.theFlyToScale}
-        />
-        <Row $gap={8}>
-          <ScaleRule pxPerMm={pxPerMm} />
-          <ToggleButton className="wet" isSelected={wet} onChange={setWet}>
-            {wet ? labels.drawnWet : labels.drawnDry}
-          </ToggleButton>
-          <FlyDrawing sketch={sketch} pxPerMm={truePx} title={labels.theFlyAtTrue} />
-        </Row>
-      </div>
+      <Drawn worked={drawn} highlight={highlight} />
       <dl {...(sideways ? { tabIndex: 0 } : {})}>
         <div>
           <dt>{labels.inWater}</dt>

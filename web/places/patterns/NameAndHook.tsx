@@ -1,14 +1,14 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { MaterialPicker } from './MaterialPicker.tsx'
 import { withDrawer } from './DressingLines.tsx'
-import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
+import type { ChangeDraft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
 import { labels } from '../../words/patterns.ts'
 
 interface NameAndHookProps {
-  readonly draft: Draft
+  readonly name: string
   readonly chosen: DraftVariant
   readonly book: MaterialBook
   readonly onChange: ChangeDraft
@@ -17,7 +17,14 @@ interface NameAndHookProps {
 }
 
 /** What the pattern is called, and the hook of the chosen variant. */
-export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: NameAndHookProps) {
+export const NameAndHook = memo(function NameAndHook({
+  name,
+  chosen,
+  book,
+  onChange,
+  fault,
+  isNew,
+}: NameAndHookProps) {
   // nothing is wrong before something was written; said as the field is left, it would move what is just being pressed
   const [wrote, setWrote] = useState(!isNew)
   return (
@@ -25,10 +32,10 @@ export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: Nam
       <Row $align="start">
         <TextField
           label={labels.name}
-          value={draft.name}
-          onChange={(name) => {
+          value={name}
+          onChange={(next) => {
             setWrote(true)
-            onChange({ name })
+            onChange({ name: next })
           }}
           width="220px"
           maxLength={80}
@@ -52,4 +59,4 @@ export function NameAndHook({ draft, chosen, book, onChange, fault, isNew }: Nam
       <Quiet>The hook is that of {chosen.label}.</Quiet>
     </Section>
   )
-}
+})

@@ -1,6 +1,7 @@
+import { memo } from 'react'
 import { useNavigate } from 'react-router'
 import type { PatternView } from '../../../contract/index.ts'
-import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import type { ChangeDraft } from '../../recipe/draft.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NoteField } from '../../ui/fields.tsx'
 import { Section } from '../../ui/layout.tsx'
@@ -8,14 +9,19 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { labels } from '../../words/patterns.ts'
 
 interface NoteAndPutAwayProps {
-  readonly draft: Draft
+  readonly note: string
   readonly dirty: boolean
   readonly pattern: PatternView | undefined
   readonly onChange: ChangeDraft
 }
 
 /** The pattern's note, and putting it away once it is saved. */
-export function NoteAndPutAway({ draft, dirty, pattern, onChange }: NoteAndPutAwayProps) {
+export const NoteAndPutAway = memo(function NoteAndPutAway({
+  note,
+  dirty,
+  pattern,
+  onChange,
+}: NoteAndPutAwayProps) {
   const command = useCommand()
   const navigate = useNavigate()
   const putAway = async ({ id, version }: PatternView) => {
@@ -24,12 +30,12 @@ export function NoteAndPutAway({ draft, dirty, pattern, onChange }: NoteAndPutAw
   }
   return (
     <Section>
-      <NoteField label={labels.note} value={draft.note} onChange={(note) => onChange({ note })} width="520px" />
-      {pattern && draft.version !== null ? (
+      <NoteField label={labels.note} value={note} onChange={(next) => onChange({ note: next })} width="520px" />
+      {pattern ? (
         <Button onPress={() => void putAway(pattern)} isDisabled={dirty}>
           {labels.putThePatternAway}
         </Button>
       ) : null}
     </Section>
   )
-}
+})

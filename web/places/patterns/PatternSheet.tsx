@@ -171,7 +171,7 @@ export default function PatternSheet() {
         <p role="status">{isBare ? NO_RECIPE : missingOf(worked)}</p>
       )}
       <NameAndHook
-        draft={draft}
+        name={draft.name}
         chosen={chosen}
         book={book}
         onChange={change}
@@ -205,8 +205,8 @@ export default function PatternSheet() {
           onChange={change}
         />
         <FindOrTrim
-          worked={isWorked ? worked : null}
-          draft={draft}
+          worked={calmWorked}
+          draft={calm ?? draft}
           chosen={chosen}
           book={book}
           waterTempC={waterTempC}
@@ -228,7 +228,7 @@ export default function PatternSheet() {
       {calmWorked && calm ? (
         <FollowingFigures worked={calmWorked} draft={calm} variant={chosen} waterTempC={waterTempC} />
       ) : null}
-      <NoteAndPutAway draft={draft} dirty={dirty} pattern={pattern} onChange={change} />
+      <NoteAndPutAway note={draft.note} dirty={dirty} pattern={pattern} onChange={change} />
     </>
   )
 }
