@@ -97,6 +97,7 @@ export function evaluateFly(
 const awash = (parts: readonly Part[], spareMg: number, water: WaterProperties): Ride => ({
   posture: 'awash',
   freeHeightMm: 0,
+  shankMm: -Math.max(0, ...parts.map(({ topMm }) => topMm)),
   spareMg,
   reserve: 1 + spareMg / Math.max(sum(parts.map(({ massMg }) => massMg)), 1e-6),
   bears: 'calm',

@@ -17,6 +17,8 @@ export interface Ride {
   readonly posture: Posture
   /** top of wing, post, hackle or tuft above the film, mm */
   readonly freeHeightMm: number
+  /** the level shank above the film, mm, below nought under it; null where the abdomen hangs down */
+  readonly shankMm: number | null
   /** weight in water that it bears more before it goes under, mg */
   readonly spareMg: number
   /** support over load at the posture, 1 where it only just holds */
@@ -172,26 +174,30 @@ function lastAt(most: number, holds: (amount: number) => boolean): number {
 const highest = (parts: readonly Part[], water: WaterProperties, wetting: Wetting) =>
   stagesOf(parts, water, wetting).find(({ loadMg, supportMg }) => supportMg >= loadMg)
 
-/** Height of the top above the film: barbs bend until they bear the load; a tuft that carries sinks in by the share of its lift that the load asks for. */
-function freeHeight(
+/**
+ * Where it rides: the top above the film and the shank above it. Barbs bend until they bear the load; a tuft that carries
+ * sinks in by the share of its lift that the load asks for.
+ */
+function heights(
   parts: readonly Part[],
   water: WaterProperties,
   wetting: Wetting,
   { posture, loadMg, supportMg }: Stage,
-): number {
+): Pick<Ride, 'freeHeightMm' | 'shankMm'> {
   const top = Math.max(0, ...parts.map((part) => part.topMm))
   switch (posture) {
     case 'proud': {
       const { standingMg } = supportOf(parts, water, wetting)
-      return top + lastAt(TALLEST_MM, (heightMm) => standingMg(heightMm) >= loadMg)
+      const shankMm = lastAt(TALLEST_MM, (heightMm) => standingMg(heightMm) >= loadMg)
+      return { freeHeightMm: top + shankMm, shankMm }
     }
     case 'low':
     case 'inFilm':
-      return top
+      return { freeHeightMm: top, shankMm: 0 }
     case 'hanging':
-      return top * (1 - Math.min(loadMg / supportMg, 1))
+      return { freeHeightMm: top * (1 - Math.min(loadMg / supportMg, 1)), shankMm: null }
     case 'awash':
-      return 0
+      return { freeHeightMm: 0, shankMm: -top }
   }
 }
 
@@ -228,7 +234,7 @@ export function rideOf(parts: readonly Part[], water: WaterProperties, wetting: 
     }) !== undefined
   return {
     posture: stage.posture,
-    freeHeightMm: freeHeight(parts, water, wetting, stage),
+    ...heights(parts, water, wetting, stage),
     spareMg,
     reserve,
     bears: stage.posture === 'awash' ? 'calm' : (BEARS.find(([, least]) => reserve >= least)?.[0] ?? 'calm'),

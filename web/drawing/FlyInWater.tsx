@@ -33,7 +33,7 @@ export const FlyInWater = memo(function FlyInWater({ sketch, pose, wetness, room
   )
   const { shapes } = useMemo(() => drawSketch(sketch, { pxPerMm, wetness }), [sketch, pxPerMm, wetness])
   const top = inMm.top * pxPerMm
-  const filmPx = pose.kind === 'rides' ? top + pose.freeHeightMm * pxPerMm : null
+  const filmPx = pose.kind === 'rides' ? pose.shankMm * pxPerMm : null
   const box = {
     left: inMm.left * pxPerMm - MARGIN_PX,
     top: top - MARGIN_PX - LINE_PX,

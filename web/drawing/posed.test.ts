@@ -14,7 +14,7 @@ describe('a fly that is turned', () => {
     expect(turned({ x: 5, y: 4 }, turnOf({ kind: 'hangs', noseDownDeg: 180 })).y).toBeCloseTo(-4, 9)
   })
 
-  it('rides level', () => expect(turnOf({ kind: 'rides', freeHeightMm: 3 })).toBe(0))
+  it('rides level', () => expect(turnOf({ kind: 'rides', shankMm: 3 })).toBe(0))
 
   it('lies within the turned box, which is as large on its side', () => {
     const box = { left: -12, top: -6, width: 30, height: 10 }

@@ -1,6 +1,6 @@
-/** How a fly is held: level on the film, which stands so far below its top; or in the water, its nose so far down. */
+/** How a fly is held: level, its shank so far above the film; or in the water, its nose so far down. */
 export type Pose =
-  | { readonly kind: 'rides'; readonly freeHeightMm: number }
+  | { readonly kind: 'rides'; readonly shankMm: number }
   | { readonly kind: 'falls' | 'hangs'; readonly noseDownDeg: number }
 
 export interface Box {

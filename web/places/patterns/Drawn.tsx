@@ -53,8 +53,8 @@ function posesOf(report: FlyReport): readonly Pose[] {
       { kind: 'falls', noseDownDeg: report.attitude.noseDownDeg },
       { kind: 'hangs', noseDownDeg: report.hung.noseDownDeg },
     ]
-  return report.kind === 'floats' && report.ride.posture !== 'hanging'
-    ? [{ kind: 'rides', freeHeightMm: report.ride.freeHeightMm }]
+  return report.kind === 'floats' && report.ride.shankMm !== null
+    ? [{ kind: 'rides', shankMm: report.ride.shankMm }]
     : []
 }
 
