@@ -104,6 +104,31 @@ test('digits open the places in work order, and the find line finds', async ({ p
   await expect(page.getByRole('heading', { level: 1, name: 'Stores' })).toBeVisible()
 })
 
+test('patterns are narrowed by food, size and what is short; whoever comes back finds them so', async ({
+  page,
+}) => {
+  await page.goto('/patterns')
+  const list = page.getByRole('table', { name: 'Patterns and their variants' })
+  const flies = list.getByRole('row').filter({ has: page.getByRole('img') })
+  await expect(flies.first()).toBeVisible()
+  const all = await flies.count()
+  await choose(page, 'Of what size', '#16')
+  await choose(page, 'Short or not', 'what is short')
+  await expect.poll(() => flies.count()).toBeLessThan(all)
+  for (const label of await flies.getByRole('link', { name: /^#/ }).allTextContents())
+    expect(label).toMatch(/^#16/)
+  const few = await flies.count()
+  expect(few).toBeGreaterThan(0)
+  await flies.getByRole('link', { name: /^#/ }).first().click()
+  await expect(page.getByTestId('figures')).toBeVisible()
+  await page.goBack()
+  await expect.poll(() => flies.count()).toBe(few)
+  await page.getByLabel('Find a pattern').fill('no such fly')
+  await expect(page.getByText('No fly is like this.')).toBeVisible()
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await expect.poll(() => flies.count()).toBeGreaterThan(few)
+})
+
 test('the Column is entered with D, walked with arrows, left with Escape; a mark lights its row', async ({
   page,
 }) => {

@@ -20,7 +20,7 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
   await page.getByRole('button', { name: 'Ahead' }).click()
   await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
-  await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 60_000 })
   await expect(saturday(page).getByRole('row').nth(1)).toBeVisible()
   expect(await axeFaults(page)).toEqual([])
   const first = saturday(page).getByRole('row').nth(1)
@@ -127,10 +127,10 @@ test('a variant that nobody made yet is planned where nothing else serves, and q
   expect(saved.ok(), await saved.text()).toBe(true)
   await page.goto('/ahead')
   const row = saturday(page).getByRole('row', { name: /Damp Straw #12 olive/ })
-  await expect(row).toContainText('not made yet: queuing makes it', { timeout: 30_000 })
+  await expect(row).toContainText('not made yet: queuing makes it', { timeout: 60_000 })
   await row.getByRole('button', { name: /^Queue/ }).click()
   // what waits at the bench counts, and is not planned again
-  await expect(row).toHaveCount(0, { timeout: 30_000 })
+  await expect(row).toHaveCount(0, { timeout: 60_000 })
   await page.goto('/bench')
   await expect(page.getByText(/Damp Straw #12 olive/).first()).toBeVisible()
 })
@@ -208,7 +208,7 @@ test('nothing that the note of a water forbids is planned or packed, for six not
       expect(fly?.[1], `${JSON.stringify(rules)} ${row}`).toBeNull()
     }
     await page.goto('/ahead')
-    await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 40_000 })
+    await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 80_000 })
     const planned = page.getByRole('table', { name: 'To tie before Sat 6 June' }).getByRole('link')
     for (const fly of await planned.allTextContents()) {
       const region = page.getByRole('row', { name: new RegExp(fly) }).first()

@@ -12,7 +12,7 @@ import { labelsFor } from './labelling.ts'
 import type { Label } from './labelling.ts'
 import type { Mark } from './marks.ts'
 import { heightShare, LENS_BOTTOM_MM } from './scale.ts'
-import { thatFits } from './shortNames.ts'
+import { thatFits, thatTellApart } from './shortNames.ts'
 import { textWidth, useFontLoaded } from './textWidth.ts'
 
 /** Height of a label with its gap, its padding on both sides, and how far from its mark it may stand. */
@@ -48,10 +48,11 @@ function groupPlace(depthMm: number, bedMm: number, units: typeof defaultUnits):
 
 const nameOf = ({ names, words: more }: Mark) => `${names[0] ?? ''}${more ? `, ${more}` : ''}`
 
-/** What a label says: as much of the name as there is room for; opened, the words too. */
-function textOf(mark: Mark, roomPx: number, opened: boolean): string {
+/** What a mark may be called, the whole first; opened, with its words. */
+function namesOf(mark: Mark | undefined, opened: boolean): readonly string[] {
+  if (!mark) return []
   const withWords = opened && mark.words ? mark.names.map((name) => `${name} · ${mark.words}`) : []
-  return thatFits([...withWords, ...mark.names], roomPx, textWidth)
+  return [...withWords, ...mark.names]
 }
 
 /** One lane: marks at their true depths, labels beside them with leaders, and what has no room in groups that open in place. */
@@ -78,7 +79,13 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
   /** Where a mark's leader ends, from the lane's outer edge. */
   const tipOf = (mark: Mark) => (side === 'left' ? Math.max(reach(mark.weight), 3) : FLY_PX - 4)
   const roomPx = widthPx - PADDING_PX - LABEL_EDGE_PX - (side === 'left' ? 0 : FLY_PX)
-  const shown = labels.map((label) => {
+  // as much of each name as there is room for
+  const texts = thatTellApart(
+    labels.map(({ of }) => (of.length > 1 ? [] : namesOf(of[0], opened))),
+    roomPx,
+    textWidth,
+  )
+  const shown = labels.map((label, nth) => {
     const [foremost] = label.of
     const isGroup = label.of.length > 1
     const share = label.of.reduce((sum, { weight }) => sum + weight, 0)
@@ -93,9 +100,7 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
           roomPx + (side === 'right' ? FLY_PX / 2 : 0),
           textWidth,
         )
-      : foremost
-        ? textOf(foremost, roomPx, opened)
-        : ''
+      : (texts[nth] ?? '')
     return { label, foremost, isGroup, text, labelPx: textWidth(text) + PADDING_PX }
   })
   // of a group its foremost stands for all, or the one that is pointed at

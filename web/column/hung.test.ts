@@ -22,6 +22,15 @@ describe('holes in the Column', () => {
     expect(holes(stage('smut', 'hole', '2026-06-06', 'Lavvel Brook'))).toEqual([])
     expect(holes(stage('smut', 'hole', '2026-06-13', 'Bridge Reach'))).toEqual([])
     expect(holeMarks(view, undefined, 'Bridge Reach')).toEqual([])
+    const best = { variantId: 'v', patternId: 'p', name: 'Paper Lantern #10' }
+    const led = (fly: object | null) =>
+      holeMarks(
+        view,
+        standings({ ...stage('dun', 'hole', '2026-06-06', 'Bridge Reach'), best: fly }),
+        'Bridge Reach',
+      )[0]
+    expect(led(best)).toMatchObject({ words: 'Paper Lantern #10 would serve', to: '/patterns/p?variant=v' })
+    expect(led(null)).toMatchObject({ words: 'design one', to: '/patterns/new?serves=dun' })
   })
 })
 

@@ -33,35 +33,45 @@ export const foodMarks = (view: MomentView, content: ColumnContent): readonly Ma
       to: `/larder?stage=${food.foodStageId}`,
     }))
 
-/** The foods of the moment that nothing serves at its reach on its day: an empty outline facing each. */
+/**
+ * The foods of the moment that nothing serves at its reach on its day: an empty outline facing each. It leads to the fly
+ * that would serve, else to a new pattern for it.
+ */
 export function holeMarks(
   view: MomentView,
   standings: StandingsView | undefined,
   reachName: string,
 ): readonly Mark[] {
-  const holes = new Set(
+  const holes = new Map(
     (standings?.stages ?? [])
       .filter(
         (stage) => stage.standing === 'hole' && stage.on === view.moment.on && stage.reachName === reachName,
       )
-      .map(({ foodStageId }) => foodStageId),
+      .map((stage) => [stage.foodStageId, stage]),
   )
-  return view.foods
-    .filter(({ foodStageId }) => holes.has(foodStageId))
-    .map((food) => ({
-      id: `hole:${food.foodStageId}`,
-      names: [`hole: ${food.name}`, 'hole: nothing for it', 'hole'],
-      words: '',
-      depthMm: middleOf(food),
-      fromMm: food.fromMm,
-      toMm: food.toMm,
-      weight: 0,
-      softWeight: 0,
-      look: 'hole',
-      drawingKey: null,
-      rank: 2 + food.onIt,
-      to: `/patterns/new?serves=${food.foodStageId}`,
-    }))
+  return view.foods.flatMap((food): Mark[] => {
+    const hole = holes.get(food.foodStageId)
+    if (!hole) return []
+    const { best } = hole
+    return [
+      {
+        id: `hole:${food.foodStageId}`,
+        names: [`hole: ${food.name}`, 'hole: nothing for it', 'hole'],
+        words: best ? `${best.name} would serve` : 'design one',
+        depthMm: middleOf(food),
+        fromMm: food.fromMm,
+        toMm: food.toMm,
+        weight: 0,
+        softWeight: 0,
+        look: 'hole',
+        drawingKey: null,
+        rank: 2 + food.onIt,
+        to: best
+          ? `/patterns/${best.patternId}?variant=${best.variantId}`
+          : `/patterns/new?serves=${food.foodStageId}`,
+      },
+    ]
+  })
 }
 
 const countWords = ({ onHand, par, packed }: MomentView['flies'][number]): string => {

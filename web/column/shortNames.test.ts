@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { flyNames, foodNames, placeNames, thatFits } from './shortNames.ts'
+import { flyNames, foodNames, placeNames, thatFits, thatTellApart } from './shortNames.ts'
 
 const letters = (text: string) => text.length
 
@@ -11,6 +11,7 @@ describe('names by words', () => {
       'mayfly, rising nymph',
       'burrowing mayfly, rising',
       'mayfly, rising',
+      'Large burrowing, rising nymph',
       'mayfly',
     ])
     expect(foodNames('Earthworm, washed in')).toEqual([
@@ -22,8 +23,22 @@ describe('names by words', () => {
     expect(foodNames('Freshwater shrimp (scud), adult').slice(1)).toEqual([
       'Freshwater shrimp, adult',
       'shrimp, adult',
+      'Freshwater, adult',
       'shrimp',
     ])
+  })
+
+  it('tell apart what would be called alike', () => {
+    const foods = ['Net-spinning sedge, larva', 'Green free-living sedge, larva', 'Minnow, adult'].map(
+      foodNames,
+    )
+    expect(thatTellApart(foods, 24, letters)).toEqual([
+      'Net-spinning, larva',
+      'Green free-living, larva',
+      'Minnow, adult',
+    ])
+    // where there is no room for more they stay as they are
+    expect(thatTellApart(foods, 13, letters)).toEqual(['sedge, larva', 'sedge, larva', 'Minnow, adult'])
   })
 
   it('of flies keep the hook size longer than the rest of the label', () => {

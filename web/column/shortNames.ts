@@ -3,7 +3,7 @@ const KIN = /^(large|small|pale|dark|common|long|broad|great|little) /i
 
 /**
  * Names of a food's stage, from the whole to the shortest, by leaving out words: `Large burrowing mayfly, rising nymph`,
- * `burrowing mayfly, rising nymph`, `mayfly, rising nymph`, `mayfly, rising`, `mayfly`.
+ * `burrowing mayfly, rising nymph`, `mayfly, rising nymph`, `mayfly, rising`, `Large burrowing, rising nymph`, `mayfly`.
  */
 export function foodNames(whole: string): readonly string[] {
   const cut = whole.lastIndexOf(', ')
@@ -18,6 +18,7 @@ export function foodNames(whole: string): readonly string[] {
     ...new Set([
       ...foods.map((of) => joined(of, stage)),
       ...[kin, noun].map((of) => joined(of, firstOfStage)),
+      ...(stage && plain !== noun ? [joined(plain.slice(0, -noun.length - 1), stage)] : []),
       noun,
     ]),
   ]
@@ -41,6 +42,28 @@ export function placeNames(label: string): readonly string[] {
       .replace(/ (and|or|of|the|to|in)$/, ''),
   )
   return [...new Set([label, ...shorter])]
+}
+
+/**
+ * A name for each of several, from the whole to the shortest that has room; where two would be called alike, another of
+ * their names that has room and tells them apart.
+ */
+export function thatTellApart(
+  all: readonly (readonly string[])[],
+  widthPx: number,
+  widthOf: (text: string) => number,
+): readonly string[] {
+  const first = all.map((names) => thatFits(names, widthPx, widthOf))
+  const isAlike = (name: string) => first.filter((other) => other === name).length > 1
+  const used = new Set(first)
+  return all.map((names, i) => {
+    const usual = first[i] ?? ''
+    if (!isAlike(usual)) return usual
+    const other =
+      names.find((name) => name.length > usual.length && widthOf(name) <= widthPx && !used.has(name)) ?? usual
+    used.add(other)
+    return other
+  })
 }
 
 /** The longest of some names, from the whole to the shortest, that has room; the shortest where none has. */

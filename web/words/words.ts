@@ -10,6 +10,9 @@ const WEEKDAY = new Intl.DateTimeFormat('en-GB', {
 /** `Sat 6 June`. */
 export const dayName = (on: string): string => WEEKDAY.format(new Date(`${on}T00:00:00Z`)).replace(',', '')
 
+/** A day of any year: `Sat 23 May 2026`. */
+export const dateName = (on: string): string => `${dayName(on)} ${on.slice(0, 4)}`
+
 const MONTH_YEAR = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })
 
 /** A day of another year, as far as it matters: `June 2024`. */

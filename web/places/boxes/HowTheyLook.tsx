@@ -7,7 +7,8 @@ import { labels } from '../../words/boxes.ts'
 const Size = styled(Slider)`
   display: grid;
   grid-template-columns: auto 110px auto;
-  gap: 8px;
+  /* the thumb reaches over both ends */
+  gap: 16px;
   align-items: center;
   font-size: 0.8125rem;
   color: var(--quiet);

@@ -11,6 +11,7 @@ import { dayMonth } from '../../words/days.ts'
 import { HowGood } from './HowGood.tsx'
 import { NoteIt } from './NoteIt.tsx'
 import { labels } from '../../words/larder.ts'
+import { dateName } from '../../words/words.ts'
 
 const KINDS: Readonly<Record<ReachSeasonView['observations'][number]['observation']['kind'], string>> = {
   firstSeen: 'the first seen',
@@ -85,7 +86,7 @@ export function StageSeason({ stage }: StageSeasonProps) {
           <tbody>
             {notes.map(({ id, version, observation }) => (
               <tr key={id}>
-                <td className="figures">{observation.on}</td>
+                <td>{dateName(observation.on)}</td>
                 <td>{names.get(observation.reachId)}</td>
                 <td>{KINDS[observation.kind]}</td>
                 <td>
@@ -97,14 +98,14 @@ export function StageSeason({ stage }: StageSeasonProps) {
                 <td>
                   <Button
                     look="quiet"
-                    aria-label={`Change the note of ${observation.on}`}
+                    aria-label={`Change the note of ${dateName(observation.on)}`}
                     onPress={() => setChanging(id)}
                   >
                     {labels.changeIt}
                   </Button>
                   <Button
                     look="quiet"
-                    aria-label={`Put the note of ${observation.on} away`}
+                    aria-label={`Put the note of ${dateName(observation.on)} away`}
                     onPress={() => void command('observationArchive', { observationId: id, version })}
                   >
                     {labels.putAway}

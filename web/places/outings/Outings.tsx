@@ -7,7 +7,7 @@ import type { ColumnContent } from '../../column/marks.ts'
 import { useNow } from '../../moment/useNow.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { clockTime, dayName, techniquesInWords } from '../../words/words.ts'
+import { clockTime, dateName, techniquesInWords } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
@@ -78,7 +78,7 @@ function OutingRow({
       <Row $align="start">
         <div style={{ flex: 1, minWidth: 260 }}>
           <h2>
-            {dayName(outing.on)} {outing.on.slice(0, 4)}{' '}
+            {dateName(outing.on)}{' '}
             <Quiet>
               {outing.status === 'planned' ? (isPast ? 'planned, past' : 'planned') : outing.status}
             </Quiet>

@@ -9,6 +9,7 @@ import { Dense, Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { TakeReadings } from './TakeReadings.tsx'
 import { minuteOfDay } from '../../words/instants.ts'
 import { labels } from '../../words/waters.ts'
+import { dateName } from '../../words/words.ts'
 
 const WarmthChart = lazy(() => import('./WarmthChart.tsx'))
 
@@ -47,7 +48,7 @@ function levelWords(
       ? 'steady'
       : `${change > 0 ? 'rising' : 'falling'} ${depth(Math.abs(change))} a day`
   const seen = clarityMm === null ? '' : `; seen to ${depth(clarityMm)}`
-  return `Level ${depth(levelMm)} on ${dateOf(day)}, ${moves}${seen}${source === 'simulated' ? ' (simulated)' : ''}.`
+  return `Level ${depth(levelMm)} on ${dateName(dateOf(day))}, ${moves}${seen}${source === 'simulated' ? ' (simulated)' : ''}.`
 }
 
 interface ReachSheetProps {
@@ -75,7 +76,7 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
         {water.name}, {wording.waterKindName[water.kind]}, {wording.height(line.reach.elevationM, units)} above
         the sea.{' '}
         {latest
-          ? `Last read on ${dateOf(latest.day)}: mean of the day ${temperature(latest.meanC)}.`
+          ? `Last read on ${dateName(dateOf(latest.day))}: mean of the day ${temperature(latest.meanC)}.`
           : 'Nobody has read the thermometer here.'}{' '}
         {wording.dailySwing(warmth.swing, units)}
         {level ? ` ${levelWords(level, depth)}` : ''}
@@ -114,12 +115,12 @@ export default function ReachSheet({ line, water, onClose }: ReachSheetProps) {
                 <tr key={taken.id}>
                   <td className="number">{taken.rowCount.toLocaleString('en')}</td>
                   <td>{SOURCES[taken.source]}</td>
-                  <td className="figures">{dateOf(taken.firstDay)}</td>
-                  <td className="figures">{dateOf(taken.lastDay)}</td>
+                  <td>{dateName(dateOf(taken.firstDay))}</td>
+                  <td>{dateName(dateOf(taken.lastDay))}</td>
                   <td>
                     <Button
                       look="quiet"
-                      aria-label={`Put the readings from ${dateOf(taken.firstDay)} away`}
+                      aria-label={`Put the readings from ${dateName(dateOf(taken.firstDay))} away`}
                       onPress={() =>
                         void command('readingsArchive', { importId: taken.id, version: taken.version })
                       }

@@ -12,6 +12,7 @@ import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { runJob } from '../../workers/gateway.ts'
 import type { ReadText } from '../../workers/readText.ts'
 import { labels } from '../../words/waters.ts'
+import { dateName } from '../../words/words.ts'
 
 const LARGEST_BYTES = 20_000_000
 
@@ -223,8 +224,8 @@ function Preview({
   return (
     <div role="status">
       <p>
-        {count.toLocaleString('en')} {count === 1 ? 'reading' : 'readings'} from {dateOf(firstDay)} to{' '}
-        {dateOf(lastDay)}, from {temperature(coldestC)} to {temperature(warmestC)}.
+        {count.toLocaleString('en')} {count === 1 ? 'reading' : 'readings'} from {dateName(dateOf(firstDay))} to{' '}
+        {dateName(dateOf(lastDay))}, from {temperature(coldestC)} to {temperature(warmestC)}.
         {doubled > 0 ? ` ${doubled} stood twice, as autumn's hour does; their mean is taken.` : ''}
         {outOfOrder > 0 ? ' They were out of order, and are sorted.' : ''}
         {ambiguous

@@ -58,7 +58,7 @@ describe('readings of a reach', () => {
     write(group.getByRole('textbox'), '2026-04-01;8.1\n2026-04-02;8.5\n')
     fireEvent.click(group.getByRole('button', { name: 'See what it says' }))
     const take = await until(() => group.queryByRole('button', { name: 'Take them in' }))
-    expect(group.getByText(/2 readings from 2026-04-01 to 2026-04-02/)).toBeDefined()
+    expect(group.getByText(/2 readings from Wed 1 April 2026 to Thu 2 April 2026/)).toBeDefined()
     const before = (await days()).length
     fireEvent.click(take)
     await until(async () => (await days()).length === before + 2)
