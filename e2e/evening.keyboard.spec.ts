@@ -23,7 +23,6 @@ async function add(page: Page, kind: string): Promise<void> {
 }
 
 test('an evening by keyboard alone: design, tie, box, lose, restock, undo', async ({ page }) => {
-  test.setTimeout(150_000)
   await page.goto('/')
   await expect(page.getByRole('list', { name: 'What tonight asks for' })).toContainText('of 10 fish at')
 

@@ -34,7 +34,6 @@ async function design(page: Page): Promise<void> {
 }
 
 test('an evening by mouse: from a hole to a restocked box, and all of it taken back', async ({ page }) => {
-  test.setTimeout(150_000)
   await page.goto('/')
   // what the water asks for, what is lacking, what to tie
   const tonight = page.getByRole('list', { name: 'What tonight asks for' })

@@ -111,7 +111,6 @@ test('a server that is killed in the middle of a save and started again has the 
   page,
   pageErrors,
 }) => {
-  test.setTimeout(90_000)
   const copy = await copyOfDemo(process.env[FILLED] ?? '')
   const serving = await startProcess('demo', copy.path)
   await page.goto(`${serving.address}/stores`)
@@ -124,7 +123,7 @@ test('a server that is killed in the middle of a save and started again has the 
   const port = Number(new URL(serving.address).port)
   await serving.stop()
   const again = await startProcess('demo', serving.dataPath, port)
-  await expect(page.getByText('13.4 g on hand')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('13.4 g on hand')).toBeVisible()
   await page.reload()
   await expect(page.getByText('13.4 g on hand')).toBeVisible()
   await again.stop()

@@ -24,7 +24,6 @@ function counting(page: Page) {
 test('from nothing to a tied hole in at most twelve clicks and five fields; the lines stay until each is done', async ({
   browser,
 }) => {
-  test.setTimeout(120_000)
   const folder = await mkdtemp(join(tmpdir(), 'thistle-first-'))
   const own = await startProcess('main', folder)
   const page = await browser.newPage()
@@ -72,7 +71,6 @@ test('from nothing to a tied hole in at most twelve clicks and five fields; the 
 })
 
 test('the valley opens from the empty start in a server of its own, and ends with it', async ({ browser }) => {
-  test.setTimeout(150_000)
   const folder = await mkdtemp(join(tmpdir(), 'thistle-valley-'))
   const own = await startProcess('main', join(folder, 'own'))
   const page = await browser.newPage()
@@ -94,13 +92,11 @@ test('the valley opens from the empty start in a server of its own, and ends wit
   await page.close()
   await own.stop()
   await expect
-    .poll(
-      () =>
-        fetch(`${address}/api/alive`).then(
-          () => true,
-          () => false,
-        ),
-      { timeout: 20_000 },
+    .poll(() =>
+      fetch(`${address}/api/alive`).then(
+        () => true,
+        () => false,
+      ),
     )
     .toBe(false)
   await rm(folder, { recursive: true, force: true })

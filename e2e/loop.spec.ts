@@ -17,14 +17,13 @@ async function pressButton(page: Page, name: string | RegExp): Promise<void> {
 test('from a hole in the box to a full one: cover, plan, queue, bench by keyboard, box, losses, restock', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
   // what is thin
   await page.goto('/boxes?view=cover')
-  await expect(mayfly(page)).toContainText(/0 hole/, { timeout: 20_000 })
+  await expect(mayfly(page)).toContainText(/0 hole/)
 
   // what to tie for the coming outing, and when
   await page.goto('/ahead')
-  await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 40_000 })
+  await expect(page.getByText(/^No plan beats it/)).toBeVisible()
   const row = page
     .getByRole('table', { name: 'To tie before Sat 6 June' })
     .getByRole('row', { name: new RegExp(FLY) })
@@ -47,7 +46,7 @@ test('from a hole in the box to a full one: cover, plan, queue, bench by keyboar
 
   // covered
   await page.goto('/boxes?view=cover')
-  await expect(mayfly(page)).toContainText(/2 (?:short|covered)/, { timeout: 20_000 })
+  await expect(mayfly(page)).toContainText(/2 (?:short|covered)/)
 
   // the outing takes two of them
   await page.goto('/outings')

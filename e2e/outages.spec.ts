@@ -4,7 +4,6 @@ import { expect, test } from './thistle.ts'
 
 // a hundred of up to twenty seconds: npm run bench -- outages
 test('what is counted through outages arrives, in order and once', async ({ page, pageErrors }) => {
-  test.setTimeout(120_000)
   await putOnVise(page)
   await page.goto('/bench')
   const report = await countThroughOutages(page, { count: 5, shortestMs: 300, longestMs: 1500 }, randomFrom(7))

@@ -20,7 +20,7 @@ test('from a hole to the evening: a plan is made, changed, kept, and queued', as
   await page.getByRole('heading', { name: /^Tonight/ }).waitFor()
   await page.getByRole('button', { name: 'Ahead' }).click()
   await page.getByRole('heading', { name: 'Ahead', level: 1 }).waitFor()
-  await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^No plan beats it/)).toBeVisible()
   await expect(saturday(page).getByRole('row').nth(1)).toBeVisible()
   expect(await axeFaults(page)).toEqual([])
   const first = saturday(page).getByRole('row').nth(1)
@@ -81,7 +81,7 @@ test('after an outing: what a fly took is noted, ranked by how sure that is, and
 test('an evening that differs is planned with, and made as usual again', async ({ page }) => {
   await page.goto('/ahead')
   const before = page.getByRole('region', { name: 'Before Sat 6 June' })
-  await expect(before).toContainText('of 96 minutes at the bench', { timeout: 20_000 })
+  await expect(before).toContainText('of 96 minutes at the bench')
   await before.getByRole('button', { name: 'all 2 evenings' }).click()
   const friday = before.getByLabel('Minutes on Fri 5 June')
   await friday.fill('0')
@@ -127,16 +127,15 @@ test('a variant that nobody made yet is planned where nothing else serves, and q
   expect(saved.ok(), await saved.text()).toBe(true)
   await page.goto('/ahead')
   const row = saturday(page).getByRole('row', { name: /Damp Straw #12 olive/ })
-  await expect(row).toContainText('not made yet: queuing makes it', { timeout: 60_000 })
+  await expect(row).toContainText('not made yet: queuing makes it')
   await row.getByRole('button', { name: /^Queue/ }).click()
   // what waits at the bench counts, and is not planned again
-  await expect(row).toHaveCount(0, { timeout: 60_000 })
+  await expect(row).toHaveCount(0)
   await page.goto('/bench')
   await expect(page.getByText(/Damp Straw #12 olive/).first()).toBeVisible()
 })
 
 test('nothing that the note of a water forbids is planned or packed, for six notes', async ({ page }) => {
-  test.setTimeout(180_000)
   const api = async (path: string) => (await page.request.get(`/api/${path}`)).json() as Promise<unknown>
   const name = 'River Harnsel'
   const note = async (change: Partial<WaterRules>) => {
@@ -198,7 +197,7 @@ test('nothing that the note of a water forbids is planned or packed, for six not
     const saturday = page.locator('section', { hasText: 'Sat 6 June' }).first()
     await saturday.getByRole('button', { name: 'Pack', exact: true }).click()
     const flies = page.getByRole('table', { name: 'Flies that could go along' })
-    await expect(flies.getByText(/to show it/).first()).toBeVisible({ timeout: 20_000 })
+    await expect(flies.getByText(/to show it/).first()).toBeVisible()
     await page.getByRole('button', { name: 'What that day asks for' }).click()
     const ticked = flies.getByRole('row').filter({ has: page.getByRole('checkbox', { checked: true }) })
     await expect(ticked.first()).toBeVisible()
@@ -208,7 +207,7 @@ test('nothing that the note of a water forbids is planned or packed, for six not
       expect(fly?.[1], `${JSON.stringify(rules)} ${row}`).toBeNull()
     }
     await page.goto('/ahead')
-    await expect(page.getByText(/^No plan beats it/)).toBeVisible({ timeout: 80_000 })
+    await expect(page.getByText(/^No plan beats it/)).toBeVisible()
     const planned = page.getByRole('table', { name: 'To tie before Sat 6 June' }).getByRole('link')
     for (const fly of await planned.allTextContents()) {
       const region = page.getByRole('row', { name: new RegExp(fly) }).first()
@@ -255,16 +254,14 @@ test.describe('what only reads', () => {
     await page.getByRole('button', { name: 'What they cover' }).click()
     const grid = page.getByRole('table', { name: 'Cover' })
     const mayfly = grid.getByRole('row', { name: /Large burrowing mayfly/ })
-    await mayfly.getByRole('button', { name: /^dun 0 hole/ }).click({ timeout: 20_000 })
+    await mayfly.getByRole('button', { name: /^dun 0 hole/ }).click()
     const dun = grid.getByRole('group', { name: 'Large burrowing mayfly, dun' })
     await expect(dun).toContainText('Paper Lantern #10 2XL 0 on hand, Duns, lid, meant for it')
     await expect(dun).toContainText('Could pass')
     await expect(grid.getByRole('row', { name: /Dark olive/ })).toContainText('covered')
     expect(await axeFaults(page)).toEqual([])
     await page.getByRole('button', { name: 'By situation' }).click()
-    await expect(page.getByRole('table', { name: 'By situation' })).toContainText('nothing showing', {
-      timeout: 20_000,
-    })
+    await expect(page.getByRole('table', { name: 'By situation' })).toContainText('nothing showing')
     expect(await axeFaults(page)).toEqual([])
   })
 })

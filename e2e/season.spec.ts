@@ -44,7 +44,7 @@ test('a temperature file is looked at, taken in, and moves the forecast; putting
 test('a note moves the window of a food, says how far, and undo takes it back', async ({ page }) => {
   await page.goto('/larder?view=year')
   // a year is worked out cold
-  await expect(page.getByRole('region', { name: 'Foods through the year' })).toBeVisible({ timeout: 40_000 })
+  await expect(page.getByRole('region', { name: 'Foods through the year' })).toBeVisible()
   expect(await axeFaults(page)).toEqual([])
   for (const [button, name] of [
     ['Save the table', 'bridge-reach-2026.csv'],
@@ -211,6 +211,6 @@ test('the year of a water: its ice, its thermocline by keys, and where a fly is 
   await page.getByRole('link', { name: 'Cold Tea' }).first().click()
   await page.getByRole('button', { name: 'Show when and where it is of use' }).click()
   const year = page.getByRole('region', { name: 'Through the year' })
-  await expect(year.getByRole('img', { name: /Bridge Reach: of use at most/ })).toBeVisible({ timeout: 20_000 })
+  await expect(year.getByRole('img', { name: /Bridge Reach: of use at most/ })).toBeVisible()
   await expect(year).toContainText(/\(.+, about \d+ \w+\)/)
 })
