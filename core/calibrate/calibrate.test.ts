@@ -209,6 +209,19 @@ describe('the five tests of the valley', () => {
     expect(both.dryLogDrag).toBeGreaterThan(0.15)
   })
 
+  it('takes what clings to a fly to cling to the same dressing with another bead, and hardly to a bare one', () => {
+    const fly = flyOf(jigNymph())
+    const dry = read(fly, { id: 'dry', wet: 'dry', timesS: timesAt(fly, 0.8, { wet: 'dry' }) })
+    const soaked = read(fly, { id: 'wet', timesS: timesAt(fly, 0.98) })
+    const airOf = (other: Fly, name: string) =>
+      shrinkDrag([dry, soaked], target(read(other, { variantId: name }))).dryLogDrag
+    const own = airOf(fly, 'one')
+    const sister = airOf(flyOf(jigNymph('bead-tungsten-slotted', '2.4')), 'two')
+    expect(sister / own).toBeGreaterThan(0.6)
+    expect(sister / own).toBeLessThan(1)
+    expect(airOf(marabouNymph(), 'three') / own).toBeLessThan(0.5)
+  })
+
   it('finds brass in the tungsten jar by weighing ten beads', () => {
     const ten: GoodsWeighing = {
       id: 'w',

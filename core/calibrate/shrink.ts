@@ -25,7 +25,7 @@ export interface Shrunk {
   readonly weights: readonly { readonly testId: string; readonly variantId: string; readonly weight: number }[]
 }
 
-/** Of the drag's doubt, the share that dressings which drag alike have in common; the rest is a variant's own. */
+/** Of the doubt in drag and in held air, the share that dressings which drag alike have in common; the rest is a variant's own. */
 const SHARED = 0.8
 /** Doubt in what clinging air adds to the drag of a dry fly, as sd of its logarithm. */
 const DRY_SD_LOG = 0.25
@@ -34,39 +34,41 @@ const FLOOR_SD_LOG = 0.05
 
 const PRIOR = PRIOR_DRAG_SD_LOG ** 2
 
+/** What two flies have in common: the covariance of their ln(drag), and of what clinging air adds to it. */
+function commonOf(a: ShrinkTarget, b: ShrinkTarget) {
+  const same = a.variantId === b.variantId
+  const share = SHARED * likeness(a.shares, b.shares) + (same ? 1 - SHARED : 0)
+  return { same, drag: PRIOR * share, air: DRY_SD_LOG ** 2 * share }
+}
+
 /**
  * The drag of a fly from its own drop tests and those of its likes.
  *
  * ln(drag) of all flies is Gaussian about the estimate with sd 0.25; two flies share 0.8 × their likeness of it, and
  * the rest is each one's own. What a test sees is drag ÷ weight, so the doubt in a variant's weight joins its own part.
- * What clinging air adds is a second unknown of each variant, of which a test sees as much as the fly is still dry:
- * tests dry and soaked come apart into air and drag. Conditioning on all readings at once is hierarchical shrinkage with these weights.
+ * What clinging air adds is a second unknown, shared by likes as drag is, of which a test sees as much as the fly is
+ * still dry: tests dry and soaked come apart into air and drag. Conditioning on all readings at once is hierarchical
+ * shrinkage with these weights.
  */
 export function shrinkDrag(readings: readonly DropReading[], target: ShrinkTarget): Shrunk {
   const own = (reading: DropReading) => reading.variantId === target.variantId
   const timedCount = readings.filter(own).length
-  const common = (a: DragShares, b: DragShares, same: boolean) =>
-    PRIOR * (SHARED * likeness(a, b) + (same ? 1 - SHARED : 0))
   const covariance = readings.map((a, i) =>
     readings.map((b, j) => {
-      const same = a.variantId === b.variantId
-      const ownPart = same
-        ? Math.min(a.weightVariance, b.weightVariance) +
-          a.dryness * b.dryness * DRY_SD_LOG ** 2 +
-          FLOOR_SD_LOG ** 2
-        : 0
-      return common(a.shares, b.shares, same) + ownPart + (i === j ? a.sdLog ** 2 : 0)
+      const common = commonOf(a, b)
+      const ownPart = common.same ? Math.min(a.weightVariance, b.weightVariance) + FLOOR_SD_LOG ** 2 : 0
+      const air = a.dryness * b.dryness * common.air
+      return common.drag + air + ownPart + (i === j ? a.sdLog ** 2 : 0)
     }),
   )
   const weightVariance = Math.max(0, ...readings.filter(own).map((reading) => reading.weightVariance))
-  const withDrag = readings.map(
-    (reading) => common(reading.shares, target.shares, own(reading)) + (own(reading) ? weightVariance : 0),
-  )
   const seen = readings.map(({ logDrag }) => logDrag)
+  const withDrag = readings.map(
+    (reading) => commonOf(reading, target).drag + (own(reading) ? weightVariance : 0),
+  )
   const drag = condition(covariance, withDrag, PRIOR + weightVariance, seen)
-
-  const withDryness = readings.map((reading) => (own(reading) ? reading.dryness * DRY_SD_LOG ** 2 : 0))
-  const dry = condition(covariance, withDryness, DRY_SD_LOG ** 2, seen)
+  const withAir = readings.map((reading) => reading.dryness * commonOf(reading, target).air)
+  const dry = condition(covariance, withAir, DRY_SD_LOG ** 2, seen)
   return {
     dragMultiplier: Math.exp(drag.mean),
     dragSdLog: Math.sqrt(drag.variance),
@@ -86,13 +88,14 @@ export interface Foretold {
 
 /** Foretells a drop from the tests before it, in the state and by the timing that it had. */
 export function foretold(reading: DropReading, earlier: readonly DropReading[]): Foretold {
-  const { dragMultiplier, dragSdLog, timedCount } = shrinkDrag(earlier, reading)
+  const { dragMultiplier, dragSdLog, dryLogDrag, timedCount } = shrinkDrag(earlier, reading)
   const weight = timedCount > 0 ? 0 : reading.weightVariance
   const sd = Math.sqrt(
     dragSdLog ** 2 + weight + reading.sdLog ** 2 + FLOOR_SD_LOG ** 2 + (reading.dryness * DRY_SD_LOG) ** 2,
   )
   const speed = logEstimate(
-    reading.estimateMmPerS * dragMultiplier ** (-1 / reading.exponent),
+    reading.estimateMmPerS *
+      (dragMultiplier * Math.exp(dryLogDrag * reading.dryness)) ** (-1 / reading.exponent),
     sd / reading.exponent,
     timedCount > 0 ? ['timed'] : ['catalogue'],
   )
