@@ -36,7 +36,7 @@ export type {
   Measured,
   Timing,
 } from './calibrate/index.ts'
-export { drawSketch, sketchOf } from './drawing/index.ts'
+export { drawBelow, drawSketch, FINISHES, sketchOf } from './drawing/index.ts'
 export type { DrawingShape, FlyDrawing, FlySketch, Wetness } from './drawing/index.ts'
 export {
   AMOUNTS,

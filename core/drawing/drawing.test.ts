@@ -5,17 +5,17 @@ import { sixteenFlies } from '../testing/sixteenFlies.ts'
 import { drawSketch, sketchOf } from './index.ts'
 import type { FlyDrawing } from './index.ts'
 import { hookLine } from './hook/hookLine.ts'
+import { placesIn } from './testing/placesIn.ts'
 
 const flies = sixteenFlies().map(({ name, fly }) => ({ name, fly, sketch: sketchOf(fly) }))
 const flyOf = (name: string) => flies.find((one) => one.name === name)!
 
 /** All places of a drawing's paths of one component, in mm, y up; hairs by root, bend and tip. */
-function placesOf({ shapes, pxPerMm }: FlyDrawing, key: string): readonly (readonly [number, number])[] {
-  return shapes
+const placesOf = ({ shapes, pxPerMm }: FlyDrawing, key: string): readonly (readonly [number, number])[] =>
+  shapes
     .filter((shape) => shape.key === key)
-    .flatMap(({ path }) => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)])
-    .map(([, x, y]) => [Number(x) / pxPerMm, -Number(y) / pxPerMm] as const)
-}
+    .flatMap(({ path }) => placesIn(path))
+    .map(([x, y]) => [x / pxPerMm, -y / pxPerMm] as const)
 const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), -Infinity)
 const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b), Infinity)
 
@@ -25,7 +25,7 @@ describe('a fly drawn', () => {
       const drawing = drawSketch(sketch, { pxPerMm })
       const drawn = new Set(drawing.shapes.map(({ key }) => key))
       for (const { key } of fly.components) expect(drawn, `${key} at ${pxPerMm}`).toContain(key)
-      for (const { path } of drawing.shapes) expect(path).toMatch(/^M-?[\d.]+ -?[\d.]+[LQ]/)
+      for (const { path } of drawing.shapes) expect(path).toMatch(/^M[ -][\d.]+[ -][\d.]+[lq]/)
       for (const { path } of drawing.shapes) expect(path).not.toMatch(/NaN|Infinity|undefined/)
       for (const key of drawn)
         for (const [x, y] of placesOf(drawing, key)) {
@@ -58,10 +58,10 @@ describe('a fly drawn', () => {
       return { nodes: shapes.length, bytes: shapes.reduce((sum, { path }) => sum + path.length, 0) }
     }
     expect(weight(16).nodes).toBeLessThan(160)
-    expect(weight(16).bytes).toBeLessThan(260_000)
+    expect(weight(16).bytes).toBeLessThan(150_000)
     expect(weight(3.8).nodes).toBeLessThan(weight(16).nodes)
-    expect(weight(3.8).bytes).toBeLessThan(100_000)
-    expect(weight(2).bytes).toBeLessThan(70_000)
+    expect(weight(3.8).bytes).toBeLessThan(65_000)
+    expect(weight(2).bytes).toBeLessThan(45_000)
     expect(JSON.stringify(sketch).length).toBeLessThan(4000)
   })
 
@@ -139,7 +139,7 @@ describe('what is drawn is what physics reckons with', () => {
       const { sketch } = flyOf('Slim jig nymph')
       const parts = sketch.parts.map((part) => (part.shape === 'rib' ? { ...part, turns } : part))
       const rib = drawSketch({ ...sketch, parts }, { pxPerMm: 20 }).shapes.find(({ key }) => key === 'rib')
-      expect(rib?.path.match(/Z/g)).toHaveLength(turns)
+      expect(rib?.path.match(/z/g)).toHaveLength(turns)
     }
   })
 

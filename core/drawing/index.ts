@@ -1,5 +1,7 @@
+export { drawBelow } from './below/drawBelow.ts'
 export { drawSketch } from './drawSketch.ts'
 export type { DrawingShape, FlyDrawing } from './flyDrawing.ts'
 export type { Wetness } from './scene.ts'
+export { FINISHES } from './sketch.ts'
 export type { FlySketch } from './sketch.ts'
 export { sketchOf } from './sketchOf.ts'

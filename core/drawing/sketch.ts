@@ -1,4 +1,6 @@
-import { beadCentreMm, foamThicknessMm, KINDS, pinMm, solidOuterMm, standingHairs } from '../dressing/index.ts'
+import {
+  beadCentreMm, foamThicknessMm, KINDS, pinMm, seatOf, solidOuterMm, standingHairs, woundBarbs,
+} from '../dressing/index.ts' // prettier-ignore
 import type { DrawnAs, Fly, FlyComponent } from '../dressing/index.ts'
 import type { HookShape } from '../hook/index.ts'
 import { sizeNumber, strandDiameterMm, valueOf } from '../material/index.ts'
@@ -20,6 +22,8 @@ export interface SketchPart {
   readonly outerMm: number
   readonly solidMm: number
   readonly turns?: number | undefined
+  /** barbs of a feather wound on edge, before shears */
+  readonly barbs?: number | undefined
   readonly fibreCount?: number | undefined
   readonly strands?: number | undefined
   readonly clipped?: number | undefined
@@ -44,7 +48,12 @@ export interface SketchPart {
   readonly slotted: boolean
   readonly barred: boolean
   readonly resin: boolean
+  readonly finish: Finish
 }
+
+/** How a hard surface takes the light: metal mirrors it, paint is glossy, what is matt scatters it. */
+export const FINISHES = ['metal', 'painted', 'matt'] as const
+export type Finish = (typeof FINISHES)[number]
 
 /** The frame that holds a fly, mm, y downwards, from the rear of the eye. */
 export interface FlyFrame {
@@ -67,6 +76,14 @@ export interface FlySketch extends BareSketch {
 
 const STEEL = '#6B7478'
 const BARRED = /speckled|barred|grizzle|mottled|banded/i
+
+const METALLIC = /gold|copper|silver|nickel|bronze|brass|chrome|lead|metal|pearl/i
+const MATT = /matt|soft|foam|nylon/i
+
+function finishOf({ family, colourName }: Material): Finish {
+  if (MATT.test(colourName) || MATT.test(family.name)) return 'matt'
+  return METALLIC.test(colourName) ? 'metal' : 'painted'
+}
 
 const to3 = (value: number) => Math.round(value * 1000) / 1000
 
@@ -95,6 +112,8 @@ function partOf(component: FlyComponent, fly: Fly): SketchPart {
     outerMm: to3(component.outerMm),
     solidMm: to3(solidOuterMm(component)),
     turns,
+    barbs:
+      turns === undefined || lengthMm === null ? undefined : Math.round(woundBarbs(seatOf(component, fly))),
     fibreCount,
     strands,
     clipped,
@@ -117,6 +136,7 @@ function partOf(component: FlyComponent, fly: Fly): SketchPart {
     pinned: onPinMm !== null,
     slotted: family.boring === 'slotted',
     barred: BARRED.test(colourName) || BARRED.test(family.name),
+    finish: finishOf(material),
     resin: component.treatment === 'resin' || component.treatment === 'varnish',
   }
 }

@@ -46,6 +46,7 @@ export const labels = {
   howItIsShown: 'How it is shown',
   asTied: 'as tied',
   asItRides: 'as it rides',
+  fromBelow: 'from below',
   asItFalls: 'as it falls',
   asItHangs: 'as it hangs',
   theFlyToScale: 'The fly, to scale',

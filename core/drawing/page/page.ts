@@ -3,6 +3,8 @@ import { bentBy } from './hairs.ts'
 import type { Hair } from './hairs.ts'
 import { levelAt } from './level.ts'
 import type { Level } from './level.ts'
+import { leaf, lineThrough } from './pen.ts'
+import type { Spot } from './pen.ts'
 import type { Point } from './point.ts'
 
 /** What lies over what, from the back to the front. */
@@ -34,7 +36,7 @@ const THINNEST_PX = { outline: 0.8, row: 0.8, sheet: 0.55 } as const
 const THINNEST_STROKE_PX = 0.3
 const MARGIN_PX = 1.5
 
-const tenths = (value: number) => Math.round(value * 10) / 10
+const tenths = (value: number) => Math.round(value * 10)
 
 /** An empty page at a scale. */
 export function emptyPage(pxPerMm: number): Page {
@@ -42,46 +44,53 @@ export function emptyPage(pxPerMm: number): Page {
   const shapes: Record<LayerName, DrawingShape[]> = {
     tail: [], far: [], hook: [], body: [], longHairs: [], over: [], near: [], head: [], eye: [],
   } // prettier-ignore
+  // in tenths of a dot
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
-  const reach = (x: number, y: number) => {
-    if (x < left) left = x
-    if (x > right) right = x
-    if (y < top) top = y
-    if (y > bottom) bottom = y
+  const spot = (x: number, y: number): Spot => {
+    const [right10, down10] = [tenths(x * pxPerMm), tenths(-y * pxPerMm)]
+    if (right10 < left) left = right10
+    if (right10 > right) right = right10
+    if (down10 < top) top = down10
+    if (down10 > bottom) bottom = down10
+    return [right10, down10]
   }
-  const spot = (x: number, y: number) => {
-    const [px, py] = [tenths(x * pxPerMm), tenths(-y * pxPerMm)]
-    reach(px, py)
-    return `${px} ${py}`
-  }
-  const open = (points: readonly Point[]) =>
-    points.length === 0 ? '' : `M${points.map(([x, y]) => spot(x, y)).join('L')}`
+  const open = (points: readonly Point[]) => lineThrough(points.map(([x, y]) => spot(x, y)))
   const thinnestMm = THINNEST_PX[level.name] / pxPerMm
   return {
     pxPerMm,
     level,
     open,
-    closed: (points) => (points.length === 0 ? '' : `${open(points)}Z`),
+    closed: (points) => (points.length === 0 ? '' : `${open(points)}z`),
     hair: (hair) => {
       const [root, knee, tip] = bentBy(hair)
       const half = Math.max(hair.widthMm, thinnestMm) / 2
       const [nx, ny] = [-Math.sin(hair.angle) * half, Math.cos(hair.angle) * half]
       const [kx, ky] = [nx * 0.8, ny * 0.8]
-      return `M${spot(root[0] + nx, root[1] + ny)}Q${spot(knee[0] + kx, knee[1] + ky)} ${spot(tip[0], tip[1])}Q${spot(knee[0] - kx, knee[1] - ky)} ${spot(root[0] - nx, root[1] - ny)}Z`
+      return leaf(
+        spot(root[0] + nx, root[1] + ny),
+        spot(knee[0] + kx, knee[1] + ky),
+        spot(tip[0], tip[1]),
+        spot(knee[0] - kx, knee[1] - ky),
+        spot(root[0] - nx, root[1] - ny),
+      )
     },
     put: (layer, key, path, { fill = null, stroke = null, strokeMm = 0, opacity = 1 }: InkOrNone) => {
       if (path === '') return
-      const strokePx = stroke ? Math.max(tenths(strokeMm * pxPerMm * 10) / 10, THINNEST_STROKE_PX) : 0
+      const strokePx = stroke ? Math.max(Math.round(strokeMm * pxPerMm * 100) / 100, THINNEST_STROKE_PX) : 0
       shapes[layer].push({ key, path, fill, stroke, strokePx, opacity: Math.round(opacity * 1000) / 1000 })
     },
-    finished: () => ({
-      pxPerMm,
-      leftPx: Math.floor(left - MARGIN_PX),
-      topPx: Math.floor(top - MARGIN_PX),
-      widthPx: Math.ceil(right + MARGIN_PX) - Math.floor(left - MARGIN_PX),
-      heightPx: Math.ceil(bottom + MARGIN_PX) - Math.floor(top - MARGIN_PX),
-      shapes: LAYERS.flatMap((layer) => shapes[layer]),
-    }),
+    finished: () => {
+      const leftPx = Math.floor(left / 10 - MARGIN_PX)
+      const topPx = Math.floor(top / 10 - MARGIN_PX)
+      return {
+        pxPerMm,
+        leftPx,
+        topPx,
+        widthPx: Math.ceil(right / 10 + MARGIN_PX) - leftPx,
+        heightPx: Math.ceil(bottom / 10 + MARGIN_PX) - topPx,
+        shapes: LAYERS.flatMap((layer) => shapes[layer]),
+      }
+    },
   }
 }
 

@@ -1,11 +1,11 @@
 import { hexOf, radiusUnder } from '../scene.ts'
 import type { Painter, Scene } from '../scene.ts'
-import type { LayerName } from '../page/page.ts'
+import type { LayerName, Page } from '../page/page.ts'
 import { ellipse } from '../page/point.ts'
 import type { Point } from '../page/point.ts'
 import { mixed, shaded } from '../page/tones.ts'
 import { radians } from '../../number/index.ts'
-import type { SketchPart } from '../sketch.ts'
+import type { Finish, SketchPart } from '../sketch.ts'
 
 /** How a ball shades from its lit middle to its rim: share of the radius, and how much darker or lighter. */
 const BALL: readonly (readonly [share: number, by: number])[] = [
@@ -24,26 +24,43 @@ function byShare(share: number): number {
   return inner[1] + ((outer[1] - inner[1]) * (share - inner[0])) / (outer[0] - inner[0])
 }
 
-/** A shaded ball: rings that grow lighter towards the light, a reflected arc below, a spark. */
-export function putBall(scene: Scene, layer: LayerName, key: string, centre: Point, radius: number, hex: string, clear = 0): void {
+/** How far a ball goes from its lit to its dark side by its finish; only metal mirrors the ground, and nothing matt has a spark. */
+const TAKES_LIGHT: Readonly<
+  Record<Finish, { readonly contrast: number; readonly mirrors: boolean; readonly sparkOf: number }>
+> = {
+  metal: { contrast: 1, mirrors: true, sparkOf: 1 },
+  painted: { contrast: 0.62, mirrors: false, sparkOf: 1.25 },
+  matt: { contrast: 0.5, mirrors: false, sparkOf: 0 },
+}
+
+/** A shaded ball: rings that grow lighter towards the light, a reflected arc below, a spark, as its finish has them. */
+export function putBall(scene: Scene, layer: LayerName, { key, finish, clear }: SketchPart, centre: Point, radius: number, hex: string): void {
+  const { contrast, mirrors, sparkOf } = TAKES_LIGHT[finish]
   const { page } = scene
   const [x, y] = centre
   const steps = page.level.name === 'outline' ? 4 : Math.round(Math.min(Math.max(radius * page.pxPerMm * 0.7, 6), 22))
   for (let i = 0; i < steps; i += 1) {
     const share = 1 - i / steps
     const off = (1 - share) * radius
-    const by = byShare(share) * (1 - 0.5 * clear)
+    const by = byShare(share) * contrast * (1 - 0.5 * clear)
     const ring = ellipse([x + LIT[0] * off, y + LIT[1] * off], radius * share, radius * share)
     const rim = i === 0 ? { stroke: shaded(hex, -0.72), strokeMm: 0.045 } : {}
     page.put(layer, key, page.closed(ring), { fill: shaded(hex, by), opacity: 1 - 0.35 * clear, ...rim })
   }
   if (page.level.name === 'outline') return
+  if (mirrors) putReflection(page, layer, key, centre, radius, hex)
+  if (sparkOf === 0) return
+  const spark = ellipse([x - radius * 0.3, y + radius * 0.42], radius * 0.2 * sparkOf, radius * 0.11 * sparkOf, radians(25))
+  page.put(layer, key, page.closed(spark), { fill: '#ffffff', opacity: 0.9 / sparkOf })
+} // prettier-ignore
+
+/** What a mirror of a ball shows of the ground below it. */
+function putReflection(page: Page, layer: LayerName, key: string, [x, y]: Point, radius: number, hex: string): void {
   const arc = Array.from({ length: 13 }, (_, i): Point => {
     const t = radians(285 + i * 5)
     return [x + Math.cos(t) * radius * 0.86, y + Math.sin(t) * radius * 0.86]
   })
   page.put(layer, key, page.open(arc), { stroke: shaded(hex, 0.55), strokeMm: 0.045 * radius, opacity: 0.65 })
-  page.put(layer, key, page.closed(ellipse([x - radius * 0.3, y + radius * 0.42], radius * 0.2, radius * 0.11, radians(25))), { fill: '#ffffff', opacity: 0.9 })
 } // prettier-ignore
 
 /** The slot of a bead: a dark channel from its middle to the rim, round inside, one lip lit. */
@@ -72,7 +89,7 @@ export const paintBead: Painter = (part, scene) => {
     page.put('hook', part.key, page.open(pin), { stroke: METAL, strokeMm: 0.5 })
     page.put('hook', part.key, page.open(pin.map(([px, py]): Point => [px, py + 0.1])), { stroke: shaded(METAL, 0.55), strokeMm: 0.12, opacity: 0.9 })
   }
-  putBall(scene, 'head', part.key, centre, radius, hex, part.clear)
+  putBall(scene, 'head', part, centre, radius, hex)
   if (part.slotted && page.level.name !== 'outline') putSlot(scene, part.key, centre, radius, hex)
 } // prettier-ignore
 
@@ -109,8 +126,8 @@ export const paintEyes: Painter = (part: SketchPart, scene) => {
   const x = (part.fromMm + part.toMm) / 2
   const up = part.side === 'below' ? -1 : 1
   const at = (lift: number) => line.off(x, up * (radiusUnder(scene, x) + radius * lift))
-  putBall(scene, 'far', part.key, at(0.85), radius, shaded(hex, -0.25))
-  putBall(scene, 'head', part.key, at(0.35), radius, hex)
+  putBall(scene, 'far', part, at(0.85), radius, shaded(hex, -0.25))
+  putBall(scene, 'head', part, at(0.35), radius, hex)
   const { page } = scene
   if (page.level.fine && part.clear < 0.5)
     page.put('head', part.key, page.closed(ellipse(at(0.35), radius * 0.3, radius * 0.3)), { fill: mixed(hex, '#000000', 0.75), opacity: 0.55 })

@@ -32,6 +32,7 @@ const LEAST = 2
 const MOST = 70
 const BARS = 8
 const LOBES = 7
+const MOST_BARBULES = 450
 const THICK_MM = 0.12
 
 function fibresOf({ root, angle, lengthMm, count, widthMm, spreadDeg, baseMm, curl, uneven }: Bunch, page: Page, chance: Chance): readonly { readonly t: number; readonly hair: Hair }[] {
@@ -105,8 +106,9 @@ export function putTuft(page: Page, bunch: Bunch, fluff: Fluff, chance: Chance):
   for (const { t, hair } of fibres) hairs.add(t * 0.5 + chance.about(), hair)
   if (page.level.fine) {
     const barbules = hairsOf(page, bunch.hex, 0.26)
+    const each = Math.min(fluff.barbules, MOST_BARBULES / fibres.length)
     for (const { hair } of fibres)
-      for (let i = 0; i < fluff.barbules; i += 1) {
+      for (let i = 0; i < each; i += 1) {
         const share = chance.between(0.06, 0.9)
         const { at, angle } = alongHair(hair, share)
         const side = chance.share() < 0.5 ? -1 : 1

@@ -6,7 +6,8 @@ import { isSoft, putHackle } from './hackle.ts'
 import { putGoods } from './trailing.ts'
 import { paintWound } from './wound.ts'
 
-const FEATHERS: ReadonlySet<MaterialKind> = new Set(['hackle', 'feather', 'cdc', 'marabou'])
+/** Goods of which single barbs stand out once they are wound. */
+export const FEATHERS: ReadonlySet<MaterialKind> = new Set(['hackle', 'feather', 'cdc', 'marabou'])
 const BUNCHES: ReadonlySet<MaterialKind> = new Set(['hair', 'fibre', 'rubber'])
 /** How far barbs lean back from square: hardly in a hackle that floats, half way in a soft collar. */
 const TILT_DEG = { stiff: 2, soft: 28, collar: 46 }

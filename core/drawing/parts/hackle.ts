@@ -9,9 +9,8 @@ import { shaded } from '../page/tones.ts'
 import type { SketchPart } from '../sketch.ts'
 import { radians } from '../../number/index.ts'
 
-/** Barbs that a turn shows on each side: a stiff cape is closer than a soft feather. */
-const BARBS_A_TURN = { stiff: 26, soft: 15 }
-const MOST_BARBS = 130
+/** No half of a hackle is drawn with more barbs: beyond it they only cover each other. */
+const MOST_BARBS = 110
 /** Fibres that fold back so much lie back of themselves. */
 const SOFT_FROM = 0.12
 const GOLDEN = 0.618034
@@ -30,15 +29,20 @@ export interface Standing {
 export const isSoft = ({ soft }: SketchPart): boolean => soft > SOFT_FROM
 
 /** How much of a barb that points this way shears have left; up is 1, down −1. */
-function leftOf({ clipped, side }: SketchPart, up: number): number {
+export function leftOf({ clipped, side }: SketchPart, up: number): number {
   if (up < -TRIMMED_FROM) return clipped ?? (side === 'above' || side === 'both' ? 0 : 1)
   return up > TRIMMED_FROM && side === 'both' ? 0.25 : 1
 }
 
-const postOf = ({ fromMm, toMm }: SketchPart, { sketch }: Scene) =>
+/** The post that a hackle is wound round; none for one that is wound along the shank. */
+export const postOf = ({ fromMm, toMm }: SketchPart, { sketch }: Scene) =>
   toMm - fromMm > ROUND_A_POST_OF_SHANK * sketch.hook.shankMm
     ? undefined
     : sketch.parts.find(({ shape }) => shape === 'post')
+
+/** Barbs of each half, as many as are wound. */
+export const drawnBarbs = ({ barbs = 0 }: SketchPart, { page }: Scene): number =>
+  Math.round(Math.min(barbs / 2, MOST_BARBS) * page.level.barbs)
 
 /** Barbs of a wound feather stand out all round; the far half is darker and behind the body. */
 function putBarbs(part: SketchPart, scene: Scene, { tiltDeg }: Standing, half: 'far' | 'near'): void {
@@ -49,8 +53,7 @@ function putBarbs(part: SketchPart, scene: Scene, { tiltDeg }: Standing, half: '
   const hairs = hairsOf(page, half === 'far' ? shaded(hex, -0.2) : hex)
   const bars = hairsOf(page, shaded(hex, -0.7), 0.1)
   const turns = Math.max(part.turns ?? 3, 1)
-  const whole = Math.min(turns * (soft ? BARBS_A_TURN.soft : BARBS_A_TURN.stiff), MOST_BARBS)
-  const count = Math.round(whole * page.level.barbs)
+  const count = drawnBarbs(part, scene)
   const lengthMm = part.lengthMm ?? 4
   for (let i = 0; i < count; i += 1) {
     const turn = i % Math.ceil(turns)
@@ -98,7 +101,7 @@ function putDisc(part: SketchPart, scene: Scene, post: SketchPart): void {
   for (const half of ['far', 'near'] as const) {
     const chance = chanceFor(part, half)
     const hairs = hairsOf(page, half === 'far' ? shaded(hex, -0.2) : hex)
-    const count = Math.round(Math.min(turns * 17, 90) * page.level.barbs)
+    const count = drawnBarbs(part, scene)
     for (let i = 0; i < count; i += 1) {
       const theta = Math.PI * ((i * GOLDEN + chance.between(-0.02, 0.02) + 1) % 1)
       const [along, towards] = [Math.cos(theta), Math.sin(theta) * (half === 'near' ? 1 : -1)]

@@ -1,4 +1,3 @@
-import { clamp } from '../../number/index.ts'
 import type { Chance } from '../page/chance.ts'
 import type { HookLine } from '../hook/hookLine.ts'
 import type { Page } from '../page/page.ts'
@@ -21,7 +20,7 @@ export interface Haze {
   readonly curl: number
 }
 
-const MOST_HAIRS = 900
+const MOST_HAIRS = 500
 
 function hairFrom(body: Body, line: HookLine, haze: Haze, chance: Chance, lengthMm: number, long: boolean) {
   const x = chance.between(body.fromMm + 0.04, Math.max(body.toMm - 0.04, body.fromMm + 0.05))
@@ -42,9 +41,10 @@ function hairFrom(body: Body, line: HookLine, haze: Haze, chance: Chance, length
 export function hazeOn(page: Page, body: Body, line: HookLine, haze: Haze, tones: readonly string[], chance: Chance): { readonly short: TonedHairs; readonly long: TonedHairs } {
   const lengthMm = body.toMm - body.fromMm
   const kept = page.level.hairs
-  const wide = { ...haze, widthMm: haze.widthMm / Math.sqrt(kept) }
+  const wanted = Math.max(haze.perMm * lengthMm, 0)
+  const count = Math.round(Math.min(wanted * kept, MOST_HAIRS))
+  const wide = { ...haze, widthMm: haze.widthMm * Math.sqrt(wanted / Math.max(count, 1)) }
   const [short, long] = [hairsIn(page, tones), hairsIn(page, tones)]
-  const count = Math.round(clamp(haze.perMm * lengthMm * kept, 0, MOST_HAIRS))
   for (let i = 0; i < count; i += 1) {
     const mm = haze.shortMm * (0.35 + 0.65 * chance.share() ** 2)
     const { v, hair } = hairFrom(body, line, wide, chance, mm, false)

@@ -12,7 +12,7 @@ const LIES_OFF_DEG = 40
 /** Wet or in the hand, fur stands out of the hide by a share of its length. */
 const STANDS = 0.17
 const HAIRS_A_MM = 60
-const MOST_HAIRS = 620
+const MOST_HAIRS = 340
 const HIDE = '#b79a74'
 
 interface FurLayer {
@@ -49,6 +49,7 @@ export function putFur(part: SketchPart, scene: Scene, through: readonly Point[]
   const put = ({ share, lengthOf, widthMm, spread, tones, opacity }: FurLayer) => {
     const hairs = hairsIn(page, tones)
     const kept = Math.min(count * share, MOST_HAIRS) * page.level.hairs
+    const wider = Math.sqrt((count * share) / kept)
     for (let i = 0; i < kept; i += 1) {
       const along = chance.share() ** 0.85 * 0.97
       const v = chance.between(-spread, spread)
@@ -60,7 +61,7 @@ export function putFur(part: SketchPart, scene: Scene, through: readonly Point[]
         root: [point[0] - Math.sin(angle) * off, point[1] + Math.cos(angle) * off],
         angle: angle + v * radians(LIES_OFF_DEG) * chance.between(0.5, 1.2) + chance.about() * 0.12,
         lengthMm: Math.min(furMm * lengthOf * chance.between(0.55, 1.1), room),
-        widthMm: widthMm / Math.sqrt(page.level.hairs),
+        widthMm: widthMm * wider,
         curl: -v * 0.35 + chance.about() * 0.18,
       })
     }

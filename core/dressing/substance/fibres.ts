@@ -168,15 +168,27 @@ function postMm({ material, strands = 1, fibreCount = 1 }: FlyComponent): number
   return tiedInStrands(material) ? 0.6 * fibre * Math.sqrt(strands) : 1.2 * fibre * Math.sqrt(fibreCount)
 }
 
+/** Stem that is wound on edge, mm: round the body, or flat about a post. */
+function woundStemMm(seat: Seat): number {
+  const { component } = seat
+  const post = postUnder(seat)
+  const stemMm = valueOf(component.material, 'stemDiameterMm')
+  return wrapLengthMm(component.turns ?? 0, post ? postMm(post) : component.coreMm, stemMm, stemMm)
+}
+
+/** Barbs that stand out of a feather wound on edge, before shears take any. */
+export const woundBarbs = (seat: Seat): number =>
+  woundStemMm(seat) * valueOf(seat.component.material, 'fibresPerMm')
+
 /** A feather wound on edge: stem and barbs standing out all round, palmered where its place is long, flat about a post. */
 export function hackleSubstance(seat: Seat, leanDeg: number): Substance {
   const { component } = seat
-  const { material, coreMm, turns = 0 } = component
+  const { material } = component
   const post = postUnder(seat)
   const stemMm = valueOf(material, 'stemDiameterMm')
-  const woundMm = wrapLengthMm(turns, post ? postMm(post) : coreMm, stemMm, stemMm)
+  const woundMm = woundStemMm(seat)
   const reachMm = component.lengthMm ?? 4
-  const all = woundMm * valueOf(material, 'fibresPerMm')
+  const all = woundBarbs(seat)
   const below = post ? 1 : leftBelow(component)
   const above = component.side === 'both' ? 0.25 : 1
   const kept = post ? 1 : 1 - DOWNWARD_SHARE * (1 - below) - DOWNWARD_SHARE * (1 - above)

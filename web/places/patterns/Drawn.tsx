@@ -2,6 +2,7 @@ import { memo, useState } from 'react'
 import { ToggleButton } from 'react-aria-components'
 import type { FlyReport } from '../../../core/index.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
+import { FlyFromBelow } from '../../drawing/FlyFromBelow.tsx'
 import { FlyInWater } from '../../drawing/FlyInWater.tsx'
 import type { Pose } from '../../drawing/posed.ts'
 import { ruleMarks } from '../../drawing/ruleMarks.ts'
@@ -37,9 +38,11 @@ function ScaleRule({ pxPerMm }: { readonly pxPerMm: number }) {
 }
 
 /** Room for the fly on its sheet, px: above the lines, and never in their way. */
-const DRAWN = { wide: 300, high: 128, posed: 150 }
+const DRAWN = { wide: 300, high: 128 }
+const POSED = { wide: 300, high: 150 }
 
 const AS_TIED = 'tied'
+const FROM_BELOW = 'below'
 const HOW: Readonly<Record<Pose['kind'], string>> = {
   rides: labels.asItRides,
   falls: labels.asItFalls,
@@ -73,18 +76,16 @@ export const Drawn = memo(function Drawn({
   const { frame } = sketch
   const poses = posesOf(report)
   const pose = poses.find(({ kind }) => kind === how)
+  const rides = poses.find((one) => one.kind === 'rides')
+  const isBelow = how === FROM_BELOW && rides !== undefined
   const wetness = wet ? 'wet' : 'dry'
   const pxPerMm = Math.min(DRAWN.wide / frame.widthMm, DRAWN.high / frame.heightMm)
   return (
     <div className="drawing">
-      {pose ? (
-        <FlyInWater
-          sketch={sketch}
-          pose={pose}
-          wetness={wetness}
-          room={{ wide: DRAWN.wide, high: DRAWN.posed }}
-          title={HOW[pose.kind]}
-        />
+      {isBelow ? (
+        <FlyFromBelow sketch={sketch} shankMm={rides.shankMm} room={POSED} title={labels.fromBelow} />
+      ) : pose ? (
+        <FlyInWater sketch={sketch} pose={pose} wetness={wetness} room={POSED} title={HOW[pose.kind]} />
       ) : (
         <FlyDrawing
           sketch={sketch}
@@ -95,7 +96,7 @@ export const Drawn = memo(function Drawn({
         />
       )}
       <Row $gap={8}>
-        {pose ? null : <ScaleRule pxPerMm={pxPerMm} />}
+        {pose || isBelow ? null : <ScaleRule pxPerMm={pxPerMm} />}
         <ToggleButton className="wet" isSelected={wet} onChange={setWet}>
           {wet ? labels.drawnWet : labels.drawnDry}
         </ToggleButton>
@@ -103,10 +104,11 @@ export const Drawn = memo(function Drawn({
           <Select
             label={labels.howItIsShown}
             hideLabel
-            value={pose?.kind ?? AS_TIED}
+            value={isBelow ? FROM_BELOW : (pose?.kind ?? AS_TIED)}
             choices={[
               { id: AS_TIED, name: labels.asTied },
               ...poses.map(({ kind }) => ({ id: kind, name: HOW[kind] })),
+              ...(rides ? [{ id: FROM_BELOW, name: labels.fromBelow }] : []),
             ]}
             onChange={setHow}
             width="120px"
