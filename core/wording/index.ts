@@ -37,6 +37,7 @@ export {
   wholeTemperature,
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
+export { cutWords } from './cut.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize, hookSizes } from './goods.ts'
 export { entryWords } from './ledger.ts'

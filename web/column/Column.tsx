@@ -21,6 +21,7 @@ const DayHours = lazy(() => import('./DayHours.tsx'))
 const FallMarks = lazy(() => import('./FallMarks.tsx'))
 const SectionMarks = lazy(() => import('./SectionMarks.tsx'))
 const SpanHandles = lazy(() => import('./SpanHandles.tsx'))
+const TrimMarks = lazy(() => import('./TrimMarks.tsx'))
 
 /** Up and down from mark to mark of a lane, left and right to the nearest of the other. */
 function moveAmongMarks(event: KeyboardEvent<HTMLElement>): boolean {
@@ -154,6 +155,7 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
             <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} />
           ) : null}
           {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
+          {content.trim ? <TrimMarks trim={content.trim} bedMm={bedMm} heightPx={heightPx} /> : null}
           {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
         </Suspense>
         <div className="line" style={{ bottom: 0 }}>

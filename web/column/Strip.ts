@@ -147,6 +147,9 @@ export const Strip = styled.aside`
     left: calc(50% + 54px);
     border: 1px dashed var(--thistle);
   }
+  .grip[data-trim='true'] {
+    left: 34px;
+  }
   .lane {
     position: absolute;
     top: 0;

@@ -43,6 +43,15 @@ export interface FallMark {
   readonly onDrag: ((timeS: number, depthMm: number) => void) | null
 }
 
+/** How high the top of a fly that floats stands above the film, and where a cut that is thought of brings it. */
+export interface TrimLine {
+  readonly clearMm: number
+  readonly ghostMm: number | null
+  readonly words: (clearMm: number) => string
+  /** where dragging it does something */
+  readonly onDrag: ((clearMm: number) => void) | null
+}
+
 /** A stretch of depth of a water: how fast it runs there, as share of the surface, and in words how warm and fast. */
 interface WaterLayer {
   readonly depthMm: number
@@ -76,6 +85,8 @@ export interface DepthSpan {
 export interface ColumnContent {
   readonly flies: readonly Mark[] | null
   readonly fall: FallMark | null
+  /** of a fly that floats */
+  readonly trim?: TrimLine | null
   /** ids of foods to keep bright; null keeps all */
   readonly foods: readonly string[] | null
   /** the water itself, where a place is about it */

@@ -1,4 +1,5 @@
 import { useDeferredValue } from 'react'
+import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -7,6 +8,7 @@ import { Caution, Fault, Quiet, Row } from '../../ui/layout.tsx'
 import { useNarrow } from '../../ui/useNarrow.ts'
 import { Drawn } from './Drawn.tsx'
 import type { useRungs } from './useRungs.ts'
+import type { useTrimLine } from './useTrimLine.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
@@ -143,6 +145,29 @@ function Posture({ worked: { report } }: { readonly worked: WorkedOut }) {
   }
 }
 
+/** What is only thought of, said against what is: to be made, or let go. */
+function ThoughtOf({
+  name,
+  onMake,
+  onLetGo,
+  children,
+}: {
+  readonly name: string
+  readonly onMake: () => void
+  readonly onLetGo: () => void
+  readonly children: ReactNode
+}) {
+  return (
+    <Row className="findings" role="status" aria-label={name}>
+      <span>{children}</span>
+      <Button look="main" onPress={onMake}>
+        {labels.makeIt}
+      </Button>
+      <Button onPress={onLetGo}>{labels.letGo}</Button>
+    </Row>
+  )
+}
+
 /** Drawing and the four figures, pinned above the lines: weight in water, fall, time to depth, posture. */
 export function FourFigures({
   worked,
@@ -150,6 +175,7 @@ export function FourFigures({
   tempText,
   caution,
   rungs,
+  cut,
 }: {
   readonly worked: WorkedOut
   readonly highlight: string | null
@@ -157,6 +183,7 @@ export function FourFigures({
   /** what the place says of it; null where it says nothing */
   readonly caution: string | null
   readonly rungs: ReturnType<typeof useRungs>
+  readonly cut: ReturnType<typeof useTrimLine>['thought']
 }) {
   const { fall: fallWords, speed, speedBand, mass, depth, wholeTemperature, units } = useWording()
   const { report, times, listed: standard } = worked
@@ -236,16 +263,15 @@ export function FourFigures({
         </div>
       </dl>
       {rungs.words ? (
-        <Row className="findings" role="status" aria-label={labels.anotherRung}>
-          <span>
-            {rungs.words.beads}: {fallWords(rungs.words.to)} where it {fallWords(rungs.words.from)},{' '}
-            {rungs.words.splash}
-          </span>
-          <Button look="main" onPress={rungs.make}>
-            {labels.makeIt}
-          </Button>
-          <Button onPress={rungs.letGo}>{labels.letGo}</Button>
-        </Row>
+        <ThoughtOf name={labels.anotherRung} onMake={rungs.make} onLetGo={rungs.letGo}>
+          {rungs.words.beads}: {fallWords(rungs.words.to)} where it {fallWords(rungs.words.from)},{' '}
+          {rungs.words.splash}
+        </ThoughtOf>
+      ) : null}
+      {cut ? (
+        <ThoughtOf name={labels.aCut} onMake={cut.make} onLetGo={cut.letGo}>
+          {cut.words}
+        </ThoughtOf>
       ) : null}
       <div className="findings" role="status">
         {report.findings.map((finding) =>

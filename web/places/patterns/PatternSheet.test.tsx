@@ -152,6 +152,28 @@ describe('climbing the beads', () => {
   })
 })
 
+describe('taking up the shears', () => {
+  it('cuts where the trim line is dragged to, says what that makes of it, and makes it a variant', async () => {
+    const { pattern, column, press, chosen } = await sheet('Smoke Ring')
+    const { clearMm, onDrag, ghostMm } = await until(() => column().trim)
+    expect(ghostMm).toBeNull()
+    act(() => onDrag?.(0.55 * clearMm))
+    const cutMm = await until(() => column().trim?.ghostMm)
+    expect(cutMm).toBeLessThan(0.8 * clearMm)
+    expect(screen.getByRole('status', { name: 'A cut' }).textContent).toMatch(/clear where it is/)
+    press('Enter')
+    const id = await until(() => (chosen() !== pattern.variants[0]!.id ? chosen() : null))
+    const draft = await until(() => keptDraft(pattern.id))
+    expect(draft.variants.map((one) => one.id)).toContain(id)
+    await until(() => column().trim && column().trim!.clearMm < 0.8 * clearMm)
+  })
+
+  it('has no trim line on what sinks', async () => {
+    const { column } = await sheet('Third Button')
+    expect(column().trim).toBeNull()
+  })
+})
+
 describe('saving a pattern', () => {
   it('saves what was changed and is clean again', async () => {
     const { pattern } = await sheet('Barley Sugar')

@@ -29,6 +29,7 @@ import { useDraft } from './useDraft.ts'
 import { useFallColumn } from './useFallColumn.ts'
 import { useFlyReport } from './useFlyReport.ts'
 import { useRungs } from './useRungs.ts'
+import { useTrimLine } from './useTrimLine.ts'
 import { useSavePattern } from './useSavePattern.ts'
 import { Variants } from './Variants.tsx'
 import { labels } from '../../words/patterns.ts'
@@ -121,11 +122,13 @@ export default function PatternSheet() {
   // bought, given or found: it has a hook and a name, and nobody knows what it weighs
   const isBare = draft !== null && draft.version !== null && draft.components.length === 0
   const calmWorked = calmFall && 'report' in calmFall && !isBare ? calmFall : null
-  const rungs = useRungs(calmWorked, draft, chosen, book, waterTempC, (edit, id) => {
+  const makeOne = (edit: Partial<Draft>, id: string) => {
     if (Object.keys(edit).length > 0) change(edit)
     choose(id)
-  })
-  useFallColumn(calmWorked, draft, pattern, chosen?.id, rungs)
+  }
+  const rungs = useRungs(calmWorked, draft, chosen, book, waterTempC, makeOne)
+  const trim = useTrimLine(calmWorked, draft, chosen, book, waterTempC, makeOne)
+  useFallColumn(calmWorked, draft, pattern, chosen?.id, rungs, trim.line)
   const bottomCaution = useBottomCaution(calmWorked, draft)
 
   const canSave = draft !== null && draft.name.trim() !== '' && Boolean(chosen?.hookMaterialId)
@@ -166,6 +169,7 @@ export default function PatternSheet() {
           tempText={temperature(waterTempC)}
           caution={bottomCaution}
           rungs={rungs}
+          cut={trim.thought}
         />
       ) : (
         <p role="status">{isBare ? NO_RECIPE : missingOf(worked)}</p>

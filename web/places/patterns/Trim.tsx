@@ -1,14 +1,13 @@
 import { useMemo, useState } from 'react'
 import { trimmable, trimSteps, waterAt, wording } from '../../../core/index.ts'
-import type { Component, Cut, Trimmed } from '../../../core/index.ts'
+import type { Cut, Trimmed } from '../../../core/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Dense, Quiet, Row } from '../../ui/layout.tsx'
 import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
-import { copyOf, withSwap } from '../../recipe/variantActions.ts'
-import { labelFor } from '../../recipe/variantLabel.ts'
+import { asVariant, leftBy } from './cutVariant.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
@@ -27,28 +26,6 @@ const HOW: Readonly<Record<Cut['how'], string>> = { shorten: 'shorten the', clip
 /** Which side of the shank the shears take from. */
 const SIDE: Readonly<Record<Cut['how'], string>> = { shorten: 'above', clipBelow: 'below' }
 
-/** What a cut leaves of a line, said again in the way in which its length was said. */
-function leftBy(
-  { clipped, length }: Pick<Component, 'clipped' | 'length'>,
-  { how, left }: Cut,
-  lengthMm: number | null,
-): Pick<Component, 'clipped' | 'length'> {
-  if (how === 'clipBelow') return { clipped: (clipped ?? 1) * left }
-  if (length && 'factor' in length) return { length: { ...length, factor: length.factor * left } }
-  return { length: { mm: (lengthMm ?? 0) * left } }
-}
-
-/** The cut fly as a variant beside the one that was cut. */
-function asVariant(draft: Draft, of: DraftVariant, cut: Cut, lengthMm: number | null, book: MaterialBook) {
-  const line = draft.components.find(({ key }) => key === cut.componentKey)
-  const swap = of.swaps.find(({ componentKey }) => componentKey === cut.componentKey)
-  const before = { clipped: swap?.clipped ?? line?.clipped, length: swap?.length ?? line?.length }
-  const made = copyOf(of, {
-    swaps: withSwap(of.swaps, { componentKey: cut.componentKey, ...swap, ...leftBy(before, cut, lengthMm) }),
-  })
-  return { ...made, label: labelFor(draft, made, book.materials) }
-}
-
 /** Shears on a floating fly: what each cut makes of its posture, the water that it bears and its drownings. */
 export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChange, onChoose }: TrimProps) {
   const { fly } = worked
@@ -63,7 +40,7 @@ export function Trim({ worked, draft, chosen: variant, book, waterTempC, onChang
   if (!chosen) return <Quiet>{labels.itHasNoHackle}</Quiet>
   const { lengthMm } = chosen.component
   const cutAsVariant = ({ cut }: Trimmed) => {
-    const made = asVariant(draft, variant, cut, lengthMm, book)
+    const made = asVariant(draft, variant, cut, lengthMm, book.materials)
     onChange(({ variants }) => ({ variants: [...variants, made] }))
     onChoose(made.id)
   }

@@ -3,7 +3,7 @@ import { depthAtTime } from '../../../core/index.ts'
 import type { Rung } from '../../../core/index.ts'
 import type { PatternView } from '../../../contract/index.ts'
 import { useColumn } from '../../column/marks.ts'
-import type { ColumnContent, FallMark, Mark, SecondMark } from '../../column/marks.ts'
+import type { ColumnContent, FallMark, Mark, SecondMark, TrimLine } from '../../column/marks.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import type { Draft } from '../../recipe/draft.ts'
@@ -70,6 +70,7 @@ export function useFallColumn(
   pattern: PatternView | undefined,
   chosenId: string | undefined,
   { ghost, onDrag }: { readonly ghost: Rung | null; readonly onDrag: FallMark['onDrag'] },
+  trim: TrimLine | null,
 ): void {
   const moment = useMoment()
   const { fall } = useWording()
@@ -82,9 +83,10 @@ export function useFallColumn(
       fall: worked
         ? { seconds: secondsOf(worked, bedMm), ghost: ghost ? secondsOf(ghost, bedMm) : [], onDrag }
         : null,
+      trim,
       foods: foods.length > 0 ? foods : null,
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- speed is made anew at each render and depends on units alone
-  }, [worked, pattern, chosenId, bedMm, serves, ghost, onDrag])
+  }, [worked, pattern, chosenId, bedMm, serves, ghost, onDrag, trim])
   useColumn(content)
 }

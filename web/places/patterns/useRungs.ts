@@ -9,6 +9,7 @@ import {
   wording,
 } from '../../../core/index.ts'
 import type { Material, Rung } from '../../../core/index.ts'
+import { once } from '../../ui/once.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import type { Draft, DraftVariant, NewDrawer } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
@@ -159,12 +160,6 @@ export function useRungs(
     make,
     letGo,
   }
-}
-
-/** A value that is worked out when it is first asked for. */
-function once<Value>(make: () => Value): () => Value {
-  let made: { readonly value: Value } | null = null
-  return () => (made ??= { value: make() }).value
 }
 
 /** What one rung does otherwise than another: `2.8 tungsten → 3.3 tungsten, splash taps → plops`. */
