@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { STANDINGS } from '../../core/index.ts'
-import { foodStageId, patternId, variantId } from '../common.ts'
+import { compartmentId, foodStageId, patternId, variantId } from '../common.ts'
 
 /** How each food that the water ahead asks for stands in the boxes: at the outing where it stands worst. */
 export const standingsView = z
@@ -22,7 +22,15 @@ export const standingsView = z
         /** chance, 0 to 1, that one of them lasts through those hours */
         lasts: z.number(),
         /** the variant that serves it best, of those that may be fished; null where none is designed */
-        best: z.object({ variantId, patternId, name: z.string() }).nullable(),
+        best: z
+          .object({
+            variantId,
+            patternId,
+            name: z.string(),
+            /** what of it is below what is kept, one at least, and where it would go */
+            batch: z.object({ count: z.number(), compartmentId }),
+          })
+          .nullable(),
       }),
     ),
     holes: z.number(),

@@ -1,7 +1,7 @@
-import { asc, isNull } from 'drizzle-orm'
+import { asc, eq, isNull } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { compartment } from '../db/schema.ts'
+import { box, compartment } from '../db/schema.ts'
 import { loadBalances } from './balances.ts'
 import type { CompartmentId, VariantId } from '../../contract/index.ts'
 
@@ -35,4 +35,15 @@ export const loadPlaceLabels = keptUntilWrite(readPlaceLabels, [compartment])
 async function readPlaceLabels(db: Reader): Promise<ReadonlyMap<string, string>> {
   const places = await db.select({ id: compartment.id, label: compartment.label }).from(compartment)
   return new Map(places.map(({ id, label }) => [id, label]))
+}
+
+/** The one compartment of the bench tray. */
+export async function loadTrayId(db: Reader): Promise<CompartmentId> {
+  const [tray] = await db
+    .select({ id: compartment.id })
+    .from(compartment)
+    .innerJoin(box, eq(box.id, compartment.boxId))
+    .where(eq(box.kind, 'benchTray'))
+  if (!tray) throw new Error('the bench tray is missing')
+  return tray.id
 }

@@ -1,15 +1,15 @@
-import { and, eq, gte, isNotNull } from 'drizzle-orm'
+import { and, gte, isNotNull } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { box, compartment, evening, plan } from '../db/schema.ts'
+import { evening, plan } from '../db/schema.ts'
 import { loadBalances } from '../read/balances.ts'
 import { localTime } from '../clock/localTime.ts'
 import { loadDrawers, loadGoods } from '../read/drawers.ts'
 import { loadSnagginess, planPatterns, planVariants } from '../read/planVariants.ts'
 import { comingOutings } from '../read/comingOutings.ts'
-import { loadPlaces } from '../read/places.ts'
+import { loadPlaces, loadTrayId } from '../read/places.ts'
 import { loadSettings } from '../read/settings.ts'
 
 async function planPlaces(db: Reader): Promise<PlanView['places']> {
@@ -21,17 +21,6 @@ async function planPlaces(db: Reader): Promise<PlanView['places']> {
     label,
     room: capacity === null ? null : Math.max(capacity - (held.get(id) ?? 0), 0),
   }))
-}
-
-/** The one compartment of the bench tray. */
-async function trayId(db: Reader): Promise<PlanView['trayId']> {
-  const [tray] = await db
-    .select({ id: compartment.id })
-    .from(compartment)
-    .innerJoin(box, eq(box.id, compartment.boxId))
-    .where(eq(box.kind, 'benchTray'))
-  if (!tray) throw new Error('the bench tray is missing')
-  return tray.id
 }
 
 async function planDrawers(db: Reader): Promise<PlanView['drawers']> {
@@ -58,7 +47,7 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     .from(evening)
     .where(and(isNotNull(evening.minutes), gte(evening.id, on)))
   return {
-    trayId: await trayId(db),
+    trayId: await loadTrayId(db),
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
     outings: [...(await comingOutings(db, on))],

@@ -5,11 +5,15 @@ import { localTime } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
 import { waterAhead } from '../read/comingOutings.ts'
 import { standingsOver } from '../read/outingCover.ts'
+import { loadTrayId } from '../read/places.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { loadSettings } from '../read/settings.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadVariants } from '../read/variants.ts'
 import { startingMoment } from './moment.ts'
+
+/** Flies of a pattern that most keep. */
+const USUALLY_KEPT = 3
 
 /** Holes, what is thin and what is covered of all that the water ahead asks for. */
 export async function standingsView(db: Reader, clock: Clock): Promise<StandingsView> {
@@ -19,6 +23,7 @@ export async function standingsView(db: Reader, clock: Clock): Promise<Standings
   const found = moment ? await standingsOver(db, await waterAhead(db, now.on, moment)) : []
   const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
   const variants = new Map((await loadVariants(db)).map((row) => [row.variant.id as string, row]))
+  const trayId = await loadTrayId(db)
   const stages = found
     .flatMap(({ stageKey, standing, outing, need, held, ...asked }): StandingsView['stages'] => {
       const stage = titles.get(stageKey)
@@ -40,6 +45,10 @@ export async function standingsView(db: Reader, clock: Clock): Promise<Standings
                 variantId: best.variant.id,
                 patternId: best.variant.patternId,
                 name: `${best.patternName} ${best.variant.label}`,
+                batch: {
+                  count: Math.max((best.variant.parCount ?? USUALLY_KEPT) - held(best.variant.id), 1),
+                  compartmentId: best.variant.homeCompartmentId ?? trayId,
+                },
               }
             : null,
         },

@@ -11,6 +11,7 @@ import { FlyMark } from './FlyMark.tsx'
 import { labelsFor } from './labelling.ts'
 import type { Label } from './labelling.ts'
 import type { Mark } from './marks.ts'
+import { takeHole, useQueueHole } from './queueHole.ts'
 import { heightShare, LENS_BOTTOM_MM } from './scale.ts'
 import { thatFits, thatTellApart } from './shortNames.ts'
 import { textWidth, useFontLoaded } from './textWidth.ts'
@@ -196,7 +197,9 @@ function MarkButton({
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { lit, pinned } = useAppSelector((state) => state.view)
+  const queue = useQueueHole()
   const isLit = lit === mark.id
+  const batch = mark.batch ?? null
   return (
     <button
       type="button"
@@ -211,11 +214,16 @@ function MarkButton({
       onFocus={() => dispatch(light(mark.id))}
       onBlur={() => dispatch(light(null))}
       onClick={() => (mark.to ? void navigate(mark.to) : undefined)}
+      draggable={batch !== null}
+      onDragStart={batch ? (event) => takeHole(event, batch) : undefined}
       onKeyDown={(event) => {
-        if (event.key.toLowerCase() !== 'p') return
+        const key = event.key.toLowerCase()
+        if (event.ctrlKey || event.altKey || event.metaKey) return
+        if (key === 'p') dispatch(pin(mark.id))
+        else if (key === 'b' && batch) void queue(batch)
+        else return
         event.preventDefault()
         event.stopPropagation()
-        dispatch(pin(mark.id))
       }}
     >
       {isLit ? nameOf(mark) : text}

@@ -22,15 +22,22 @@ describe('holes in the Column', () => {
     expect(holes(stage('smut', 'hole', '2026-06-06', 'Lavvel Brook'))).toEqual([])
     expect(holes(stage('smut', 'hole', '2026-06-13', 'Bridge Reach'))).toEqual([])
     expect(holeMarks(view, undefined, 'Bridge Reach')).toEqual([])
-    const best = { variantId: 'v', patternId: 'p', name: 'Paper Lantern #10' }
+    const best = {
+      ...{ variantId: 'v', patternId: 'p', name: 'Paper Lantern #10' },
+      batch: { count: 3, compartmentId: 'c' },
+    }
     const led = (fly: object | null) =>
       holeMarks(
         view,
         standings({ ...stage('dun', 'hole', '2026-06-06', 'Bridge Reach'), best: fly }),
         'Bridge Reach',
       )[0]
-    expect(led(best)).toMatchObject({ words: 'Paper Lantern #10 would serve', to: '/patterns/p?variant=v' })
-    expect(led(null)).toMatchObject({ words: 'design one', to: '/patterns/new?serves=dun' })
+    expect(led(best)).toMatchObject({
+      words: 'Paper Lantern #10 would serve · B or the vise queues 3',
+      to: '/patterns/p?variant=v',
+      batch: { variantId: 'v', count: 3, compartmentId: 'c' },
+    })
+    expect(led(null)).toMatchObject({ words: 'design one', to: '/patterns/new?serves=dun', batch: null })
   })
 })
 

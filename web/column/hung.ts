@@ -57,7 +57,7 @@ export function holeMarks(
       {
         id: `hole:${food.foodStageId}`,
         names: [`hole: ${food.name}`, 'hole: nothing for it', 'hole'],
-        words: best ? `${best.name} would serve` : 'design one',
+        words: best ? `${best.name} would serve · B or the vise queues ${best.batch.count}` : 'design one',
         depthMm: middleOf(food),
         fromMm: food.fromMm,
         toMm: food.toMm,
@@ -66,6 +66,7 @@ export function holeMarks(
         look: 'hole',
         drawingKey: null,
         rank: 2 + food.onIt,
+        batch: best ? { variantId: best.variantId, ...best.batch } : null,
         to: best
           ? `/patterns/${best.patternId}?variant=${best.variantId}`
           : `/patterns/new?serves=${food.foodStageId}`,

@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect } from 'react'
+import type { CompartmentId, VariantId } from '../../contract/index.ts'
 
 /** Something that hangs in the Column. */
 export interface Mark {
@@ -24,6 +25,15 @@ export interface Mark {
   readonly rank: number
   /** where Enter leads */
   readonly to: string | null
+  /** what would fill a hole, to be queued at the bench */
+  readonly batch?: Queued | null
+}
+
+/** Flies of a variant that are to be tied, and where they go. */
+export interface Queued {
+  readonly variantId: VariantId
+  readonly count: number
+  readonly compartmentId: CompartmentId
 }
 
 /** Where a fly is after a second of its fall, with the band. */

@@ -27,6 +27,7 @@ export const labels = {
   unitsScreenKeys: 'units, screen, keys',
   nothingYet: 'Nothing yet.',
   tray: 'Tray',
+  dropToQueue: 'Let go to queue it at the bench',
   nothingOnTheVise: 'Nothing on the vise',
   putTheMessageAway: 'Put the message away',
   tonightsActions: "Tonight's actions",

@@ -1,10 +1,12 @@
 import { lazy, Suspense, useState } from 'react'
+import type { ReactNode } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
 import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { droppedHole, isHole, useQueueHole } from '../../column/queueHole.ts'
 import { stopLongWrite } from '../../wire/longWrites.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import { useUnsent } from '../../wire/unsent.ts'
@@ -36,6 +38,10 @@ const Foot = styled.footer`
     align-items: center;
     gap: 8px;
     min-width: 0;
+  }
+  .spot[data-over='true'] {
+    outline: 2px dashed var(--thistle);
+    align-self: stretch;
   }
   .text {
     overflow: hidden;
@@ -93,6 +99,33 @@ const List = styled(Popover)`
   }
 `
 
+/** What is on the vise; a hole of the Column that is dropped here is queued. */
+function Vise({ children }: { readonly children: ReactNode }) {
+  const queue = useQueueHole()
+  const [over, setOver] = useState(false)
+  return (
+    <div
+      className="spot"
+      data-vise="true"
+      data-over={over}
+      onDragOver={(event) => {
+        if (!isHole(event)) return
+        event.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        if (!isHole(event)) return
+        event.preventDefault()
+        setOver(false)
+        void queue(droppedHole(event))
+      }}
+    >
+      {over ? <span className="text">{labels.dropToQueue}</span> : children}
+    </div>
+  )
+}
+
 /** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
 export function Tray({ frame }: { readonly frame: FrameView }) {
   const { work, trouble, undoFirst, outbox, underWay } = useAppSelector((state) => state.view)
@@ -111,7 +144,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
   }
   return (
     <Foot aria-label={labels.tray}>
-      <div className="spot">
+      <Vise>
         {onVise ? (
           <Link to="/bench" className="text">
             On the vise: {onVise.patternName} {onVise.label}, {onVise.done + unsent.done} of {onVise.planned}
@@ -121,7 +154,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
             {labels.nothingOnTheVise}
           </span>
         )}
-      </div>
+      </Vise>
       <div className="spot middle" role="status">
         {trouble ? (
           <>

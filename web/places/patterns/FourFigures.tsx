@@ -192,6 +192,8 @@ export function FourFigures({
   // in one line it goes sideways, by the arrow keys too
   const sideways = useNarrow()
   const sinks = report.kind === 'sinks' ? report : null
+  // what floats has neither fall nor time to a depth: its weight and how it rides are all there is
+  const floats = report.kind === 'floats'
   const fall = sinks?.free.sinkSpeedMmPerS
   const trailing = sinks?.trailing?.sinkSpeedMmPerS
   return (
@@ -199,62 +201,69 @@ export function FourFigures({
       <Drawn worked={drawn} highlight={highlight} />
       <dl {...(sideways ? { tabIndex: 0 } : {})}>
         <div>
-          <dt>{labels.inWater}</dt>
+          <dt>{floats ? labels.weighs : labels.inWater}</dt>
           <dd>
-            <span className="figures">{sinks ? mass(sinks.submergedMg.value) : NOT_FOUND}</span>{' '}
+            <span className="figures">
+              {sinks ? mass(sinks.submergedMg.value) : floats ? mass(report.massMg.value) : NOT_FOUND}
+            </span>{' '}
             <small>
-              of {mass(report.massMg.value)}, {wording.provenance(report.massMg.basis)}
+              {floats ? '' : `of ${mass(report.massMg.value)}, `}
+              {wording.provenance(report.massMg.basis)}
             </small>
           </dd>
         </div>
-        <div>
-          <dt>falls, free at {wholeTemperature(LIST_CONDITIONS.waterTempC)}</dt>
-          <dd>
-            <span className="figures" data-testid="fall">
-              {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
-            </span>{' '}
-            {standard.kind === 'sinks' ? (
-              <small style={{ whiteSpace: 'nowrap' }}>
-                likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
-                {fall ? `, ${wording.provenance(fall.basis)}` : ''}
-              </small>
-            ) : null}
-            {fall ? (
-              <>
-                {' '}
-                <br />
-                <small>
-                  at {tempText} {speed(fall.value)}
-                  {trailing ? (
-                    <>
-                      ; with its line {speed(trailing.value)},{' '}
-                      <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
-                    </>
-                  ) : null}
-                </small>
-              </>
-            ) : null}
-          </dd>
-        </div>
-        <div>
-          <dt>
-            {labels.downAt} {tempText}, {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm{' '}
-            {labels.lineTrailing}
-          </dt>
-          <dd>
-            {sinks
-              ? times.map(({ depthMm, timeS }) => (
-                  <span
-                    key={depthMm}
-                    style={{ display: 'inline-block', marginRight: 10, whiteSpace: 'nowrap' }}
-                  >
-                    <small>{depth(depthMm)}</small>{' '}
-                    <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
-                  </span>
-                ))
-              : NOT_FOUND}
-          </dd>
-        </div>
+        {floats ? null : (
+          <>
+            <div>
+              <dt>falls, free at {wholeTemperature(LIST_CONDITIONS.waterTempC)}</dt>
+              <dd>
+                <span className="figures" data-testid="fall">
+                  {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
+                </span>{' '}
+                {standard.kind === 'sinks' ? (
+                  <small style={{ whiteSpace: 'nowrap' }}>
+                    likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
+                    {fall ? `, ${wording.provenance(fall.basis)}` : ''}
+                  </small>
+                ) : null}
+                {fall ? (
+                  <>
+                    {' '}
+                    <br />
+                    <small>
+                      at {tempText} {speed(fall.value)}
+                      {trailing ? (
+                        <>
+                          ; with its line {speed(trailing.value)},{' '}
+                          <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
+                        </>
+                      ) : null}
+                    </small>
+                  </>
+                ) : null}
+              </dd>
+            </div>
+            <div>
+              <dt>
+                {labels.downAt} {tempText}, {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm{' '}
+                {labels.lineTrailing}
+              </dt>
+              <dd>
+                {sinks
+                  ? times.map(({ depthMm, timeS }) => (
+                      <span
+                        key={depthMm}
+                        style={{ display: 'inline-block', marginRight: 10, whiteSpace: 'nowrap' }}
+                      >
+                        <small>{depth(depthMm)}</small>{' '}
+                        <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
+                      </span>
+                    ))
+                  : NOT_FOUND}
+              </dd>
+            </div>
+          </>
+        )}
         <div>
           <dt>{labels.posture}</dt>
           <dd>
