@@ -2,6 +2,7 @@ import type { DrawnAs } from '../dressing/index.ts'
 import { drawHook } from './hook/drawHook.ts'
 import { hookLine } from './hook/hookLine.ts'
 import { emptyPage } from './page/page.ts'
+import type { Page } from './page/page.ts'
 import { paintBead, paintCone, paintEyes } from './parts/bead.ts'
 import { paintCoat } from './parts/coat.ts'
 import { paintCollar, paintHackle } from './parts/collar.ts'
@@ -51,10 +52,15 @@ export interface DrawnHow {
  */
 export function drawSketch(sketch: BareSketch, { pxPerMm, wetness = 'dry' }: DrawnHow): FlyDrawing {
   const page = emptyPage(pxPerMm)
+  paintSketch(page, sketch, wetness)
+  return page.finished()
+}
+
+/** Paints a fly on a page. */
+export function paintSketch(page: Page, sketch: BareSketch, wetness: Wetness): void {
   const line = hookLine(sketch.hook)
   const scene: Scene = { page, sketch, line, wetness, bodies: [] }
   drawHook(page, sketch, line)
   const inTyingOrder = sketch.parts.toSorted((a, b) => a.order - b.order)
   for (const part of inTyingOrder) PAINTERS[part.shape](part, scene)
-  return page.finished()
 }

@@ -28,14 +28,19 @@ const POINT_STEPS = 12
 /** How a bend is bent: most in its middle, a little more towards the shank. */
 const bending = (share: number) => Math.sin(Math.PI * share) ** 0.7 * (1 - 0.25 * share) + 0.12
 
+/** How much of all bending each step of the bend makes. */
+const BENT = (() => {
+  const each = Array.from({ length: BEND_STEPS }, (_, i) => bending((i + 0.5) / BEND_STEPS))
+  const total = each.reduce((sum, share) => sum + share, 0)
+  return each.map((share) => share / total)
+})()
+
 /** The bend by its length, from the end of the shank; turning by as much as its style has it. */
 function bendOf({ shankMm, style }: HookShape, lengthMm: number): readonly OnLine[] {
-  const shares = Array.from({ length: BEND_STEPS }, (_, i) => (i + 0.5) / BEND_STEPS)
-  const total = shares.reduce((sum, share) => sum + bending(share), 0)
   let heading = -radians(style.curveDeg / 2)
   let [x, y] = [shankMm, 0]
-  return shares.map((share) => {
-    heading -= (radians(style.bendDeg) * bending(share)) / total
+  return BENT.map((share) => {
+    heading -= radians(style.bendDeg) * share
     x += (Math.cos(heading) * lengthMm) / BEND_STEPS
     y += (Math.sin(heading) * lengthMm) / BEND_STEPS
     return { at: [x, y], heading }

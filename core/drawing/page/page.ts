@@ -38,8 +38,8 @@ const MARGIN_PX = 1.5
 
 const tenths = (value: number) => Math.round(value * 10)
 
-/** An empty page at a scale. */
-export function emptyPage(pxPerMm: number): Page {
+/** An empty page at a scale; one that keeps no paths only knows how far they would reach, and is much quicker. */
+export function emptyPage(pxPerMm: number, keepsPaths = true): Page {
   const level = levelAt(pxPerMm)
   const shapes: Record<LayerName, DrawingShape[]> = {
     tail: [], far: [], hook: [], body: [], longHairs: [], over: [], near: [], head: [], eye: [],
@@ -54,25 +54,32 @@ export function emptyPage(pxPerMm: number): Page {
     if (down10 > bottom) bottom = down10
     return [right10, down10]
   }
-  const open = (points: readonly Point[]) => lineThrough(points.map(([x, y]) => spot(x, y)))
+  const open = (points: readonly Point[]) => {
+    const spots = points.map(([x, y]) => spot(x, y))
+    return keepsPaths ? lineThrough(spots) : ''
+  }
   const thinnestMm = THINNEST_PX[level.name] / pxPerMm
   return {
     pxPerMm,
     level,
     open,
-    closed: (points) => (points.length === 0 ? '' : `${open(points)}z`),
+    closed: (points) => {
+      const path = open(points)
+      return path && `${path}z`
+    },
     hair: (hair) => {
       const [root, knee, tip] = bentBy(hair)
       const half = Math.max(hair.widthMm, thinnestMm) / 2
       const [nx, ny] = [-Math.sin(hair.angle) * half, Math.cos(hair.angle) * half]
       const [kx, ky] = [nx * 0.8, ny * 0.8]
-      return leaf(
+      const spots = [
         spot(root[0] + nx, root[1] + ny),
         spot(knee[0] + kx, knee[1] + ky),
         spot(tip[0], tip[1]),
         spot(knee[0] - kx, knee[1] - ky),
         spot(root[0] - nx, root[1] - ny),
-      )
+      ] as const
+      return keepsPaths ? leaf(...spots) : ''
     },
     put: (layer, key, path, { fill = null, stroke = null, strokeMm = 0, opacity = 1 }: InkOrNone) => {
       if (path === '') return

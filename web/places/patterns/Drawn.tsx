@@ -1,5 +1,6 @@
-import { memo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { ToggleButton } from 'react-aria-components'
+import { sketchOf } from '../../../core/index.ts'
 import type { FlyReport } from '../../../core/index.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { FlyFromBelow } from '../../drawing/FlyFromBelow.tsx'
@@ -63,7 +64,7 @@ function posesOf(report: FlyReport): readonly Pose[] {
 
 /** The fly to scale, as tied or as the water holds it, its colours dry or wet, and beside it at its true size. */
 export const Drawn = memo(function Drawn({
-  worked: { sketch, report },
+  worked: { fly, report },
   highlight,
 }: {
   readonly worked: WorkedOut
@@ -73,6 +74,7 @@ export const Drawn = memo(function Drawn({
   const truePx = useTrueSize()
   const [wet, setWet] = useState(false)
   const [how, setHow] = useState<string>(AS_TIED)
+  const sketch = useMemo(() => sketchOf(fly), [fly])
   const { frame } = sketch
   const poses = posesOf(report)
   const pose = poses.find(({ kind }) => kind === how)

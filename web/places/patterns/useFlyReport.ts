@@ -5,25 +5,15 @@ import {
   evaluateFly,
   listed,
   resolveDressing,
-  sketchOf,
   timeToDepth,
   USUAL_TIPPET,
 } from '../../../core/index.ts'
-import type {
-  Calibrated,
-  Descent,
-  Fly,
-  FlySketch,
-  FlyReport,
-  Incomplete,
-  Listed,
-  Measured,
-} from '../../../core/index.ts'
+import type { Calibrated, Descent, Fly, FlyReport, Incomplete, Listed, Measured } from '../../../core/index.ts'
 import { useMeasurementsQuery } from '../../wire/api.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 
-/** The chosen variant worked out: its report, its sketch, its fall with line trailing. */
+/** The chosen variant worked out: its report, its fall with line trailing. */
 export interface WorkedOut {
   readonly fly: Fly
   readonly report: FlyReport
@@ -32,7 +22,6 @@ export interface WorkedOut {
   readonly measured: Measured
   /** its standard figure, as every list has it */
   readonly listed: Listed
-  readonly sketch: FlySketch
   /** null where it does not sink */
   readonly descent: Descent | null
   readonly times: readonly { readonly depthMm: number; readonly timeS: number | null }[]
@@ -63,7 +52,6 @@ export function workOut(
     calibration,
     measured,
     listed: listed(fly, calibration),
-    sketch: sketchOf(fly),
     descent,
     times: DEPTHS_MM.map((depthMm) => ({ depthMm, timeS: descent ? timeToDepth(descent, depthMm) : null })),
   }

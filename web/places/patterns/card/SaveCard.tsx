@@ -1,4 +1,4 @@
-import { wording } from '../../../../core/index.ts'
+import { sketchOf, wording } from '../../../../core/index.ts'
 import { saveFile } from '../../../files/saveFile.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Button } from '../../../ui/Button.tsx'
@@ -19,7 +19,7 @@ interface SaveCardProps {
 /** The chosen variant as a card: to print in either size, or as text for elsewhere. */
 export function SaveCard({ draft, variant, worked, serves }: SaveCardProps) {
   const { units } = useWording()
-  const { fly, report, sketch, times } = worked
+  const { fly, report, times } = worked
   const card = () =>
     wording.cardOf({
       name: draft.name,
@@ -39,7 +39,7 @@ export function SaveCard({ draft, variant, worked, serves }: SaveCardProps) {
       import('./cardPdf.ts'),
       import('../../../files/shippedFont.ts'),
     ])
-    const bytes = await cardPdf(card(), sketch, size, await shippedFont())
+    const bytes = await cardPdf(card(), sketchOf(fly), size, await shippedFont())
     saveFile(`${fileName}.pdf`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' }))
   }
   const saveText = (text: string, kind: string, type: string) =>
