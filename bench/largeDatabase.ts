@@ -74,14 +74,20 @@ async function growPatterns(tx: Tx, places: readonly CompartmentId[]) {
   const materials: (typeof revisionMaterial.$inferInsert)[] = []
   for (let n = originals.patterns.length; n < LARGE.patterns; n += 1) {
     const source = originals.patterns[n % originals.patterns.length]
-    const recipe = originals.dressings.find(({ patternId }) => patternId === source?.id)
+    const recipe = originals.dressings.find(({ id }) => id === source?.currentDressingId)
     const flies = originals.variants.filter(({ patternId }) => patternId === source?.id)
     if (!source || !recipe) throw new Error('the demo has no patterns')
     const patternId = newId<PatternId>()
     const dressingId = newId<DressingId>()
     await tx
       .insert(pattern)
-      .values({ ...source, id: patternId, name: `${source.name} ${n}`, nameKey: `${source.nameKey} ${n}` })
+      .values({
+        ...source,
+        id: patternId,
+        name: `${source.name} ${n}`,
+        nameKey: `${source.nameKey} ${n}`,
+        currentDressingId: dressingId,
+      })
     await tx.insert(dressing).values({ ...recipe, id: dressingId, patternId })
     const served = originals.serves.filter((row) => row.patternId === source.id)
     if (served.length > 0) await tx.insert(patternServes).values(served.map((row) => ({ ...row, patternId })))
