@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { dayMonth } from './days.ts'
 import { defaultUnits } from './defaultUnits.ts'
-import { clockTime, dayName, monthOf, parseClock, shortDepth, shortTemp } from './words.ts'
+import { clockTime, dayAndMonth, dayName, monthOf, parseClock, shortDepth, shortTemp } from './words.ts'
 
 const feet = { ...defaultUnits, depth: 'ft', temperature: '°F' } as const
 
@@ -9,6 +9,7 @@ describe('days and hours', () => {
   it('are named as in the valley, whatever the zone of the machine', () => {
     expect(dayName('2026-06-06')).toBe('Sat 6 June')
     expect(dayName('2026-01-01')).toBe('Thu 1 January')
+    expect(dayAndMonth('2026-05-23')).toBe('23 May')
     expect(monthOf('2024-06-30')).toBe('June 2024')
   })
 

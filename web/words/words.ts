@@ -13,6 +13,11 @@ export const dayName = (on: string): string => WEEKDAY.format(new Date(`${on}T00
 /** A day of any year: `Sat 23 May 2026`. */
 export const dateName = (on: string): string => `${dayName(on)} ${on.slice(0, 4)}`
 
+const DAY_MONTH = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+
+/** A day where there is little room, its year being told beside it: `23 May`. */
+export const dayAndMonth = (on: string): string => DAY_MONTH.format(new Date(`${on}T00:00:00Z`))
+
 const MONTH_YEAR = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })
 
 /** A day of another year, as far as it matters: `June 2024`. */

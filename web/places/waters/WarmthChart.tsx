@@ -17,6 +17,7 @@ import type { ReachSeasonView } from '../../../contract/index.ts'
 import { MONTHS } from '../../words/days.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import { labels } from '../../words/waters.ts'
+import { dayAndMonth } from '../../words/words.ts'
 
 const AHEAD_DAYS = 60
 /** So many years before this one are drawn, and every other day: more is grey wool, and slow. */
@@ -167,7 +168,7 @@ export default memo(function WarmthChart({ season, today, units }: WarmthChartPr
             <th scope="row">{labels.on2}</th>
             {ahead.map(({ day }) => (
               <td key={day} className="number">
-                {dateOf(day).slice(5)}
+                {dayAndMonth(dateOf(day))}
               </td>
             ))}
           </tr>
