@@ -12,6 +12,7 @@ import type { Conditions } from './conditions.ts'
 import { fallOf, massBasis, reckonedBasis, submergedSdMg } from './doubt.ts'
 import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
 import { hangOf } from './hang.ts'
+import { hangBelow } from './hangBelow.ts'
 import type { FlyReport, PartMass } from './report.ts'
 import { rollOf, senseOf } from './sense.ts'
 import { airDragMgPerMm, splashOf } from './splash.ts'
@@ -71,7 +72,10 @@ export function evaluateFly(
   const free = fallOf({ ...model, tippet: null }, parts, calibration)
   const moving = { free, trailing: conditions.tippet ? fallOf(model, parts, calibration) : null, model }
   const speedMmPerS = free.sinkSpeedMmPerS.value
-  if (ride) return { kind: 'floats', ...common, ride, rise: submergedMg < 0 && !neutral ? moving : null }
+  if (ride) {
+    const rise = submergedMg < 0 && !neutral ? moving : null
+    return { kind: 'floats', ...common, ride, hangs: hangBelow(parts, loads, ride), rise }
+  }
   if (neutral || speedMmPerS < HOVERING_MM_PER_S)
     return {
       kind: 'hovers',
@@ -80,7 +84,7 @@ export function evaluateFly(
       speedMmPerS: Math.sign(submergedMg) * speedMmPerS,
     }
   if (submergedMg < 0)
-    return { kind: 'floats', ...common, ride: awash(parts, -submergedMg, water), rise: moving }
+    return { kind: 'floats', ...common, ride: awash(parts, -submergedMg, water), hangs: null, rise: moving }
   return {
     kind: 'sinks',
     ...common,

@@ -2,6 +2,7 @@ import type { ComponentKind, FitFinding } from '../dressing/index.ts'
 import type { Ride } from '../float/index.ts'
 import type { Attitude, FallModel } from '../sink/index.ts'
 import type { Estimate } from '../uncertainty/index.ts'
+import type { HangBelow } from './hangBelow.ts'
 import type { Splash } from './splash.ts'
 
 /** Mass of one component, for the list below the drawing. */
@@ -75,6 +76,8 @@ export type FlyReport =
   | (Common & {
       readonly kind: 'floats'
       readonly ride: Ride
+      /** how it hangs below the film; null for one that rides otherwise */
+      readonly hangs: HangBelow | null
       /** how it comes up once it is drawn under; null for one that would then go down */
       readonly rise: Rise | null
     })

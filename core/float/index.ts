@@ -1,5 +1,5 @@
 export { bendingMg, filmSupportMg } from './film.ts'
-export { postureOf, POSTURES, rideOf, tuftLiftMg, wettingOf } from './ride.ts'
+export { holdsFromAbove, postureOf, POSTURES, rideOf, tuftLiftMg, wettingOf } from './ride.ts'
 export type { Bears, Posture, Ride, Wetting } from './ride.ts'
 export { trimmable, trimSteps } from './trim.ts'
 export type { Cut, Trimmed } from './trim.ts'

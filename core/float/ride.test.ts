@@ -255,7 +255,7 @@ describe('how dries ride, wet once, without floatant', () => {
     const ride = (turns: number) => rideOf(partsFor(hackled({ turns })), water, wettingOf('fresh'))
     const heights = [2, 3, 4, 6, 8].map((turns) => ride(turns)?.freeHeightMm ?? 0)
     expect(Math.min(...stepsOf(heights))).toBeGreaterThan(0)
-    // the shank is clear on hackle, on the film where the fly rides low, and nobody says how steeply an abdomen hangs
+    // the shank is clear on hackle, on the film where the fly rides low, and not level where an abdomen hangs
     expect(ride(4)?.shankMm).toBeGreaterThanOrEqual(0.6)
     expect(rideOf(partsFor(flies.parachute('16')), water, wettingOf('fresh'))?.shankMm).toBe(0)
     expect(rideOf(partsFor(emerger(1.5)), water, wettingOf('fresh'))?.shankMm).toBeNull()

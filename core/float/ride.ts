@@ -70,7 +70,8 @@ const dryShare = (part: Part, { drownings, seconds }: Wetting) =>
 /** Stands up out of the water rather than lying in it: wing, post, tuft, hackle. */
 const stands = (part: Part) => part.topMm > 0 && part.kind !== 'hook'
 /** Holds the fly up from above: a tuft of feather or fibre, or foam. */
-const lifts = (part: Part) => stands(part) && (part.film === null || part.film.kind === 'rim')
+export const holdsFromAbove = (part: Part): boolean =>
+  stands(part) && (part.film === null || part.film.kind === 'rim')
 
 interface Stage {
   readonly posture: Posture
@@ -142,7 +143,7 @@ function stagesOf(parts: readonly Part[], water: WaterProperties, wetting: Wetti
   const standing = parts.filter(stands)
   const load = sum(sunk, inWater) + sum(standing, (part) => part.massMg)
   stages.push({ posture: 'inFilm', loadMg: load, supportMg: fringe + spread + flank + sum(sunk, airMg) })
-  if (parts.some(lifts)) {
+  if (parts.some(holdsFromAbove)) {
     stages.push({
       posture: 'hanging',
       loadMg: load,

@@ -2,7 +2,7 @@ import { memo, useMemo } from 'react'
 import { drawSketch, eyeCentre } from '../../core/index.ts'
 import type { FlySketch, Wetness } from '../../core/index.ts'
 import { FlyShapes } from './FlyShapes.tsx'
-import { turned, turnedBox, turnOf } from './posed.ts'
+import { filmBelowEyeMm, turned, turnedBox, turnOf } from './posed.ts'
 import type { Pose } from './posed.ts'
 
 /** Water that is shown round a fly, px. */
@@ -19,7 +19,7 @@ interface FlyInWaterProps {
   readonly title: string
 }
 
-/** The fly as it is held by the water: riding on the film, falling at its attitude, or hanging from its line. */
+/** The fly as it is held by the water: riding on the film or hanging below it, falling at its attitude, or hanging from its line. */
 export const FlyInWater = memo(function FlyInWater({ sketch, pose, wetness, room, title }: FlyInWaterProps) {
   const deg = turnOf(pose)
   const { frame } = sketch
@@ -33,7 +33,8 @@ export const FlyInWater = memo(function FlyInWater({ sketch, pose, wetness, room
   )
   const { shapes } = useMemo(() => drawSketch(sketch, { pxPerMm, wetness }), [sketch, pxPerMm, wetness])
   const top = inMm.top * pxPerMm
-  const filmPx = pose.kind === 'rides' ? pose.shankMm * pxPerMm : null
+  const filmMm = filmBelowEyeMm(pose)
+  const filmPx = filmMm === null ? null : filmMm * pxPerMm
   const box = {
     left: inMm.left * pxPerMm - MARGIN_PX,
     top: top - MARGIN_PX - LINE_PX,

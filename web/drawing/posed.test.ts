@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { turned, turnedBox, turnOf } from './posed.ts'
+import { filmBelowEyeMm, turned, turnedBox, turnOf } from './posed.ts'
 
 const EYE = { x: -10, y: 0 }
 
@@ -12,6 +12,14 @@ describe('a fly that is turned', () => {
     expect(eyeAt(180).x).toBeCloseTo(10, 9)
     // the point, below the shank, is above it then
     expect(turned({ x: 5, y: 4 }, turnOf({ kind: 'hangs', noseDownDeg: 180 })).y).toBeCloseTo(-4, 9)
+  })
+
+  it('below the film has the film where its tuft goes through it, tail down', () => {
+    const pose = { kind: 'hangsBelow', noseDownDeg: -60, filmAt: { xMm: 2, yMm: 1 } } as const
+    // the place goes with the turn: sixty degrees clockwise about the eye
+    expect(filmBelowEyeMm(pose)).toBeCloseTo(2 * Math.sin(Math.PI / 3) - Math.cos(Math.PI / 3), 9)
+    expect(turned({ x: 9, y: 0 }, turnOf(pose)).y).toBeGreaterThan(filmBelowEyeMm(pose) ?? Infinity)
+    expect(filmBelowEyeMm({ kind: 'falls', noseDownDeg: 30 })).toBeNull()
   })
 
   it('rides level', () => expect(turnOf({ kind: 'rides', shankMm: 3 })).toBe(0))

@@ -48,18 +48,19 @@ const HOW: Readonly<Record<Pose['kind'], string>> = {
   rides: labels.asItRides,
   falls: labels.asItFalls,
   hangs: labels.asItHangs,
+  hangsBelow: labels.asItHangs,
 }
 
-/** How the water holds a fly; nothing of one whose abdomen hangs down, as nobody reckons how steeply. */
+/** How the water holds a fly. */
 function posesOf(report: FlyReport): readonly Pose[] {
   if (report.kind === 'sinks')
     return [
       { kind: 'falls', noseDownDeg: report.attitude.noseDownDeg },
       { kind: 'hangs', noseDownDeg: report.hung.noseDownDeg },
     ]
-  return report.kind === 'floats' && report.ride.shankMm !== null
-    ? [{ kind: 'rides', shankMm: report.ride.shankMm }]
-    : []
+  if (report.kind !== 'floats') return []
+  if (report.hangs) return [{ kind: 'hangsBelow', ...report.hangs }]
+  return report.ride.shankMm === null ? [] : [{ kind: 'rides', shankMm: report.ride.shankMm }]
 }
 
 /** The fly to scale, as tied or as the water holds it, its colours dry or wet, and beside it at its true size. */
