@@ -22,6 +22,23 @@ async function open(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { name, level: 1 }).waitFor()
 }
 
+/** Waits for what comes a moment after a page: the pictures of flies that are in view, and what the boxes lack. */
+async function settle(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle')
+  await page.waitForFunction(() => {
+    const roll = document.querySelector('nav')?.textContent ?? ''
+    const awaited = [...document.images].filter(({ src }) => src.startsWith('data:'))
+    return (
+      !roll.includes('…') &&
+      awaited.every((image) => {
+        const { top, bottom, height } = image.getBoundingClientRect()
+        return height === 0 || bottom <= 0 || top >= innerHeight
+      })
+    )
+  })
+  await page.evaluate(() => document.fonts.ready)
+}
+
 const shots: readonly Shot[] = [
   { name: 'tonight', path: '/' },
   {
@@ -156,8 +173,7 @@ try {
     await page.goto(serving.address + path)
     await page.locator('#sheet h1').waitFor()
     await before?.(page)
-    await page.waitForLoadState('networkidle')
-    await page.evaluate(() => document.fonts.ready)
+    await settle(page)
     await page.mouse.move(600, 4)
     if (only.length === 0 || only.includes(name)) {
       await page.screenshot({ path: join(folder, `${name}.png`) })
