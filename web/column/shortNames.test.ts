@@ -41,11 +41,17 @@ describe('names by words', () => {
     expect(thatTellApart(foods, 13, letters)).toEqual(['sedge, larva', 'sedge, larva', 'Minnow, adult'])
   })
 
+  it('tell two flies of one size apart by what they differ in', () => {
+    const flies = [flyNames('Third Button', '#16 W 2.8'), flyNames('Third Button', '#16 no bead')]
+    expect(thatTellApart(flies, 14, letters)).toEqual(['Button W 2.8', 'Button no bead'])
+  })
+
   it('of flies keep the hook size longer than the rest of the label', () => {
     expect(flyNames('Paper Lantern', '#10 2XL')).toEqual([
       'Paper Lantern #10 2XL',
       'Paper Lantern #10',
       'Lantern #10',
+      'Lantern 2XL',
       'Paper Lantern',
       'Lantern',
     ])

@@ -24,12 +24,17 @@ export function foodNames(whole: string): readonly string[] {
   ]
 }
 
-/** Names of a variant, from the whole to the shortest: with its label, its size alone, without either, its pattern's last word. */
+/**
+ * Names of a variant, from the whole to the shortest: with its label, its size alone, without either, its pattern's last
+ * word. What tells it from others of its size stands before the bare name, for where two would be called alike.
+ */
 export function flyNames(pattern: string, label: string): readonly string[] {
   const size = /#\S+/.exec(label)?.[0] ?? ''
   const last = pattern.split(' ').at(-1) ?? pattern
+  const rest = label.replace(size, '').trim()
   const sized = size ? [`${pattern} ${size}`, `${last} ${size}`] : []
-  return [...new Set([`${pattern} ${label}`, ...sized, pattern, last])]
+  const apart = rest && size ? [`${last} ${rest}`] : []
+  return [...new Set([`${pattern} ${label}`, ...sized, ...apart, pattern, last])]
 }
 
 /** Names of a place, from the whole to the shortest: what stands after a comma goes first, then word after word. */
