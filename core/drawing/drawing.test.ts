@@ -16,6 +16,24 @@ const placesOf = ({ shapes, pxPerMm }: FlyDrawing, key: string): readonly (reado
     .filter((shape) => shape.key === key)
     .flatMap(({ path }) => placesIn(path))
     .map(([x, y]) => [x / pxPerMm, -y / pxPerMm] as const)
+/** Area within a line of path data, dots², by the shoelace formula. */
+function areaIn(path: string): number {
+  const places = placesIn(path)
+  const twice = places.reduce((sum, [x, y], i) => {
+    const [nextX, nextY] = places[(i + 1) % places.length]!
+    return sum + x * nextY - nextX * y
+  }, 0)
+  return Math.abs(twice) / 2
+}
+/** What is wound is drawn from where a bead on the shank ends. */
+const coveredByBead = ({ parts }: { readonly parts: (typeof flies)[number]['sketch']['parts'] }) =>
+  Math.max(
+    0,
+    ...parts
+      .filter(({ shape, pinned }) => shape === 'bead' && !pinned)
+      .map(({ centreMm, sizeMm }) => centreMm + sizeMm * 0.36),
+  )
+
 const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), -Infinity)
 const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b), Infinity)
 
@@ -109,6 +127,23 @@ describe('what is drawn is what physics reckons with', () => {
     expect(front!.fromMm).toBe(0)
     expect(rear!.toMm).toBeCloseTo(fly.hook.shankMm, 6)
   })
+
+  it.each(flies)('$name: what is wound, and a bead, cover the area that meets the water from the side', ({ sketch }) => {
+    const drawing = drawSketch(sketch, { pxPerMm: 20 })
+    for (const part of sketch.parts) {
+      const isBall = part.shape === 'bead'
+      if (!isBall && (part.shape !== 'wound' || part.goods === 'bead')) continue
+      // its outline is the first shape that is filled; what stands out of it comes before or after in strokes and hairs
+      const largest = most(
+        drawing.shapes.filter(({ key, path }) => key === part.key && /^M[^q]*z$/.test(path)).map(({ path }) => areaIn(path) / 400),
+      )
+      const reckoned = isBall
+        ? (Math.PI / 4) * part.sizeMm ** 2
+        : part.solidMm * (part.toMm - Math.max(part.fromMm, coveredByBead(sketch)))
+      expect(largest / reckoned, part.key).toBeGreaterThan(isBall ? 0.97 : 0.7)
+      expect(largest / reckoned, part.key).toBeLessThan(isBall ? 1.03 : 1.2)
+    }
+  }) // prettier-ignore
 
   it('tails, wings and hackles are as long as they are said to be', () => {
     const reach = (name: string, key: string) => placesOf(drawSketch(flyOf(name).sketch, { pxPerMm: 20 }), key)
