@@ -1,0 +1,6 @@
+export { broadsideMmPerS, submergedMgPerMm } from './line.ts'
+export type { LinePiece } from './line.ts'
+export { ballDragMg, driftOf, heldAtSurface, shoot } from './shoot.ts'
+export type { Ball, Drifted, Drifting, Held, Plane, Shape } from './shoot.ts'
+export { densityByGrains, densityByRate, LEADER_MG_PER_MM3, readSpool, tippetDiameterMm } from './spool.ts'
+export type { OnSpool, ReadSpool } from './spool.ts'
