@@ -79,15 +79,13 @@ async function growPatterns(tx: Tx, places: readonly CompartmentId[]) {
     if (!source || !recipe) throw new Error('the demo has no patterns')
     const patternId = newId<PatternId>()
     const dressingId = newId<DressingId>()
-    await tx
-      .insert(pattern)
-      .values({
-        ...source,
-        id: patternId,
-        name: `${source.name} ${n}`,
-        nameKey: `${source.nameKey} ${n}`,
-        currentDressingId: dressingId,
-      })
+    await tx.insert(pattern).values({
+      ...source,
+      id: patternId,
+      name: `${source.name} ${n}`,
+      nameKey: `${source.nameKey} ${n}`,
+      currentDressingId: dressingId,
+    })
     await tx.insert(dressing).values({ ...recipe, id: dressingId, patternId })
     const served = originals.serves.filter((row) => row.patternId === source.id)
     if (served.length > 0) await tx.insert(patternServes).values(served.map((row) => ({ ...row, patternId })))

@@ -384,6 +384,8 @@ export { fliesAllowed, belowPar, parOf, substitutesFor, takeOldest, urgencyOf } 
 export { normal, normalsFrom, poisson, randomFrom } from './uncertainty/index.ts'
 export type { Estimate } from './uncertainty/index.ts'
 export { waterAt } from './water/index.ts'
+export { LEADER_MG_PER_MM3, underFloat } from './rig/index.ts'
+export type { FishesUnder, UnderFloat } from './rig/index.ts'
 export { CORE_VERSION } from './version.ts'
 export * as wording from './wording/index.ts'
 export type { ActionLabel } from './wording/index.ts'

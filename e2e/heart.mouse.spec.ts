@@ -138,6 +138,27 @@ test.describe('what only reads', () => {
     await expect(page.getByText('not saved')).toBeVisible()
   })
 
+  test('a fly hangs under a float: how deep it drifts, and what to set for it to pass over the bed', async ({
+    page,
+  }) => {
+    await page.goto('/patterns')
+    await page.getByRole('link', { name: 'Third Button', exact: true }).click()
+    await page.getByRole('button', { name: 'Under a float' }).click()
+    const float = page.getByRole('region', { name: 'Under a float' })
+    const said = float.getByRole('status')
+    await expect(said).toContainText(
+      /At Bridge Reach: Set at 1\.17 m it drifts 0\.\d\d m down, likely 0\.\d\d m to/,
+    )
+    const [, toSet] = /above the bed set (\d\.\d\d) m/.exec((await said.textContent()) ?? '') ?? []
+    await float.getByLabel('leader below it, m').fill(toSet ?? '')
+    await float.getByLabel('leader below it, m').blur()
+    // set so, it passes 15 cm over the bed of 0.9 m
+    await expect(said).toContainText(new RegExp(`Set at ${toSet} m it drifts 0\\.7[456] m down`))
+    await float.getByLabel('float, across, mm').fill('5')
+    await float.getByLabel('float, across, mm').blur()
+    await expect(said).toContainText('It is drawn under')
+  })
+
   test('six flies fall in the tank, pause and step', async ({ page }) => {
     await page.goto('/tank')
     await choose(page, /Put another fly in/, 'Coal Scuttle #10 W 4.0')

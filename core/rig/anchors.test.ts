@@ -3,7 +3,7 @@ import { speedAtHeight } from '../drift/index.ts'
 import type { Current } from '../drift/index.ts'
 import { waterAt } from '../water/index.ts'
 import {
-  broadsideMmPerS, densityByGrains, densityByRate, driftOf, heldAtSurface, LEADER_MG_PER_MM3, readSpool, shoot,
+  ball, broadsideMmPerS, densityByGrains, densityByRate, driftBand, driftOf, heldAtSurface, leaderFor, LEADER_MG_PER_MM3, readSpool, shoot,
   submergedMgPerMm, tippetDiameterMm,
 } from './index.ts' // prettier-ignore
 import type { LinePiece } from './index.ts'
@@ -47,7 +47,7 @@ describe('a line', () => {
 })
 
 describe('a line that is held in a steady flow', () => {
-  const NO_FLY = { submergedMg: 0, diameterMm: 0.01 }
+  const NO_FLY = ball(0, 0.01, water)
   it.each([
     [200, 18.14],
     [100, 34.96],
@@ -63,17 +63,14 @@ describe('a line that is held in a steady flow', () => {
 
   it('takes a fly down as far as shooting has it', () => {
     const pieces = [nylon(2000, 0.2), line(10_000)]
-    const fly = { submergedMg: 100, diameterMm: 3 }
+    const fly = ball(100, 3, water)
     const { points } = shoot({ fly, pieces, flow: () => 200, water }, 0)
     near(-points.at(-1)!.zMm, 3475, 0.01)
   })
 
   it('hangs straight in still water, and its loads add', () => {
     const pieces = [nylon(1500, 0.15)]
-    const { points, hold } = shoot(
-      { fly: { submergedMg: 80, diameterMm: 2 }, pieces, flow: () => 0, water },
-      1500,
-    )
+    const { points, hold } = shoot({ fly: ball(80, 2, water), pieces, flow: () => 0, water }, 1500)
     expect(points.at(-1)!.zMm).toBeCloseTo(0, 3)
     near(-hold.zMm, 80 + 1500 * submergedMgPerMm(pieces[0]!, water), 0.001)
   })
@@ -81,25 +78,22 @@ describe('a line that is held in a steady flow', () => {
   it('at the end of a swing lies in the current as deep as shooting has it', () => {
     const flow = current(2000, 500, 60)
     const pieces = [nylon(1500, 0.2), line(12_000)]
-    const { points } = heldAtSurface({ fly: { submergedMg: 40, diameterMm: 4 }, pieces, flow, water }, 2000)
+    const { points } = heldAtSurface({ fly: ball(40, 4, water), pieces, flow, water })
     near(points[0]!.zMm, 1777, 0.04)
   })
 })
 
 describe('a float', () => {
-  const float = { massMg: 200, diameterMm: 12 }
-  const run = current(1100, 600, 60)
-  const drift = (diameterMm: number) =>
-    driftOf({
-      float,
-      fly: { submergedMg: 50, diameterMm: 2.2 },
-      pieces: [nylon(1200, diameterMm)],
-      current: run,
-      water,
-    })
+  const rig = (lengthMm: number, diameterMm = 0.14) => ({
+    float: { massMg: 200, diameterMm: 12 },
+    fly: ball(50, 2.2, water),
+    pieces: [nylon(lengthMm, diameterMm)],
+    current: current(1100, 600, 60),
+    water,
+  })
 
   it('drifts slower than the surface, its fly behind it and less deep than it is set', () => {
-    const found = drift(0.14)
+    const found = driftOf(rig(1200))
     near(found.speedMmPerS, 524, 0.015)
     near(found.depthMm, 998, 0.015)
     near(found.lagMm, 632, 0.015)
@@ -108,7 +102,37 @@ describe('a float', () => {
   })
 
   it('fishes deeper on thinner leader', () => {
-    near(drift(0.1).depthMm, 1015, 0.015)
-    near(drift(0.2).depthMm, 978, 0.015)
+    near(driftOf(rig(1200, 0.1)).depthMm, 1015, 0.015)
+    near(driftOf(rig(1200, 0.2)).depthMm, 978, 0.015)
+  })
+
+  it('hangs what it holds straight down in still water, and is drawn under by too much', () => {
+    const still = { ...rig(1500, 0.15), fly: ball(80, 2, water), current: () => 0 }
+    near(driftOf(still).depthMm, 1500, 0.001)
+    const under = driftOf({ ...still, float: { massMg: 200, diameterMm: 6 } })
+    expect(under.holds).toBe(false)
+  })
+
+  it('is set so that the fly drifts at a depth, as trying every length finds it', () => {
+    const set = leaderFor((mm) => rig(mm), 950) ?? NaN
+    near(set, 1060, 0.015)
+    near(driftOf(rig(set)).depthMm, 950, 0.002)
+    const tried = Array.from({ length: 60 }, (_, i) => 950 + 10 * i).find(
+      (mm) => driftOf(rig(mm)).depthMm >= 950,
+    )
+    expect(Math.abs((tried ?? 0) - set)).toBeLessThanOrEqual(10)
+    // a fly that the water carries is not brought down by more leader
+    expect(leaderFor((mm) => ({ ...rig(mm), fly: ball(0.2, 4, water) }), 1050)).toBeNull()
+  })
+
+  it('has a band that grows with what is not known of the fly', () => {
+    const flyOff = (factor: number) => ({
+      submergedMg: 50,
+      dragMg: (speed: number) => factor * ball(50, 2.2, water).dragMg(speed),
+    })
+    const [sure, unsure] = [driftBand(rig(1200), flyOff, 0.05), driftBand(rig(1200), flyOff, 0.5)]
+    expect(sure.lowMm).toBeLessThan(998)
+    expect(sure.highMm).toBeGreaterThan(998)
+    expect(unsure.highMm - unsure.lowMm).toBeGreaterThan(sure.highMm - sure.lowMm)
   })
 })

@@ -57,6 +57,10 @@ export function depth(mm: number, units: DisplayUnits): string {
   return `${fixed(fromCore(mm, units.depth), units.depth === 'm' && mm < 100 && mm > 0 ? 2 : 1)} ${units.depth}`
 }
 
+/** A depth that is set by hand, to the centimetre: `0.95 m` or `3.1 ft`. */
+export const fineDepth = (mm: number, units: DisplayUnits): string =>
+  `${fixed(fromCore(mm, units.depth), units.depth === 'm' ? 2 : 1)} ${units.depth}`
+
 /** A speed: `23 cm/s` or `9.1 in/s`. */
 export function speed(mmPerS: number, units: DisplayUnits): string {
   const value = fromCore(mmPerS, units.speed)

@@ -7,6 +7,7 @@ import {
   problemOf,
   proposeVariants,
   sampleFall,
+  underFloat,
   yearOfUse,
 } from '../../core/index.ts'
 import type {
@@ -21,6 +22,7 @@ import type {
   ServingVariant,
   StageLooks,
   FindProgress,
+  FishesUnder,
   Found,
   MadeProblem,
   PlanInputs,
@@ -31,6 +33,7 @@ import type {
   ProposeInput,
   SampledFall,
   SampleInput,
+  UnderFloat,
   UseInput,
   YearOfUse,
 } from '../../core/index.ts'
@@ -65,6 +68,7 @@ export const jobs = {
   proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
     proposeVariants(input),
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
+  underFloat: (input: UnderFloat): Generator<Progress, FishesUnder> => underFloat(input),
   readText,
 } as const
 

@@ -8,6 +8,7 @@ import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
 const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))
+const UnderFloat = lazy(() => import('./UnderFloat.tsx'))
 
 interface FindOrTrimProps {
   readonly worked: WorkedOut | null
@@ -19,7 +20,9 @@ interface FindOrTrimProps {
   readonly onChoose: (id: string) => void
 }
 
-/** The two tools for a variant, opened when wanted: weigh it backwards, or trim what floats. */
+type Tool = 'find' | 'trim' | 'float'
+
+/** The tools for a variant, opened when wanted: weigh it backwards, trim what floats, see where what sinks fishes under a float. */
 export const FindOrTrim = memo(function FindOrTrim({
   worked,
   draft,
@@ -29,10 +32,11 @@ export const FindOrTrim = memo(function FindOrTrim({
   onChange,
   onChoose,
 }: FindOrTrimProps) {
-  const [open, setOpen] = useState<'find' | 'trim' | null>(null)
+  const [open, setOpen] = useState<Tool | null>(null)
   if (!worked) return null
   const floats = worked.report.kind === 'floats'
-  const toggle = (tool: 'find' | 'trim') => setOpen(open === tool ? null : tool)
+  const sinks = worked.report.kind === 'sinks'
+  const toggle = (tool: Tool) => setOpen(open === tool ? null : tool)
   return (
     <div style={{ paddingTop: 8 }}>
       <Row $gap={8}>
@@ -42,6 +46,11 @@ export const FindOrTrim = memo(function FindOrTrim({
         {floats ? (
           <Button onPress={() => toggle('trim')} aria-expanded={open === 'trim'}>
             {labels.trimIt}
+          </Button>
+        ) : null}
+        {sinks ? (
+          <Button onPress={() => toggle('float')} aria-expanded={open === 'float'}>
+            {labels.underAFloat}
           </Button>
         ) : null}
       </Row>
@@ -55,6 +64,11 @@ export const FindOrTrim = memo(function FindOrTrim({
             onChange={onChange}
             onChoose={onChoose}
           />
+        </Suspense>
+      ) : null}
+      {open === 'float' && sinks ? (
+        <Suspense fallback={<p aria-busy="true">{labels.reckonsTheDrift}</p>}>
+          <UnderFloat worked={worked} />
         </Suspense>
       ) : null}
       {open === 'trim' && floats ? (
