@@ -108,7 +108,7 @@ test.describe('what only reads', () => {
     const instead = page.getByRole('table', { name: /^Instead of/ })
     // as its sheet and every list have it, with what was measured of it and of its likes
     await expect(instead.getByRole('row', { name: /itself/ })).toContainText(/falls 44 cm\/s/)
-    await expect(instead.getByRole('row', { name: /slotted, 2\.4 mm/ })).toContainText(/falls 4\d cm\/s/)
+    await expect(instead.getByRole('row', { name: /slotted, 2\.4 mm/ })).toContainText(/falls 39 cm\/s/)
     await expect(instead.getByRole('row', { name: /3\.3 mm, copper/ })).toContainText('does not fit')
     expect(await axeFaults(page)).toEqual([])
   })
