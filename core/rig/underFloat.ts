@@ -26,6 +26,8 @@ export interface FishesUnder {
   readonly band: { readonly lowMm: number; readonly highMm: number }
   /** it would drift deeper than there is water: it drags along the bed */
   readonly onBed: boolean
+  /** the deepest that it may well drift is the bed */
+  readonly mayTouch: boolean
   /** null where no leader brings it there */
   readonly toSetMm: number | null
 }
@@ -49,6 +51,7 @@ export function* underFloat(input: UnderFloat): Generator<{ readonly done: numbe
     drifted,
     band,
     onBed: drifted.depthMm >= current.depthMm,
+    mayTouch: band.highMm >= current.depthMm,
     toSetMm: wantedMm > 0 ? leaderFor(withLeader, wantedMm) : null,
   }
 }

@@ -8,6 +8,7 @@ const found: FishesUnder = {
   drifted: { depthMm: 998, lagMm: 632, speedMmPerS: 524, loadMg: 51.8, holds: true },
   band: { lowMm: 975, highMm: 1021 },
   onBed: false,
+  mayTouch: false,
   toSetMm: 1060,
 }
 
@@ -19,6 +20,11 @@ describe('a fly under a float', () => {
       'It bears 52 mg.',
       'For 0.15 m above the bed set 1.06 m.',
     ])
+  })
+
+  it('may touch the bed where its band reaches it', () => {
+    const [drifts] = underFloatSentences({ ...found, mayTouch: true }, SET, UNITS)
+    expect(drifts).toMatch(/behind its float, and may touch the bed\.$/)
   })
 
   it('drags on the bed, draws its float under, or is not brought down, and that is said', () => {

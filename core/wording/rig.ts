@@ -4,7 +4,7 @@ import { fineDepth as depth, mass, speed } from './figures.ts'
 
 /** Where a fly fishes under its float, in sentences: `Set at 1.2 m it drifts 0.99 m down, likely 0.97–1.02 m, …`. */
 export function underFloatSentences(
-  { drifted, band, onBed, toSetMm }: FishesUnder,
+  { drifted, band, onBed, mayTouch, toSetMm }: FishesUnder,
   {
     setMm,
     overBedMm,
@@ -16,7 +16,7 @@ export function underFloatSentences(
   const behind = lagMm > 20 ? `, ${depth(lagMm, units)} behind its float` : ''
   const drifts = onBed
     ? `Set at ${depth(setMm, units)} it drags along the bed.`
-    : `Set at ${depth(setMm, units)} it drifts ${depth(depthMm, units)} down, likely ${depth(band.lowMm, units)} to ${depth(band.highMm, units)}${behind}.`
+    : `Set at ${depth(setMm, units)} it drifts ${depth(depthMm, units)} down, likely ${depth(band.lowMm, units)} to ${depth(band.highMm, units)}${behind}${mayTouch ? ', and may touch the bed' : ''}.`
   const pace =
     surfaceMmPerS > 0
       ? [`The float goes ${speed(speedMmPerS, units)} where the surface goes ${speed(surfaceMmPerS, units)}.`]

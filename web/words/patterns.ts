@@ -54,6 +54,7 @@ export const labels = {
   noFloats: 'Your note says no indicator here.',
   floatIsReckoned:
     'A float as a ball, the leader straight and greaseless, the run as steep and deep as its reach: slack, wind and eddies are left out.',
+  sayAllFour: 'Leader, its thickness, the float and its weight: all four are wanted.',
   reckonsTheDrift: 'Reckoning the drift …',
   trimIt: 'Trim it',
   openingTheFinder: 'Opening the finder …',

@@ -1,6 +1,5 @@
 import { useDeferredValue, useEffect, useState } from 'react'
 import { LEADER_MG_PER_MM3, wording } from '../../../core/index.ts'
-import type { FishesUnder } from '../../../core/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { Caution, Quiet, Row } from '../../ui/layout.tsx'
 import { MeasureField } from '../../ui/MeasureField.tsx'
@@ -30,11 +29,14 @@ export default function UnderFloat({ worked }: { readonly worked: WorkedOut }) {
   const [floatMm, setFloatMm] = useState<number | null>(USUAL.floatMm)
   const [floatMg, setFloatMg] = useState<number | null>(USUAL.floatMg)
   const [stuff, setStuff] = useState<Stuff>('nylon')
-  const [found, setFound] = useState<{ readonly setMm: number; readonly fishes: FishesUnder } | null>(null)
+  const [said, setSaid] = useState<readonly string[] | null>(null)
   const asked = useDeferredValue(model)
   const reach = moment?.reach
   useEffect(() => {
-    if (!asked || !reach || !setMm || !leaderMm || !floatMm || !floatMg) return undefined
+    // what was said is of other figures now
+    setSaid(null)
+    if (!asked || !reach || reach.rules.noIndicator || !setMm || !leaderMm || !floatMm || !floatMg)
+      return undefined
     const controller = new AbortController()
     void runJob(
       'underFloat',
@@ -53,18 +55,15 @@ export default function UnderFloat({ worked }: { readonly worked: WorkedOut }) {
       },
       { key: 'underFloat', signal: controller.signal },
     ).then((fishes) => {
-      if (!('kind' in fishes)) setFound({ setMm, fishes })
+      if ('kind' in fishes) return
+      const asSet = { setMm, overBedMm: USUAL.overBedMm, surfaceMmPerS: reach.surfaceSpeedMmPerS }
+      setSaid(wording.underFloatSentences(fishes, asSet, units))
     })
     return () => controller.abort()
-  }, [asked, calibration, reach, setMm, leaderMm, floatMm, floatMg, stuff])
+  }, [asked, calibration, reach, setMm, leaderMm, floatMm, floatMg, stuff, units])
   if (!model || !reach) return null
-  const said = found
-    ? wording.underFloatSentences(
-        found.fishes,
-        { setMm: found.setMm, overBedMm: USUAL.overBedMm, surfaceMmPerS: reach.surfaceSpeedMmPerS },
-        units,
-      )
-    : [labels.reckonsTheDrift]
+  if (reach.rules.noIndicator) return <Caution>{labels.noFloats}</Caution>
+  const isAsked = setMm && leaderMm && floatMm && floatMg
   return (
     <section aria-label={labels.underAFloat}>
       <Row $gap={10} $align="end" style={{ padding: '8px 0' }}>
@@ -116,9 +115,8 @@ export default function UnderFloat({ worked }: { readonly worked: WorkedOut }) {
         />
       </Row>
       <p role="status">
-        At {reach.reachName}: {said.join(' ')}
+        {isAsked ? `At ${reach.reachName}: ${said?.join(' ') ?? labels.reckonsTheDrift}` : labels.sayAllFour}
       </p>
-      {reach.rules.noIndicator ? <Caution>{labels.noFloats}</Caution> : null}
       <Quiet>{labels.floatIsReckoned}</Quiet>
     </section>
   )
