@@ -25,6 +25,10 @@ const Base = styled(AriaButton)<{ $look: Look; $large: boolean }>`
     text-decoration: underline;
     text-underline-offset: 3px;
   }
+  &[aria-pressed='true'] {
+    border-color: var(--thistle);
+    box-shadow: inset 0 -3px 0 var(--thistle);
+  }
   &[data-disabled] {
     color: var(--quiet);
     background: transparent;

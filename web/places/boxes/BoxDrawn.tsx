@@ -113,6 +113,8 @@ const Foam = styled.div<{ $columns: number }>`
   }
 `
 
+/** Compartments that are drawn at once; the others, a frame each, when the sheet comes near. */
+const DRAWN_AT_ONCE = 6
 const FLY_PX = 32
 const LABEL_PX = 46
 const SLITS_PX = 100
@@ -120,13 +122,12 @@ const SLITS_PX = 100
 /** A box as it is: rows and columns of compartments, between which flies are dragged. */
 export function BoxDrawn({
   box,
-  atOnce,
+  isFirst,
   onOpen,
   ...shared
 }: Pick<PlaceProps, 'isIn' | 'chosen' | 'onChoose' | 'slitsPxPerMm'> & {
   readonly box: BoxLine
-  /** whether its flies are drawn before the sheet comes near */
-  readonly atOnce: boolean
+  readonly isFirst: boolean
   readonly onOpen: (id: string) => void
 }) {
   const columns = Math.max(1, ...box.compartments.map(({ column }) => column))
@@ -145,10 +146,10 @@ export function BoxDrawn({
         </Button>
       </Heading>
       <Foam $columns={columns} data-long={columns === 1 && shared.slitsPxPerMm !== null}>
-        {box.compartments.map((place) => (
+        {box.compartments.map((place, i) => (
           <NearView
             key={place.id}
-            always={atOnce}
+            always={isFirst && i < DRAWN_AT_ONCE}
             estimatePx={
               LABEL_PX + (shared.slitsPxPerMm === null ? Math.max(place.flies.length, 1) * FLY_PX : SLITS_PX)
             }

@@ -5,6 +5,7 @@ import { useBoxesQuery } from '../../wire/api.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
+import { OneOf } from '../../ui/OneOf.tsx'
 import { BoxDrawn } from './BoxDrawn.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
@@ -53,8 +54,6 @@ function Adding({
 
 const LOOKS = ['slits', 'names'] as const
 
-/** Boxes whose flies are drawn at once; those below them when the sheet comes near. */
-const DRAWN_AT_ONCE = 6
 /** Boxes drawn as they are, what they lack, what they cover, and what became of their flies. */
 export default function Boxes() {
   const { data } = useBoxesQuery()
@@ -84,18 +83,7 @@ export default function Boxes() {
     <>
       <Heading>
         <h1>{labels.boxes}</h1>
-        <Row $gap={6} role="group" aria-label={labels.whatToLookAt}>
-          {VIEWS.map(({ id, name }) => (
-            <Button
-              key={id}
-              onPress={() => choose(id)}
-              aria-pressed={view === id}
-              look={view === id ? 'main' : 'plain'}
-            >
-              {name}
-            </Button>
-          ))}
-        </Row>
+        <OneOf label={labels.whatToLookAt} choices={VIEWS} chosen={view} onChoose={choose} />
       </Heading>
       <Suspense fallback={<p aria-busy="true">{labels.holdingTheBoxesAgainst}</p>}>
         {view === 'cover' ? <Coverage /> : null}
@@ -141,7 +129,7 @@ export default function Boxes() {
               key={box.id}
               box={box}
               slitsPxPerMm={look === 'slits' ? truePx * zoom : null}
-              atOnce={i < DRAWN_AT_ONCE}
+              isFirst={i === 0}
               isIn={census.isChosen ? census.isIn : null}
               chosen={chosen}
               onChoose={setChosen}

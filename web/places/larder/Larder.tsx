@@ -12,6 +12,7 @@ import type { Moment } from '../../moment/useMoment.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Heading, Row } from '../../ui/layout.tsx'
+import { OneOf } from '../../ui/OneOf.tsx'
 import { LarderDay } from './LarderDay.tsx'
 import { LarderYear, yearRows } from './LarderYear.tsx'
 import { StageSheet } from './StageSheet.tsx'
@@ -144,17 +145,8 @@ function AllStages({ stages, rows, moment, now, view, onView, onOpen, onNew }: A
           </Checkbox>
         </Row>
       </Heading>
-      <Row $gap={8} role="group" aria-label={labels.show}>
-        {VIEWS.map(({ id, name }) => (
-          <Button
-            key={id}
-            onPress={() => onView(id)}
-            aria-pressed={view === id}
-            look={view === id ? 'main' : 'plain'}
-          >
-            {name}
-          </Button>
-        ))}
+      <Row $gap={8}>
+        <OneOf label={labels.show} choices={VIEWS} chosen={view} onChoose={onView} />
         {view === 'year' ? <SaveYear rows={years} stages={stages} season={season} moment={moment} /> : null}
       </Row>
       {view === 'year' && !years ? <p aria-busy="true">{labels.goingThroughTheYear}</p> : null}

@@ -2,14 +2,14 @@ import type { FoodId, WaterId } from '../../../contract/index.ts'
 import type { FoodWord } from '../../../core/index.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { useCommand } from '../../wire/useCommand.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Quiet, Row } from '../../ui/layout.tsx'
+import { Quiet } from '../../ui/layout.tsx'
+import { OneOf } from '../../ui/OneOf.tsx'
 import { labels } from '../../words/larder.ts'
 
-const WORDS: readonly { readonly says: FoodWord | null; readonly name: string }[] = [
-  { says: null, name: labels.asFound },
-  { says: 'notHere', name: labels.notHere },
-  { says: 'strong', name: labels.inPlenty },
+const WORDS: readonly { readonly id: FoodWord | null; readonly name: string }[] = [
+  { id: null, name: labels.asFound },
+  { id: 'notHere', name: labels.notHere },
+  { id: 'strong', name: labels.inPlenty },
 ]
 
 /** Whether a food lives on the moment's water: as notes and its kind say, or as the user says. */
@@ -18,18 +18,12 @@ export function LivesHere({ foodId, moment }: { readonly foodId: FoodId; readonl
   const { waterId, waterName, foodWords } = moment.reach
   const said = foodWords[foodId] ?? null
   return (
-    <Row $gap={6} style={{ paddingTop: 6 }} role="group" aria-label={`Whether it lives in ${waterName}`}>
-      <Quiet>{waterName}:</Quiet>
-      {WORDS.map(({ says, name }) => (
-        <Button
-          key={name}
-          look={said === says ? 'main' : 'plain'}
-          aria-pressed={said === says}
-          onPress={() => void command('waterFood', { waterId: waterId as WaterId, foodId, says })}
-        >
-          {name}
-        </Button>
-      ))}
-    </Row>
+    <OneOf
+      label={`Whether it lives in ${waterName}`}
+      before={<Quiet>{waterName}:</Quiet>}
+      choices={WORDS}
+      chosen={said}
+      onChoose={(says) => void command('waterFood', { waterId: waterId as WaterId, foodId, says })}
+    />
   )
 }

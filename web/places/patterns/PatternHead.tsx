@@ -90,7 +90,7 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
           ) : null}
           {dirty && !pattern ? <ThrowAway onThrow={() => onReset(emptyDraft())} /> : null}
           <Button
-            look="main"
+            look={saving.asks === null ? 'main' : 'plain'}
             data-ends="edit"
             onPress={saving.press}
             isDisabled={!dirty || saving.saving || !canSave}

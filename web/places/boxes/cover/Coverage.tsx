@@ -10,10 +10,10 @@ import { useSettings } from '../../../wire/useSettings.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { useNow } from '../../../moment/useNow.ts'
 import { clockTime, dayName } from '../../../words/words.ts'
-import { Button } from '../../../ui/Button.tsx'
 import { Checkbox } from '../../../ui/fields.tsx'
 import { Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
+import { OneOf } from '../../../ui/OneOf.tsx'
 import { labels } from '../../../words/cover.ts'
 import { ByConfidence } from './ByConfidence.tsx'
 import { ByFood } from './ByFood.tsx'
@@ -152,18 +152,7 @@ export default function Coverage() {
         </Quiet>
       </h2>
       <Now />
-      <Row $gap={6} role="group" aria-label={labels.howToLook} style={{ paddingBottom: 8 }}>
-        {LOOKS.map(({ id, name }) => (
-          <Button
-            key={id}
-            look={look === id ? 'main' : 'plain'}
-            aria-pressed={look === id}
-            onPress={() => choose(id)}
-          >
-            {name}
-          </Button>
-        ))}
-      </Row>
+      <OneOf label={labels.howToLook} choices={LOOKS} chosen={look} onChoose={choose} />
       {look === 'food' ? (
         <>
           <WhatIsAsked
