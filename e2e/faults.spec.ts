@@ -77,7 +77,7 @@ test('two tabs on one pattern: the second save is told, and may keep its own or 
   await second.getByLabel('Note', { exact: true }).fill('from the second tab')
   await second.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(second.getByText(/^Another tab changed this pattern \(.* \d{4}, \d\d:\d\d\)\.$/)).toBeVisible()
-  await expect(second.getByText('They differ in: note.')).toBeVisible()
+  await expect(second.getByText('there note: from the first tab · yours from the second tab')).toBeVisible()
   await second.getByRole('button', { name: 'Keep yours' }).click()
   await expect(second.getByText('not saved')).toBeHidden()
   await page.reload()

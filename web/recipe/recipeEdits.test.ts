@@ -84,7 +84,12 @@ describe('a recipe of flies that lie in a box', () => {
       components: [part('tail', { fibreCount: 7 })],
       variants: [saved.variants[0]!],
     }
-    expect(differences(saved, other)).toEqual(['tail', 'variants', 'note'])
+    expect(differences(saved, other)).toEqual([
+      { what: 'component', key: 'tail', there: saved.components[0], here: other.components[0] },
+      { what: 'component', key: 'rib', there: saved.components[1], here: null },
+      { what: 'variants' },
+      { what: 'note' },
+    ])
   })
 
   it('cannot be one where a part was added, or stands elsewhere', () => {

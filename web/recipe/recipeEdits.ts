@@ -1,4 +1,4 @@
-import type { Component, ComponentKind, Swap } from '../../core/index.ts'
+import type { Component, Swap } from '../../core/index.ts'
 import type { Draft, DraftVariant } from './draft.ts'
 import { copyOf, withSwap } from './variantActions.ts'
 
@@ -52,25 +52,30 @@ export function changesRecipe(saved: Draft, draft: Draft): boolean {
   })
 }
 
-/** What two drafts of one pattern differ in: kinds of components, and `name`, `note`, `variants`. */
-export function differences(
-  one: Draft,
-  other: Draft,
-): readonly (ComponentKind | 'name' | 'note' | 'variants')[] {
+/** A difference of two drafts: of a component, null where one has none; else of the name, the variants or the note. */
+export type Difference =
+  | {
+      readonly what: 'component'
+      readonly key: string
+      readonly there: Component | null
+      readonly here: Component | null
+    }
+  | { readonly what: 'name' | 'variants' | 'note' }
+
+/** What two drafts of one pattern differ in. */
+export function differences(there: Draft, here: Draft): readonly Difference[] {
   const byKey = (draft: Draft) => new Map(draft.components.map((component) => [component.key, component]))
-  const [mine, theirs] = [byKey(one), byKey(other)]
-  const kinds = [...new Set([...mine.keys(), ...theirs.keys()])].flatMap((key) => {
-    const [a, b] = [mine.get(key), theirs.get(key)]
-    const kind = (a ?? b)?.kind
-    return kind && !same(a, b) ? [kind] : []
-  })
+  const [theirs, ours] = [byKey(there), byKey(here)]
+  const components = [...new Set([...theirs.keys(), ...ours.keys()])]
+    .map((key) => ({ key, there: theirs.get(key) ?? null, here: ours.get(key) ?? null }))
+    .filter((pair) => !same(pair.there, pair.here))
   const recipes = ({ variants }: Draft) =>
     variants.map(({ id, hookMaterialId, swaps }) => [id, hookMaterialId, swaps])
   return [
-    ...(one.name === other.name ? [] : (['name'] as const)),
-    ...new Set(kinds),
-    ...(same(recipes(one), recipes(other)) ? [] : (['variants'] as const)),
-    ...(one.note === other.note ? [] : (['note'] as const)),
+    ...(there.name === here.name ? [] : [{ what: 'name' } as const]),
+    ...components.map((pair) => ({ what: 'component', ...pair }) as const),
+    ...(same(recipes(there), recipes(here)) ? [] : [{ what: 'variants' } as const]),
+    ...(there.note === here.note ? [] : [{ what: 'note' } as const]),
   ]
 }
 

@@ -7,40 +7,49 @@ const MARGIN = '900px'
 interface NearViewProps {
   /** height that is left free for it until it is drawn */
   readonly estimatePx: number
-  /** drawn at once, wherever it stands */
-  readonly always: boolean
+  /** with the sheet; in turn right after it; or in turn when the sheet comes near */
+  readonly when: 'atOnce' | 'soon' | 'near'
   readonly children: ReactNode
 }
 
-const waiting: (() => void)[] = []
+const waiting = new Set<() => void>()
 
-/** Draws one thing a frame: several at once would hold up a sheet that is being scrolled. */
-function drawInTurn(draw: () => void): void {
-  waiting.push(draw)
-  if (waiting.length > 1) return
-  const next = () => {
-    waiting.shift()?.()
-    if (waiting.length > 0) requestAnimationFrame(next)
-  }
-  requestAnimationFrame(next)
+function drawNext(): void {
+  const [draw] = waiting
+  if (!draw) return
+  draw()
+  waiting.delete(draw)
+  if (waiting.size > 0) requestAnimationFrame(drawNext)
 }
 
-/** Draws what is long only when the sheet comes near it; once drawn it stays. */
-export function NearView({ estimatePx, always, children }: NearViewProps) {
+/** Draws one thing a frame: several at once would hold up a sheet that is being scrolled. Answers how to leave it. */
+function drawInTurn(draw: () => void): () => void {
+  if (waiting.size === 0) requestAnimationFrame(drawNext)
+  waiting.add(draw)
+  return () => void waiting.delete(draw)
+}
+
+/** Draws what is long after the sheet, or only when the sheet comes near it; once drawn it stays. */
+export function NearView({ estimatePx, when, children }: NearViewProps) {
   const place = useRef<HTMLDivElement>(null)
-  const [near, setNear] = useState(always)
+  const [isDrawn, setDrawn] = useState(when === 'atOnce')
   useEffect(() => {
-    if (near || !place.current) return
+    if (isDrawn || !place.current) return
+    if (when === 'soon') return drawInTurn(() => setDrawn(true))
+    let leave: (() => void) | undefined
     const observer = new IntersectionObserver(
       (entries) => {
         if (!entries.some(({ isIntersecting }) => isIntersecting)) return
         observer.disconnect()
-        drawInTurn(() => setNear(true))
+        leave = drawInTurn(() => setDrawn(true))
       },
       { root: document.getElementById('sheet'), rootMargin: MARGIN },
     )
     observer.observe(place.current)
-    return () => observer.disconnect()
-  }, [near])
-  return near ? children : <div ref={place} style={{ minHeight: estimatePx, background: 'var(--panel)' }} />
+    return () => {
+      observer.disconnect()
+      leave?.()
+    }
+  }, [isDrawn, when])
+  return isDrawn ? children : <div ref={place} style={{ minHeight: estimatePx, background: 'var(--panel)' }} />
 }

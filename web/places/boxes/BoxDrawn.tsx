@@ -113,8 +113,10 @@ const Foam = styled.div<{ $columns: number }>`
   }
 `
 
-/** Compartments that are drawn at once; the others, a frame each, when the sheet comes near. */
+/** Compartments of the first box that are drawn with the sheet. */
 const DRAWN_AT_ONCE = 6
+/** Boxes that are drawn right after it, a compartment a frame; those below them when the sheet comes near. */
+const DRAWN_SOON = 6
 const FLY_PX = 32
 const LABEL_PX = 46
 const SLITS_PX = 100
@@ -122,12 +124,13 @@ const SLITS_PX = 100
 /** A box as it is: rows and columns of compartments, between which flies are dragged. */
 export function BoxDrawn({
   box,
-  isFirst,
+  order,
   onOpen,
   ...shared
 }: Pick<PlaceProps, 'isIn' | 'chosen' | 'onChoose' | 'slitsPxPerMm'> & {
   readonly box: BoxLine
-  readonly isFirst: boolean
+  /** how many boxes stand above it */
+  readonly order: number
   readonly onOpen: (id: string) => void
 }) {
   const columns = Math.max(1, ...box.compartments.map(({ column }) => column))
@@ -149,7 +152,7 @@ export function BoxDrawn({
         {box.compartments.map((place, i) => (
           <NearView
             key={place.id}
-            always={isFirst && i < DRAWN_AT_ONCE}
+            when={order >= DRAWN_SOON ? 'near' : order === 0 && i < DRAWN_AT_ONCE ? 'atOnce' : 'soon'}
             estimatePx={
               LABEL_PX + (shared.slitsPxPerMm === null ? Math.max(place.flies.length, 1) * FLY_PX : SLITS_PX)
             }

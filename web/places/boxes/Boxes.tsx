@@ -129,7 +129,7 @@ export default function Boxes() {
               key={box.id}
               box={box}
               slitsPxPerMm={look === 'slits' ? truePx * zoom : null}
-              isFirst={i === 0}
+              order={i}
               isIn={census.isChosen ? census.isIn : null}
               chosen={chosen}
               onChoose={setChosen}

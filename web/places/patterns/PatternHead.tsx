@@ -1,15 +1,13 @@
 import { useState } from 'react'
 import type { useBlocker } from 'react-router'
 import type { PatternView } from '../../../contract/index.ts'
-import { wording } from '../../../core/index.ts'
-import { differences } from '../../recipe/recipeEdits.ts'
 import { draftOf, emptyDraft } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Fault, Heading, Quiet, Row } from '../../ui/layout.tsx'
-import { changedAt, versionOf } from './useSavePattern.ts'
+import { AnotherTab } from './AnotherTab.tsx'
 import type { useSavePattern } from './useSavePattern.ts'
-import { instantName } from '../../words/instants.ts'
 import { labels } from '../../words/patterns.ts'
 
 interface PatternHeadProps {
@@ -17,6 +15,7 @@ interface PatternHeadProps {
   readonly dirty: boolean
   /** as it is saved; none for a new one */
   readonly pattern: PatternView | undefined
+  readonly book: MaterialBook | null
   readonly canSave: boolean
   readonly saving: ReturnType<typeof useSavePattern>
   readonly blocker: ReturnType<typeof useBlocker>
@@ -33,20 +32,6 @@ function ThrowAway({ onThrow }: { readonly onThrow: () => void }) {
       <Button onPress={() => setSure(false)}>{labels.keepIt}</Button>
     </>
   )
-}
-
-/** When that was, where it is known. */
-const whenWords = (atMs: number | null): string =>
-  atMs === null
-    ? ' since you opened it'
-    : ` (${instantName(atMs, Intl.DateTimeFormat().resolvedOptions().timeZone)})`
-
-/** What yours and that of the other tab differ in. */
-function differWords(that: Draft, yours: Draft): string {
-  const names = differences(that, yours).map((what) =>
-    what === 'name' || what === 'note' || what === 'variants' ? what : wording.componentName[what],
-  )
-  return names.length > 0 ? `They differ in: ${names.join(', ')}.` : 'They are alike.'
 }
 
 /** Before a recipe of which flies lie in boxes is saved otherwise: what those flies are. */
@@ -76,9 +61,18 @@ function WhichFlies({
 }
 
 /** Name, saving, and what stands in the way of leaving or saving. */
-export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, onReset }: PatternHeadProps) {
-  const { problem, save } = saving
-  const stale = problem?.code === 'staleVersion'
+export function PatternHead({
+  draft,
+  dirty,
+  pattern,
+  book,
+  canSave,
+  saving,
+  blocker,
+  onReset,
+}: PatternHeadProps) {
+  const { problem } = saving
+  const isStale = problem?.code === 'staleVersion'
   return (
     <>
       <Heading>
@@ -107,27 +101,13 @@ export function PatternHead({ draft, dirty, pattern, canSave, saving, blocker, o
           <Button onPress={() => blocker.reset()}>{labels.stay}</Button>
         </Row>
       ) : null}
-      {problem ? (
+      {problem && !isStale ? (
         <Row data-ends="edit" role="alert">
-          <Fault>
-            {stale ? `Another tab changed this pattern${whenWords(changedAt(problem))}.` : problem.detail}
-          </Fault>
-          {stale && pattern ? <span>{differWords(draftOf(pattern), draft)}</span> : null}
-          {stale && pattern ? (
-            <>
-              <Button onPress={() => void save(versionOf(problem))}>{labels.keepYours}</Button>
-              {saving.makeVariant ? <Button onPress={saving.makeVariant}>{labels.aNewVariant}</Button> : null}
-              <Button
-                onPress={() => {
-                  saving.forget()
-                  onReset(draftOf(pattern))
-                }}
-              >
-                {labels.keepThat}
-              </Button>
-            </>
-          ) : null}
+          <Fault>{problem.detail}</Fault>
         </Row>
+      ) : null}
+      {problem && isStale && pattern ? (
+        <AnotherTab {...{ problem, pattern, draft, book, saving, onReset }} />
       ) : null}
     </>
   )

@@ -157,6 +157,7 @@ export default function PatternSheet() {
         draft={draft}
         dirty={dirty}
         pattern={pattern}
+        book={book}
         canSave={canSave}
         saving={saving}
         blocker={blocker}
