@@ -54,3 +54,20 @@ export function broadsideMmPerS(thread: Thread, water: WaterProperties): number 
   }
   return Math.sign(weight) * low
 }
+
+/** What line is made of resists bending by its modulus, MPa: a coated line, nylon, fluorocarbon. */
+const MODULUS_MPA = { line: 30, nylon: 1200, fluorocarbon: 2000 }
+const HEAVY_LEADER = 1.5
+/** A newton as a weight, mg. */
+const MG_PER_NEWTON = 1e9 / GRAVITY_MM_PER_S2
+
+/** How much a thread resists being bent, mg·mm²: EI = E π d⁴/64. */
+export function stiffnessMgMm2({ diameterMm, densityMgPerMm3, group }: LinePiece): number {
+  const modulus =
+    group === 'line'
+      ? MODULUS_MPA.line
+      : densityMgPerMm3 > HEAVY_LEADER
+        ? MODULUS_MPA.fluorocarbon
+        : MODULUS_MPA.nylon
+  return (modulus * Math.PI * diameterMm ** 4 * MG_PER_NEWTON) / 64
+}

@@ -1,0 +1,287 @@
+import { GRAVITY_MM_PER_S2 } from '../../water/index.ts'
+import { submergedMgPerMm } from '../line.ts'
+import { addTo } from './band.ts'
+import type { Band } from './band.ts'
+import { gripsIn, wetShare, wetSlope } from './forces.ts'
+import type { Around } from './forces.ts'
+import type { Motion } from './motion.ts'
+import type { Net } from './net.ts'
+
+/** Stiffness of a line against being stretched, mg: high enough that it stays within a ten-thousandth of its length. */
+export const STRETCH_MG = 1e13 / GRAVITY_MM_PER_S2
+const FLOOR_MG_PER_MM = 1e4
+const PINNED = 1e16
+/** Where along a segment the water is asked, and how much that counts: Simpson's rule. */
+const ASKED = [
+  { t: 0, share: 1 / 6 },
+  { t: 0.5, share: 2 / 3 },
+  { t: 1, share: 1 / 6 },
+] as const
+
+/** What of a step does not change while it is solved. */
+export interface Prepared {
+  readonly motion: Motion
+  readonly around: Around
+  readonly h: number
+  /** out of the water, and what the water bears, mg a node */
+  readonly dryMg: Float64Array
+  readonly borneMg: Float64Array
+  readonly band: Band
+  readonly right: Float64Array
+  readonly tangents: Float64Array
+  readonly tension: Float64Array
+}
+
+/** What each node carries: half of its segments, and its bodies. */
+export function weighNodes(net: Net, around: Around): { dryMg: Float64Array; borneMg: Float64Array } {
+  const [dryMg, borneMg] = [new Float64Array(net.nodes), new Float64Array(net.nodes)]
+  for (const {
+    a,
+    b,
+    restMm,
+    stretch: { piece },
+  } of net.segments) {
+    const dry = ((Math.PI / 4) * piece.diameterMm ** 2 * piece.densityMgPerMm3 * restMm) / 2
+    const borne = dry - (submergedMgPerMm(piece, around.water) * restMm) / 2
+    for (const node of [a, b]) {
+      dryMg[node]! += dry
+      borneMg[node]! += borne
+    }
+  }
+  for (const { node, body } of net.bodies) {
+    dryMg[node]! += body.massMg
+    borneMg[node]! += body.massMg - body.submergedMg
+  }
+  return { dryMg, borneMg }
+}
+
+/** Adds a symmetric block between two nodes to the matrix. */
+function addBlock(
+  { band, motion: { dims } }: Prepared,
+  i: number,
+  j: number,
+  block: Float64Array,
+  times: number,
+): void {
+  for (let r = 0; r < dims; r += 1)
+    for (let c = 0; c < dims; c += 1) addTo(band, i * dims + r, j * dims + c, times * block[r * dims + c]!)
+}
+
+/** The blocks of a spring between two nodes. */
+function addPair(prepared: Prepared, a: number, b: number, block: Float64Array): void {
+  addBlock(prepared, a, a, block, 1)
+  addBlock(prepared, b, b, block, 1)
+  addBlock(prepared, a, b, block, -1)
+  addBlock(prepared, b, a, block, -1)
+}
+
+const relative = new Float64Array(3)
+const unit = new Float64Array(3)
+const block = new Float64Array(9)
+
+/** Tangents of the segments in the middle of the step, unless they are to stay as they are. */
+export function turnTangents({ motion: { net, dims, at }, tangents }: Prepared, next: Float64Array): void {
+  net.segments.forEach(({ a, b }, s) => {
+    let length = 0
+    for (let d = 0; d < dims; d += 1) {
+      const along = at[b * dims + d]! + next[b * dims + d]! - at[a * dims + d]! - next[a * dims + d]!
+      tangents[s * dims + d] = along
+      length += along ** 2
+    }
+    length = Math.sqrt(length)
+    if (length > 1e-9) for (let d = 0; d < dims; d += 1) tangents[s * dims + d]! /= length
+  })
+}
+
+/** Drag of the segments, at three points of each: across and along its tangent. */
+function addLineDrag(prepared: Prepared, next: Float64Array): void {
+  const { motion, around, h, right, tangents } = prepared
+  const { net, dims, at } = motion
+  const depth = dims - 1
+  const grips = gripsIn(around)
+  net.segments.forEach(({ a, b, restMm, stretch }, s) => {
+    const sideways = grips.across(stretch)
+    const lengthways = grips.along(stretch)
+    for (const { t, share } of ASKED) {
+      const z = (1 - t) * at[a * dims + depth]! + t * at[b * dims + depth]!
+      const wet = wetShare(z) * share * restMm
+      if (wet <= 0) continue
+      let along = 0
+      for (let d = 0; d < dims; d += 1) {
+        const from = (1 - t) * (next[a * dims + d]! - at[a * dims + d]!)
+        const to = t * (next[b * dims + d]! - at[b * dims + d]!)
+        relative[d] = (from + to) / h - (d === 0 ? around.current(Math.max(z, 0)) : 0)
+        along += relative[d]! * tangents[s * dims + d]!
+      }
+      let across = 0
+      for (let d = 0; d < dims; d += 1) {
+        unit[d] = relative[d]! - along * tangents[s * dims + d]!
+        across += unit[d]! ** 2
+      }
+      across = Math.sqrt(across)
+      sideways.ask(across)
+      lengthways.ask(Math.abs(along))
+      const axial = lengthways.perSpeed
+      const steeper = across > 1e-9 ? (sideways.slope - sideways.perSpeed) / across ** 2 : 0
+      for (let r = 0; r < dims; r += 1) {
+        const tr = tangents[s * dims + r]!
+        const force = wet * (sideways.perSpeed * unit[r]! + axial * along * tr)
+        right[a * dims + r]! -= (1 - t) * force
+        right[b * dims + r]! -= t * force
+        for (let c = 0; c < dims; c += 1) {
+          const tc = tangents[s * dims + c]!
+          const crosswise = (r === c ? 1 : 0) - tr * tc
+          block[r * dims + c] =
+            (wet / h) * (sideways.perSpeed * crosswise + steeper * unit[r]! * unit[c]! + axial * tr * tc)
+        }
+      }
+      addBlock(prepared, a, a, block, (1 - t) ** 2)
+      addBlock(prepared, b, b, block, t ** 2)
+      addBlock(prepared, a, b, block, t * (1 - t))
+      addBlock(prepared, b, a, block, t * (1 - t))
+    }
+  })
+}
+
+/** Drag and inertia of flies, and inertia of the line with the water that goes across with it. */
+function addBodies(prepared: Prepared, next: Float64Array): void {
+  const { motion, around, h, right } = prepared
+  const { net, dims, at, speed } = motion
+  const depth = dims - 1
+  const grips = gripsIn(around)
+  for (const { node, body } of net.bodies) {
+    const wet = wetShare(at[node * dims + depth]!)
+    let all = 0
+    for (let d = 0; d < dims; d += 1) {
+      const moved = (next[node * dims + d]! - at[node * dims + d]!) / h
+      relative[d] = moved - (d === 0 ? around.current(Math.max(at[node * dims + depth]!, 0)) : 0)
+      all += relative[d]! ** 2
+      right[node * dims + d]! -= (body.inertiaMg / GRAVITY_MM_PER_S2 / h) * (moved - speed[node * dims + d]!)
+    }
+    all = Math.sqrt(all)
+    const grip = grips.body(body)
+    grip.ask(all)
+    for (let r = 0; r < dims; r += 1) {
+      right[node * dims + r]! -= wet * grip.perSpeed * relative[r]!
+      for (let c = 0; c < dims; c += 1) {
+        const same = r === c ? 1 : 0
+        const direction = all > 1e-9 ? (relative[r]! * relative[c]!) / all ** 2 : 0
+        block[r * dims + c] =
+          (wet / h) * (grip.perSpeed * same + (grip.slope - grip.perSpeed) * direction) +
+          (same * body.inertiaMg) / GRAVITY_MM_PER_S2 / h ** 2
+      }
+    }
+    addBlock(prepared, node, node, block, 1)
+  }
+}
+
+function addLineInertia(prepared: Prepared, next: Float64Array): void {
+  const { motion, around, h, right, tangents } = prepared
+  const { net, dims, at, speed } = motion
+  const depth = dims - 1
+  net.segments.forEach(({ a, b, restMm, stretch: { piece } }, s) => {
+    const sectionMm3 = ((Math.PI / 4) * piece.diameterMm ** 2 * restMm) / 2
+    const own = (sectionMm3 * piece.densityMgPerMm3) / GRAVITY_MM_PER_S2
+    for (const node of [a, b]) {
+      const water =
+        (sectionMm3 * around.water.densityMgPerMm3 * wetShare(at[node * dims + depth]!)) / GRAVITY_MM_PER_S2
+      for (let r = 0; r < dims; r += 1) {
+        for (let c = 0; c < dims; c += 1) {
+          const same = r === c ? 1 : 0
+          const mass = own * same + water * (same - tangents[s * dims + r]! * tangents[s * dims + c]!)
+          const gained = (next[node * dims + c]! - at[node * dims + c]!) / h - speed[node * dims + c]!
+          right[node * dims + r]! -= (mass * gained) / h
+          block[r * dims + c] = mass / h ** 2
+        }
+      }
+      addBlock(prepared, node, node, block, 1)
+    }
+  })
+}
+
+/** Weight less what the water bears, and the bed. */
+function addWeight({ motion, around, right, band, dryMg, borneMg }: Prepared, next: Float64Array): void {
+  const { net, dims } = motion
+  for (let node = 0; node < net.nodes; node += 1) {
+    const row = node * dims + dims - 1
+    const z = next[row]!
+    right[row]! += dryMg[node]! - borneMg[node]! * wetShare(z)
+    addTo(band, row, row, borneMg[node]! * wetSlope(z))
+    if (around.bedMm !== null && z > around.bedMm) {
+      right[row]! -= FLOOR_MG_PER_MM * (z - around.bedMm)
+      addTo(band, row, row, FLOOR_MG_PER_MM)
+    }
+  }
+}
+
+/** What line resists to being bent. */
+function addBending(prepared: Prepared, next: Float64Array): void {
+  const { motion, band, right } = prepared
+  const { net, dims } = motion
+  for (const { a, b, c, before, after, stiffnessMgMm2 } of net.bends) {
+    const [one, two] = [net.segments[before]!, net.segments[after]!]
+    const times = stiffnessMgMm2 / ((one.restMm + two.restMm) / 2)
+    const nodes = [a, b, c] as const
+    const factors = [1 / one.restMm, -1 / one.restMm - 1 / two.restMm, 1 / two.restMm] as const
+    for (let d = 0; d < dims; d += 1) {
+      let bent = 0
+      for (let i = 0; i < 3; i += 1) bent += factors[i]! * next[nodes[i]! * dims + d]!
+      for (let i = 0; i < 3; i += 1) {
+        right[nodes[i]! * dims + d]! -= times * factors[i]! * bent
+        for (let j = 0; j <= i; j += 1)
+          addTo(band, nodes[i]! * dims + d, nodes[j]! * dims + d, times * factors[i]! * factors[j]!)
+      }
+    }
+  }
+}
+
+/** A line is a rope: what is drawn beyond its length is drawn back, and its pull turns with it. */
+function addRope(prepared: Prepared, next: Float64Array): void {
+  const { motion, right, tension } = prepared
+  const { net, dims } = motion
+  net.segments.forEach(({ a, b, restMm }, s) => {
+    let length = 0
+    for (let d = 0; d < dims; d += 1) {
+      unit[d] = next[b * dims + d]! - next[a * dims + d]!
+      length += unit[d]! ** 2
+    }
+    length = Math.sqrt(length) || 1e-9
+    const isTaut = tension[s]! > 0 || length > restMm
+    if (!isTaut) return
+    const stiff = STRETCH_MG / restMm
+    const pull = stiff * (length - restMm)
+    for (let r = 0; r < dims; r += 1) {
+      const ur = unit[r]! / length
+      right[a * dims + r]! += pull * ur
+      right[b * dims + r]! -= pull * ur
+      for (let c = 0; c < dims; c += 1) {
+        const both = (ur * unit[c]!) / length
+        block[r * dims + c] = stiff * both + (tension[s]! / length) * ((r === c ? 1 : 0) - both)
+      }
+    }
+    addPair(prepared, a, b, block)
+  })
+}
+
+/** Holds what is held: its rows become so heavy that they do not move. */
+function pin({ motion: { held, afloat, dims }, band, right }: Prepared): void {
+  const fix = (row: number) => {
+    right[row] = 0
+    addTo(band, row, row, PINNED)
+  }
+  for (const node of held) for (let d = 0; d < dims; d += 1) fix(node * dims + d)
+  for (const node of afloat) fix(node * dims + dims - 1)
+}
+
+/** The slope of all together at a place, and how it bends: what one step of Newton's needs. */
+export function assemble(prepared: Prepared, next: Float64Array): void {
+  prepared.band.cells.fill(0)
+  prepared.right.fill(0)
+  addLineDrag(prepared, next)
+  addLineInertia(prepared, next)
+  addBodies(prepared, next)
+  addWeight(prepared, next)
+  addBending(prepared, next)
+  addRope(prepared, next)
+  pin(prepared)
+}

@@ -1,0 +1,97 @@
+import { submergedMgPerMm } from '../line.ts'
+import { wetShare } from './forces.ts'
+import type { Around } from './forces.ts'
+import type { Net } from './net.ts'
+import { step } from './step.ts'
+import type { Motion } from './motion.ts'
+
+/** The usual step of a rig that moves, s. */
+export const STEP_S = 0.1
+/** The step with which it is let settle, s; longer ones turn tangents so far that a line swings about its place. */
+const SETTLING_S = 1
+const SETTLED_MM_PER_S = 0.05
+const LONGEST_S = 600
+
+/** A rig let be until nothing of it moves any more, but what drifts as one; null where that takes ten minutes. */
+export function settle(from: Motion, around: Around): Motion | null {
+  let motion = from
+  for (let s = 0; s < LONGEST_S; s += SETTLING_S) {
+    const before = motion
+    motion = step(motion, around, SETTLING_S)
+    const changed = motion.speed.reduce((most, v, i) => Math.max(most, Math.abs(v - before.speed[i]!)), 0)
+    if (changed < SETTLED_MM_PER_S) return motion
+  }
+  return null
+}
+
+/** How little is left of a segment, of the next one's length, when the two become one. */
+const LEFT = 0.05
+
+/** Whether the first two segments can become one: no dropper is tied between them, and they are not all there is. */
+const canShorten = ({ segments }: Net): boolean =>
+  segments.length > 2 && segments[1]?.a === 1 && segments[1].b === 2
+
+/** A rig whose first two segments have become one: no line is lost, and nothing moves. */
+function joined(motion: Motion): Motion {
+  const { net, dims } = motion
+  const [first, second, ...others] = net.segments
+  if (!first || !second) return motion
+  const whole = { ...second, a: 0, b: 1, restMm: first.restMm + second.restMm }
+  const shifted: Net = {
+    nodes: net.nodes - 1,
+    segments: [whole, ...others.map((segment) => ({ ...segment, a: segment.a - 1, b: segment.b - 1 }))],
+    bends: net.bends
+      .filter(({ before }) => before > 0)
+      .map((bend) => ({
+        ...bend,
+        a: Math.max(bend.a - 1, 0),
+        b: bend.b - 1,
+        c: bend.c - 1,
+        before: bend.before - 1,
+        after: bend.after - 1,
+      })),
+    bodies: net.bodies.map((one) => ({ ...one, node: one.node - 1 })),
+    lineEnd: Math.max(net.lineEnd - 1, 0),
+    along: net.along.slice(1).map((node) => node - 1),
+  }
+  const without = (values: Float64Array) =>
+    Float64Array.from(values.filter((_, i) => i < dims || i >= 2 * dims))
+  return {
+    ...motion,
+    net: shifted,
+    at: without(motion.at),
+    speed: without(motion.speed),
+    tension: motion.tension.slice(1),
+  }
+}
+
+/** A step during which line is pulled in at the rod, mm/s; a last segment stays. */
+export function pulled(from: Motion, around: Around, h: number, mmPerS: number): Motion {
+  let motion = from
+  for (;;) {
+    const [first, second, ...others] = motion.net.segments
+    if (!first || mmPerS <= 0) return step(motion, around, h)
+    const restMm = first.restMm - mmPerS * h
+    if (second && restMm < LEFT * second.restMm) {
+      if (!canShorten(motion.net)) return step(motion, around, h)
+      motion = joined(motion)
+      continue
+    }
+    const segments = [{ ...first, restMm }, ...(second ? [second] : []), ...others]
+    return step({ ...motion, net: { ...motion.net, segments } }, around, h)
+  }
+}
+
+/** What holds the upper end bears, mg: the pull of the first segment, and the half of it that the pull does not carry yet. */
+export function holdOf({ net, at, dims, tension }: Motion, around: Around): number {
+  const first = net.segments[0]
+  if (!first) return 0
+  const toward = Array.from({ length: dims }, (_, d) => at[first.b * dims + d]! - at[first.a * dims + d]!)
+  const length = Math.hypot(...toward) || 1
+  const { piece } = first.stretch
+  const dryMg = (Math.PI / 4) * piece.diameterMm ** 2 * piece.densityMgPerMm3
+  const wet = wetShare(at[dims - 1]!)
+  const halfMg = 0.5 * first.restMm * ((1 - wet) * dryMg + wet * submergedMgPerMm(piece, around.water))
+  const pull = toward.map((part) => (tension[0]! * part) / length)
+  return Math.hypot(...pull.slice(0, -1), pull.at(-1)! + halfMg)
+}
