@@ -15,6 +15,7 @@ import { benchLoad } from './load.ts'
 import { benchNonsense } from './nonsense.ts'
 import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
+import { benchRig } from './rig.ts'
 import { benchSeason } from './season.ts'
 import { benchUndo } from './undo.ts'
 import { median, ms, ROUNDS } from './timing.ts'
@@ -186,6 +187,7 @@ async function benchDemo(): Promise<readonly Line[]> {
 const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Line[]>>> = {
   core: benchCore,
   season: benchSeason,
+  rig: benchRig,
   plan: benchPlan,
   demo: benchDemo,
   load: benchLoad,

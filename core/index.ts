@@ -379,13 +379,27 @@ export type {
   FoodWord,
 } from './season/index.ts'
 export { depthAtTime, descend, timeToDepth } from './sink/index.ts'
-export type { Descent } from './sink/index.ts'
+export type { Descent, FallModel } from './sink/index.ts'
 export { fliesAllowed, belowPar, parOf, substitutesFor, takeOldest, urgencyOf } from './stock/index.ts'
 export { normal, normalsFrom, poisson, randomFrom } from './uncertainty/index.ts'
 export type { Estimate } from './uncertainty/index.ts'
 export { waterAt } from './water/index.ts'
-export { LEADER_MG_PER_MM3, underFloat } from './rig/index.ts'
-export type { FishesUnder, UnderFloat } from './rig/index.ts'
+export {
+  countedDown,
+  densityByRate,
+  LEADER_MG_PER_MM3,
+  onTightLine,
+  SPOOL_SD_LOG,
+  underFloat,
+} from './rig/index.ts'
+export type {
+  CountedDown,
+  FishesCounted,
+  FishesTight,
+  FishesUnder,
+  OnTightLine,
+  UnderFloat,
+} from './rig/index.ts'
 export { CORE_VERSION } from './version.ts'
 export * as wording from './wording/index.ts'
 export type { ActionLabel } from './wording/index.ts'

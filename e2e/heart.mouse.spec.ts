@@ -138,13 +138,13 @@ test.describe('what only reads', () => {
     await expect(page.getByText('not saved')).toBeVisible()
   })
 
-  test('a fly hangs under a float: how deep it drifts, and what to set for it to pass over the bed', async ({
+  test('where a fly fishes: under a float, on a tight line and counted down, and what to set, lead and count', async ({
     page,
   }) => {
     await page.goto('/patterns')
     await page.getByRole('link', { name: 'Third Button', exact: true }).click()
-    await page.getByRole('button', { name: 'Under a float' }).click()
-    const float = page.getByRole('region', { name: 'Under a float' })
+    await page.getByRole('button', { name: 'Where it fishes' }).click()
+    const float = page.getByRole('region', { name: 'Where it fishes' })
     const said = float.getByRole('status')
     await expect(said).toContainText(
       /At Bridge Reach: Set at 1\.17 m it drifts 0\.\d\d m down, likely 0\.\d\d m to/,
@@ -157,6 +157,20 @@ test.describe('what only reads', () => {
     await float.getByLabel('float, across, mm').fill('5')
     await float.getByLabel('float, across, mm').blur()
     await expect(said).toContainText('It is drawn under')
+    await float.getByRole('button', { name: 'On a tight line' }).click()
+    await expect(said).toContainText(/Led at \d\d cm\/s it hangs 0\.\d\d m down, likely 0\.\d\d m to/)
+    const [, toLead] = /above the bed lead it at (\d+) cm\/s/.exec((await said.textContent()) ?? '') ?? []
+    await float.getByLabel('led at, cm/s').fill(toLead ?? '')
+    await float.getByLabel('led at, cm/s').blur()
+    await expect(said).toContainText(new RegExp(`Led at ${toLead} cm/s it hangs 0\\.7[3-7] m down`))
+    await float.getByRole('button', { name: 'Counted down' }).click()
+    await float.getByLabel('water, deep, m').fill('6')
+    await float.getByLabel('wanted at, m').fill('2')
+    await choose(page, /fly line/, 'sinking')
+    await expect(float.getByRole('row')).toHaveCount(8)
+    await expect(float.getByRole('row').nth(3)).toContainText(/^15\d\.\d\d m\d\.\d\d m to \d\.\d\d m/)
+    await expect(said).toContainText(/To 2\.00 m count \d+\./)
+    expect(await axeFaults(page)).toEqual([])
   })
 
   test('six flies fall in the tank, pause and step', async ({ page }) => {

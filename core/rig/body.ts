@@ -1,5 +1,6 @@
+import type { FallModel } from '../sink/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { ball } from './hanging.ts'
+import { ball, flyOf } from './hanging.ts'
 import type { Hanging } from './hanging.ts'
 
 /** A fly, a shot or a float on a line that moves: what hangs, and what has to be set in motion. */
@@ -23,3 +24,15 @@ export function ballBody(submergedMg: number, diameterMm: number, water: WaterPr
     inertiaMg: massMg + ADDED_TO_BALL * displacedMg,
   }
 }
+
+/**
+ * A fly that moves, by its fall. Out of the water, where it never is for longer than a step, it weighs what is set in motion
+ * with it.
+ *
+ * @param dragOff by how much its drag is off; 1 as reckoned
+ */
+export const flyBody = (model: FallModel, dragOff = 1): Body => ({
+  ...flyOf(model, dragOff),
+  massMg: model.inertiaMg,
+  inertiaMg: model.inertiaMg,
+})

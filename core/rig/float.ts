@@ -1,5 +1,7 @@
-import { rootBetween, sum, Z_80 } from '../number/index.ts'
+import { rootBetween } from '../number/index.ts'
 import type { WaterProperties } from '../water/index.ts'
+import { bandOf, CURRENT_SD_LOG, LINES_OFF } from './doubt.ts'
+import type { LikelyDepth } from './doubt.ts'
 import { ball } from './hanging.ts'
 import type { Hanging } from './hanging.ts'
 import type { LinePiece } from './line.ts'
@@ -69,12 +71,6 @@ export function leaderFor(withLeader: (lengthMm: number) => Drifting, depthMm: n
   return short(longest) < 0 ? null : rootBetween(short, depthMm, longest, WITHIN_MM)
 }
 
-/** How well drag across and along a line is known, as sd of the logarithm. */
-const LINE_SD_LOG = { across: 0.1 / Z_80, along: 0.15 / Z_80 }
-
-/** Nobody times the run that a cast is made in: its speed against that of the reach, as sd of the logarithm. */
-const CURRENT_SD_LOG = 0.2 / Z_80
-
 /**
  * The 80 % band of the depth at which a fly drifts, to first order, from what is known of the drag of line and fly and of the
  * speed of the run.
@@ -86,16 +82,15 @@ export function driftBand(
   drifting: Drifting,
   flyOff: (factor: number) => Hanging,
   flySdLog: number,
-): { readonly lowMm: number; readonly highMm: number } {
+): LikelyDepth {
   const { depthMm } = driftOf(drifting)
-  const { across, along } = LINE_SD_LOG
   const others: readonly Drifting[] = [
-    { ...drifting, lineOff: { across: Math.exp(across), along: 1 } },
-    { ...drifting, lineOff: { across: 1, along: Math.exp(along) } },
+    ...LINES_OFF.map((lineOff) => ({ ...drifting, lineOff })),
     { ...drifting, fly: flyOff(Math.exp(flySdLog)) },
     { ...drifting, current: (depth) => Math.exp(CURRENT_SD_LOG) * drifting.current(depth) },
   ]
-  const off = others.map((other) => driftOf(other).depthMm - depthMm)
-  const sd = Math.sqrt(sum(off.map((each) => each ** 2)))
-  return { lowMm: depthMm - Z_80 * sd, highMm: depthMm + Z_80 * sd }
+  return bandOf(
+    depthMm,
+    others.map((other) => driftOf(other).depthMm),
+  )
 }

@@ -28,7 +28,7 @@ export interface LineFrame {
   readonly points: readonly Plane[]
   readonly flies: readonly Plane[]
   readonly lineEnd: Plane
-  /** how far its lowest part hangs below the end of the fly line, mm */
+  /** how far the lowest part of the fly line hangs below its end, mm */
   readonly bellyMm: number
 }
 
@@ -57,7 +57,7 @@ export function frameOf(motion: Motion, timeS: number): LineFrame {
   const lineEnd = planeAt(motion, net.lineEnd)
   const flies: Plane[] = []
   for (const { node, fly } of net.bodies) flies[fly] = planeAt(motion, node)
-  const lowestMm = Math.max(...points.map(({ zMm }) => zMm))
+  const lowestMm = Math.max(...points.slice(0, net.along.indexOf(net.lineEnd) + 1).map(({ zMm }) => zMm))
   return { timeS, points, flies, lineEnd, bellyMm: Math.max(lowestMm - lineEnd.zMm, 0) }
 }
 
@@ -126,7 +126,7 @@ export function countTo(cast: StillCast, fly: number, depthMm: number): number |
 }
 
 /** Two depths between which a fly is wanted, mm. */
-export interface DepthBand {
+export interface Between {
   readonly fromMm: number
   readonly toMm: number
 }
@@ -149,7 +149,7 @@ const LEFT_OUT_MM = 3000
 const wholeMm = ({ net }: Motion) => net.segments.reduce((sum, { restMm }) => sum + restMm, 0)
 
 /** How long a fly stays between two depths from a moment on. */
-function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: number, band: DepthBand) {
+function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: number, band: Between) {
   let now = motion
   let inBandS = 0
   let afterS = 0
@@ -172,7 +172,7 @@ function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: numbe
 export function* bestRetrieve(
   cast: StillCast,
   fly: number,
-  band: DepthBand,
+  band: Between,
   counts: readonly number[],
   retrieves: readonly Retrieve[],
 ): Generator<{ readonly done: number; readonly best: KeptThere | null }, KeptThere | null> {

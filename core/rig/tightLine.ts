@@ -1,6 +1,6 @@
 import { degrees, sum } from '../number/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { depthOf, holdOf, laid, netOf, NODES, placeOf, settle } from './engine/index.ts'
+import { depthOf, holdOf, isOnBed, laid, netOf, NODES, placeOf, settle } from './engine/index.ts'
 import type { Around, Motion, RigLine } from './engine/index.ts'
 
 /** A leader held tight from a rod whose tip is led downstream over a run. */
@@ -22,7 +22,7 @@ export interface TightLine {
 export interface HungTight {
   /** how deep each fly is, mm, in the order of the rig; on the bed none is deeper */
   readonly fliesMm: readonly number[]
-  /** whether the deepest touches: then it is held back there, and no depth is told */
+  /** whether the deepest touches: then it is held back there or rolls along, and no depth is told */
   readonly onBed: boolean
   readonly inWaterMm: number
   /** against level, where it enters the water */
@@ -34,7 +34,6 @@ export interface HungTight {
 }
 
 const AS_RECKONED = { across: 1, along: 1 }
-const TOUCHES_MM = 1
 /** How much of the water a line is laid through that is let settle. */
 const LAID_TO = 0.9
 
@@ -52,7 +51,7 @@ export function hangTight(tight: TightLine): HungTight | null {
   for (const { node, fly } of net.bodies) fliesMm[fly] = Math.min(depthOf(motion, node), depthMm)
   return {
     fliesMm,
-    onBed: fliesMm.some((deep) => deep > depthMm - TOUCHES_MM),
+    onBed: isOnBed(motion, around),
     ...inAirAndWater(motion),
     tipMg: holdOf(motion, around),
   }

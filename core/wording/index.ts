@@ -10,6 +10,7 @@ export {
   cutLength,
   degreesOnly,
   depth,
+  fineDepth,
   drownings,
   fineSpan,
   coveredHours,
@@ -38,7 +39,7 @@ export {
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { cutWords } from './cut.ts'
-export { underFloatSentences } from './rig.ts'
+export { countSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize, hookSizes } from './goods.ts'
 export { entryWords } from './ledger.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { FishesUnder } from '../rig/index.ts'
-import { underFloatSentences } from './rig.ts'
+import { countSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 
 const UNITS = { depth: 'm', speed: 'cm/s', mass: 'mg' } as Parameters<typeof underFloatSentences>[2]
 const SET = { setMm: 1200, overBedMm: 150, surfaceMmPerS: 600 }
@@ -34,5 +34,42 @@ describe('a fly under a float', () => {
       'It is drawn under: 52 mg hang from it.',
       'No leader brings it to 0.15 m above the bed here.',
     ])
+  })
+})
+
+describe('a tight line in sentences', () => {
+  const found = {
+    hung: { fliesMm: [870], onBed: false, inWaterMm: 1270, surfaceDeg: 45.6, sagMm: 64, tipMg: 190 },
+    band: { lowMm: 840, highMm: 900 },
+    mayTouch: true,
+    finerMm: 880,
+    toLeadMmPerS: 760,
+  }
+  const LED = { ledMmPerS: 680, overBedMm: 150 }
+
+  it('says how deep at this pace, what a finer tippet would do, and how fast to lead for a height over the bed', () => {
+    expect(tightLineSentences(found, LED, UNITS)).toEqual([
+      'Led at 68 cm/s it hangs 0.87 m down, likely 0.84 m to 0.90 m, and may touch the bed.',
+      '1.27 m of the leader are in the water, and enter it at 46°; the rest sags 0.06 m.',
+      'On tippet one X finer it would hang 0.88 m down.',
+      'For 0.15 m above the bed lead it at 76 cm/s.',
+    ])
+  })
+
+  it('tells no depth of what lies on the bed, and says where no pace does it', () => {
+    const onBed = { ...found, hung: { ...found.hung, onBed: true }, finerMm: null, toLeadMmPerS: null }
+    const [first, , last] = tightLineSentences(onBed, LED, UNITS)
+    expect(first).toBe('Led at 68 cm/s it is on the bed: how hard it drags there is not reckoned.')
+    expect(last).toBe('No pace brings it to 0.15 m above the bed here.')
+  })
+})
+
+describe('a count in a sentence', () => {
+  it('says how long to count, that sixty does not do, or that the water is not so deep', () => {
+    expect(countSentence(30.6, { wantedMm: 2000, bedMm: 5000 }, UNITS)).toBe('To 2.00 m count 31.')
+    expect(countSentence(null, { wantedMm: 2000, bedMm: 5000 }, UNITS)).toBe(
+      'A count of sixty does not bring it to 2.00 m.',
+    )
+    expect(countSentence(null, { wantedMm: 2000, bedMm: 900 }, UNITS)).toBe('2.00 m is deeper than the water.')
   })
 })

@@ -1,8 +1,10 @@
 import {
+  countedDown,
   coverageOf,
   coverLooks,
   findWeightings,
   greedyPlan,
+  onTightLine,
   plannedNeeds,
   problemOf,
   proposeVariants,
@@ -12,6 +14,7 @@ import {
 } from '../../core/index.ts'
 import type {
   Calibration,
+  CountedDown,
   Counts,
   CoverageInput,
   CoverLook,
@@ -22,9 +25,12 @@ import type {
   ServingVariant,
   StageLooks,
   FindProgress,
+  FishesCounted,
+  FishesTight,
   FishesUnder,
   Found,
   MadeProblem,
+  OnTightLine,
   PlanInputs,
   PlannedNeed,
   PlanProblem,
@@ -69,6 +75,9 @@ export const jobs = {
     proposeVariants(input),
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
   underFloat: (input: UnderFloat): Generator<Progress, FishesUnder> => underFloat(input),
+  onTightLine: (input: OnTightLine): Generator<Progress, FishesTight | null> => onTightLine(input),
+  countedDown: (input: CountedDown): Generator<Progress & { readonly soFar: FishesCounted }, FishesCounted> =>
+    countedDown(input),
   readText,
 } as const
 

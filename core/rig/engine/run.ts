@@ -7,20 +7,37 @@ import type { Motion } from './motion.ts'
 
 /** The usual step of a rig that moves, s. */
 export const STEP_S = 0.1
-/** The step with which it is let settle, s; longer ones turn tangents so far that a line swings about its place. */
-const SETTLING_S = 1
+/** Steps with which it is let settle, and for how long: a long one soon ends where nothing changes, a short one where a long one swings about its place. */
+const SETTLING = [
+  { h: 1, forS: 60 },
+  { h: 0.2, forS: 40 },
+] as const
 const SETTLED_MM_PER_S = 0.05
-const LONGEST_S = 600
 
-/** A rig let be until nothing of it moves any more, but what drifts as one; null where that takes ten minutes. */
+/** What lies on the bed may roll along it for minutes: after so long it is taken as lying there, s. */
+const ROLLS_AFTER_S = 15
+const TOUCHES_MM = 1
+
+/** Whether something that hangs from a rig touches the bed. */
+export const isOnBed = ({ net, at, dims }: Motion, { bedMm }: Around): boolean =>
+  bedMm !== null && net.bodies.some(({ node }) => at[node * dims + dims - 1]! > bedMm - TOUCHES_MM)
+
+/**
+ * A rig let be until nothing of it moves any more, but what drifts as one, or until what hangs from it lies on the bed;
+ * null where neither comes.
+ */
 export function settle(from: Motion, around: Around): Motion | null {
   let motion = from
-  for (let s = 0; s < LONGEST_S; s += SETTLING_S) {
-    const before = motion
-    motion = step(motion, around, SETTLING_S)
-    const changed = motion.speed.reduce((most, v, i) => Math.max(most, Math.abs(v - before.speed[i]!)), 0)
-    if (changed < SETTLED_MM_PER_S) return motion
-  }
+  let afterS = 0
+  for (const { h, forS } of SETTLING)
+    for (let s = 0; s < forS; s += h) {
+      const before = motion
+      motion = step(motion, around, h)
+      const changed = motion.speed.reduce((most, v, i) => Math.max(most, Math.abs(v - before.speed[i]!)), 0)
+      afterS += h
+      if (changed < SETTLED_MM_PER_S * h) return motion
+      if (afterS >= ROLLS_AFTER_S && isOnBed(motion, around)) return motion
+    }
   return null
 }
 

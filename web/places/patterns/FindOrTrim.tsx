@@ -8,7 +8,7 @@ import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
 const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))
-const UnderFloat = lazy(() => import('./UnderFloat.tsx'))
+const WhereItFishes = lazy(() => import('./fishes/WhereItFishes.tsx'))
 
 interface FindOrTrimProps {
   readonly worked: WorkedOut | null
@@ -20,9 +20,9 @@ interface FindOrTrimProps {
   readonly onChoose: (id: string) => void
 }
 
-type Tool = 'find' | 'trim' | 'float'
+type Tool = 'find' | 'trim' | 'fishes'
 
-/** The tools for a variant, opened when wanted: weigh it backwards, trim what floats, see where what sinks fishes under a float. */
+/** The tools for a variant, opened when wanted: weigh it backwards, trim what floats, see where what sinks fishes. */
 export const FindOrTrim = memo(function FindOrTrim({
   worked,
   draft,
@@ -49,8 +49,8 @@ export const FindOrTrim = memo(function FindOrTrim({
           </Button>
         ) : null}
         {sinks ? (
-          <Button onPress={() => toggle('float')} aria-expanded={open === 'float'}>
-            {labels.underAFloat}
+          <Button onPress={() => toggle('fishes')} aria-expanded={open === 'fishes'}>
+            {labels.whereItFishes}
           </Button>
         ) : null}
       </Row>
@@ -66,9 +66,9 @@ export const FindOrTrim = memo(function FindOrTrim({
           />
         </Suspense>
       ) : null}
-      {open === 'float' && sinks ? (
+      {open === 'fishes' && sinks ? (
         <Suspense fallback={<p aria-busy="true">{labels.reckonsTheDrift}</p>}>
-          <UnderFloat worked={worked} />
+          <WhereItFishes worked={worked} />
         </Suspense>
       ) : null}
       {open === 'trim' && floats ? (
