@@ -6,7 +6,8 @@ import type { Motion } from './motion.ts'
 import type { Net } from './net.ts'
 
 const WITHIN_MM = 2e-4
-const MOST_TRIES = 40
+/** Tries, and so many more a segment: a line that is jerked grows taut a segment a try. */
+const MOST_TRIES = { all: 40, aSegment: 2 }
 /** Tries with the tangents of the middle of the step, before they are held. */
 const TURNING_TRIES = 4
 /** A try that brings less than so much of what its share of a step should is followed by a shorter one. */
@@ -37,7 +38,8 @@ function pullAfter({ motion: { net, dims }, tension }: Prepared, next: Float64Ar
 function solve(prepared: Prepared, next: Float64Array): boolean {
   const { band, right } = prepared
   let [last, share] = [Infinity, 1]
-  for (let i = 0; i < MOST_TRIES; i += 1) {
+  const most = MOST_TRIES.all + MOST_TRIES.aSegment * prepared.motion.net.segments.length
+  for (let i = 0; i < most; i += 1) {
     if (i < TURNING_TRIES) turnTangents(prepared, next)
     assemble(prepared, next)
     solveBand(band, right)
