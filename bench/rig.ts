@@ -11,6 +11,7 @@ import type { Line } from './timing.ts'
 
 const water = waterAt(10)
 const RUN = { depthMm: 900, surfaceMmPerS: 600, roughnessMm: 60 }
+const DEEP = { depthMm: 2000, surfaceMmPerS: 500, roughnessMm: 60 }
 const RIGS = 2000
 const line = (lengthMm: number, diameterMm: number): LinePiece => ({ lengthMm, diameterMm, densityMgPerMm3: 1.45, group: 'line' }) // prettier-ignore
 const nylon = (lengthMm: number, diameterMm: number): LinePiece => ({ lengthMm, diameterMm, densityMgPerMm3: 1.14, group: 'leader' }) // prettier-ignore
@@ -57,7 +58,12 @@ export function benchRig(): readonly Line[] {
     ledMmPerS: 540,
     water,
   }
-  const swung = { water, current: tight.current, bedMm: null, lineOff: { across: 1, along: 1 } }
+  const swung = {
+    water,
+    current: (depthMm: number) => speedAtHeight(DEEP, DEEP.depthMm - Math.max(depthMm, 0)),
+    bedMm: DEEP.depthMm,
+    lineOff: { across: 1, along: 1 },
+  }
   const dangling = withFly([line(12_000, 1), nylon(1500, 0.2)], 40, 4)
   const retrieve = { mmPerS: 200, stripMm: 0, pauseS: 0 }
   const { firstMs, allMs } = searchRetrieves()

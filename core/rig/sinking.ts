@@ -140,8 +140,8 @@ export interface KeptThere {
   readonly wholeS: number
 }
 
-/** Retrieves are compared with a coarser step: their order is what is asked. */
-const COMPARING_S = 0.2
+/** Retrieves are compared with a coarser step: their order is what is asked. The best is reckoned again. */
+const COMPARING_S = 0.4
 const LONGEST_RETRIEVE_S = 40
 /** Line that is left outside when a cast is over, mm. */
 const LEFT_OUT_MM = 3000
@@ -149,16 +149,16 @@ const LEFT_OUT_MM = 3000
 const wholeMm = ({ net }: Motion) => net.segments.reduce((sum, { restMm }) => sum + restMm, 0)
 
 /** How long a fly stays between two depths from a moment on. */
-function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: number, band: Between) {
+function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: number, band: Between, h: number) {
   let now = motion
   let inBandS = 0
   let afterS = 0
   const nodeOf = () => now.net.bodies.find((one) => one.fly === fly)?.node ?? now.net.nodes - 1
   while (afterS < LONGEST_RETRIEVE_S && wholeMm(now) > LEFT_OUT_MM) {
-    now = stepOn(now, around, afterS, COMPARING_S, 0, retrieve)
-    afterS += COMPARING_S
+    now = stepOn(now, around, afterS, h, 0, retrieve)
+    afterS += h
     const depth = depthOf(now, nodeOf())
-    if (depth >= band.fromMm && depth <= band.toMm) inBandS += COMPARING_S
+    if (depth >= band.fromMm && depth <= band.toMm) inBandS += h
   }
   return { inBandS, afterS }
 }
@@ -178,17 +178,20 @@ export function* bestRetrieve(
 ): Generator<{ readonly done: number; readonly best: KeptThere | null }, KeptThere | null> {
   const around = stillAround(cast)
   let motion = castStraight(cast)
-  let [atS, best, tried] = [0, null as KeptThere | null, 0]
+  let [atS, best, tried, from] = [0, null as KeptThere | null, 0, motion]
   const share = ({ inBandS, wholeS }: KeptThere) => inBandS / wholeS
   for (const countS of counts) {
     for (; atS < countS - 1e-6; atS += STEP_S) motion = step(motion, around, STEP_S)
     for (const retrieve of retrieves) {
-      const { inBandS, afterS } = keptFrom(motion, around, retrieve, fly, band)
+      const { inBandS, afterS } = keptFrom(motion, around, retrieve, fly, band, COMPARING_S)
       const kept = { countS, retrieve, inBandS, wholeS: countS + afterS }
-      if (inBandS > 0 && (best === null || share(kept) > share(best))) best = kept
+      if (inBandS > 0 && (best === null || share(kept) > share(best))) [best, from] = [kept, motion]
       tried += 1
       yield { done: tried / (counts.length * retrieves.length), best }
     }
   }
-  return best
+  if (best === null) return null
+  const { countS, retrieve } = best
+  const { inBandS, afterS } = keptFrom(from, around, retrieve, fly, band, STEP_S)
+  return { countS, retrieve, inBandS, wholeS: countS + afterS }
 }

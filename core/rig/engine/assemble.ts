@@ -5,7 +5,7 @@ import type { Band } from './band.ts'
 import { gripsIn, wetShare, wetSlope } from './forces.ts'
 import type { Around } from './forces.ts'
 import type { Motion } from './motion.ts'
-import type { Net } from './net.ts'
+import type { Bend, Net } from './net.ts'
 
 /** Stiffness of a line against being stretched, mg: high enough that it stays within a ten-thousandth of its length. */
 export const STRETCH_MG = 1e13 / GRAVITY_MM_PER_S2
@@ -26,7 +26,12 @@ export interface Prepared {
   /** out of the water, and what the water bears, mg a node */
   readonly dryMg: Float64Array
   readonly borneMg: Float64Array
+  /** at three points of each segment: how much is wet, mm, and how fast the water runs, mm/s */
+  readonly wetMm: Float64Array
+  readonly runs: Float64Array
   readonly band: Band
+  /** what bending alone makes of it */
+  readonly bending: Band
   readonly right: Float64Array
   readonly tangents: Float64Array
   readonly tension: Float64Array
@@ -55,29 +60,16 @@ export function weighNodes(net: Net, around: Around): { dryMg: Float64Array; bor
   return { dryMg, borneMg }
 }
 
-/** Adds a symmetric block between two nodes to the matrix. */
-function addBlock(
-  { band, motion: { dims } }: Prepared,
-  i: number,
-  j: number,
-  block: Float64Array,
-  times: number,
-): void {
+/** Adds a symmetric block to the matrix between two nodes, or to one's own; of mirrored ones the lower is kept. */
+function addBlock({ band, motion: { dims } }: Prepared, low: number, high: number, block: Float64Array): void {
   for (let r = 0; r < dims; r += 1)
-    for (let c = 0; c < dims; c += 1) addTo(band, i * dims + r, j * dims + c, times * block[r * dims + c]!)
-}
-
-/** The blocks of a spring between two nodes. */
-function addPair(prepared: Prepared, a: number, b: number, block: Float64Array): void {
-  addBlock(prepared, a, a, block, 1)
-  addBlock(prepared, b, b, block, 1)
-  addBlock(prepared, a, b, block, -1)
-  addBlock(prepared, b, a, block, -1)
+    for (let c = 0; c < dims; c += 1) addTo(band, high * dims + r, low * dims + c, block[r * dims + c]!)
 }
 
 const relative = new Float64Array(3)
 const unit = new Float64Array(3)
 const block = new Float64Array(9)
+const [ofA, ofB, ofBoth] = [new Float64Array(9), new Float64Array(9), new Float64Array(9)]
 
 /** Tangents of the segments in the middle of the step, unless they are to stay as they are. */
 export function turnTangents({ motion: { net, dims, at }, tangents }: Prepared, next: Float64Array): void {
@@ -93,24 +85,41 @@ export function turnTangents({ motion: { net, dims, at }, tangents }: Prepared, 
   })
 }
 
+/** What the water is at the three points of each segment, as it lies: how much of it is wet, mm, and how fast it runs. */
+export function askWater({ net, dims, at }: Motion, around: Around): Pick<Prepared, 'wetMm' | 'runs'> {
+  const wetMm = new Float64Array(net.segments.length * ASKED.length)
+  const runs = new Float64Array(wetMm.length)
+  net.segments.forEach(({ a, b, restMm }, s) => {
+    ASKED.forEach(({ t, share }, k) => {
+      const z = (1 - t) * at[a * dims + dims - 1]! + t * at[b * dims + dims - 1]!
+      wetMm[s * ASKED.length + k] = wetShare(z) * share * restMm
+      runs[s * ASKED.length + k] = around.current(Math.max(z, 0))
+    })
+  })
+  return { wetMm, runs }
+}
+
 /** Drag of the segments, at three points of each: across and along its tangent. */
 function addLineDrag(prepared: Prepared, next: Float64Array): void {
-  const { motion, around, h, right, tangents } = prepared
+  const { motion, around, h, right, tangents, wetMm, runs } = prepared
   const { net, dims, at } = motion
-  const depth = dims - 1
   const grips = gripsIn(around)
-  net.segments.forEach(({ a, b, restMm, stretch }, s) => {
+  for (let s = 0; s < net.segments.length; s += 1) {
+    const { a, b, stretch } = net.segments[s]!
     const sideways = grips.across(stretch)
     const lengthways = grips.along(stretch)
-    for (const { t, share } of ASKED) {
-      const z = (1 - t) * at[a * dims + depth]! + t * at[b * dims + depth]!
-      const wet = wetShare(z) * share * restMm
+    ofA.fill(0)
+    ofB.fill(0)
+    ofBoth.fill(0)
+    for (let k = 0; k < ASKED.length; k += 1) {
+      const { t } = ASKED[k]!
+      const wet = wetMm[s * ASKED.length + k]!
       if (wet <= 0) continue
       let along = 0
       for (let d = 0; d < dims; d += 1) {
         const from = (1 - t) * (next[a * dims + d]! - at[a * dims + d]!)
         const to = t * (next[b * dims + d]! - at[b * dims + d]!)
-        relative[d] = (from + to) / h - (d === 0 ? around.current(Math.max(z, 0)) : 0)
+        relative[d] = (from + to) / h - (d === 0 ? runs[s * ASKED.length + k]! : 0)
         along += relative[d]! * tangents[s * dims + d]!
       }
       let across = 0
@@ -122,25 +131,34 @@ function addLineDrag(prepared: Prepared, next: Float64Array): void {
       sideways.ask(across)
       lengthways.ask(Math.abs(along))
       const axial = lengthways.perSpeed
-      const steeper = across > 1e-9 ? (sideways.slope - sideways.perSpeed) / across ** 2 : 0
+      const { perSpeed } = sideways
+      const steeper = across > 1e-9 ? (sideways.slope - perSpeed) / across ** 2 : 0
       for (let r = 0; r < dims; r += 1) {
         const tr = tangents[s * dims + r]!
-        const force = wet * (sideways.perSpeed * unit[r]! + axial * along * tr)
+        const force = wet * (perSpeed * unit[r]! + axial * along * tr)
         right[a * dims + r]! -= (1 - t) * force
         right[b * dims + r]! -= t * force
-        for (let c = 0; c < dims; c += 1) {
-          const tc = tangents[s * dims + c]!
-          const crosswise = (r === c ? 1 : 0) - tr * tc
-          block[r * dims + c] =
-            (wet / h) * (sideways.perSpeed * crosswise + steeper * unit[r]! * unit[c]! + axial * tr * tc)
+        for (let c = 0; c <= r; c += 1) {
+          const crosswise = (r === c ? 1 : 0) - tr * tangents[s * dims + c]!
+          const bends =
+            (wet / h) *
+            (perSpeed * crosswise + steeper * unit[r]! * unit[c]! + axial * tr * tangents[s * dims + c]!)
+          ofA[r * dims + c]! += (1 - t) ** 2 * bends
+          ofB[r * dims + c]! += t ** 2 * bends
+          ofBoth[r * dims + c]! += t * (1 - t) * bends
         }
       }
-      addBlock(prepared, a, a, block, (1 - t) ** 2)
-      addBlock(prepared, b, b, block, t ** 2)
-      addBlock(prepared, a, b, block, t * (1 - t))
-      addBlock(prepared, b, a, block, t * (1 - t))
     }
-  })
+    mirror(ofBoth, dims)
+    addBlock(prepared, a, a, ofA)
+    addBlock(prepared, b, b, ofB)
+    addBlock(prepared, a, b, ofBoth)
+  }
+}
+
+/** Fills the upper half of a block from its lower one. */
+function mirror(half: Float64Array, dims: number): void {
+  for (let r = 0; r < dims; r += 1) for (let c = 0; c < r; c += 1) half[c * dims + r] = half[r * dims + c]!
 }
 
 /** Drag and inertia of flies, and inertia of the line with the water that goes across with it. */
@@ -171,7 +189,7 @@ function addBodies(prepared: Prepared, next: Float64Array): void {
           (same * body.inertiaMg) / GRAVITY_MM_PER_S2 / h ** 2
       }
     }
-    addBlock(prepared, node, node, block, 1)
+    addBlock(prepared, node, node, block)
   }
 }
 
@@ -194,7 +212,7 @@ function addLineInertia(prepared: Prepared, next: Float64Array): void {
           block[r * dims + c] = mass / h ** 2
         }
       }
-      addBlock(prepared, node, node, block, 1)
+      addBlock(prepared, node, node, block)
     }
   })
 }
@@ -214,23 +232,38 @@ function addWeight({ motion, around, right, band, dryMg, borneMg }: Prepared, ne
   }
 }
 
-/** What line resists to being bent. */
-function addBending(prepared: Prepared, next: Float64Array): void {
-  const { motion, band, right } = prepared
-  const { net, dims } = motion
-  for (const { a, b, c, before, after, stiffnessMgMm2 } of net.bends) {
-    const [one, two] = [net.segments[before]!, net.segments[after]!]
-    const times = stiffnessMgMm2 / ((one.restMm + two.restMm) / 2)
-    const nodes = [a, b, c] as const
-    const factors = [1 / one.restMm, -1 / one.restMm - 1 / two.restMm, 1 / two.restMm] as const
-    for (let d = 0; d < dims; d += 1) {
-      let bent = 0
-      for (let i = 0; i < 3; i += 1) bent += factors[i]! * next[nodes[i]! * dims + d]!
-      for (let i = 0; i < 3; i += 1) {
-        right[nodes[i]! * dims + d]! -= times * factors[i]! * bent
+/** By how much a bend grows with the place of its three nodes, 1/mm. */
+function bendFactors({ segments }: Net, { before, after }: Bend): readonly [number, number, number] {
+  const [one, two] = [segments[before]!.restMm, segments[after]!.restMm]
+  return [1 / one, -1 / one - 1 / two, 1 / two]
+}
+
+const bendTimes = ({ segments }: Net, { before, after, stiffnessMgMm2 }: Bend): number =>
+  (2 * stiffnessMgMm2) / (segments[before]!.restMm + segments[after]!.restMm)
+
+/** How bending bends the whole: it stays the same through a step. */
+export function bendingBand(net: Net, dims: number, band: Band): void {
+  for (const bend of net.bends) {
+    const [factors, times] = [bendFactors(net, bend), bendTimes(net, bend)]
+    const nodes = [bend.a, bend.b, bend.c]
+    for (let d = 0; d < dims; d += 1)
+      for (let i = 0; i < 3; i += 1)
         for (let j = 0; j <= i; j += 1)
           addTo(band, nodes[i]! * dims + d, nodes[j]! * dims + d, times * factors[i]! * factors[j]!)
-      }
+  }
+}
+
+/** What line resists to being bent. */
+function addBending({ motion: { net, dims }, right }: Prepared, next: Float64Array): void {
+  for (const bend of net.bends) {
+    const { a, b, c } = bend
+    const [fa, fb, fc] = bendFactors(net, bend)
+    const times = bendTimes(net, bend)
+    for (let d = 0; d < dims; d += 1) {
+      const bent = times * (fa * next[a * dims + d]! + fb * next[b * dims + d]! + fc * next[c * dims + d]!)
+      right[a * dims + d]! -= fa * bent
+      right[b * dims + d]! -= fb * bent
+      right[c * dims + d]! -= fc * bent
     }
   }
 }
@@ -259,7 +292,10 @@ function addRope(prepared: Prepared, next: Float64Array): void {
         block[r * dims + c] = stiff * both + (tension[s]! / length) * ((r === c ? 1 : 0) - both)
       }
     }
-    addPair(prepared, a, b, block)
+    addBlock(prepared, a, a, block)
+    addBlock(prepared, b, b, block)
+    for (let k = 0; k < dims * dims; k += 1) block[k] = -block[k]!
+    addBlock(prepared, a, b, block)
   })
 }
 
@@ -275,7 +311,7 @@ function pin({ motion: { held, afloat, dims }, band, right }: Prepared): void {
 
 /** The slope of all together at a place, and how it bends: what one step of Newton's needs. */
 export function assemble(prepared: Prepared, next: Float64Array): void {
-  prepared.band.cells.fill(0)
+  prepared.band.cells.set(prepared.bending.cells)
   prepared.right.fill(0)
   addLineDrag(prepared, next)
   addLineInertia(prepared, next)

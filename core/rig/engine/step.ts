@@ -1,4 +1,4 @@
-import { assemble, STRETCH_MG, turnTangents, weighNodes } from './assemble.ts'
+import { askWater, assemble, bendingBand, STRETCH_MG, turnTangents, weighNodes } from './assemble.ts'
 import type { Prepared } from './assemble.ts'
 import { emptyBand, solveBand } from './band.ts'
 import type { Around } from './forces.ts'
@@ -71,16 +71,20 @@ export function step(motion: Motion, around: Around, h: number, halvings = 0): M
   for (const node of motion.held) for (let d = 0; d < dims; d += 1) next[node * dims + d] = at[node * dims + d]!
   for (const node of motion.afloat) next[node * dims + dims - 1] = at[node * dims + dims - 1]!
   const size = net.nodes * dims
+  const width = (reach(net) + 1) * dims - 1
   const prepared: Prepared = {
     motion,
     around,
     h,
     ...weighNodes(net, around),
-    band: emptyBand(size, (reach(net) + 1) * dims - 1),
+    ...askWater(motion, around),
+    band: emptyBand(size, width),
+    bending: emptyBand(size, width),
     right: new Float64Array(size),
     tangents: new Float64Array(net.segments.length * dims),
     tension: motion.tension.slice(),
   }
+  bendingBand(net, dims, prepared.bending)
   if (!solve(prepared, next)) {
     if (halvings >= MOST_HALVINGS) throw new RangeError('A rig that cannot be reckoned.')
     return step(step(motion, around, h / 2, halvings + 1), around, h / 2, halvings + 1)
