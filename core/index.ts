@@ -387,16 +387,19 @@ export { waterAt } from './water/index.ts'
 export {
   countedDown,
   densityByRate,
+  keptLongest,
   LEADER_MG_PER_MM3,
   onTightLine,
   SPOOL_SD_LOG,
   underFloat,
 } from './rig/index.ts'
 export type {
+  Between,
   CountedDown,
   FishesCounted,
   FishesTight,
   FishesUnder,
+  KeptThere,
   OnTightLine,
   UnderFloat,
 } from './rig/index.ts'

@@ -145,7 +145,7 @@ test.describe('what only reads', () => {
     await page.getByRole('link', { name: 'Third Button', exact: true }).click()
     await page.getByRole('button', { name: 'Where it fishes' }).click()
     const float = page.getByRole('region', { name: 'Where it fishes' })
-    const said = float.getByRole('status')
+    const said = float.getByRole('status').first()
     await expect(said).toContainText(
       /At Bridge Reach: Set at 1\.17 m it drifts 0\.\d\d m down, likely 0\.\d\d m to/,
     )
@@ -170,6 +170,8 @@ test.describe('what only reads', () => {
     await expect(float.getByRole('row')).toHaveCount(8)
     await expect(float.getByRole('row').nth(3)).toContainText(/^15\d\.\d\d m\d\.\d\d m to \d\.\d\d m/)
     await expect(said).toContainText(/To 2\.00 m count \d+\./)
+    await float.getByRole('button', { name: 'Find count and retrieve' }).click()
+    await expect(float.getByRole('status').last()).toContainText(/^Count \d+, then strip 0\.30 m at \d+ cm\/s/)
     expect(await axeFaults(page)).toEqual([])
   })
 

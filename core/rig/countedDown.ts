@@ -55,33 +55,43 @@ function passing(frames: readonly LineFrame[], depthMm: number): number | null {
 }
 
 /**
+ * A fly on its line as it is cast.
+ *
+ * @param dragOff by how much the fly's drag is off
+ */
+export const castOf = (
+  { model, line, leader, bedMm }: CountedDown,
+  dragOff = 1,
+  lineMgPerMm3 = line.densityMgPerMm3,
+): StillCast => ({
+  rig: {
+    pieces: [
+      { ...line, densityMgPerMm3: lineMgPerMm3, group: 'line' },
+      { ...leader, group: 'leader' },
+    ],
+    flies: [{ body: flyBody(model, dragOff), aboveMm: 0, sideMm: 0 }],
+  },
+  water: model.water,
+  bedMm,
+})
+
+/**
  * A fly's way down on a line, in steps of about a quarter of a second: first as reckoned, then with the band that the
  * doubts of line and fly leave.
  */
 export function* countedDown(
   input: CountedDown,
 ): Generator<{ readonly done: number; readonly soFar: FishesCounted }, FishesCounted> {
-  const { model, dragSdLog, line, lineOffMgPerMm3, leader, bedMm, wantedMm } = input
-  const cast = (dragOff = 1, lineMgPerMm3 = line.densityMgPerMm3): StillCast => ({
-    rig: {
-      pieces: [
-        { ...line, densityMgPerMm3: lineMgPerMm3, group: 'line' },
-        { ...leader, group: 'leader' },
-      ],
-      flies: [{ body: flyBody(model, dragOff), aboveMm: 0, sideMm: 0 }],
-    },
-    water: model.water,
-    bedMm,
-  })
+  const { dragSdLog, lineOffMgPerMm3, bedMm, wantedMm } = input
   const framesOf = (one: StillCast) => [...sink(one, { countS: LONGEST_S, retrieve: null, untilS: LONGEST_S })]
-  const frames = framesOf(cast())
+  const frames = framesOf(castOf(input))
   // once it lies on the bed nothing more is told
   const isOnBed = (frame: LineFrame | undefined) => !!frame && flyMm(frame) > bedMm - TOUCHES_MM
   const toWantedS = wantedMm < bedMm ? passing(frames, wantedMm) : null
   const doubts: readonly StillCast[] = [
-    ...LINES_OFF.map((lineOff) => ({ ...cast(), lineOff })),
-    cast(Math.exp(dragSdLog)),
-    cast(1, lineOffMgPerMm3),
+    ...LINES_OFF.map((lineOff) => ({ ...castOf(input), lineOff })),
+    castOf(input, Math.exp(dragSdLog)),
+    castOf(input, 1, lineOffMgPerMm3),
   ]
   const others: LineFrame[][] = []
   const fishes = (): FishesCounted => ({

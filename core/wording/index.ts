@@ -39,7 +39,7 @@ export {
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { cutWords } from './cut.ts'
-export { countSentence, tightLineSentences, underFloatSentences } from './rig.ts'
+export { countSentence, keptSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize, hookSizes } from './goods.ts'
 export { entryWords } from './ledger.ts'

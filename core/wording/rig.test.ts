@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { FishesUnder } from '../rig/index.ts'
-import { countSentence, tightLineSentences, underFloatSentences } from './rig.ts'
+import { countSentence, keptSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 
 const UNITS = { depth: 'm', speed: 'cm/s', mass: 'mg' } as Parameters<typeof underFloatSentences>[2]
 const SET = { setMm: 1200, overBedMm: 150, surfaceMmPerS: 600 }
@@ -71,5 +71,18 @@ describe('a count in a sentence', () => {
       'A count of sixty does not bring it to 2.00 m.',
     )
     expect(countSentence(null, { wantedMm: 2000, bedMm: 900 }, UNITS)).toBe('2.00 m is deeper than the water.')
+  })
+})
+
+describe('a retrieve in a sentence', () => {
+  it('says count, strips and pause, and how long the fly is where it is wanted', () => {
+    const kept = { countS: 14, retrieve: { mmPerS: 300, stripMm: 300, pauseS: 1 }, inBandS: 21.2, wholeS: 40.4 }
+    expect(keptSentence(kept, UNITS)).toBe(
+      "Count 14, then strip 0.30 m at 30 cm/s, a second's pause after each: between the two for 21 s of 40.",
+    )
+    expect(keptSentence({ ...kept, retrieve: { ...kept.retrieve, pauseS: 0 } }, UNITS)).toContain(
+      ', without a pause:',
+    )
+    expect(keptSentence(null, UNITS)).toBe('No count up to a minute keeps it there, however it is retrieved.')
   })
 })

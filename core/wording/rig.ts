@@ -1,5 +1,5 @@
 import type { DisplayUnits } from '../quantity/index.ts'
-import type { FishesTight, FishesUnder } from '../rig/index.ts'
+import type { FishesTight, FishesUnder, KeptThere } from '../rig/index.ts'
 import { fineDepth as depth, mass, speed } from './figures.ts'
 
 /** Where a fly fishes under its float, in sentences: `Set at 1.2 m it drifts 0.99 m down, likely 0.97–1.02 m, …`. */
@@ -64,4 +64,12 @@ export function countSentence(
   return toWantedS === null
     ? `A count of sixty does not bring it to ${to}.`
     : `To ${to} count ${Math.round(toWantedS)}.`
+}
+
+/** How to keep a fly between two depths: `Count 14, then strip 0.30 m at 30 cm/s, a second's pause after each: between them 21 s of 40.`. */
+export function keptSentence(kept: KeptThere | null, units: DisplayUnits): string {
+  if (!kept) return 'No count up to a minute keeps it there, however it is retrieved.'
+  const { countS, retrieve, inBandS, wholeS } = kept
+  const pause = retrieve.pauseS > 0 ? ", a second's pause after each" : ', without a pause'
+  return `Count ${Math.round(countS)}, then strip ${depth(retrieve.stripMm, units)} at ${speed(retrieve.mmPerS, units)}${pause}: between the two for ${Math.round(inBandS)} s of ${Math.round(wholeS)}.`
 }

@@ -40,6 +40,11 @@ export const labels = {
   belly: 'belly below the line’s end',
   onTheBed: 'on the bed',
   stillReckoned: '…',
+  keptFrom: 'kept between',
+  keptTo: 'and',
+  findARetrieve: 'Find count and retrieve',
+  stop: 'Stop',
+  triedSoFar: 'Tried of 200:',
   countIsReckoned:
     'Cast straight and left alone: a fly swings back under a floating line, where one cast in a heap falls as its free fall says. The line is taken as even all along; its rate, where it says one, as printed for 20 °C.',
 } as const

@@ -4,6 +4,7 @@ import {
   coverLooks,
   findWeightings,
   greedyPlan,
+  keptLongest,
   onTightLine,
   plannedNeeds,
   problemOf,
@@ -13,6 +14,7 @@ import {
   yearOfUse,
 } from '../../core/index.ts'
 import type {
+  Between,
   Calibration,
   CountedDown,
   Counts,
@@ -29,6 +31,7 @@ import type {
   FishesTight,
   FishesUnder,
   Found,
+  KeptThere,
   MadeProblem,
   OnTightLine,
   PlanInputs,
@@ -78,6 +81,9 @@ export const jobs = {
   onTightLine: (input: OnTightLine): Generator<Progress, FishesTight | null> => onTightLine(input),
   countedDown: (input: CountedDown): Generator<Progress & { readonly soFar: FishesCounted }, FishesCounted> =>
     countedDown(input),
+  keptLongest: (
+    input: CountedDown & { readonly between: Between },
+  ): Generator<Progress & { readonly best: KeptThere | null }, KeptThere | null> => keptLongest(input),
   readText,
 } as const
 

@@ -6,6 +6,7 @@ import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
 import { labels } from '../../../words/fishes.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { BestRetrieve } from './BestRetrieve.tsx'
 import { LeaderFields, leaderPiece } from './LeaderFields.tsx'
 import type { Leader } from './LeaderFields.tsx'
 import { useFishes } from './useFishes.ts'
@@ -163,6 +164,7 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
             : labels.reckons}
       </p>
       {known ? <Counts rows={known.rows} /> : null}
+      {input ? <BestRetrieve key={input.wantedMm} input={input} /> : null}
       <Quiet>{labels.countIsReckoned}</Quiet>
     </>
   )
