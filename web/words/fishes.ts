@@ -24,6 +24,7 @@ export const labels = {
   tippet: 'tippet',
   tightIsReckoned:
     'The tip is led level and steadily, the run is as steep and deep as its reach; wind and eddies are left out.',
+  neverRests: 'At this pace the line never comes to rest: the fly swings about ahead of the tip.',
   flyLine: 'fly line',
   floating: 'floating',
   intermediate: 'intermediate',

@@ -42,8 +42,9 @@ export default function OnTightLine({ model, dragSdLog, reach }: FishesProps) {
       overBedMm: OVER_BED_MM,
     }
   }, [model, dragSdLog, reach, upper, tippet, tipMm, ledMmPerS])
-  const { found } = useFishes('onTightLine', input)
-  const said = found && input ? wording.tightLineSentences(found, input, units) : null
+  const { isTold, found } = useFishes('onTightLine', input)
+  const said =
+    isTold && input ? (found ? wording.tightLineSentences(found, input, units) : [labels.neverRests]) : null
   return (
     <>
       <Row $gap={10} $align="end" style={{ padding: '8px 0' }}>

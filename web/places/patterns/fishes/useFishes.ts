@@ -4,13 +4,14 @@ import type { JobInput, JobProgress, JobResult } from '../../../workers/jobs.ts'
 
 type Technique = 'underFloat' | 'onTightLine' | 'countedDown'
 
-/** What is told: what was found, or what is known so far; null while nothing is. */
+/** What is told: whether it is all reckoned, what was found, and what is known so far; null while nothing is. */
 interface Found<Name extends Technique> {
+  readonly isTold: boolean
   readonly found: JobResult<Name> | null
   readonly soFar: JobProgress<Name> | null
 }
 
-const NOTHING = { found: null, soFar: null }
+const NOTHING = { isTold: false, found: null, soFar: null }
 
 /**
  * Where a fly fishes by a technique, reckoned in a worker; nothing stands of other entries while new ones are reckoned.
@@ -26,10 +27,10 @@ export function useFishes<Name extends Technique>(technique: Name, input: JobInp
     void runJob(technique, input, {
       key: 'fishes',
       signal: controller.signal,
-      onProgress: (soFar) => setTold({ found: null, soFar }),
+      onProgress: (soFar) => setTold({ isTold: false, found: null, soFar }),
     }).then((found) => {
       const isStopped = found !== null && 'kind' in (found as object)
-      if (!isStopped) setTold({ found: found as JobResult<Name>, soFar: null })
+      if (!isStopped) setTold({ isTold: true, found: found as JobResult<Name>, soFar: null })
     })
     return () => controller.abort()
   }, [technique, input])
