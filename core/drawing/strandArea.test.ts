@@ -78,12 +78,26 @@ describe('strands are drawn with the area that the water meets', () => {
     },
   )
 
-  it.each(those(({ goods }) => ['yarn', 'cdc', 'marabou'].includes(goods)))(
-    '$name: a tuft fills about the outline that it drags in at most',
+  it.each(those(({ goods }) => ['yarn', 'cdc', 'marabou', 'feather', 'strip'].includes(goods)))(
+    '$name: a tuft, a slip or a strip fills about the outline that it drags in at most',
     ({ part, envelope, drawing }) => {
       const share = outlineMm2(drawing, part.key) / envelope.acrossMm2
       expect(share).toBeGreaterThan(0.3)
       expect(share).toBeLessThan(1.8)
     },
   )
+
+  it('foam is as thick as its sheet over all its length', () => {
+    const { fly } = sixteenFlies().find(({ name }) => name === 'Foam beetle')!
+    const sketch = sketchOf(fly)
+    const { shapes } = drawSketch(sketch, { pxPerMm: PX_PER_MM })
+    const foam = sketch.parts.find(({ shape }) => shape === 'foam')!
+    const sheets = shapes.filter(
+      ({ key, fill, opacity }) => key === 'foam' && fill !== undefined && (opacity ?? 1) === 1,
+    )
+    const largestMm2 = Math.max(...sheets.map(({ path }) => twiceWithin(placesIn(path)) / 2 / PX_PER_MM ** 2))
+    const share = largestMm2 / (foam.sizeMm * (foam.toMm - foam.fromMm))
+    expect(share).toBeGreaterThan(0.8)
+    expect(share).toBeLessThan(1.1)
+  })
 })

@@ -64,7 +64,7 @@ export function* onTightLine(input: OnTightLine): Generator<{ readonly done: num
   })
   const hung = hangTight(tight())
   if (!hung) return null
-  const depthOf = (other: TightLine) => hangTight(other)?.fliesMm[0] ?? 0
+  const depthOf = (other: TightLine) => hangTight(other)?.fliesMm[0] ?? null
   yield { done: 0.2 }
   const depthMm = hung.fliesMm[0] ?? 0
   const faster = (z: number) => Math.exp(CURRENT_SD_LOG) * tight().current(z)
@@ -73,7 +73,9 @@ export function* onTightLine(input: OnTightLine): Generator<{ readonly done: num
     tight(tippet.diameterMm, Math.exp(dragSdLog)),
     { ...tight(), current: faster },
   ]
-  const band = bandOf(depthMm, others.map(depthOf), current.depthMm)
+  // what never comes to rest has no depth
+  const deep = others.map(depthOf).filter((depth) => depth !== null)
+  const band = bandOf(depthMm, deep, current.depthMm)
   yield { done: 0.6 }
   const finer = tippet.diameterMm - ONE_X_MM
   const wantedMm = current.depthMm - overBedMm
@@ -82,7 +84,7 @@ export function* onTightLine(input: OnTightLine): Generator<{ readonly done: num
     band,
     mayTouch: band.highMm >= current.depthMm,
     finerMm: finer >= FINEST_MM && !hung.onBed ? depthOf(tight(finer)) : null,
-    toLeadMmPerS: toLead((led) => depthOf({ ...tight(), ledMmPerS: led }) - wantedMm, current.surfaceMmPerS),
+    toLeadMmPerS: toLead((led) => depthOf({ ...tight(), ledMmPerS: led }), wantedMm, current.surfaceMmPerS),
   }
 }
 
@@ -90,12 +92,20 @@ export function* onTightLine(input: OnTightLine): Generator<{ readonly done: num
  * The fastest pace at which a fly is as deep as wanted: from there on, the faster it is led the higher it hangs. Led slower
  * than the water it may hang as high again, but is swept ahead of the tip.
  */
-function toLead(tooDeepMm: (ledMmPerS: number) => number, surfaceMmPerS: number): number | null {
+function toLead(
+  depthAt: (ledMmPerS: number) => number | null,
+  wantedMm: number,
+  surfaceMmPerS: number,
+): number | null {
   let fast = LED.fastest * surfaceMmPerS
-  if (tooDeepMm(fast) > 0) return null
+  if ((depthAt(fast) ?? Infinity) > wantedMm) return null
   for (let share = LED.fastest - LED.step; share >= LED.slowest; share -= LED.step) {
     const slow = share * surfaceMmPerS
-    if (tooDeepMm(slow) >= 0) return rootBetween(tooDeepMm, slow, fast, WITHIN_MM_PER_S)
+    const deep = depthAt(slow)
+    // slower still it only swings about
+    if (deep === null) return null
+    if (deep >= wantedMm)
+      return rootBetween((led) => (depthAt(led) ?? wantedMm) - wantedMm, slow, fast, WITHIN_MM_PER_S)
     fast = slow
   }
   return null
