@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import type { ReactNode } from 'react'
+import { doInTurn } from './inTurn.ts'
 
 /** How far from what is seen a thing is drawn already. */
 const MARGIN = '900px'
@@ -12,36 +13,19 @@ interface NearViewProps {
   readonly children: ReactNode
 }
 
-const waiting = new Set<() => void>()
-
-function drawNext(): void {
-  const [draw] = waiting
-  if (!draw) return
-  draw()
-  waiting.delete(draw)
-  if (waiting.size > 0) requestAnimationFrame(drawNext)
-}
-
-/** Draws one thing a frame: several at once would hold up a sheet that is being scrolled. Answers how to leave it. */
-function drawInTurn(draw: () => void): () => void {
-  if (waiting.size === 0) requestAnimationFrame(drawNext)
-  waiting.add(draw)
-  return () => void waiting.delete(draw)
-}
-
 /** Draws what is long after the sheet, or only when the sheet comes near it; once drawn it stays. */
 export function NearView({ estimatePx, when, children }: NearViewProps) {
   const place = useRef<HTMLDivElement>(null)
   const [isDrawn, setDrawn] = useState(when === 'atOnce')
   useEffect(() => {
     if (isDrawn || !place.current) return
-    if (when === 'soon') return drawInTurn(() => setDrawn(true))
+    if (when === 'soon') return doInTurn(() => setDrawn(true), 'soon')
     let leave: (() => void) | undefined
     const observer = new IntersectionObserver(
       (entries) => {
         if (!entries.some(({ isIntersecting }) => isIntersecting)) return
         observer.disconnect()
-        leave = drawInTurn(() => setDrawn(true))
+        leave = doInTurn(() => setDrawn(true), 'soon')
       },
       { root: document.getElementById('sheet'), rootMargin: MARGIN },
     )

@@ -1,9 +1,10 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { FocusEvent } from 'react'
 import { Button as DragButton, GridList, GridListItem } from 'react-aria-components'
 import type { DragAndDropHooks } from 'react-aria-components'
 import styled from 'styled-components'
 import type { CompartmentLine } from '../../../contract/index.ts'
+import { doInTurn } from '../../ui/inTurn.ts'
 import { useRoom } from '../../ui/useRoom.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -13,6 +14,11 @@ import { rowsOfSlits, SLIT_MM, slitsInARow } from './slitLayout.ts'
 import { choosing, nameOf } from './usePlaceDrop.ts'
 import type { Dropped, Fly } from './usePlaceDrop.ts'
 
+/** A cut in the foam in the middle of its slit, laid side by side as a mask. */
+const CUT = `data:image/svg+xml,${encodeURIComponent(
+  '<svg xmlns="http://www.w3.org/2000/svg"><rect x="50%" y="21%" width="2" height="58%" rx="1"/></svg>',
+)}`
+
 const Foam = styled.div`
   position: relative;
   overflow: hidden;
@@ -20,23 +26,10 @@ const Foam = styled.div`
   background: color-mix(in srgb, var(--paper) 86%, var(--quiet));
   .cuts {
     position: absolute;
-    inset: 0 auto 0 0;
-    display: flex;
-    flex-wrap: wrap;
-    align-content: flex-start;
-    overflow: hidden;
+    inset: 0 auto auto 0;
     pointer-events: none;
-  }
-  .cuts span {
-    display: grid;
-    place-items: center;
-  }
-  .cuts span::after {
-    content: '';
-    width: 2px;
-    height: 58%;
-    border-radius: 1px;
     background: color-mix(in srgb, var(--quiet) 55%, transparent);
+    mask-image: url('${CUT}');
   }
   .standing {
     position: relative;
@@ -138,12 +131,23 @@ function useFlyWords() {
   }
 }
 
+/**
+ * Whether its flies can be dragged and chosen yet: they are seen first, and made to answer one compartment a frame
+ * after that, or at once where a pointer comes.
+ */
+function useAnswers() {
+  const [answers, setAnswers] = useState(false)
+  useEffect(() => (answers ? undefined : doInTurn(() => setAnswers(true), 'later')), [answers])
+  return { answers, answerNow: () => setAnswers(true) }
+}
+
 /** A compartment as it looks: its slits, the flies in them facing one way, and the gaps. */
 export function SlitRows({ place, pxPerMm, isIn, chosen, onChoose, dragAndDropHooks }: SlitRowsProps) {
   const dispatch = useAppDispatch()
   const wordsOf = useFlyWords()
   const [pointed, setPointed] = useState<Fly | null>(null)
   const { ref, widthPx } = useRoom()
+  const { answers, answerNow } = useAnswers()
   const cell = { width: SLIT_MM.wide * pxPerMm, height: SLIT_MM.high * pxPerMm }
   const perRow = slitsInARow(widthPx, cell.width, place.capacity)
   const namesBeside = widthPx - perRow * cell.width > ROOM_FOR_NAMES_PX
@@ -160,42 +164,59 @@ export function SlitRows({ place, pxPerMm, isIn, chosen, onChoose, dragAndDropHo
     const key = target.closest('[data-key]')?.getAttribute('data-key')
     setPointed(place.flies.find(({ variantId }) => variantId === key) ?? null)
   }
+  const classOf = (fly: Fly) => (isIn && !isIn(fly) ? 'fly outside' : 'fly')
+  const size = { minHeight: rows * cell.height }
   return (
-    <div ref={ref} onFocusCapture={pointAtFocus}>
+    <div ref={ref} onFocusCapture={pointAtFocus} onPointerEnter={answerNow}>
       <Beside>
         <Foam style={{ width: perRow * cell.width }}>
-          <div className="cuts" aria-hidden="true" style={{ width: perRow * cell.width }}>
-            {Array.from({ length: perRow * (rows + ROWS_TO_SPARE) }, (_, i) => (
-              <span key={i} style={cell} />
-            ))}
-          </div>
-          <GridList
-            className="standing"
-            layout="grid"
-            aria-label={`Flies in ${place.label}`}
-            items={place.flies}
-            dependencies={[isIn, pxPerMm]}
-            style={{ minHeight: rows * cell.height }}
-            selectionMode="multiple"
-            {...choosing(place, chosen, onChoose)}
-            dragAndDropHooks={dragAndDropHooks}
-            renderEmptyState={() => 'empty'}
-          >
-            {(fly) => (
-              <GridListItem
-                id={fly.variantId}
-                textValue={nameOf(fly)}
-                className={isIn && !isIn(fly) ? 'fly outside' : 'fly'}
-                onHoverStart={() => pointAt(fly)}
-                onHoverEnd={() => pointAt(null)}
-              >
-                <DragButton slot="drag" className="grip">
-                  ⠿
-                </DragButton>
-                <FlyInSlits fly={fly} pxPerMm={pxPerMm} />
-              </GridListItem>
-            )}
-          </GridList>
+          <div
+            className="cuts"
+            aria-hidden="true"
+            style={{
+              width: perRow * cell.width,
+              height: (rows + ROWS_TO_SPARE) * cell.height,
+              maskSize: `${cell.width}px ${cell.height}px`,
+            }}
+          />
+          {answers ? null : (
+            <div className="standing" style={size}>
+              {place.flies.map((fly) => (
+                <div key={fly.variantId} className={classOf(fly)}>
+                  <FlyInSlits fly={fly} pxPerMm={pxPerMm} />
+                </div>
+              ))}
+            </div>
+          )}
+          {answers ? (
+            <GridList
+              className="standing"
+              layout="grid"
+              aria-label={`Flies in ${place.label}`}
+              items={place.flies}
+              dependencies={[isIn, pxPerMm]}
+              style={size}
+              selectionMode="multiple"
+              {...choosing(place, chosen, onChoose)}
+              dragAndDropHooks={dragAndDropHooks}
+              renderEmptyState={() => 'empty'}
+            >
+              {(fly) => (
+                <GridListItem
+                  id={fly.variantId}
+                  textValue={nameOf(fly)}
+                  className={classOf(fly)}
+                  onHoverStart={() => pointAt(fly)}
+                  onHoverEnd={() => pointAt(null)}
+                >
+                  <DragButton slot="drag" className="grip">
+                    ⠿
+                  </DragButton>
+                  <FlyInSlits fly={fly} pxPerMm={pxPerMm} />
+                </GridListItem>
+              )}
+            </GridList>
+          ) : null}
         </Foam>
         {namesBeside ? (
           <p className="names" aria-hidden="true">
