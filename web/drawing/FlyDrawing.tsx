@@ -12,6 +12,8 @@ interface FlyDrawingProps {
   readonly highlight?: string | null
   /** components that are tied already: solid, where what comes is pale */
   readonly tied?: ReadonlySet<string>
+  /** those that are tied in and not yet wound or pulled over: half there */
+  readonly begun?: ReadonlySet<string>
   readonly wetness?: Wetness
   readonly title?: string
 }
@@ -25,13 +27,15 @@ const STYLE: CSSProperties = {
 }
 const DIMMED = 0.25
 const TO_COME = 0.16
+const BEGUN = 0.45
 
 /** The fly as it looks tied, to scale, its parts each for itself: for the one that is worked on. Lists show pictures. */
 export const FlyDrawing = memo(function FlyDrawing(props: FlyDrawingProps) {
-  const { sketch, pxPerMm, highlight = null, tied, wetness = 'dry', title } = props
+  const { sketch, pxPerMm, highlight = null, tied, begun, wetness = 'dry', title } = props
   const drawing = useMemo(() => drawSketch(sketch, { pxPerMm, wetness }), [sketch, pxPerMm, wetness])
   const { leftPx, topPx, widthPx, heightPx, shapes } = drawing
   const seen = (key: string) => {
+    if (begun?.has(key)) return BEGUN
     if (key === 'hook' || key === highlight) return 1
     if (tied) return tied.has(key) ? 1 : TO_COME
     return highlight ? DIMMED : 1

@@ -4,6 +4,7 @@ import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'
 import { useSketch } from '../../drawing/useSketch.ts'
 import { useRoom } from '../../ui/useRoom.ts'
 import { ShankRule } from './ShankRule.tsx'
+import { tiedSoFar } from './tiedSoFar.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
 
@@ -17,10 +18,7 @@ export function FlyPicture({ vise, now }: { readonly vise: OnVise; readonly now:
   const sketch = useSketch(figure.drawingKey)
   const { ref, widthPx, heightPx } = useRoom()
   const step = steps[now]
-  const tied = useMemo(
-    () => new Set(steps.slice(0, now).flatMap(({ componentKey }) => componentKey ?? [])),
-    [steps, now],
-  )
+  const { tied, begun } = useMemo(() => tiedSoFar(steps, now), [steps, now])
   const frame = sketch?.frame
   const pxPerMm = frame
     ? Math.min(widthPx / frame.widthMm, (heightPx - RULE_PX) / frame.heightMm, MOST_PX_PER_MM)
@@ -34,6 +32,7 @@ export function FlyPicture({ vise, now }: { readonly vise: OnVise; readonly now:
             pxPerMm={pxPerMm}
             highlight={step.componentKey}
             tied={tied}
+            begun={begun}
             title={`The fly, ${step.title.toLowerCase()}`}
           />
           <div style={{ paddingLeft: Math.max(-frame.leftMm * pxPerMm - 6, 0) }}>

@@ -15,6 +15,12 @@ interface StepPanelProps {
   readonly actions: ReturnType<typeof useViseActions>
 }
 
+/** What the way on does: the next step, a fly counted at the last, and the batch finished when all are done. */
+function wayOnWords({ isWhole, isLast, doneCount }: StepPanelProps['actions'], planned: number): string {
+  if (isWhole) return `${doneCount} of ${planned}: finish`
+  return isLast ? `Fly ${doneCount + 1} of ${planned} done` : labels.nextStep
+}
+
 /** The step at hand, large: what to do, of what, with the numbers for this hook, and what usually goes wrong. */
 export function StepPanel({ vise, step, actions }: StepPanelProps) {
   const { batch, steps, shankMm } = vise
@@ -53,7 +59,7 @@ export function StepPanel({ vise, step, actions }: StepPanelProps) {
       ) : null}
       <Row className="way-on">
         <Button large look="main" onPress={actions.next}>
-          {actions.isWhole ? `${actions.doneCount} of ${batch.planned}: finish` : labels.nextStep}
+          {wayOnWords(actions, batch.planned)}
         </Button>
         <Button large onPress={actions.back} isDisabled={actions.now === 0}>
           {labels.back}

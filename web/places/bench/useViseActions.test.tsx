@@ -46,7 +46,7 @@ describe('useViseActions, fly by fly', () => {
     vise = await begin(3)
   })
 
-  it('goes from step to step and round again, and back no further than the first', async () => {
+  it('goes from step to step, counts a fly after the last, and goes back no further than the first', async () => {
     const { result } = atTheVise(vise)
     const last = vise.steps.length - 1
     expect(result.current.now).toBe(0)
@@ -58,16 +58,18 @@ describe('useViseActions, fly by fly', () => {
     expect(result.current.station).toBeNull()
     act(() => result.current.next())
     expect(result.current.now).toBe(0)
-    await until(() => result.current.now === 0)
+    await until(() => result.current.doneCount === 1)
+    await until(async () => (await read()).stepKey === null)
   })
 
   it('counts a fly and begins the next at the first step', async () => {
-    const { result } = atTheVise(vise)
+    const { result } = atTheVise(await read())
+    await until(() => result.current.doneCount === 1)
     act(() => result.current.next())
     act(() => result.current.done())
     expect(result.current.now).toBe(0)
-    await until(() => result.current.doneCount === 1)
-    await until(async () => (await read()).batch.done === 1)
+    await until(() => result.current.doneCount === 2)
+    await until(async () => (await read()).batch.done === 2)
   })
 
   it('counts one as spoiled, asks why until it is said, and keeps it', async () => {
@@ -135,7 +137,7 @@ describe('useViseActions, by stations', () => {
     await until(async () => (await read()).throughStep[vise.steps[0]!.key] === 2)
     while (result.current.now < vise.steps.length - 1) act(() => result.current.next())
     expect(result.current.station).toBeNull()
-    act(() => result.current.done())
+    act(() => result.current.next())
     await until(() => result.current.doneCount === 1)
     expect(result.current.now).toBe(vise.steps.length - 1)
   })

@@ -42,6 +42,17 @@ export function useViseActions(vise: OnVise) {
   const flies = Math.max(batch.planned - batch.spoiled - unsent.spoiled, 0)
   const doneCount = batch.done + unsent.done
   const isWhole = doneCount >= batch.planned
+  const done = () => {
+    if (way === 'stations' && !isLast) {
+      void count('station', step?.key ?? null)
+      // the last fly of a station: all of them go on
+      if (through + 1 >= flies) goTo(now + 1)
+      return
+    }
+    if (isWhole) return
+    void count('done', null)
+    if (way === 'flyByFly') setLocal({ batchId: batch.batchId, at: 0 })
+  }
   return {
     step,
     now,
@@ -51,19 +62,11 @@ export function useViseActions(vise: OnVise) {
     spoiledCount: batch.spoiled + unsent.spoiled,
     /** flies of the batch that are through this step; null where each fly is tied in one go */
     station: way === 'stations' && !isLast ? { through, flies } : null,
-    next: () => goTo((now + 1) % steps.length),
+    isLast,
+    /** the next step; from the last one on a fly is done */
+    next: () => (isLast ? done() : goTo(now + 1)),
     back: () => goTo(Math.max(now - 1, 0)),
-    done: () => {
-      if (way === 'stations' && !isLast) {
-        void count('station', step?.key ?? null)
-        // the last fly of a station: all of them go on
-        if (through + 1 >= flies) goTo(now + 1)
-        return
-      }
-      if (isWhole) return
-      void count('done', null)
-      if (way === 'flyByFly') setLocal({ batchId: batch.batchId, at: 0 })
-    },
+    done,
     spoiled: () => {
       const eventId = newId<EventId>()
       setSpoiledId(eventId)
