@@ -21,12 +21,15 @@ export interface StillCast {
   readonly nodes?: number
 }
 
-/** A line at one moment of its way down. */
-export interface LineFrame {
-  readonly timeS: number
-  /** the line from where it is held to the point, and the flies in the order of the rig */
+/** How a rig lies: the line from where it is held to the point, and the flies in the order of the rig. */
+export interface Lay {
   readonly points: readonly Plane[]
   readonly flies: readonly Plane[]
+}
+
+/** A line at one moment of its way down. */
+export interface LineFrame extends Lay {
+  readonly timeS: number
   readonly lineEnd: Plane
   /** how far the lowest part of the fly line hangs below its end, mm */
   readonly bellyMm: number
@@ -51,12 +54,16 @@ const planeAt = (motion: Motion, node: number): Plane => {
 }
 
 /** How a rig lies now. */
-export function frameOf(motion: Motion, timeS: number): LineFrame {
-  const { net } = motion
-  const points = net.along.map((node) => planeAt(motion, node))
-  const lineEnd = planeAt(motion, net.lineEnd)
+export function layOf(motion: Motion): Lay {
   const flies: Plane[] = []
-  for (const { node, fly } of net.bodies) flies[fly] = planeAt(motion, node)
+  for (const { node, fly } of motion.net.bodies) flies[fly] = planeAt(motion, node)
+  return { points: motion.net.along.map((node) => planeAt(motion, node)), flies }
+}
+
+function frameOf(motion: Motion, timeS: number): LineFrame {
+  const { net } = motion
+  const { points, flies } = layOf(motion)
+  const lineEnd = planeAt(motion, net.lineEnd)
   const lowestMm = Math.max(...points.slice(0, net.along.indexOf(net.lineEnd) + 1).map(({ zMm }) => zMm))
   return { timeS, points, flies, lineEnd, bellyMm: Math.max(lowestMm - lineEnd.zMm, 0) }
 }

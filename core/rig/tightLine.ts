@@ -2,6 +2,8 @@ import { degrees, sum } from '../number/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import { depthOf, holdOf, isOnBed, laid, netOf, NODES, placeOf, settle } from './engine/index.ts'
 import type { Around, Motion, RigLine } from './engine/index.ts'
+import { layOf } from './sinking.ts'
+import type { Lay } from './sinking.ts'
 
 /** A leader held tight from a rod whose tip is led downstream over a run. */
 export interface TightLine {
@@ -19,7 +21,7 @@ export interface TightLine {
 }
 
 /** How a tight line hangs. */
-export interface HungTight {
+export interface HungTight extends Lay {
   /** how deep each fly is, mm, in the order of the rig; on the bed none is deeper */
   readonly fliesMm: readonly number[]
   /** whether the deepest touches: then it is held back there or rolls along, and no depth is told */
@@ -50,6 +52,7 @@ export function hangTight(tight: TightLine): HungTight | null {
   const fliesMm: number[] = []
   for (const { node, fly } of net.bodies) fliesMm[fly] = Math.min(depthOf(motion, node), depthMm)
   return {
+    ...layOf(motion),
     fliesMm,
     onBed: isOnBed(motion, around),
     ...inAirAndWater(motion),

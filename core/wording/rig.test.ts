@@ -39,7 +39,16 @@ describe('a fly under a float', () => {
 
 describe('a tight line in sentences', () => {
   const found = {
-    hung: { fliesMm: [870], onBed: false, inWaterMm: 1270, surfaceDeg: 45.6, sagMm: 64, tipMg: 190 },
+    hung: {
+      points: [],
+      flies: [],
+      fliesMm: [870],
+      onBed: false,
+      inWaterMm: 1270,
+      surfaceDeg: 45.6,
+      sagMm: 64,
+      tipMg: 190,
+    },
     band: { lowMm: 840, highMm: 900 },
     mayTouch: true,
     finerMm: 880,

@@ -99,10 +99,13 @@ export function pulled(from: Motion, around: Around, h: number, mmPerS: number):
   }
 }
 
-/** What holds the upper end bears, mg: the pull of the first segment, and the half of it that the pull does not carry yet. */
-export function holdOf({ net, at, dims, tension }: Motion, around: Around): number {
+/** What holds the upper end bears, mg. */
+export const holdOf = (motion: Motion, around: Around): number => Math.hypot(...pullOn(motion, around))
+
+/** What pulls at the upper end, mg, depth last: the pull of the first segment, and the half of it that the pull does not carry yet. */
+export function pullOn({ net, at, dims, tension }: Motion, around: Around): readonly number[] {
   const first = net.segments[0]
-  if (!first) return 0
+  if (!first) return []
   const toward = Array.from({ length: dims }, (_, d) => at[first.b * dims + d]! - at[first.a * dims + d]!)
   const length = Math.hypot(...toward) || 1
   const { piece } = first.stretch
@@ -110,5 +113,5 @@ export function holdOf({ net, at, dims, tension }: Motion, around: Around): numb
   const wet = wetShare(at[dims - 1]!)
   const halfMg = 0.5 * first.restMm * ((1 - wet) * dryMg + wet * submergedMgPerMm(piece, around.water))
   const pull = toward.map((part) => (tension[0]! * part) / length)
-  return Math.hypot(...pull.slice(0, -1), pull.at(-1)! + halfMg)
+  return [...pull.slice(0, -1), pull.at(-1)! + halfMg]
 }

@@ -1,0 +1,34 @@
+import { fliesOf } from './parts.ts'
+import type { RigPart } from './parts.ts'
+
+/** What the water's note says of rigs; null where it does not say. */
+export interface RigRules {
+  readonly dryOnly: boolean | null
+  readonly maxFlies: number | null
+  readonly noAddedWeight: boolean | null
+  readonly noIndicator: boolean | null
+}
+
+/** Why a rig may not be fished at a water, by its note. */
+export type Forbidden = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator'
+
+/**
+ * What of a rig a water's note forbids.
+ *
+ * @param sinks whether a fly of it sinks: where dry fly alone is allowed none may
+ */
+export function forbiddenBy(
+  parts: readonly RigPart[],
+  rules: RigRules,
+  sinks: (fly: string) => boolean,
+): readonly Forbidden[] {
+  const has = (...kinds: readonly RigPart['kind'][]) => parts.some(({ kind }) => kinds.includes(kind))
+  return [
+    ...(rules.noIndicator && has('float') ? (['noIndicator'] as const) : []),
+    ...(rules.noAddedWeight && has('shot') ? (['noAddedWeight'] as const) : []),
+    ...(rules.maxFlies !== null && fliesOf(parts).length > rules.maxFlies ? (['maxFlies'] as const) : []),
+    ...(rules.dryOnly && (has('float', 'shot') || fliesOf(parts).some((fly) => fly !== null && sinks(fly)))
+      ? (['dryOnly'] as const)
+      : []),
+  ]
+}

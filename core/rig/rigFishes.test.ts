@@ -1,0 +1,163 @@
+import { describe, expect, it } from 'vitest'
+import { resolveDressing } from '../dressing/index.ts'
+import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
+import { speedAtHeight } from '../drift/index.ts'
+import { jigNymph } from '../testing/shippedMaterial.ts'
+import { toEnd } from '../testing/toEnd.ts'
+import { waterAt } from '../water/index.ts'
+import { ballBody } from './body.ts'
+import { drifts } from './carried.ts'
+import { readTypedRig, rigFishes } from './index.ts'
+import type { FishesRig, RigFly, RigInWater } from './index.ts'
+import { withSetting } from './parts.ts'
+
+const water = waterAt(10)
+const RUN = { depthMm: 1100, surfaceMmPerS: 600, roughnessMm: 60 }
+const flow = (current: typeof RUN) => (depthMm: number) =>
+  speedAtHeight(current, current.depthMm - Math.max(depthMm, 0))
+
+describe('a rig that drifts under a float', () => {
+  const leader = (diameterMm: number, lengthMm = 1200) =>
+    ({ lengthMm, diameterMm, densityMgPerMm3: 1.14, group: 'leader' }) as const
+  const under = (diameterMm: number, current = RUN) =>
+    drifts({
+      assembled: {
+        rig: {
+          pieces: [leader(diameterMm)],
+          flies: [{ body: ballBody(50, 2.2, water), aboveMm: 0, sideMm: 0 }],
+        },
+        flies: [0],
+        carrier: { diameterMm: 12, massMg: 200, bearsMg: 704 },
+      },
+      current: flow(current),
+      depthMm: current.depthMm,
+      water,
+    })!
+
+  it('goes at the pace, and as deep, as the shape of its leader alone says', () => {
+    const { speedMmPerS, flies, points, loadMg, holds } = under(0.14)
+    expect(Math.abs(speedMmPerS - 524)).toBeLessThan(8)
+    expect(Math.abs(flies[0]!.zMm - 998)).toBeLessThan(15)
+    expect(Math.abs(points[0]!.xMm - flies[0]!.xMm - 632)).toBeLessThan(15)
+    expect(Math.abs(loadMg - 51.8)).toBeLessThan(1)
+    expect(holds).toBe(true)
+    expect(Math.abs(under(0.1).flies[0]!.zMm - 1015)).toBeLessThan(16)
+    expect(Math.abs(under(0.2).flies[0]!.zMm - 978)).toBeLessThan(15)
+  })
+
+  it('hangs straight in still water, two flies bearing on it together', () => {
+    const { flies, loadMg } = drifts({
+      assembled: {
+        rig: {
+          pieces: [leader(0.15, 1500)],
+          flies: [
+            { body: ballBody(80, 2.5, water), aboveMm: 0, sideMm: 0 },
+            { body: ballBody(20, 1.6, water), aboveMm: 500, sideMm: 150 },
+          ],
+        },
+        flies: [0, 1],
+        carrier: { diameterMm: 12, massMg: 200, bearsMg: 704 },
+      },
+      current: () => 0,
+      depthMm: 3000,
+      water,
+    })!
+    expect(Math.abs(flies[0]!.zMm - 1500)).toBeLessThan(2)
+    expect(Math.abs(flies[1]!.zMm - 1150)).toBeLessThan(3)
+    expect(Math.abs(loadMg - 104.1)).toBeLessThan(0.3)
+  })
+})
+
+const made = jigNymph()
+const resolved = resolveDressing(made.dressing, made.variant, made.materials)
+if (resolved.kind !== 'fly') throw new Error(JSON.stringify(resolved.missing))
+const report = evaluateFly(resolved, LIST_CONDITIONS)
+const nymph: RigFly = {
+  model: report.kind === 'sinks' ? { ...report.model, tippet: null } : null,
+  dragSdLog: 0.1,
+  carries: null,
+}
+const dry: RigFly = { model: null, dragSdLog: 0.1, carries: { massMg: 40, spareMg: 25 } }
+
+const rig = (text: string, flies: readonly (RigFly | null)[], more: Partial<RigInWater> = {}): RigInWater => ({
+  parts: readTypedRig(text, []).flatMap(({ part }) => part ?? []),
+  flies,
+  way: 'carried',
+  water,
+  current: RUN,
+  overBedMm: 150,
+  tipHeightMm: 1700,
+  ledMmPerS: 540,
+  ...more,
+})
+const fishes = (input: RigInWater): FishesRig => {
+  const found = toEnd(rigFishes(input))
+  if (found.kind !== 'fishes') throw new Error(found.why)
+  return found
+}
+
+describe('where a rig fishes', () => {
+  const TWO = 'float 12 mm, 60 cm 0.16, dropper 15 cm, 50 cm 0.14, point'
+
+  it('has the point below the dropper, each with its band, and a setting that trying every one finds too', () => {
+    const input = rig(TWO, [nymph, nymph])
+    const { moments, toSetMm, hung, carried } = fishes(input)
+    const [dropper, point] = moments[0]!.there
+    expect(hung).toEqual([0, 1])
+    expect(dropper!.depthMm).toBeLessThan(point!.depthMm)
+    expect(point!.band!.lowMm).toBeLessThan(point!.depthMm)
+    expect(point!.band!.highMm).toBeGreaterThan(point!.depthMm)
+    expect(carried!.speedMmPerS).toBeLessThan(RUN.surfaceMmPerS)
+    const lowest = (settingMm: number) =>
+      Math.max(...toLook(withSetting(input.parts, settingMm)!).there.map(({ depthMm }) => depthMm))
+    const toLook = (parts: RigInWater['parts']) => fishes({ ...input, parts, isQuick: true }).moments[0]!
+    const tried = Array.from({ length: 60 }, (_, i) => 700 + 20 * i).find((mm) => lowest(mm) >= 950)!
+    expect(Math.abs(tried - toSetMm!)).toBeLessThan(40)
+  })
+
+  it('is a little shallower on thicker leader, and refuses what does not carry or is not chosen', () => {
+    const at = (text: string) => fishes(rig(text, [nymph])).moments[0]!.there[0]!.depthMm
+    expect(at('float 12 mm, 1 m 0.25, point')).toBeLessThan(at('float 12 mm, 1 m 0.12, point'))
+    const why = (input: RigInWater) => toEnd(rigFishes(input))
+    expect(why(rig(TWO, [nymph, null]))).toMatchObject({ kind: 'not', why: 'noFly' })
+    expect(why(rig('1 m 0.14, point', [nymph]))).toMatchObject({ why: 'nothingCarries' })
+    expect(why(rig(TWO, [nymph, nymph], { way: 'tight' }))).toMatchObject({ why: 'isCarried' })
+    expect(why(rig('dry, 60 cm 0.14, point', [nymph, nymph]))).toMatchObject({ why: 'dryDoesNotFloat' })
+    expect(why(rig('float 12 mm, dry, 60 cm 0.14, point', [dry, nymph]))).toMatchObject({ why: 'twoCarriers' })
+    expect(why(rig('float 12 mm, point', [nymph]))).toMatchObject({ why: 'noLeader' })
+  })
+
+  it('asks of a dry whether it bears what hangs from it', () => {
+    const calm = { current: { ...RUN, surfaceMmPerS: 300 } }
+    const bears = (spareMg: number) =>
+      fishes(rig('dry, 60 cm 0.14, point', [{ ...dry, carries: { massMg: 40, spareMg } }, nymph], calm))
+        .carried!
+    const { loadMg } = bears(25)
+    expect(bears(loadMg + 1).holds).toBe(true)
+    expect(bears(loadMg - 1).holds).toBe(false)
+    expect(fishes(rig('dry, 60 cm 0.14, point', [dry, nymph], calm)).hung).toEqual([1])
+  })
+
+  it('hangs as a tight line from the tip, without its fly line, and falls as a cast that is counted', () => {
+    const leader = '2 m 0.20, 1.4 m 0.13, point'
+    const tight = (text: string) =>
+      fishes(rig(text, [nymph], { way: 'tight', current: { ...RUN, depthMm: 900 } }))
+    expect(tight(`12 m floating line, ${leader}`).moments[0]!.there[0]!.depthMm).toBeCloseTo(
+      tight(leader).moments[0]!.there[0]!.depthMm,
+      6,
+    )
+    const lake = { way: 'counted', current: { depthMm: 5000, surfaceMmPerS: 0, roughnessMm: 0 } } as const
+    const counted = fishes(rig(`12 m sinking line 1.0 at 7.5 cm/s, 1.5 m 0.20, point`, [nymph], lake))
+    expect(counted.moments).toHaveLength(61)
+    const depths = counted.moments.map(({ there }) => there[0]!.depthMm)
+    expect(depths[30]!).toBeGreaterThan(depths[15]!)
+    expect(counted.moments[30]!.there[0]!.band!.highMm).toBeGreaterThan(depths[30]!)
+  })
+
+  it('sinks deeper with a shot pinched on', () => {
+    const at = (text: string) => fishes(rig(text, [nymph], { way: 'tight' })).moments[0]!.there[0]!.depthMm
+    expect(at('2 m 0.20, 1 m 0.13, shot 0.1 g, 20 cm 0.13, point')).toBeGreaterThan(
+      at('2 m 0.20, 1 m 0.13, 20 cm 0.13, point'),
+    )
+  })
+})
