@@ -86,6 +86,8 @@ export const outingId = id('Outing')
 export const actionId = id('Action')
 /** Names a spell: one fly fished for some minutes of an outing. */
 export const spellId = id('Spell')
+/** Names a rig. */
+export const rigId = id('Rig')
 /** Names a picture. */
 export const photoId = id('Photo')
 /** Names an order. */
@@ -129,6 +131,8 @@ export type PhotoId = z.infer<typeof photoId>
 export type PurchaseId = z.infer<typeof purchaseId>
 /** Id of a line of an order. */
 export type PurchaseLineId = z.infer<typeof purchaseLineId>
+/** Id of a rig. */
+export type RigId = z.infer<typeof rigId>
 /** Id of a spell. */
 export type SpellId = z.infer<typeof spellId>
 /** Id of an action. */

@@ -296,6 +296,21 @@ export const LIMITS = {
   ruleHook: whole(1, 30, 'size number', 'Sizes of trout hooks.'),
   reaches: list(1, 12, 'Parts of one water.'),
 
+  // rigs
+  rigParts: list(1, 40, 'From the rod to the point.', 'A rig has at least one part.', 'At most 40 parts.'),
+  pieceMm: any(10, 60_000, 'mm', 'From a dropper to a whole fly line.', 'At least 1 cm.', 'At most 60 m.'),
+  threadMm: any(
+    0.04,
+    2.5,
+    'mm',
+    'From the finest tippet to the thickest line.',
+    'At least 0.04 mm.',
+    'At most 2.5 mm.',
+  ),
+  floatMm: any(2, 60, 'mm', 'Floats that a fly rod casts.', 'At least 2 mm.', 'At most 6 cm.'),
+  pinchedMg: any(1, 20_000, 'mg', 'A float, a shot or a swivel.', 'At least 1 mg.', 'At most 20 g.'),
+  lineRate: any(2, 500, 'mm/s', 'As the fastest lines sink.', 'At least 0.2 cm/s.', 'At most 50 cm/s.'),
+
   // outings
   spellMin: whole(1, 1440, 'min', 'Minutes of a day.', 'At least a minute.', 'At most a day.'),
   takes: whole(0, 500, 'times', 'A day that nobody has.', NOUGHT, 'At most 500.'),

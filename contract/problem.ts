@@ -12,6 +12,7 @@ export const PROBLEM_STATUS = {
   tooFewFlies: 409,
   overCapacity: 409,
   batchEnded: 409,
+  rigFished: 409,
   nothingCounted: 409,
   stopped: 409,
   viseTaken: 409,

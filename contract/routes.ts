@@ -28,6 +28,7 @@ import { boxesView } from './views/boxes.ts'
 import { familiesView, familyFull } from './views/families.ts'
 import { larderView } from './views/larder.ts'
 import { outingsView } from './views/outings.ts'
+import { rigsView } from './views/rigs.ts'
 import { patternView, patternsView } from './views/patterns.ts'
 import { storesView, usesView } from './views/stores.ts'
 import { watersView } from './views/waters.ts'
@@ -230,6 +231,7 @@ export const routes = {
     answer: ledgerView,
   },
   outings: { method: 'get', path: PATHS.outings, summary: 'Outings, planned and done', answer: outingsView },
+  rigs: { method: 'get', path: PATHS.rigs, summary: 'Rigs, by name', answer: rigsView },
   stores: { method: 'get', path: PATHS.stores, summary: 'Materials on hand', answer: storesView },
   materialUses: {
     method: 'get',

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { USUAL_CURL_DEG } from '../core/index.ts'
+import { readTypedRig, USUAL_CURL_DEG } from '../core/index.ts'
 import type { Material } from '../core/index.ts'
 import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { defaultSettings } from '../contract/index.ts'
@@ -16,6 +16,7 @@ import { patterns } from './patterns/index.ts'
 import type { DemoPattern } from './patterns/index.ts'
 import { tie } from './tie.ts'
 import type { Drawer } from './tie.ts'
+import { rigs } from './rigs.ts'
 import { observations, readings, UNDER_MM } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
 
@@ -196,6 +197,23 @@ async function tellFlies(tell: Tell): Promise<void> {
   }
 }
 
+async function tellRigs(tell: Tell): Promise<void> {
+  const flies = patterns.flatMap(({ name, variants }) =>
+    variants.map(({ label }) => ({ id: variantIdOf(name, label) as string, name: `${name} ${label}` })),
+  )
+  for (const { typed, name, way, note } of rigs) {
+    const parts = readTypedRig(typed, flies).map((phrase) => {
+      if (!phrase.part) throw new Error(`${name}: ${phrase.text}`)
+      return phrase.part
+    })
+    await tell('2026-06-01', 'rigSave', {
+      rigId: fixedId(`rig:${name}`) as Id<'rigSave', 'rigId'>,
+      version: null,
+      rig: { name, way, parts: parts as CommandInput<'rigSave'>['rig']['parts'], note },
+    })
+  }
+}
+
 async function tellOutings(tell: Tell): Promise<void> {
   for (const { water, reach, losses, fished = [], ...outing } of outings) {
     const outingId = fixedId(`outing:${outing.on}`) as Id<'outingSave', 'outingId'>
@@ -333,6 +351,7 @@ export async function fillDemo(database: Database): Promise<void> {
   await tellPlaces(tell)
   const drawn = await tellPatterns(tell, await familyIds(database))
   await tellFlies(tell)
+  await tellRigs(tell)
   await tellOutings(tell)
   await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))), drawn)
   await tellMeasurements(tell)

@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import { FOOD_WORDS } from '../../core/index.ts'
-import { foodId, outingId, reachId, spellId, variantId, version, waterId } from '../common.ts'
+import { foodId, outingId, reachId, rigId, spellId, variantId, version, waterId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
+import { rigBody } from '../records/rig.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
 import { nextVersion } from './shared.ts'
 
-/** Waters, and outings to them. */
+/** Waters, outings to them, and rigs. */
 export const waterCommands = {
   waterCreate: z.object({ waterId, water: waterBody, reaches: listed('reaches', reachWithId) }).strict(),
   waterSave: z.object({ waterId, version, water: waterBody }).strict(),
@@ -22,10 +23,15 @@ export const waterCommands = {
       version: nextVersion,
       outingId,
       variantId,
+      /** what it was fished on; null where nobody says */
+      rigId: rigId.nullable().default(null),
       minutes: figure('spellMin'),
       takes: figure('takes'),
       refusals: figure('takes'),
     })
     .strict(),
   spellArchive: z.object({ spellId, version }).strict(),
+  /** version null makes a new one; one that was fished is copied instead */
+  rigSave: z.object({ rigId, version: nextVersion, rig: rigBody }).strict(),
+  rigArchive: z.object({ rigId, version }).strict(),
 } as const

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { TECHNIQUES } from '../techniques.ts'
-import { compartmentId, outingId, reachId, spellId, version, waterId } from '../common.ts'
+import { compartmentId, outingId, reachId, rigId, spellId, version, waterId } from '../common.ts'
 import { variantMention } from './parts.ts'
 
 /** An outing with what was fished, taken, lost and packed. */
@@ -25,6 +25,7 @@ export const outingLine = z
       variantMention.extend({
         spellId,
         version,
+        rigId: rigId.nullable(),
         minutes: z.number(),
         takes: z.number(),
         refusals: z.number(),

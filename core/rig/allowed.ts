@@ -1,4 +1,4 @@
-import { fliesOf } from './parts.ts'
+import { fliesOnRig } from './parts.ts'
 import type { RigPart } from './parts.ts'
 
 /** What the water's note says of rigs; null where it does not say. */
@@ -10,24 +10,24 @@ export interface RigRules {
 }
 
 /** Why a rig may not be fished at a water, by its note. */
-export type Forbidden = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator'
+export type RigForbids = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator'
 
 /**
  * What of a rig a water's note forbids.
  *
  * @param sinks whether a fly of it sinks: where dry fly alone is allowed none may
  */
-export function forbiddenBy(
+export function rigForbids(
   parts: readonly RigPart[],
   rules: RigRules,
   sinks: (fly: string) => boolean,
-): readonly Forbidden[] {
+): readonly RigForbids[] {
   const has = (...kinds: readonly RigPart['kind'][]) => parts.some(({ kind }) => kinds.includes(kind))
   return [
     ...(rules.noIndicator && has('float') ? (['noIndicator'] as const) : []),
     ...(rules.noAddedWeight && has('shot') ? (['noAddedWeight'] as const) : []),
-    ...(rules.maxFlies !== null && fliesOf(parts).length > rules.maxFlies ? (['maxFlies'] as const) : []),
-    ...(rules.dryOnly && (has('float', 'shot') || fliesOf(parts).some((fly) => fly !== null && sinks(fly)))
+    ...(rules.maxFlies !== null && fliesOnRig(parts).length > rules.maxFlies ? (['maxFlies'] as const) : []),
+    ...(rules.dryOnly && (has('float', 'shot') || fliesOnRig(parts).some((fly) => fly !== null && sinks(fly)))
       ? (['dryOnly'] as const)
       : []),
   ]

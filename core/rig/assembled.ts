@@ -83,7 +83,7 @@ export interface Carrier extends FloatBall {
 /** A rig put together. */
 export interface Assembled {
   readonly rig: RigLine
-  /** flies that hang, in the order of the rig, as indices of `fliesOf`; then come the weights */
+  /** flies that hang, in the order of the rig, as indices of `fliesOnRig`; then come the weights */
   readonly flies: readonly number[]
   readonly carrier: Carrier | null
 }

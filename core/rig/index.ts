@@ -22,7 +22,7 @@ export { hangTight } from './tightLine.ts'
 export type { HungTight, TightLine } from './tightLine.ts'
 export { densityByGrains, densityByRate, LEADER_MG_PER_MM3, readSpool, tippetDiameterMm } from './spool.ts'
 export {
-  fliesOf,
+  fliesOnRig,
   isCarried,
   KNOTS,
   leastSetting,
@@ -34,12 +34,12 @@ export {
 } from './parts.ts'
 export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff, TippetPart } from './parts.ts'
 export { readTypedRig } from './typedRig.ts'
-export type { Assumed, NamedFly, RigPhrase, Unread } from './typedRig.ts'
+export type { Assumed, FlyByName, RigPhrase, Unread } from './typedRig.ts'
 export { writtenRig } from './writtenRig.ts'
 export { breaksAtKg, knotsOf, weakestOf } from './strength.ts'
 export type { Tied } from './strength.ts'
-export { forbiddenBy } from './allowed.ts'
-export type { Forbidden, RigRules } from './allowed.ts'
+export { rigForbids } from './allowed.ts'
+export type { RigForbids, RigRules } from './allowed.ts'
 export type { NotAssembled, RigFly } from './assembled.ts'
 export { RIG_WAYS, rigFishes } from './rigFishes.ts'
 export type { FishesNot, FishesRig, RigInWater, RigThere, RigWay } from './rigFishes.ts'

@@ -104,7 +104,7 @@ export const lengthOf = (part: RigPart): number =>
   part.kind === 'line' || part.kind === 'leader' || part.kind === 'tippet' ? part.lengthMm : 0
 
 /** Flies of a rig, from the rod to the point; null where none is chosen yet. */
-export const fliesOf = (parts: readonly RigPart[]): readonly (string | null)[] =>
+export const fliesOnRig = (parts: readonly RigPart[]): readonly (string | null)[] =>
   parts.flatMap((part) =>
     part.kind === 'dropper' || part.kind === 'dry' || part.kind === 'point' ? [part.fly] : [],
   )

@@ -1,15 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../uncertainty/index.ts'
-import {
-  forbiddenBy,
-  KNOTS,
-  knotsOf,
-  LINE_SORTS,
-  readTypedRig,
-  STUFFS,
-  weakestOf,
-  writtenRig,
-} from './index.ts'
+import { rigForbids, KNOTS, knotsOf, LINE_SORTS, readTypedRig, STUFFS, weakestOf, writtenRig } from './index.ts'
 import type { RigPart } from './index.ts'
 import { leastSetting, settingOf, withSetting } from './parts.ts'
 
@@ -162,18 +153,18 @@ describe('what a water forbids of a rig', () => {
   )
   const sinks = () => true
   it('is told by each line of its note, and nothing where it does not say', () => {
-    expect(forbiddenBy(rig, free, sinks)).toEqual([])
-    expect(forbiddenBy(rig, { ...free, maxFlies: 2 }, sinks)).toEqual([])
-    expect(forbiddenBy(rig, { ...free, maxFlies: 1, noIndicator: true }, sinks)).toEqual([
+    expect(rigForbids(rig, free, sinks)).toEqual([])
+    expect(rigForbids(rig, { ...free, maxFlies: 2 }, sinks)).toEqual([])
+    expect(rigForbids(rig, { ...free, maxFlies: 1, noIndicator: true }, sinks)).toEqual([
       'noIndicator',
       'maxFlies',
     ])
-    expect(forbiddenBy(rig, { ...free, noAddedWeight: true }, sinks)).toEqual(['noAddedWeight'])
+    expect(rigForbids(rig, { ...free, noAddedWeight: true }, sinks)).toEqual(['noAddedWeight'])
   })
   it('forbids whatever sinks where dry fly alone is allowed', () => {
     const single = readWhole('2.7 m leader, 60 cm 0.14, point Third Button')
     const dryOnly = { ...free, dryOnly: true }
-    expect(forbiddenBy(single, dryOnly, sinks)).toEqual(['dryOnly'])
-    expect(forbiddenBy(single, dryOnly, () => false)).toEqual([])
+    expect(rigForbids(single, dryOnly, sinks)).toEqual(['dryOnly'])
+    expect(rigForbids(single, dryOnly, () => false)).toEqual([])
   })
 })

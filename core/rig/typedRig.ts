@@ -4,7 +4,7 @@ import { floatMg, KNOTS, LINE_SORTS, STUFFS, USUAL_PART } from './parts.ts'
 import type { Knot, RigPart } from './parts.ts'
 
 /** A fly that a rig may carry, by its name. */
-export interface NamedFly {
+export interface FlyByName {
   readonly id: string
   readonly name: string
 }
@@ -70,7 +70,7 @@ function measuresOf(text: string): Measures {
 const folded = (text: string) => text.normalize('NFC').toLowerCase().replace(/\s+/g, ' ').trim()
 
 /** The fly that a text names: its whole name, or the only one whose name begins with or holds what is left of the phrase. */
-function flyIn(text: string, flies: readonly NamedFly[]): NamedFly | readonly string[] | null {
+function flyIn(text: string, flies: readonly FlyByName[]): FlyByName | readonly string[] | null {
   const wanted = folded(text)
   if (wanted === '') return null
   const whole = flies.find(({ name }) => folded(name) === wanted)
@@ -90,7 +90,7 @@ const no = (text: string, unread: Unread, near: readonly string[] = []): RigPhra
 function withFly(
   text: string,
   rest: string,
-  flies: readonly NamedFly[],
+  flies: readonly FlyByName[],
   partOf: (fly: string | null) => RigPart,
   assumed: readonly Assumed[] = [],
 ): RigPhrase {
@@ -114,7 +114,7 @@ function knotOf(text: string): RigPhrase {
 const withoutLength = (text: string) =>
   text.replace(new RegExp(`${FIGURE}\\s*(?:mm|cm|m|ft|in|inch(?:es)?)\\b`, 'iu'), ' ')
 
-function dropperOf(text: string, flies: readonly NamedFly[]): RigPhrase {
+function dropperOf(text: string, flies: readonly FlyByName[]): RigPhrase {
   const [before = ''] = text.split(/\bdroppers?\b/iu)
   const after = text.slice(before.length).replace(/^\s*droppers?\b/iu, '')
   const lengthAt = measuresOf(before).lengthMm === null ? after : before
@@ -212,7 +212,7 @@ function weightOf(text: string, kind: 'shot' | 'swivel' | 'ring'): RigPhrase {
 
 const starts = (text: string, words: string) => new RegExp(`^(?:${words})\\b`, 'iu').test(text)
 
-function phraseOf(text: string, flies: readonly NamedFly[]): RigPhrase {
+function phraseOf(text: string, flies: readonly FlyByName[]): RigPhrase {
   const after = (words: string) => text.replace(new RegExp(`^(?:${words})\\b:?`, 'iu'), '')
   if (starts(text, 'point(?: fly)?')) {
     const rest = after('point(?: fly)?')
@@ -235,7 +235,7 @@ function phraseOf(text: string, flies: readonly NamedFly[]): RigPhrase {
  * Reads a rig typed in one line, from the rod to the point: `12 m floating line, 2.7 m leader to 0.20, 60 cm 0.14, dropper
  * 15 cm Wet Slate, 50 cm 0.12, point`. A comma between two figures is a decimal.
  */
-export const readTypedRig = (text: string, flies: readonly NamedFly[]): readonly RigPhrase[] =>
+export const readTypedRig = (text: string, flies: readonly FlyByName[]): readonly RigPhrase[] =>
   text
     .split(/,(?!\d)|[;\n]/u)
     .map((phrase) => phrase.trim())

@@ -61,6 +61,9 @@ export type ActionCode =
   | 'outingSaved'
   | 'spellSaved'
   | 'spellArchived'
+  | 'rigMade'
+  | 'rigSaved'
+  | 'rigArchived'
   | 'settingsSaved'
   | 'dropTimed'
   | 'readingsTaken'
@@ -87,6 +90,12 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return count === 1 ? `${subject} took one` : `${subject} took ${count === 0 ? 'none' : count}`
     case 'spellArchived':
       return `Put a note of ${subject} away`
+    case 'rigMade':
+      return `Made the rig ${subject}`
+    case 'rigSaved':
+      return `Saved the rig ${subject}`
+    case 'rigArchived':
+      return `Put the rig ${subject} away`
     case 'foodSaved':
       return `Saved ${subject}`
     case 'foodRestored':

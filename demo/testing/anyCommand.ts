@@ -7,6 +7,7 @@ import type {
   LarderView,
   MeasurementsView,
   OutingsView,
+  RigsView,
   PatternsView,
   PatternView,
   StoresView,
@@ -49,6 +50,7 @@ const variants = async (server: TestServer) =>
 const bench = (server: TestServer) => view<BenchView>(server, '/api/bench')
 const stores = async (server: TestServer) => (await view<StoresView>(server, '/api/stores')).materials
 const waters = async (server: TestServer) => (await view<WatersView>(server, '/api/waters')).waters
+const rigsOf = async (server: TestServer) => (await view<RigsView>(server, '/api/rigs')).rigs
 const outings = async (server: TestServer) => (await view<OutingsView>(server, '/api/outings')).outings
 
 const boxCreate: Maker<'boxCreate'> = (_server, random) => {
@@ -300,9 +302,35 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
         variantId: fly.id,
         minutes: 20,
         takes: from(random, 4),
+        rigId: oneOf(random, await rigsOf(server))?.id ?? null,
         refusals: 0,
       }
     )
+  },
+  rigSave: async (server, random) => {
+    const fly = oneOf(random, await variants(server))
+    const known = oneOf(
+      random,
+      (await rigsOf(server)).filter(({ spells }) => spells === 0),
+    )
+    const isNew = random() < 0.5 || !known
+    return {
+      rigId: isNew ? newId() : known.id,
+      version: isNew ? null : known.version,
+      rig: {
+        name: word(random),
+        way: 'tight',
+        parts: [
+          { kind: 'tippet', lengthMm: 500 + from(random, 2000), diameterMm: 0.14, stuff: 'nylon' },
+          { kind: 'point', fly: fly?.id ?? null },
+        ],
+        note: '',
+      },
+    }
+  },
+  rigArchive: async (server, random) => {
+    const known = oneOf(random, await rigsOf(server))
+    return known && { rigId: known.id, version: known.version }
   },
   settingsSave: (_server, random) =>
     Promise.resolve({

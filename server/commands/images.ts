@@ -18,6 +18,7 @@ export const TABLES = {
   batch: schema.batch,
   outing: schema.outing,
   setting: schema.setting,
+  rig: schema.rig,
   spell: schema.spell,
   packing: schema.packing,
   plan: schema.plan,

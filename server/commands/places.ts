@@ -162,6 +162,7 @@ export const spellSave: Handler<CommandBody<'spellSave'>> = async ({ recorder },
   const fly = await recorder.need('variant', body.variantId, 'variant')
   const owner = await recorder.need('pattern', fly.patternId, 'pattern')
   await recorder.need('outing', body.outingId, 'outing')
+  if (body.rigId) await recorder.need('rig', body.rigId, 'rig')
   if (version === null) await recorder.insert('spell', { ...row, id: spellId })
   else await recorder.update('spell', spellId, version, row)
   return { label: { code: 'spellSaved', subject: `${owner.name} ${fly.label}`, count: body.takes } }

@@ -18,6 +18,7 @@ import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
 import { outingsView } from '../views/outings.ts'
+import { rigsView } from '../views/rigs.ts'
 import { searchView } from '../views/search.ts'
 import { standingsView } from '../views/standings.ts'
 import { storesView, usesView } from '../views/stores.ts'
@@ -154,6 +155,7 @@ export function apiRouter({
   read('bench', () => benchView(db))
   read('boxes', async () => boxesView(db, (await settings()).parCount, await today()))
   read('outings', () => outingsView(db))
+  read('rigs', () => rigsView(db))
   read('history', async () => historyView(db, (await settings()).timeZone))
   read('ledger', async ({ query }) => {
     const { timeZone } = await settings()

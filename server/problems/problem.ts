@@ -27,6 +27,7 @@ const TITLES: Readonly<Record<ProblemCode, string>> = {
   tooFewFlies: 'There are not so many',
   overCapacity: 'The compartment is full',
   batchEnded: 'The batch has ended',
+  rigFished: 'This rig was fished',
   stopped: 'Stopped',
   nothingCounted: 'Nothing is counted yet',
   viseTaken: 'Another batch is on the vise',

@@ -89,6 +89,7 @@ async function loadSpells(db: Reader) {
     outingId: row.outingId,
     spellId: row.id,
     version: row.version,
+    rigId: row.rigId,
     variantId: row.variantId,
     patternId: fly.patternId,
     patternName: fly.patternName,

@@ -33,6 +33,8 @@ const of: Readonly<Record<CommandKind, string>> = {
   outingUnpack: 'Unpacking',
   spellSave: 'A spell of an outing',
   spellArchive: 'Putting a spell away',
+  rigSave: 'A rig',
+  rigArchive: 'Putting a rig away',
   settingsSave: 'Settings',
   undo: 'Undo',
   dropTestSave: 'A drop test',

@@ -1,6 +1,15 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import type { OutingId, ReachId, SpellId, Technique, VariantId, WaterId } from '../../../contract/index.ts'
+import type {
+  OutingId,
+  ReachId,
+  RigBody,
+  RigId,
+  SpellId,
+  Technique,
+  VariantId,
+  WaterId,
+} from '../../../contract/index.ts'
 import { editable, id, json } from './columns.ts'
 import { reach, water } from './waters.ts'
 import { variant } from './patterns.ts'
@@ -29,6 +38,16 @@ export const outing = sqliteTable(
   (t) => [index('outing_on').on(t.on), check('outing_hours', sql`from_local_min < to_local_min`)],
 )
 
+/** A rig: what is between the rod and the point. Once a spell was fished on it, it stays as it is. */
+export const rig = sqliteTable('rig', {
+  id: id<RigId>(),
+  name: text('name').notNull(),
+  way: text('way').$type<RigBody['way']>().notNull(),
+  parts: json<RigBody['parts']>('parts').notNull(),
+  note: text('note').notNull().default(''),
+  ...editable,
+})
+
 /** How long a fly was fished on an outing, and what came of it. */
 export const spell = sqliteTable(
   'spell',
@@ -42,6 +61,9 @@ export const spell = sqliteTable(
       .$type<VariantId>()
       .notNull()
       .references(() => variant.id),
+    rigId: text('rig_id')
+      .$type<RigId>()
+      .references(() => rig.id),
     minutes: integer('minutes').notNull(),
     takes: integer('takes').notNull(),
     refusals: integer('refusals').notNull(),
@@ -50,6 +72,7 @@ export const spell = sqliteTable(
   (t) => [
     index('spell_outing').on(t.outingId),
     index('spell_variant').on(t.variantId),
+    index('spell_rig').on(t.rigId),
     check('spell_counts', sql`minutes > 0 and takes >= 0 and refusals >= 0`),
   ],
 )

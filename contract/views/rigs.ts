@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { rigId, version } from '../common.ts'
+import { rigBody } from '../records/rig.ts'
+
+/** A rig with how often it was fished: then it stays as it is. */
+export const rigLine = rigBody.extend({ id: rigId, version, spells: z.number() }).meta({ id: 'Rig' })
+/** A rig. */
+export type RigLine = z.infer<typeof rigLine>
+/** Rigs by name, with the flies that they may carry. */
+export const rigsView = z.object({ rigs: z.array(rigLine) }).meta({ id: 'Rigs' })
+/** All rigs. */
+export type RigsView = z.infer<typeof rigsView>

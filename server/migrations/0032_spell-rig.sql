@@ -1,0 +1,1 @@
+CREATE INDEX `spell_rig` ON `spell` (`rig_id`);
