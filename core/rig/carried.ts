@@ -4,6 +4,7 @@ import type { Assembled } from './assembled.ts'
 import { laid, netOf, NODES, pullOn, settle } from './engine/index.ts'
 import type { Around, Motion } from './engine/index.ts'
 import { ball } from './hanging.ts'
+import type { Plane } from './shoot.ts'
 import { layOf } from './sinking.ts'
 import type { Lay } from './sinking.ts'
 
@@ -64,9 +65,12 @@ export function drifts({ assembled, current, depthMm, water, ...rest }: Carried)
     loadMg = pullOn(motion, around).at(-1) ?? 0
   }
   const { points, flies } = layOf(motion)
+  // as seen from what carries it
+  const floatMm = points[0]?.xMm ?? 0
+  const fromFloat = ({ xMm, zMm }: Plane) => ({ xMm: xMm - floatMm, zMm })
   return {
-    points,
-    flies: flies.slice(0, rig.flies.length),
+    points: points.map(fromFloat),
+    flies: flies.slice(0, rig.flies.length).map(fromFloat),
     speedMmPerS: motion.speed[0] ?? 0,
     loadMg,
     holds: loadMg <= carrier.bearsMg,

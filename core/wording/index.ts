@@ -39,6 +39,19 @@ export {
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { cutWords } from './cut.ts'
+export {
+  holds,
+  knotName,
+  rigFlySentences,
+  rigForbidsSentence,
+  rigLength,
+  rigNotSentence,
+  rigPartWords,
+  rigPhraseWords,
+  rigSentences,
+  thickness,
+  weakestSentence,
+} from './rigs.ts'
 export { countSentence, keptSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 export { attitudeWords, hangWords } from './attitude.ts'
 export { drawerName, goodsSize, hookSizes } from './goods.ts'

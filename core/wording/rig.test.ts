@@ -59,7 +59,7 @@ describe('a tight line in sentences', () => {
   it('says how deep at this pace, what a finer tippet would do, and how fast to lead for a height over the bed', () => {
     expect(tightLineSentences(found, LED, UNITS)).toEqual([
       'Led at 68 cm/s it hangs 0.87 m down, likely 0.84 m to 0.90 m, and may touch the bed.',
-      '1.27 m of the leader are in the water, and enter it at 46°; the rest sags 0.06 m.',
+      '1.27 m of the leader are in the water, and enter it at 46°; the rest sags 6 cm.',
       'On tippet one X finer it would hang 0.88 m down.',
       'For 0.15 m above the bed lead it at 76 cm/s.',
     ])

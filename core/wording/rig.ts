@@ -1,6 +1,6 @@
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesTight, FishesUnder, KeptThere } from '../rig/index.ts'
-import { fineDepth as depth, mass, speed } from './figures.ts'
+import { cutLength, fineDepth as depth, mass, speed } from './figures.ts'
 
 /** Where a fly fishes under its float, in sentences: `Set at 1.2 m it drifts 0.99 m down, likely 0.97–1.02 m, …`. */
 export function underFloatSentences(
@@ -43,7 +43,7 @@ export function tightLineSentences(
   const hangs = hung.onBed
     ? `${led} is on the bed: how hard it drags there is not reckoned.`
     : `${led} hangs ${depth(depthMm, units)} down, likely ${depth(band.lowMm, units)} to ${depth(band.highMm, units)}${mayTouch ? ', and may touch the bed' : ''}.`
-  const inWater = `${depth(hung.inWaterMm, units)} of the leader are in the water, and enter it at ${Math.round(hung.surfaceDeg)}°; the rest sags ${depth(hung.sagMm, units)}.`
+  const inWater = `${depth(hung.inWaterMm, units)} of the leader are in the water, and enter it at ${Math.round(hung.surfaceDeg)}°; the rest sags ${cutLength(hung.sagMm, units)}.`
   const finer = finerMm === null ? [] : [`On tippet one X finer it would hang ${depth(finerMm, units)} down.`]
   const above = depth(overBedMm, units)
   const toLead =

@@ -53,8 +53,11 @@ export function toMaterial(
   }
 }
 
+/** The same each time, so that nothing is reckoned again. */
+const NO_DRAWERS: readonly NewDrawer[] = []
+
 /** Drawers of the stores and of the draft; null until they have come. */
-export function useMaterialBook(newDrawers: readonly NewDrawer[]): MaterialBook | null {
+export function useMaterialBook(newDrawers = NO_DRAWERS): MaterialBook | null {
   const { data: stores } = useStoresQuery()
   const { data: used } = useFamiliesQuery()
   const { data: catalogue } = useCatalogueQuery()

@@ -31,6 +31,7 @@ export const labels = {
   callItOff: 'Call it off',
   turningThePages: 'Turning the pages …',
   outings: 'Outings',
+  rigs: 'Rigs',
   planAnOuting: 'Plan an outing',
   noOutingYetPlan: 'No outing yet. Plan one, and Tonight says what it asks for.',
   crushBarbs:

@@ -9,6 +9,7 @@ import {
   plannedNeeds,
   problemOf,
   proposeVariants,
+  rigFishes,
   sampleFall,
   underFloat,
   yearOfUse,
@@ -28,6 +29,8 @@ import type {
   StageLooks,
   FindProgress,
   FishesCounted,
+  FishesNot,
+  FishesRig,
   FishesTight,
   FishesUnder,
   Found,
@@ -40,6 +43,7 @@ import type {
   Progress,
   ProposedVariant,
   ProposeInput,
+  RigInWater,
   SampledFall,
   SampleInput,
   UnderFloat,
@@ -77,6 +81,9 @@ export const jobs = {
   proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
     proposeVariants(input),
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
+  rigFishes: (
+    input: RigInWater,
+  ): Generator<Progress & { readonly soFar: FishesRig | null }, FishesRig | FishesNot> => rigFishes(input),
   underFloat: (input: UnderFloat): Generator<Progress, FishesUnder> => underFloat(input),
   onTightLine: (input: OnTightLine): Generator<Progress, FishesTight | null> => onTightLine(input),
   countedDown: (input: CountedDown): Generator<Progress & { readonly soFar: FishesCounted }, FishesCounted> =>

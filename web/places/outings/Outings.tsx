@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
@@ -16,6 +16,8 @@ import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
 import { takesByDepth } from './takesByDepth.ts'
 import { labels } from '../../words/outings.ts'
+
+const Rigs = lazy(() => import('./rigs/Rigs.tsx'))
 
 function Losses({ outing }: { readonly outing: OutingLine }) {
   if (outing.losses.length === 0) return <Quiet>{labels.nothingWrittenDownAs}</Quiet>
@@ -167,7 +169,22 @@ export default function Outings() {
   const [planning, setPlanning] = useState(params.has('new'))
   const [looked, setLooked] = useState<OutingLine | null>(null)
   useTakes(looked)
-  usePlaceActions([{ key: 'n', what: labels.planAnOuting, go: () => setPlanning(true) }])
+  const isRigs = params.has('rig')
+  usePlaceActions(
+    isRigs
+      ? []
+      : [
+          { key: 'n', what: labels.planAnOuting, go: () => setPlanning(true) },
+          { what: labels.rigs, go: () => setParams({ rig: '' }) },
+        ],
+  )
+  const rig = params.get('rig')
+  if (rig !== null)
+    return (
+      <Suspense fallback={<p aria-busy="true">{labels.turningThePages}</p>}>
+        <Rigs open={rig} onOpen={(id) => setParams({ rig: id })} onOutings={() => setParams({})} />
+      </Suspense>
+    )
   if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
   const packing = data.outings.find(({ id }) => id === params.get('pack'))
@@ -184,6 +201,7 @@ export default function Outings() {
         <Button look="main" large onPress={() => setPlanning(true)}>
           {labels.planAnOuting}
         </Button>
+        <Button onPress={() => setParams({ rig: '' })}>{labels.rigs}</Button>
       </Heading>
       {planning ? (
         <PlanOuting

@@ -45,7 +45,7 @@ interface EffectProps {
 function Effects({ wanted, use }: EffectProps) {
   const { data: stores } = useStoresQuery()
   const { data: pattern } = usePatternQuery(use.patternId)
-  const book = useMaterialBook([])
+  const book = useMaterialBook()
   const { fall, mass, stock } = useWording()
   const { data: measurements } = useMeasurementsQuery()
   const money = useMoney()

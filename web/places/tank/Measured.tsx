@@ -132,7 +132,7 @@ export default function Measured({ choices, firstId, waterTempC }: MeasuredProps
   const { data: patterns } = usePatternsQuery()
   // a simulated figure among the user's own would teach the estimates something untrue
   const withStandIns = useFrameQuery().data?.isDemo ?? false
-  const book = useMaterialBook([])
+  const book = useMaterialBook()
   const figureOf = (id: string) =>
     patterns?.patterns.flatMap(({ variants }) => variants).find((variant) => variant.id === id)?.figure
   const massOf = (subject: string) => {

@@ -167,7 +167,7 @@ function FlyLine({ fly, onTakeOut }: { readonly fly: InTank; readonly onTakeOut:
 export default function Tank() {
   const { data } = usePatternsQuery()
   const { data: measurements } = useMeasurementsQuery()
-  const book = useMaterialBook([])
+  const book = useMaterialBook()
   const { units, depth } = useWording()
   const svgRef = useRef<SVGSVGElement>(null)
   const water = useTankWater()

@@ -1,0 +1,191 @@
+import type { DisplayUnits } from '../quantity/index.ts'
+import { settingOf } from '../rig/index.ts'
+import type {
+  Assumed,
+  FishesNot,
+  FishesRig,
+  Knot,
+  LikelyDepth,
+  RigForbids,
+  RigInWater,
+  RigPart,
+  RigPhrase,
+  RigThere,
+  Tied,
+} from '../rig/index.ts'
+import { cutLength, fineDepth, mass, speed } from './figures.ts'
+
+/** A length along a rig: `2.70 m`, or shorter than a metre `60 cm`. */
+export const rigLength = (mm: number, units: DisplayUnits): string =>
+  mm < 1000 ? cutLength(mm, units) : fineDepth(mm, units)
+
+/** How thick a line is: `0.14 mm`, or `.006 in`. */
+export const thickness = (mm: number, units: DisplayUnits): string =>
+  units.smallLength === 'in' ? `${(mm / 25.4).toFixed(4).replace(/^0/, '')} in` : `${mm.toFixed(2)} mm`
+
+/** What a knot holds, wet: `1.1 kg`. */
+export const holds = (kg: number): string => `${kg < 10 ? kg.toFixed(1) : kg.toFixed(0)} kg`
+
+const KNOT_NAMES: Readonly<Record<Knot, string>> = {
+  surgeon: 'surgeon’s knot',
+  blood: 'blood knot',
+  loop: 'loop to loop',
+  perfection: 'perfection loop',
+  overhand: 'overhand knot',
+  clinch: 'clinch knot',
+}
+
+/** The name of a knot. */
+export const knotName = (knot: Knot): string => KNOT_NAMES[knot]
+
+/** A part of a rig in words: `60 cm of 0.14 mm nylon`. */
+export function rigPartWords(part: RigPart, nameOf: (fly: string) => string, units: DisplayUnits): string {
+  const fly = (id: string | null) => (id === null ? 'no fly chosen yet' : nameOf(id))
+  const thick = (mm: number) => thickness(mm, units)
+  switch (part.kind) {
+    case 'line': {
+      const rate = part.rateMmPerS === null ? '' : `, sinks ${speed(part.rateMmPerS, units)}`
+      return `${rigLength(part.lengthMm, units)} of ${part.sort} line, ${thick(part.diameterMm)}${rate}`
+    }
+    case 'leader':
+      return `leader of ${rigLength(part.lengthMm, units)}, ${thick(part.buttMm)} to ${thick(part.tipMm)}, ${part.stuff}`
+    case 'tippet':
+      return `${rigLength(part.lengthMm, units)} of ${thick(part.diameterMm)} ${part.stuff}`
+    case 'dropper':
+      return `dropper of ${rigLength(part.lengthMm, units)}: ${fly(part.fly)}`
+    case 'float':
+      return `float, ${part.diameterMm.toFixed(0)} mm, ${mass(part.massMg, units)}`
+    case 'dry':
+      return `dry that carries it: ${fly(part.fly)}`
+    case 'point':
+      return `point: ${fly(part.fly)}`
+    case 'knot':
+      return knotName(part.knot)
+    default:
+      return `${part.kind}, ${mass(part.massMg, units)}`
+  }
+}
+
+const ASSUMED: Readonly<Record<Assumed, string>> = {
+  length: 'length',
+  diameter: 'thickness',
+  rate: 'rate',
+  butt: 'butt',
+  tip: 'tip',
+  stuff: 'what it is drawn of',
+  mass: 'weight',
+}
+
+const UNREAD = {
+  nothing: 'not understood: write “60 cm 0.14”, “dropper 15 cm”, “float 12 mm”, “point” …',
+  length: 'how long? Write “60 cm” or “2 ft”.',
+  diameter: 'how thick? Write “0.14” or “5X”.',
+  mass: 'how heavy? Write “0.2 g”.',
+  fly: 'which fly?',
+  knot: 'which knot?',
+} as const
+
+/** What was understood of a phrase, and what of it is a guess; or what is asked. */
+export function rigPhraseWords(
+  phrase: RigPhrase,
+  nameOf: (fly: string) => string,
+  units: DisplayUnits,
+): string {
+  if (phrase.part === null) {
+    const near = phrase.near.length > 0 ? ` ${phrase.near.join(', ')}` : ''
+    return `${UNREAD[phrase.unread]}${near}`
+  }
+  const words = rigPartWords(phrase.part, nameOf, units)
+  if (phrase.assumed.length === 0) return words
+  return `${words} (taken as usual: ${phrase.assumed.map((what) => ASSUMED[what]).join(', ')})`
+}
+
+const NOT: Readonly<Record<FishesNot['why'], string>> = {
+  noLeader: 'Nothing hangs below what carries it: it fishes on the surface.',
+  noFly: 'Choose its flies: then it is said where they fish.',
+  dryDoesNotFloat: 'The dry of it does not float: it carries nothing.',
+  twoCarriers: 'Two things carry it: of these one alone is reckoned with.',
+  neverRests: 'It never comes to rest so: no depth is told.',
+  isCarried: 'A float or a dry carries it: fish it under that.',
+  nothingCarries: 'Nothing carries it: add a float or a dry, or fish it another way.',
+}
+
+/** Why it is not said where a rig fishes. */
+export const rigNotSentence = ({ why }: FishesNot): string => NOT[why]
+
+const FORBIDS: Readonly<Record<RigForbids, string>> = {
+  dryOnly: 'dry fly only',
+  maxFlies: 'fewer flies on a leader',
+  noAddedWeight: 'no added weight',
+  noIndicator: 'no indicator',
+}
+
+/** What a water's note says against a rig; empty where nothing. */
+export const rigForbidsSentence = (water: string, against: readonly RigForbids[]): string =>
+  against.length === 0
+    ? ''
+    : `Not at ${water}, by your note of its rules: ${against.map((rule) => FORBIDS[rule]).join(', ')}.`
+
+/** A band beside its depth, where it is wide enough to be told. */
+function likelyWords(at: string, { lowMm, highMm }: LikelyDepth, units: DisplayUnits): string {
+  const [low, high] = [fineDepth(lowMm, units), fineDepth(highMm, units)]
+  return low === at && high === at ? ', hardly otherwise' : `, likely ${low} to ${high}`
+}
+
+/** Where each fly of a rig is at one moment: `Third Button 0.92 m down, likely 0.88 m to 0.95 m`. */
+export function rigFlySentences(
+  { there }: Pick<RigThere, 'there'>,
+  names: readonly string[],
+  units: DisplayUnits,
+): readonly string[] {
+  return there.map(({ depthMm, band, onBed }, i) => {
+    const name = names[i] ?? ''
+    if (onBed) return `${name} is on the bed.`
+    const at = fineDepth(Math.max(depthMm, 0), units)
+    return `${name} ${at} down${band ? likelyWords(at, band, units) : ''}.`
+  })
+}
+
+/** What is said of a rig as a whole: pace and load of its float and what to set, or how a tight line enters the water. */
+export function rigSentences(
+  { carried, tight, toSetMm, way, moments }: FishesRig,
+  { current, overBedMm, parts }: Pick<RigInWater, 'current' | 'overBedMm' | 'parts'>,
+  units: DisplayUnits,
+): readonly string[] {
+  // what to set is searched last
+  const isAllTold = moments.every(({ there }) => there.every(({ band }) => band !== null))
+  const settingMm = isAllTold ? settingOf(parts) : null
+  if (way === 'carried' && carried) {
+    const isFloat = parts.some(({ kind }) => kind === 'float')
+    const what = isFloat ? 'float' : 'dry'
+    const above = fineDepth(overBedMm, units)
+    return [
+      ...(current.surfaceMmPerS > 0
+        ? [
+            `The ${what} goes ${speed(carried.speedMmPerS, units)} where the surface goes ${speed(current.surfaceMmPerS, units)}.`,
+          ]
+        : []),
+      carried.holds
+        ? `It bears ${mass(carried.loadMg, units)}.`
+        : `It is drawn under: ${mass(carried.loadMg, units)} hang from it.`,
+      ...(settingMm === null
+        ? []
+        : [
+            toSetMm === null
+              ? `It is set to ${fineDepth(settingMm, units)}; no setting of its upper piece brings the lowest fly to ${above} above the bed here.`
+              : `It is set to ${fineDepth(settingMm, units)}; for the lowest fly ${above} above the bed set ${fineDepth(toSetMm, units)}.`,
+          ]),
+    ]
+  }
+  if (way === 'tight' && tight)
+    return [
+      `${fineDepth(tight.inWaterMm, units)} of the leader are in the water, and enter it at ${Math.round(tight.surfaceDeg)}°; the rest sags ${cutLength(tight.sagMm, units)}.`,
+    ]
+  return []
+}
+
+/** The knot that goes first: `The weakest: surgeon’s knot at 0.12 mm, 1.1 kg wet, a quarter either way.` */
+export const weakestSentence = (tied: Tied | null, units: DisplayUnits): string =>
+  tied === null
+    ? ''
+    : `The weakest is the ${knotName(tied.knot)} at ${thickness(tied.diameterMm, units)}: about ${holds(tied.holdsKg)} when wet, a quarter more or less.`

@@ -1,0 +1,200 @@
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
+import styled from 'styled-components'
+import { rigForbids, weakestOf, wording } from '../../../../core/index.ts'
+import type { RigPart } from '../../../../core/index.ts'
+import type { RigId, RigLine } from '../../../../contract/index.ts'
+import { useMoment } from '../../../moment/useMoment.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { NoteField, TextField } from '../../../ui/fields.tsx'
+import { Caution, Fault, Heading, Quiet, Row, Section } from '../../../ui/layout.tsx'
+import { OneOf } from '../../../ui/OneOf.tsx'
+import { usePlaceActions } from '../../../ui/shortcuts.ts'
+import { newId, useCommand } from '../../../wire/useCommand.ts'
+import { labels } from '../../../words/rigs.ts'
+import { useWording } from '../../../words/useWording.ts'
+import { RigDrawn } from './RigDrawn.tsx'
+import { RigParts } from './RigParts.tsx'
+import { RigWhere } from './RigWhere.tsx'
+import { useRigDraft } from './useRigDraft.ts'
+import type { FlyChoice } from './useRigFlies.ts'
+
+const Sides = styled.div`
+  display: grid;
+  grid-template-columns: 330px minmax(0, 1fr);
+  align-items: start;
+  padding-top: 14px;
+  gap: 10px 28px;
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+
+/** What was understood, in a line where there is room. */
+const Understood = styled.ul`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+  padding: 0;
+  margin: 4px 0 10px;
+  list-style: none;
+  font-size: 0.875rem;
+  color: var(--quiet);
+  li:not(:last-child)::after {
+    content: ' ·';
+  }
+  .asked {
+    color: var(--madder);
+  }
+`
+
+interface RigSheetProps {
+  /** null for one that is being made */
+  readonly rig: RigLine | null
+  readonly flies: readonly FlyChoice[]
+  readonly onOpen: (id: RigId | null) => void
+}
+
+/** One rig: typed in a line or built by hand, drawn to scale, with its knots, what a water forbids, and where it fishes. */
+export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
+  const { units } = useWording()
+  const command = useCommand()
+  const moment = useMoment()
+  const { draft, phrases, isRead, isChanged, change, type, putParts } = useRigDraft(rig, flies)
+  const [isDragging, setDragging] = useState(false)
+  const [fault, setFault] = useState<string | null>(null)
+  const paper = useRef<HTMLDivElement>(null)
+  const isFixed = (rig?.spells ?? 0) > 0
+  const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
+  const { parts } = draft
+  // the table follows a drag when there is time
+  const listed = useDeferredValue(parts)
+  const against = useMemo(() => {
+    const sinks = (fly: string) => flies.find(({ id }) => id === fly)?.sinks ?? false
+    return moment ? rigForbids(parts, moment.reach.rules, sinks) : []
+  }, [parts, moment, flies])
+  const send = async (rigId: RigId, version: number | null, name: string) => {
+    if (!name.trim()) return setFault(labels.nameIt)
+    if (!isRead) return setFault(labels.onePhrase)
+    const { way, note } = draft
+    const delivery = await command(
+      'rigSave',
+      { rigId, version, rig: { name, way, note, parts: parts as RigLine['parts'] } },
+      { quietly: true },
+    )
+    if (delivery.kind === 'refused') return setFault(delivery.problem.detail)
+    setFault(null)
+    return onOpen(rigId)
+  }
+  const save = () => void send(rig?.id ?? newId<RigId>(), rig?.version ?? null, draft.name)
+  const copy = () => void send(newId<RigId>(), null, `${draft.name}, copy`)
+  const print = () =>
+    void import('./printRig.ts').then(({ printRig }) =>
+      printRig(draft, nameOf, units, wording.weakestSentence(weakestOf(parts), units), paper.current),
+    )
+  usePlaceActions([
+    ...(isFixed ? [] : [{ key: 'Ctrl+s', what: labels.save, go: save }]),
+    { what: labels.print, go: print },
+  ])
+  const latest = useRef(putParts)
+  latest.current = putParts
+  const put = useCallback((next: readonly RigPart[]) => latest.current(next), [])
+  const slide = (next: readonly RigPart[], dragging: boolean) => {
+    setDragging(dragging)
+    putParts(next)
+  }
+  return (
+    <>
+      <Heading>
+        <h1>{rig ? rig.name : labels.newRig}</h1>
+        <Row $gap={8}>
+          {isChanged && rig ? <Quiet>{labels.notSaved}</Quiet> : null}
+          {isFixed ? null : (
+            <Button look={isChanged ? 'main' : 'plain'} large onPress={save} isDisabled={!isChanged}>
+              {labels.save}
+            </Button>
+          )}
+          <Button onPress={print}>{labels.print}</Button>
+          {rig ? <Button onPress={copy}>{labels.copy}</Button> : null}
+          {rig ? (
+            <Button
+              look="quiet"
+              onPress={() =>
+                void command('rigArchive', { rigId: rig.id, version: rig.version }).then(() => onOpen(null))
+              }
+            >
+              {labels.putAway}
+            </Button>
+          ) : null}
+          <Button look="quiet" onPress={() => onOpen(null)}>
+            {labels.backToRigs}
+          </Button>
+        </Row>
+      </Heading>
+      {fault ? <Fault role="alert">{fault}</Fault> : null}
+      {isFixed ? <Quiet>{labels.fishedStays}</Quiet> : null}
+      {against.length > 0 && moment ? (
+        <Caution>{wording.rigForbidsSentence(moment.reach.waterName, against)}</Caution>
+      ) : null}
+      {isFixed ? null : (
+        <>
+          <TextField
+            label={labels.name}
+            name="rig.name"
+            value={draft.name}
+            maxLength={80}
+            onChange={(name) => change({ name })}
+            width="320px"
+          />
+          <NoteField label={labels.typed} value={draft.typed} onChange={type} rows={2} />
+        </>
+      )}
+      {isFixed ? null : (
+        <Understood aria-label={labels.understood}>
+          {phrases.map((phrase, i) => (
+            <li key={i} className={phrase.part ? '' : 'asked'}>
+              {phrase.part ? '' : `“${phrase.text}”: `}
+              {wording.rigPhraseWords(phrase, nameOf, units)}
+            </li>
+          ))}
+        </Understood>
+      )}
+      <OneOf
+        label={labels.fishedHow}
+        choices={[
+          { id: 'carried', name: labels.carried },
+          { id: 'tight', name: labels.tight },
+          { id: 'counted', name: labels.counted },
+        ]}
+        chosen={draft.way}
+        onChoose={(way) => change({ way })}
+      />
+      <Sides>
+        <div ref={paper}>
+          <RigDrawn parts={parts} flies={flies} isFixed={isFixed} onSlide={slide} />
+        </div>
+        {moment ? (
+          <RigWhere
+            parts={parts}
+            way={draft.way}
+            flies={flies}
+            moment={moment}
+            isDragging={isDragging}
+            isChanged={isChanged}
+          />
+        ) : null}
+      </Sides>
+      <Section aria-label={labels.parts}>
+        <h2>{labels.parts}</h2>
+        <RigParts parts={listed} flies={flies} isFixed={isFixed} onPut={put} />
+        <p>{wording.weakestSentence(weakestOf(parts), units)}</p>
+      </Section>
+      <Section>
+        {isFixed ? (
+          <p>{draft.note}</p>
+        ) : (
+          <NoteField label={labels.note} value={draft.note} onChange={(note) => change({ note })} />
+        )}
+      </Section>
+    </>
+  )
+}

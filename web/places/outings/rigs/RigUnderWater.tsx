@@ -1,0 +1,120 @@
+import styled from 'styled-components'
+import { wording } from '../../../../core/index.ts'
+import type { RigThere } from '../../../../core/index.ts'
+import { useRoom } from '../../../ui/useRoom.ts'
+import { labels } from '../../../words/rigs.ts'
+import { useWording } from '../../../words/useWording.ts'
+
+const Water = styled.div`
+  svg {
+    display: block;
+    width: 100%;
+    border-radius: 6px;
+  }
+  text {
+    font: 0.8125rem var(--mono);
+    fill: var(--ink);
+  }
+  .rig {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .ghost {
+    fill: none;
+    stroke: var(--quiet);
+    stroke-width: 1.4;
+    stroke-dasharray: 5 4;
+  }
+  .likely {
+    stroke: var(--thistle);
+    stroke-width: 9;
+    stroke-linecap: round;
+    opacity: 0.28;
+  }
+  .fly {
+    fill: var(--thistle);
+    stroke: var(--panel);
+  }
+`
+
+const MOST_TALL_PX = 340
+const AIR_PX = 34
+const MARGIN_PX = 26
+
+/** Room that a name with its depth takes, and how far apart two of them stand, px. */
+const LABEL_PX = 190
+const APART_PX = 17
+
+/** Flies as they are marked: names stand beside them, one above the other where they crowd, none on the bed. */
+function marksOf(now: RigThere, x: (mm: number) => number, y: (mm: number) => number, bedPx: number) {
+  const marks = now.flies.map(({ xMm }, i) => {
+    const { depthMm, band, onBed } = now.there[i] ?? { depthMm: 0, band: null, onBed: false }
+    return { at: { x: x(xMm), y: y(Math.max(depthMm, 0)) }, depthMm, band, onBed, labelY: 0 }
+  })
+  let free = bedPx - 7
+  for (const mark of [...marks].sort((a, b) => b.at.y - a.at.y)) {
+    mark.labelY = Math.min(mark.at.y + 4, free)
+    free = mark.labelY - APART_PX
+  }
+  return marks
+}
+
+interface RigUnderWaterProps {
+  readonly now: RigThere
+  /** as it was saved, pale; null where it is the same */
+  readonly ghost: RigThere | null
+  readonly names: readonly string[]
+  readonly bedMm: number
+  readonly isCarried: boolean
+  readonly title: string
+}
+
+/** A rig seen from the side in its water, lengths and depths to one scale; the current runs to the right. */
+export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: RigUnderWaterProps) {
+  const { ref, widthPx } = useRoom()
+  const { units } = useWording()
+  const all = [...now.points, ...now.flies, ...(ghost?.points ?? [])].filter(({ zMm }) => zMm >= -1)
+  const [left, right] = [Math.min(...all.map(({ xMm }) => xMm)), Math.max(...all.map(({ xMm }) => xMm))]
+  const wide = Math.max(widthPx - 2 * MARGIN_PX, 100)
+  const scale = Math.min(wide / Math.max(right - left, bedMm * 0.6), (MOST_TALL_PX - AIR_PX) / bedMm)
+  const x = (mm: number) => MARGIN_PX + (wide - (right - left) * scale) / 2 + (mm - left) * scale
+  const y = (mm: number) => AIR_PX + mm * scale
+  const tall = y(bedMm) + 16
+  const path = ({ points }: RigThere) =>
+    points.map(({ xMm, zMm }) => `${x(xMm).toFixed(1)},${Math.max(y(zMm), 2).toFixed(1)}`).join(' ')
+  const [first] = now.points
+  return (
+    <Water ref={ref}>
+      {widthPx > 0 ? (
+        <svg height={tall} role="img" aria-label={title}>
+          <rect x={0} y={AIR_PX} width={widthPx} height={tall - AIR_PX} fill="var(--waterFilm)" />
+          <line x1={0} x2={widthPx} y1={y(bedMm)} y2={y(bedMm)} stroke="var(--ink)" strokeWidth={2} />
+          <text x={widthPx - 8} y={y(bedMm) + 13} textAnchor="end">
+            bed {wording.fineDepth(bedMm, units)}
+          </text>
+          {ghost ? <polyline className="ghost" points={path(ghost)} /> : null}
+          <polyline className="rig" points={path(now)} />
+          {isCarried && first ? (
+            <circle cx={x(first.xMm)} cy={y(0)} r={6} fill="var(--madder)" stroke="var(--ink)" />
+          ) : null}
+          {marksOf(now, x, y, y(bedMm)).map(({ at, labelY, band, depthMm, onBed }, i) => {
+            const isRight = at.x > widthPx - LABEL_PX
+            return (
+              <g key={i}>
+                {band ? (
+                  <line className="likely" x1={at.x} x2={at.x} y1={y(band.lowMm)} y2={y(band.highMm)} />
+                ) : null}
+                <circle className="fly" cx={at.x} cy={at.y} r={4.5} />
+                <text x={at.x + (isRight ? -9 : 9)} y={labelY} textAnchor={isRight ? 'end' : 'start'}>
+                  {names[i]} {onBed ? labels.onTheBed : wording.fineDepth(Math.max(depthMm, 0), units)}
+                </text>
+              </g>
+            )
+          })}
+        </svg>
+      ) : null}
+      {ghost ? <small>{labels.savedRig}</small> : null}
+    </Water>
+  )
+}
