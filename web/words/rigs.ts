@@ -14,6 +14,7 @@ export const labels = {
   understood: 'What was understood',
   parts: 'Its parts, from the rod down',
   part: 'part',
+  madeOf: 'made of',
   long: 'long',
   thick: 'thick',
   thickEnd: 'thick at the end',

@@ -44,9 +44,9 @@ export const RigParts = memo(function RigParts({ parts, flies, isFixed, onPut }:
         <thead>
           <tr>
             <th>{labels.part}</th>
-            <th />
+            <th>{labels.madeOf}</th>
             <th>{labels.knotBelow}</th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>
@@ -121,9 +121,11 @@ export const RigParts = memo(function RigParts({ parts, flies, isFixed, onPut }:
   )
 })
 
-/** A part more: above the point, where there is one; what carries a rig and line come above its leader. */
+/** A part more: line at the top, what carries it above the last piece of tippet, the rest above the point. */
 function added(parts: readonly RigPart[], part: RigPart): readonly RigPart[] {
   if (part.kind === 'line') return [part, ...parts]
-  const at = part.kind === 'point' ? -1 : parts.findIndex(({ kind }) => kind === 'point')
+  const carries = part.kind === 'float' || part.kind === 'dry'
+  const before = carries ? 'tippet' : 'point'
+  const at = part.kind === 'point' ? -1 : parts.findLastIndex(({ kind }) => kind === before)
   return at < 0 ? [...parts, part] : [...parts.slice(0, at), part, ...parts.slice(at)]
 }

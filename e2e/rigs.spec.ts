@@ -1,0 +1,115 @@
+import { axeFaults, choose, expect, tabTo, test } from './thistle.ts'
+
+/** The depth of a fly that the sheet tells, m. */
+async function depthOf(status: { textContent(): Promise<string | null> }, fly: string): Promise<number> {
+  const said = (await status.textContent()) ?? ''
+  return Number(new RegExp(`${fly} (\\d\\.\\d\\d) m down`).exec(said)?.[1] ?? NaN)
+}
+
+const FISHES = /Where it fishes/
+
+test('a rig is typed in a line, asks what it does not understand, says where its flies fish, and is kept', async ({
+  page,
+}) => {
+  await page.goto('/outings')
+  await page.getByRole('button', { name: 'Rigs', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Rigs' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Tight line, one nymph' })).toBeVisible()
+  expect(await axeFaults(page)).toEqual([])
+  await page.getByRole('button', { name: 'Make a rig' }).click()
+  const typed = page.getByRole('textbox', { name: /^From the rod/ })
+  const understood = page.getByRole('list', { name: 'What was understood' })
+  await typed.fill(
+    '2.7 m leader to 0.20, float 12 mm, 60, dropper 15 cm Turned Collar #14 olive, 40 cm 0.14, point Third Button',
+  )
+  await expect(understood).toContainText('leader of 2.70 m, 0.50 mm to 0.20 mm, nylon (taken as usual: butt')
+  await expect(understood).toContainText('“60”: how long? Write “60 cm” or “2 ft”.')
+  await expect(understood).toContainText('which fly? Third Button #16 W 2.8')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('alert')).toContainText('Give it a name.')
+  await page.getByRole('textbox', { name: 'Name' }).fill('Float in the long run')
+  await typed.fill(
+    '2.7 m leader to 0.20, float 12 mm, 30 cm 0.16, dropper 15 cm Turned Collar #14 olive, 40 cm 0.14, point Third Button #16 W 2.8',
+  )
+  await page.getByRole('button', { name: 'under its float or dry' }).click()
+  const status = page.getByRole('region', { name: FISHES }).getByRole('status')
+  await expect(status).toContainText(/Third Button #16 W 2\.8 0\.\d\d m down, (likely|hardly)/)
+  await expect(status).toContainText(
+    /It is set to 0\.70 m; for the lowest fly 0\.15 m above the bed set \d\.\d\d m/,
+  )
+  const before = await depthOf(status, 'W 2.8')
+  expect(before).toBeLessThan(0.7)
+  // the flies hang in the Column, where they fish
+  await expect(page.locator('aside')).toContainText('Button')
+
+  // by keyboard: ten centimetres deeper
+  const float = page.getByRole('slider', { name: /^float/ })
+  await tabTo(page, float)
+  await page.keyboard.press('+')
+  await expect(typed).toHaveValue(/40 cm 0\.16/)
+  await expect(status).toContainText('It is set to 0.80 m')
+  expect(await depthOf(status, 'W 2.8')).toBeGreaterThan(before)
+
+  // by mouse: dragged up the leader it is set deeper still
+  const grip = (await float.boundingBox())!
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2 - 12, { steps: 6 })
+  await page.mouse.up()
+  await expect(typed).not.toHaveValue(/40 cm 0\.16/)
+  await expect(status).toContainText('; for the lowest fly')
+  expect(await depthOf(status, 'W 2.8')).toBeGreaterThan(before + 0.1)
+  await page.keyboard.press('Control+s')
+  await expect(page.getByRole('button', { name: "Tonight's actions" })).toContainText(
+    'Made the rig Float in the long run',
+  )
+  await expect(page.getByRole('heading', { level: 1, name: 'Float in the long run' })).toBeVisible()
+  await expect(page.getByText('not saved')).toBeHidden()
+  expect(await axeFaults(page)).toEqual([])
+
+  // on paper it has its parts, its knots and its picture
+  await page.evaluate(() => {
+    window.print = () => undefined
+  })
+  await page.getByRole('button', { name: 'Print' }).click()
+  const paper = page.locator('section.rig.printed')
+  await expect(paper).toContainText('Float in the long run')
+  await expect(paper).toContainText('surgeon’s knot')
+  await expect(paper.locator('svg')).toHaveCount(1)
+})
+
+test('a rig is built by hand, hangs tight or is counted down, and a water forbids it', async ({ page }) => {
+  await page.goto('/outings?rig=new')
+  await choose(page, /fly \(point/, 'Wet Slate #18 W 2.4')
+  const status = page.getByRole('region', { name: FISHES }).getByRole('status')
+  await expect(status).toContainText(/Wet Slate #18 W 2\.4 0\.\d\d m down, likely/)
+  await expect(status).toContainText(/of the leader are in the water, and enter it at \d\d°/)
+  await choose(page, /Add a part/, 'shot')
+  await expect(page.getByRole('textbox', { name: /^From the rod/ })).toHaveValue(/shot 100 mg, point Wet Slate/)
+  await page.getByRole('button', { name: 'take out: shot, 3' }).click()
+  await page.getByRole('button', { name: 'cast and counted down' }).click()
+  await expect(status).toContainText(/In still water of 0\.90 m: Wet Slate/)
+  await choose(page, /Add a part/, 'float')
+  await expect(status).toContainText('A float or a dry carries it: fish it under that.')
+
+  // at the brook, by the note of its rules
+  await page.keyboard.press('Escape')
+  await page.locator('#moment').click()
+  await choose(page, /Reach$/, 'Lavvel Brook')
+  await expect(page.getByText(/Not at Lavvel Brook, by your note of its rules: .*no indicator/)).toBeVisible()
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } })
+  test('a rig is read within the screen', async ({ page }) => {
+    await page.goto('/outings?rig=')
+    await page.getByRole('button', { name: 'Dry with a dropper below' }).click()
+    const status = page.getByRole('region', { name: FISHES }).getByRole('status')
+    await expect(status).toContainText(
+      /The dry goes \d\d cm\/s where the surface goes \d\d cm\/s\. It bears \d\d mg\./,
+    )
+    const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+    expect(beyond).toBeLessThanOrEqual(0)
+    expect(await axeFaults(page)).toEqual([])
+  })
+})
