@@ -1,7 +1,8 @@
 import type { CountedDown } from './countedDown.ts'
 import { castOf } from './countedDown.ts'
-import { bestRetrieve } from './sinking.ts'
-import type { Between, KeptThere, Retrieve } from './sinking.ts'
+import { bestRetrieve } from './bestRetrieve.ts'
+import type { Between, KeptThere } from './bestRetrieve.ts'
+import type { Retrieve } from './sinking.ts'
 
 /** A hand draws in strips of about so much. */
 const STRIP_MM = 300

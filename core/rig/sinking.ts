@@ -1,5 +1,5 @@
 import type { WaterProperties } from '../water/index.ts'
-import { depthOf, laid, netOf, NODES, placeOf, pulled, step, STEP_S } from './engine/index.ts'
+import { laid, netOf, NODES, placeOf, pulled, step, STEP_S } from './engine/index.ts'
 import type { Around, Motion, RigLine } from './engine/index.ts'
 import type { Plane } from './shoot.ts'
 
@@ -37,7 +37,8 @@ export interface LineFrame extends Lay {
 
 const AS_RECKONED = { across: 1, along: 1 }
 
-const stillAround = ({ water, bedMm, lineOff = AS_RECKONED }: StillCast): Around => ({
+/** Still water round a cast, with what of its line is otherwise. */
+export const stillAround = ({ water, bedMm, lineOff = AS_RECKONED }: StillCast): Around => ({
   water,
   current: () => 0,
   bedMm,
@@ -79,7 +80,7 @@ export function drawnMm({ mmPerS, stripMm, pauseS }: Retrieve, afterS: number): 
 }
 
 /** A step of a cast that is let sink until its count is up, and then retrieved. */
-function stepOn(
+export function stepOn(
   motion: Motion,
   around: Around,
   fromS: number,
@@ -130,75 +131,4 @@ export function countTo(cast: StillCast, fly: number, depthMm: number): number |
     before = frame
   }
   return null
-}
-
-/** Two depths between which a fly is wanted, mm. */
-export interface Between {
-  readonly fromMm: number
-  readonly toMm: number
-}
-
-/** A count and a retrieve, and how well they keep a fly where it is wanted. */
-export interface KeptThere {
-  readonly countS: number
-  readonly retrieve: Retrieve
-  /** seconds between the two depths, and of the whole cast until the line is in or a minute is over */
-  readonly inBandS: number
-  readonly wholeS: number
-}
-
-/** Retrieves are compared with a coarser step: their order is what is asked. The best is reckoned again. */
-const COMPARING_S = 0.4
-const LONGEST_RETRIEVE_S = 40
-/** Line that is left outside when a cast is over, mm. */
-const LEFT_OUT_MM = 3000
-
-const wholeMm = ({ net }: Motion) => net.segments.reduce((sum, { restMm }) => sum + restMm, 0)
-
-/** How long a fly stays between two depths from a moment on. */
-function keptFrom(motion: Motion, around: Around, retrieve: Retrieve, fly: number, band: Between, h: number) {
-  let now = motion
-  let inBandS = 0
-  let afterS = 0
-  const nodeOf = () => now.net.bodies.find((one) => one.fly === fly)?.node ?? now.net.nodes - 1
-  while (afterS < LONGEST_RETRIEVE_S && wholeMm(now) > LEFT_OUT_MM) {
-    now = stepOn(now, around, afterS, h, 0, retrieve)
-    afterS += h
-    const depth = depthOf(now, nodeOf())
-    if (depth >= band.fromMm && depth <= band.toMm) inBandS += h
-  }
-  return { inBandS, afterS }
-}
-
-/**
- * The count and the retrieve that keep a fly longest between two depths, as share of the cast: one way down, whose states
- * are kept at each count, and every retrieve from each. Yields the best so far.
- *
- * @param counts s, growing
- */
-export function* bestRetrieve(
-  cast: StillCast,
-  fly: number,
-  band: Between,
-  counts: readonly number[],
-  retrieves: readonly Retrieve[],
-): Generator<{ readonly done: number; readonly best: KeptThere | null }, KeptThere | null> {
-  const around = stillAround(cast)
-  let motion = castStraight(cast)
-  let [atS, best, tried, from] = [0, null as KeptThere | null, 0, motion]
-  const share = ({ inBandS, wholeS }: KeptThere) => inBandS / wholeS
-  for (const countS of counts) {
-    for (; atS < countS - 1e-6; atS += STEP_S) motion = step(motion, around, STEP_S)
-    for (const retrieve of retrieves) {
-      const { inBandS, afterS } = keptFrom(motion, around, retrieve, fly, band, COMPARING_S)
-      const kept = { countS, retrieve, inBandS, wholeS: countS + afterS }
-      if (inBandS > 0 && (best === null || share(kept) > share(best))) [best, from] = [kept, motion]
-      tried += 1
-      yield { done: tried / (counts.length * retrieves.length), best }
-    }
-  }
-  if (best === null) return null
-  const { countS, retrieve } = best
-  const { inBandS, afterS } = keptFrom(from, around, retrieve, fly, band, STEP_S)
-  return { countS, retrieve, inBandS, wholeS: countS + afterS }
 }
