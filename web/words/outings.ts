@@ -10,6 +10,8 @@ export const labels = {
   aFlyThatWas: 'A fly that was fished',
   fly: 'Fly',
   minutes: 'Minutes',
+  onRig: 'On the rig',
+  notSaid: 'not said',
   takes: 'Takes',
   refusals: 'Refusals',
   noteIt: 'Note it',

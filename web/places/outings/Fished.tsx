@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { takesAnHour } from '../../../core/index.ts'
 import type { OutingLine, PatternsView } from '../../../contract/index.ts'
-import { usePatternsQuery } from '../../wire/api.ts'
+import { usePatternsQuery, useRigsQuery } from '../../wire/api.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -18,10 +18,14 @@ const flyChoices = (data: PatternsView | undefined) =>
     variants.map(({ id, label }) => ({ id: id as string, name: `${name} ${label}` })),
   )
 
-/** A fly, how long it was fished, and what came of it. */
+const NO_RIG = 'none'
+
+/** A fly, how long it was fished on which rig, and what came of it. */
 function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly onDone: () => void }) {
   const { data } = usePatternsQuery()
+  const { data: rigs } = useRigsQuery()
   const command = useCommand()
+  const [rig, setRig] = useState<string>(NO_RIG)
   const [fly, setFly] = useState<string | null>(null)
   const [minutes, setMinutes] = useState<number | null>(60)
   const [takes, setTakes] = useState<number | null>(0)
@@ -33,9 +37,10 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
       setRefused('Choose a fly, and say how many minutes it was fished.')
       return
     }
+    const rigId = rigs?.rigs.find(({ id }) => id === rig)?.id ?? null
     const delivery = await command(
       'spellSave',
-      { spellId: newId(), version: null, outingId: outing.id, variantId, minutes, takes, refusals },
+      { spellId: newId(), version: null, outingId: outing.id, variantId, rigId, minutes, takes, refusals },
       { quietly: true },
     )
     if (delivery.kind === 'refused') setRefused(delivery.problem.detail)
@@ -45,6 +50,13 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
     <div role="group" aria-label={labels.aFlyThatWas}>
       <Row $align="end">
         <Select label={labels.fly} value={fly} choices={flyChoices(data)} onChange={setFly} width="230px" />
+        <Select
+          label={labels.onRig}
+          value={rig}
+          choices={[{ id: NO_RIG, name: labels.notSaid }, ...(rigs?.rigs ?? [])]}
+          onChange={setRig}
+          width="190px"
+        />
         <NumberField label={labels.minutes} value={minutes} {...within('spellMin')} onChange={setMinutes} />
         <NumberField label={labels.takes} value={takes} {...within('takes')} onChange={setTakes} />
         <NumberField label={labels.refusals} value={refusals} {...within('takes')} onChange={setRefusals} />
@@ -64,12 +76,15 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
 export function Fished({ outing }: { readonly outing: OutingLine }) {
   const [adding, setAdding] = useState(false)
   const command = useCommand()
+  const { data: rigs } = useRigsQuery()
+  const onRig = (id: string | null) => rigs?.rigs.find((rig) => rig.id === id)?.name
   return (
     <>
-      {outing.spells.map(({ spellId, version, patternName, label, minutes, takes, refusals }) => (
+      {outing.spells.map(({ spellId, version, rigId, patternName, label, minutes, takes, refusals }) => (
         <p key={spellId}>
           {patternName} {label}: {minutes} minutes, {takes} {takes === 1 ? 'take' : 'takes'}
-          {refusals > 0 ? `, ${refusals} ${refusals === 1 ? 'refusal' : 'refusals'}` : ''}.{' '}
+          {refusals > 0 ? `, ${refusals} ${refusals === 1 ? 'refusal' : 'refusals'}` : ''}
+          {onRig(rigId) ? `, on ${onRig(rigId)}` : ''}.{' '}
           <Button
             look="quiet"
             aria-label={`Put the note of ${patternName} ${label} away`}

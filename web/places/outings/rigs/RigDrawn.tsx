@@ -38,7 +38,7 @@ const Drawn = styled.div`
     gap: 8px;
     align-items: center;
     font-size: 0.875rem;
-    white-space: nowrap;
+    line-height: 1.15;
     transform: translateY(-50%);
   }
   .grip {
@@ -196,7 +196,7 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
         const side = part.kind === 'dropper' ? Math.max(part.lengthMm * scale, 10) : 0
         const fly = 'fly' in part ? part.fly : null
         return (
-          <div key={index} className="on" style={{ left: LINE_AT_PX + 14 + side, top: y(atMm) }}>
+          <div key={index} className="on" style={{ left: LINE_AT_PX + 14 + side, right: 0, top: y(atMm) }}>
             <FlyOn
               fly={flies.find(({ id }) => id === fly)}
               words={

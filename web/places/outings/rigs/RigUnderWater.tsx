@@ -38,12 +38,12 @@ const Water = styled.div`
   }
 `
 
-const MOST_TALL_PX = 340
+const MOST_TALL_PX = 270
 const AIR_PX = 34
 const MARGIN_PX = 26
 
-/** Room that a name with its depth takes, and how far apart two of them stand, px. */
-const LABEL_PX = 190
+/** How wide a letter is, and how far apart two names stand, px. */
+const LETTER_PX = 8.2
 const APART_PX = 17
 
 /** Flies as they are marked: names stand beside them, one above the other where they crowd, none on the bed. */
@@ -99,7 +99,9 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: Ri
             <circle cx={x(first.xMm)} cy={y(0)} r={6} fill="var(--madder)" stroke="var(--ink)" />
           ) : null}
           {marksOf(now, x, y, y(bedMm)).map(({ at, labelY, band, depthMm, onBed }, i) => {
-            const isRight = at.x > widthPx - LABEL_PX
+            const where = onBed ? labels.onTheBed : wording.fineDepth(Math.max(depthMm, 0), units)
+            const name = `${names[i] ?? ''} ${where}`
+            const isRight = at.x + name.length * LETTER_PX > widthPx
             return (
               <g key={i}>
                 {band ? (
@@ -107,7 +109,7 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: Ri
                 ) : null}
                 <circle className="fly" cx={at.x} cy={at.y} r={4.5} />
                 <text x={at.x + (isRight ? -9 : 9)} y={labelY} textAnchor={isRight ? 'end' : 'start'}>
-                  {names[i]} {onBed ? labels.onTheBed : wording.fineDepth(Math.max(depthMm, 0), units)}
+                  {name}
                 </text>
               </g>
             )
