@@ -385,6 +385,7 @@ export { normal, normalsFrom, poisson, randomFrom } from './uncertainty/index.ts
 export type { Estimate } from './uncertainty/index.ts'
 export { waterAt } from './water/index.ts'
 export {
+  bringAllTo,
   countedDown,
   densityByRate,
   fliesOnRig,
@@ -411,6 +412,7 @@ export {
 export type {
   Assumed,
   Between,
+  BringTo,
   CountedDown,
   FishesCounted,
   FishesNot,

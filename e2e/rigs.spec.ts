@@ -99,6 +99,29 @@ test('a rig is built by hand, hangs tight or is counted down, and a water forbid
   await expect(page.getByText(/Not at Lavvel Brook, by your note of its rules: .*no indicator/)).toBeVisible()
 })
 
+test('from a food it is asked which rig fishes where it lives, and how', async ({ page }) => {
+  await page.goto('/larder')
+  await page.getByRole('button', { name: 'Dark olive, nymph', exact: true }).first().click()
+  await page.getByRole('link', { name: /^Which of my rigs fishes from/ }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Rigs' })).toBeVisible()
+  const row = (name: string) => page.getByRole('row').filter({ hasText: name })
+  await page.getByRole('textbox', { name: 'From, m' }).fill('0.6')
+  await page.getByRole('textbox', { name: 'to, m' }).fill('0.8')
+  await page.getByRole('textbox', { name: 'to, m' }).press('Tab')
+  await expect(row('Float over the shoal')).toContainText(/Grain of Doubt #12 red: set it to 0\.\d\d m/)
+  await expect(row('Tight line, team of two')).toContainText(
+    /Turned Collar #14 olive is there as it is, 0\.\d\d m down/,
+  )
+  await expect(row('Slow sinker')).toContainText('counted down in still water, not in a run')
+  await expect(row('Brook, one dry')).toContainText('it fishes on the surface')
+  expect(await axeFaults(page)).toEqual([])
+  // what the note of a water forbids is never proposed
+  await page.locator('#moment').click()
+  await choose(page, /Reach$/, 'Lavvel Brook')
+  await expect(row('Float over the shoal')).toContainText('Not at Lavvel Brook, by your note of its rules')
+  await expect(row('Float over the shoal')).not.toContainText('set it to')
+})
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } })
   test('a rig is read within the screen', async ({ page }) => {

@@ -92,7 +92,7 @@ export function* onTightLine(input: OnTightLine): Generator<{ readonly done: num
  * The fastest pace at which a fly is as deep as wanted: from there on, the faster it is led the higher it hangs. Led slower
  * than the water it may hang as high again, but is swept ahead of the tip.
  */
-function toLead(
+export function toLead(
   depthAt: (ledMmPerS: number) => number | null,
   wantedMm: number,
   surfaceMmPerS: number,

@@ -7,7 +7,7 @@ import { toEnd } from '../testing/toEnd.ts'
 import { waterAt } from '../water/index.ts'
 import { ballBody } from './body.ts'
 import { drifts } from './carried.ts'
-import { readTypedRig, rigFishes } from './index.ts'
+import { bringTo, readTypedRig, rigFishes } from './index.ts'
 import type { FishesRig, RigFly, RigInWater } from './index.ts'
 import { withSetting } from './parts.ts'
 
@@ -159,5 +159,47 @@ describe('where a rig fishes', () => {
     expect(at('2 m 0.20, 1 m 0.13, shot 0.1 g, 20 cm 0.13, point')).toBeGreaterThan(
       at('2 m 0.20, 1 m 0.13, 20 cm 0.13, point'),
     )
+  })
+})
+
+describe('a rig brought to a depth', () => {
+  const FLOAT = 'float 12 mm, 60 cm 0.16, dropper 15 cm, 50 cm 0.14, point'
+  const depthsOf = (input: RigInWater) =>
+    fishes({ ...input, isQuick: false }).moments[0]!.there.map(({ depthMm }) => depthMm)
+
+  it('is left as it is where one of its flies is there already', () => {
+    const input = rig(FLOAT, [nymph, nymph])
+    const [dropper] = depthsOf(input)
+    const there = { fromMm: dropper! - 30, toMm: dropper! + 30 }
+    expect(bringTo(input, there)).toMatchObject({ kind: 'asIs', fly: 0, depthMm: dropper })
+  })
+
+  it('is set so that its lowest fly comes into the middle, and says where nothing does', () => {
+    const input = rig(FLOAT, [nymph, nymph], { current: { ...RUN, depthMm: 2500 } })
+    const found = bringTo(input, { fromMm: 1600, toMm: 2000 })
+    if (found.kind !== 'set') throw new Error(found.kind)
+    expect(found.fly).toBe(1)
+    const [, point] = depthsOf({ ...input, parts: withSetting(input.parts, found.settingMm)! })
+    expect(Math.abs(point! - 1800)).toBeLessThan(12)
+    expect(bringTo(input, { fromMm: 50, toMm: 90 })).toEqual({ kind: 'no' })
+  })
+
+  it('is led at a pace that brings it there', () => {
+    const input = rig('2 m 0.20, 1.6 m 0.13, point', [nymph], { way: 'tight', ledMmPerS: 680 })
+    const found = bringTo(input, { fromMm: 880, toMm: 920 })
+    if (found.kind !== 'lead') throw new Error(found.kind)
+    expect(Math.abs(depthsOf({ ...input, ledMmPerS: found.ledMmPerS })[0]! - 900)).toBeLessThan(12)
+  })
+
+  it('is counted while a fly is there: the point first, then the others', () => {
+    const lake = { way: 'counted', current: { depthMm: 6000, surfaceMmPerS: 0, roughnessMm: 0 } } as const
+    const input = rig('12 m sinking line 1.0 at 7.5 cm/s, 1.5 m 0.20, point', [nymph], lake)
+    const found = bringTo(input, { fromMm: 1000, toMm: 1800 })
+    if (found.kind !== 'count') throw new Error(found.kind)
+    const at = (s: number) => fishes(input).moments[s]!.there[0]!.depthMm
+    expect(at(found.fromS)).toBeGreaterThanOrEqual(1000)
+    expect(at(found.fromS - 1)).toBeLessThan(1000)
+    expect(at(found.toS)).toBeLessThanOrEqual(1800)
+    expect(at(found.toS + 1)).toBeGreaterThan(1800)
   })
 })

@@ -1,41 +1,9 @@
-import { speedAtHeight } from '../drift/index.ts'
-import type { Current } from '../drift/index.ts'
-import { rootBetween } from '../number/index.ts'
-import type { WaterProperties } from '../water/index.ts'
-import { assembled } from './assembled.ts'
-import type { NotAssembled, RigFly } from './assembled.ts'
-import { drifts } from './carried.ts'
-import type { CarriedBy } from './carried.ts'
 import { bandOf, CURRENT_SD_LOG, LINES_OFF, SPOOL_SD_LOG } from './doubt.ts'
 import type { LikelyDepth } from './doubt.ts'
-import { NODES } from './engine/index.ts'
-import type { Around } from './engine/index.ts'
-import { leastSetting, settingOf, withSetting } from './parts.ts'
-import type { RigPart } from './parts.ts'
-import { sink } from './sinking.ts'
+import { rigLies, TOUCHES_MM } from './inWater.ts'
+import type { FishesNot, Otherwise, RigInWater, RigLies, RigWay } from './inWater.ts'
+import { settingFor } from './bringTo.ts'
 import type { Lay } from './sinking.ts'
-import { hangTight } from './tightLine.ts'
-import type { HungTight } from './tightLine.ts'
-
-/** Ways to fish a rig: under what carries it, held tight from the tip, or cast over still water and counted down. */
-export const RIG_WAYS = ['carried', 'tight', 'counted'] as const
-export type RigWay = (typeof RIG_WAYS)[number]
-
-/** A rig in the water of a reach. */
-export interface RigInWater {
-  readonly parts: readonly RigPart[]
-  /** in the order of the rig */
-  readonly flies: readonly (RigFly | null)[]
-  readonly way: RigWay
-  readonly water: WaterProperties
-  readonly current: Current
-  readonly overBedMm: number
-  /** on a tight line */
-  readonly tipHeightMm: number
-  readonly ledMmPerS: number
-  /** a look while something is dragged: coarse, and without what may be wrong with it */
-  readonly isQuick?: boolean
-}
 
 /** Where one fly of a rig is at one moment. */
 export interface FlyThere {
@@ -61,76 +29,10 @@ export interface FishesRig {
   readonly hung: readonly number[]
   /** one at rest; of a count one a second */
   readonly moments: readonly RigThere[]
-  readonly carried: Pick<CarriedBy, 'speedMmPerS' | 'loadMg' | 'holds'> | null
-  readonly tight: Pick<HungTight, 'inWaterMm' | 'surfaceDeg' | 'sagMm'> | null
+  readonly carried: RigLies['carried']
+  readonly tight: RigLies['tight']
   /** what it would have to be set to for its lowest fly to pass that far above the bed; null where none is, or nothing does */
   readonly toSetMm: number | null
-}
-
-/** Why there is no answer. */
-export interface FishesNot {
-  readonly kind: 'not'
-  readonly why: NotAssembled | 'neverRests' | 'isCarried' | 'nothingCarries'
-}
-
-/** What is known of a rig that may be otherwise. */
-interface Otherwise {
-  readonly lineOff?: Around['lineOff']
-  readonly dragOff?: (fly: number) => number
-  readonly faster?: number
-  readonly lineDensity?: number
-}
-
-type Moment = Pick<RigThere, 'timeS' | 'points' | 'flies'> & { readonly onBed: boolean }
-interface Answer {
-  readonly moments: readonly Moment[]
-  readonly hung: readonly number[]
-  readonly carried: FishesRig['carried']
-  readonly tight: FishesRig['tight']
-}
-
-const TOUCHES_MM = 1
-const LONGEST_COUNT_S = 60
-const COARSE = 20
-
-/** One answer, as it is reckoned or with something otherwise. */
-function answer(input: RigInWater, parts: readonly RigPart[], otherwise: Otherwise = {}): Answer | FishesNot {
-  const { way, water, current, flies, tipHeightMm, ledMmPerS, isQuick } = input
-  const { lineOff, dragOff, faster = 1, lineDensity = 1 } = otherwise
-  const used = way === 'tight' ? parts.filter(({ kind }) => kind !== 'line') : parts
-  const whole = assembled(used, flies, water, dragOff)
-  if (typeof whole === 'string') return { kind: 'not', why: whole }
-  if (way === 'carried' && !whole.carrier) return { kind: 'not', why: 'nothingCarries' }
-  if (way !== 'carried' && whole.carrier) return { kind: 'not', why: 'isCarried' }
-  const flow = (depthMm: number) => faster * speedAtHeight(current, current.depthMm - Math.max(depthMm, 0))
-  const nodes = isQuick ? COARSE : NODES.usual
-  const common = { water, depthMm: current.depthMm, current: flow, nodes, ...(lineOff ? { lineOff } : {}) }
-  const rest = (lay: Lay, onBed: boolean): readonly Moment[] => [
-    { timeS: 0, points: lay.points, flies: lay.flies, onBed },
-  ]
-  const deepest = ({ flies: at }: Lay) => Math.max(...at.map(({ zMm }) => zMm))
-  if (way === 'carried') {
-    const found = drifts({ assembled: whole, ...common })
-    if (!found) return { kind: 'not', why: 'neverRests' }
-    const moments = rest(found, deepest(found) > current.depthMm - TOUCHES_MM)
-    return { moments, hung: whole.flies, carried: found, tight: null }
-  }
-  if (way === 'tight') {
-    const found = hangTight({ rig: whole.rig, tipHeightMm, ledMmPerS, ...common })
-    if (!found) return { kind: 'not', why: 'neverRests' }
-    return { moments: rest(found, found.onBed), hung: whole.flies, carried: null, tight: found }
-  }
-  const rig = {
-    ...whole.rig,
-    pieces: whole.rig.pieces.map((piece) =>
-      piece.group === 'line' ? { ...piece, densityMgPerMm3: piece.densityMgPerMm3 * lineDensity } : piece,
-    ),
-  }
-  const cast = { rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
-  const moments = [...sink(cast, { countS: LONGEST_COUNT_S, retrieve: null, untilS: LONGEST_COUNT_S })].map(
-    (frame) => ({ ...frame, onBed: deepest(frame) > current.depthMm - TOUCHES_MM }),
-  )
-  return { moments, hung: whole.flies, carried: null, tight: null }
 }
 
 /** Where a rig fishes, first as reckoned, then with the bands that the doubts of line, flies and run leave, then what to set. */
@@ -138,9 +40,9 @@ export function* rigFishes(
   input: RigInWater,
 ): Generator<{ readonly done: number; readonly soFar: FishesRig | null }, FishesRig | FishesNot> {
   const { parts, flies, way, current, overBedMm, isQuick } = input
-  const found = answer(input, parts)
+  const found = rigLies(input, parts)
   if ('kind' in found) return found
-  const others: Answer[] = []
+  const others: RigLies[] = []
   const bedMm = current.depthMm
   const told = (toSetMm: number | null, areAllIn: boolean): FishesRig => ({
     kind: 'fishes',
@@ -177,29 +79,10 @@ export function* rigFishes(
       : [{ faster: Math.exp(CURRENT_SD_LOG) }]),
   ]
   for (const doubt of doubts) {
-    const other = answer(input, parts, doubt)
+    const other = rigLies(input, parts, doubt)
     // what never comes to rest has no depth
     if (!('kind' in other)) others.push(other)
     yield { done: 0.15 + (0.6 * (others.length + 1)) / (doubts.length + 1), soFar: told(null, false) }
   }
   return told(settingFor(input, bedMm - overBedMm), true)
-}
-
-/** Settings that are tried, of the depth of the water. */
-const SET = { least: 0.2, most: 3 }
-const WITHIN_MM = 5
-
-/** What to set a float to for the lowest fly to drift at a depth; null where nothing is set, or no setting brings it there. */
-function settingFor(input: RigInWater, wantedMm: number): number | null {
-  if (input.way !== 'carried' || settingOf(input.parts) === null || wantedMm <= 0) return null
-  const short = (settingMm: number): number => {
-    const parts = withSetting(input.parts, settingMm)
-    const found = parts && answer(input, parts)
-    if (!found || 'kind' in found) return NaN
-    return Math.max(...(found.moments[0]?.flies ?? []).map(({ zMm }) => zMm)) - wantedMm
-  }
-  const [low, high] = [SET.least * wantedMm, SET.most * wantedMm]
-  const shortest = Math.max(low, leastSetting(input.parts))
-  if (!(short(high) >= 0)) return null
-  return short(shortest) > 0 ? null : rootBetween(short, shortest, high, WITHIN_MM)
 }

@@ -40,6 +40,7 @@ export {
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { cutWords } from './cut.ts'
 export {
+  bringToSentence,
   holds,
   knotName,
   rigFlySentences,

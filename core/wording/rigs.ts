@@ -2,6 +2,7 @@ import type { DisplayUnits } from '../quantity/index.ts'
 import { settingOf } from '../rig/index.ts'
 import type {
   Assumed,
+  BringTo,
   FishesNot,
   FishesRig,
   Knot,
@@ -100,6 +101,9 @@ export function rigPhraseWords(
   return `${words} (taken as usual: ${phrase.assumed.map((what) => ASSUMED[what]).join(', ')})`
 }
 
+/** Nobody counts longer, s. */
+const LONGEST_COUNTED_S = 60
+
 const NOT: Readonly<Record<FishesNot['why'], string>> = {
   noLeader: 'Nothing hangs below what carries it: it fishes on the surface.',
   noFly: 'Choose its flies: then it is said where they fish.',
@@ -182,6 +186,26 @@ export function rigSentences(
       `${fineDepth(tight.inWaterMm, units)} of the leader are in the water, and enter it at ${Math.round(tight.surfaceDeg)}°; the rest sags ${cutLength(tight.sagMm, units)}.`,
     ]
   return []
+}
+
+/** How a rig is brought between two depths: `Third Button: set to 1.20 m`. */
+export function bringToSentence(found: BringTo, nameOf: (fly: number) => string, units: DisplayUnits): string {
+  switch (found.kind) {
+    case 'asIs':
+      return `${nameOf(found.fly)} is there as it is, ${fineDepth(found.depthMm, units)} down`
+    case 'set':
+      return `${nameOf(found.fly)}: set it to ${fineDepth(found.settingMm, units)}`
+    case 'lead':
+      return `${nameOf(found.fly)}: lead it at ${speed(found.ledMmPerS, units)}`
+    case 'count':
+      return found.toS >= LONGEST_COUNTED_S
+        ? `${nameOf(found.fly)}: count ${found.fromS} or more`
+        : `${nameOf(found.fly)}: count ${found.fromS} to ${found.toS}`
+    case 'no':
+      return 'not there, however it is set'
+    case 'not':
+      return rigNotSentence(found)
+  }
 }
 
 /** The knot that goes first: `The weakest: surgeon’s knot at 0.12 mm, 1.1 kg wet, a quarter either way.` */

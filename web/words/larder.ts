@@ -1,5 +1,6 @@
 /** Plain labels of Larder: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  howDoMyRigs: 'Which of my rigs fishes from',
   changeTheNote: 'Change the note',
   changeIt: 'change it',
   asFound: 'as it is found',

@@ -1,4 +1,5 @@
 import {
+  bringAllTo,
   countedDown,
   coverageOf,
   coverLooks,
@@ -16,6 +17,7 @@ import {
 } from '../../core/index.ts'
 import type {
   Between,
+  BringTo,
   Calibration,
   CountedDown,
   Counts,
@@ -81,6 +83,14 @@ export const jobs = {
   proposeVariants: (input: ProposeInput): Generator<Progress, readonly ProposedVariant[]> =>
     proposeVariants(input),
   yearOfUse: (input: UseInput): Generator<Progress, readonly YearOfUse[]> => yearOfUse(input),
+  bringAllTo: ({
+    inputs,
+    between,
+  }: {
+    readonly inputs: readonly RigInWater[]
+    readonly between: Between
+  }): Generator<Progress & { readonly soFar: readonly BringTo[] }, readonly BringTo[]> =>
+    bringAllTo(inputs, between),
   rigFishes: (
     input: RigInWater,
   ): Generator<Progress & { readonly soFar: FishesRig | null }, FishesRig | FishesNot> => rigFishes(input),

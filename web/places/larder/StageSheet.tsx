@@ -26,6 +26,9 @@ const MONTHS = [
   'December',
 ]
 
+/** What lives above this is fished on the surface, mm. */
+const FILM_MM = 100
+
 const sentence = (reasons: readonly string[]) => {
   const text = reasons.join('; ')
   return text === '' ? '' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
@@ -45,7 +48,7 @@ export function StageSheet({
   readonly onEdit: () => void
 }) {
   const moment = useMoment()
-  const { smallSpan } = useWording()
+  const { smallSpan, depth } = useWording()
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -70,6 +73,15 @@ export function StageSheet({
           `No fish to speak of are on it at ${here} at this moment.`
         )}
       </p>
+      {now && now.toMm > FILM_MM ? (
+        <p>
+          <Link
+            to={`/outings?rig=&from=${Math.max(Math.round(now.fromMm), FILM_MM)}&to=${Math.round(now.toMm)}`}
+          >
+            {labels.howDoMyRigs} {depth(now.fromMm)} to {depth(now.toMm)}?
+          </Link>
+        </p>
+      ) : null}
       {moment ? <LivesHere foodId={stage.foodId} moment={moment} /> : null}
       <StageSeason stage={stage} />
       <Section>

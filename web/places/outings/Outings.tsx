@@ -161,6 +161,12 @@ function useTakes(outing: OutingLine | null): void {
   useColumn(content)
 }
 
+/** Depths between which flies are wanted, as another place asks for them in the address; null where none does. */
+function wantedIn(params: URLSearchParams) {
+  const [fromMm, toMm] = [Number(params.get('from')), Number(params.get('to'))]
+  return fromMm > 0 && toMm > fromMm ? { fromMm, toMm } : null
+}
+
 /** Outings, planned and done; the pockets are emptied here. */
 export default function Outings() {
   const { data } = useOutingsQuery()
@@ -182,7 +188,12 @@ export default function Outings() {
   if (rig !== null)
     return (
       <Suspense fallback={<p aria-busy="true">{labels.turningThePages}</p>}>
-        <Rigs open={rig} onOpen={(id) => setParams({ rig: id })} onOutings={() => setParams({})} />
+        <Rigs
+          open={rig}
+          wanted={wantedIn(params)}
+          onOpen={(id) => setParams({ rig: id })}
+          onOutings={() => setParams({})}
+        />
       </Suspense>
     )
   if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>

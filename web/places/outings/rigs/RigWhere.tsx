@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react'
 import { within } from '../../../../contract/limits.ts'
-import { waterAt, wording } from '../../../../core/index.ts'
+import { wording } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
 import { flyNames } from '../../../column/shortNames.ts'
 import { EMPTY_CONTENT, useColumn } from '../../../column/marks.ts'
@@ -10,15 +10,12 @@ import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { inReach, USUAL_TIP_MM, usualLead } from './inReach.ts'
 import { RigUnderWater } from './RigUnderWater.tsx'
 import { useRigFishes } from './useRigFishes.ts'
-import { useRigFlies } from './useRigFlies.ts'
+import { fliesFrom, useFlyBook } from './useRigFlies.ts'
 import type { FlyChoice } from './useRigFlies.ts'
 
-/** How far over the bed most want a nymph. */
-const OVER_BED_MM = 150
-const USUAL = { tipMm: 1700, ofSurface: 0.9 }
-const WHOLE_MM_PER_S = 10
 const LONGEST_COUNT_S = 60
 
 interface RigWhereProps {
@@ -63,32 +60,28 @@ function useRigColumn(found: FishesRig | null, atS: number, flies: readonly (Fly
 export function RigWhere({ parts, way, flies, moment, isDragging, isChanged }: RigWhereProps) {
   const { units } = useWording()
   const { reach, waterTempC } = moment
-  const [tipMm, setTipMm] = useState<number | null>(USUAL.tipMm)
+  const [tipMm, setTipMm] = useState<number | null>(USUAL_TIP_MM)
   const [ledMmPerS, setLed] = useState<number | null>(null)
   const [countS, setCount] = useState(15)
   const [deepMm, setDeep] = useState<number | null>(null)
   const depthMm = deepMm ?? reach.typicalDepthMm
-  const led =
-    ledMmPerS ?? Math.round((USUAL.ofSurface * reach.surfaceSpeedMmPerS) / WHOLE_MM_PER_S) * WHOLE_MM_PER_S
-  const rigFlies = useRigFlies(parts, waterTempC)
+  const led = ledMmPerS ?? usualLead(moment)
+  const book = useFlyBook(
+    parts.flatMap((part) => ('fly' in part ? (part.fly ?? []) : [])),
+    waterTempC,
+  )
   const input = useMemo((): RigInWater | null => {
-    if (!rigFlies || !tipMm) return null
+    if (!book || !tipMm) return null
+    const water = inReach(moment, way, depthMm)
     return {
+      ...water,
       parts,
-      flies: rigFlies,
-      way,
-      water: waterAt(waterTempC),
-      current: {
-        depthMm,
-        surfaceMmPerS: way === 'counted' ? 0 : reach.surfaceSpeedMmPerS,
-        roughnessMm: reach.bedRoughnessMm,
-      },
-      overBedMm: OVER_BED_MM,
+      flies: fliesFrom(book, parts),
       tipHeightMm: tipMm,
       ledMmPerS: led,
       isQuick: isDragging,
     }
-  }, [parts, rigFlies, way, waterTempC, reach, depthMm, tipMm, led, isDragging])
+  }, [parts, book, way, moment, depthMm, tipMm, led, isDragging])
   const { found, isOfThis } = useRigFishes(input)
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved

@@ -1,34 +1,54 @@
-import { settingOf, weakestOf, wording } from '../../../../core/index.ts'
-import type { RigId } from '../../../../contract/index.ts'
+import { useMemo, useState } from 'react'
+import { fliesOnRig, rigForbids, settingOf, weakestOf, wording } from '../../../../core/index.ts'
+import type { BringTo } from '../../../../core/index.ts'
+import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { Button } from '../../../ui/Button.tsx'
-import { Dense, Heading, Quiet } from '../../../ui/layout.tsx'
+import { within } from '../../../../contract/limits.ts'
+import { useMoment } from '../../../moment/useMoment.ts'
+import { Dense, Heading, Quiet, Row } from '../../../ui/layout.tsx'
+import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { usePlaceActions } from '../../../ui/shortcuts.ts'
 import { useRigsQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { RigSheet } from './RigSheet.tsx'
 import { useFlyChoices } from './useRigFlies.ts'
+import { useWhichRigs } from './useWhichRigs.ts'
+import type { Wanted } from './useWhichRigs.ts'
+import type { FlyChoice } from './useRigFlies.ts'
 
 const NEW = 'new'
+const NO_RIGS: readonly RigLine[] = []
 const NOWRAP = { whiteSpace: 'nowrap' } as const
 
 interface RigsProps {
   /** which is open: its id, `new`, or empty for the list */
   readonly open: string
   readonly onOpen: (id: string) => void
+  /** depths between which flies are wanted, where another place asked for them */
+  readonly wanted: Wanted | null
   readonly onOutings: () => void
 }
 
 /** All rigs by name, or one of them open. */
-export default function Rigs({ open, onOpen, onOutings }: RigsProps) {
+export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
   const { data } = useRigsQuery()
+  const moment = useMoment()
+  const [fromMm, setFrom] = useState(wanted?.fromMm ?? null)
+  const [toMm, setTo] = useState(wanted?.toMm ?? null)
+  const between = useMemo(
+    () => (fromMm !== null && toMm !== null && open === '' ? { fromMm, toMm } : null),
+    [fromMm, toMm, open],
+  )
+  const which = useWhichRigs(data?.rigs ?? NO_RIGS, moment, between)
   const flies = useFlyChoices()
   const { units } = useWording()
   usePlaceActions(open ? [] : [{ key: 'n', what: labels.newRig, go: () => onOpen(NEW) }])
   if (!data || !flies) return <p aria-busy="true">{labels.turningThePages}</p>
-  const rig = data.rigs.find(({ id }) => id === open)
+  const opened = data.rigs.find(({ id }) => id === open)
   const show = (id: RigId | null) => onOpen(id ?? '')
-  if (rig) return <RigSheet key={`${rig.id} ${rig.version}`} rig={rig} flies={flies} onOpen={show} />
+  if (opened)
+    return <RigSheet key={`${opened.id} ${opened.version}`} rig={opened} flies={flies} onOpen={show} />
   if (open === NEW) return <RigSheet key={NEW} rig={null} flies={flies} onOpen={show} />
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   return (
@@ -42,10 +62,35 @@ export default function Rigs({ open, onOpen, onOutings }: RigsProps) {
           {labels.outings}
         </Button>
       </Heading>
+      {data.rigs.length > 0 && moment ? (
+        <Row $gap={10} $align="end" style={{ padding: '4px 0 10px' }}>
+          <span>{labels.whichFishes}</span>
+          <MeasureField
+            label={labels.fromDepth}
+            unit={units.depth}
+            value={fromMm}
+            {...within('waterDepthMm')}
+            mayBeEmpty
+            onChange={setFrom}
+            width="100px"
+          />
+          <MeasureField
+            label={labels.toDepth}
+            unit={units.depth}
+            value={toMm}
+            {...within('waterDepthMm')}
+            mayBeEmpty
+            onChange={setTo}
+            width="100px"
+          />
+          <span>at {moment.reach.reachName}?</span>
+        </Row>
+      ) : null}
       {data.rigs.length === 0 ? <p>{labels.noRigYet}</p> : null}
       <Dense aria-label={labels.rigs}>
         <tbody>
-          {data.rigs.map(({ id, name, way, parts, spells }) => {
+          {data.rigs.map((rig) => {
+            const { id, name, way, parts, spells } = rig
             const setMm = settingOf(parts)
             const weakest = weakestOf(parts)
             const carried = parts.flatMap((part) => ('fly' in part && part.fly ? [nameOf(part.fly)] : []))
@@ -59,8 +104,14 @@ export default function Rigs({ open, onOpen, onOutings }: RigsProps) {
                 <td>
                   {carried.join(' · ')} <Quiet>{labels[way]}</Quiet>
                 </td>
-                <td className="figures" style={NOWRAP}>
-                  {setMm ? `set to ${wording.rigLength(setMm, units)}` : ''}
+                <td>
+                  {between ? (
+                    <BroughtTo rig={rig} found={which.get(rig.id)} flies={flies} />
+                  ) : (
+                    <span className="figures" style={NOWRAP}>
+                      {setMm ? `set to ${wording.rigLength(setMm, units)}` : ''}
+                    </span>
+                  )}
                 </td>
                 <td className="figures" style={NOWRAP}>
                   {weakest ? `weakest ${wording.holds(weakest.holdsKg)}` : ''}
@@ -73,4 +124,27 @@ export default function Rigs({ open, onOpen, onOutings }: RigsProps) {
       </Dense>
     </>
   )
+}
+
+/** How a rig is brought between the depths that are wanted; what the water's note forbids is not proposed. */
+function BroughtTo({
+  rig,
+  found,
+  flies,
+}: {
+  readonly rig: RigLine
+  readonly found: BringTo | undefined
+  readonly flies: readonly FlyChoice[]
+}) {
+  const { units } = useWording()
+  const moment = useMoment()
+  if (!moment) return null
+  const choiceOf = (id: string | null) => flies.find((fly) => fly.id === id)
+  const against = rigForbids(rig.parts, moment.reach.rules, (fly) => choiceOf(fly)?.sinks ?? false)
+  if (against.length > 0) return <Quiet>{wording.rigForbidsSentence(moment.reach.waterName, against)}</Quiet>
+  if (rig.way === 'counted' && moment.reach.surfaceSpeedMmPerS > 0) return <Quiet>{labels.notInARun}</Quiet>
+  if (!found) return <Quiet>{labels.reckons}</Quiet>
+  const nameOf = (fly: number) => choiceOf(fliesOnRig(rig.parts)[fly] ?? null)?.name ?? ''
+  const said = wording.bringToSentence(found, nameOf, units)
+  return found.kind === 'no' || found.kind === 'not' ? <Quiet>{said}</Quiet> : <span>{said}</span>
 }

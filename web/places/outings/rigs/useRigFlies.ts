@@ -6,7 +6,7 @@ import {
   NOTHING_MEASURED,
   resolveDressing,
 } from '../../../../core/index.ts'
-import type { RigFly, RigPart } from '../../../../core/index.ts'
+import type { Fly, Measured, RigFly, RigPart } from '../../../../core/index.ts'
 import { useMaterialBook } from '../../../recipe/useMaterialBook.ts'
 import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../../wire/api.ts'
 
@@ -39,15 +39,16 @@ export function useFlyChoices(): readonly FlyChoice[] | null {
   )
 }
 
-/** What the flies of a rig are to it, in its order, at a water's warmth; null until they are known. */
-export function useRigFlies(parts: readonly RigPart[], waterTempC: number): readonly (RigFly | null)[] | null {
+/** What flies are to a rig, by id, at a water's warmth; null until they are known. */
+export function useFlyBook(
+  ids: readonly string[],
+  waterTempC: number | null,
+): ReadonlyMap<string, RigFly> | null {
   const { data } = usePatternsQuery()
   const { data: measurements } = useMeasurementsQuery()
   const book = useMaterialBook()
-  // the same flies are the same list, whatever else of the rig is changed
-  const key = fliesOnRig(parts)
-    .map((fly) => fly ?? '')
-    .join(' ')
+  // the same flies are the same list, whatever else of a rig is changed
+  const key = [...new Set(ids)].sort().join(' ')
   const patternIds = useMemo(() => {
     const wanted = new Set(key.split(' '))
     const named = data?.patterns.filter(({ variants }) => variants.some(({ id }) => wanted.has(id))) ?? []
@@ -55,27 +56,37 @@ export function useRigFlies(parts: readonly RigPart[], waterTempC: number): read
   }, [data, key])
   const { data: recipes } = usePatternsOfQuery(patternIds, { skip: patternIds.length === 0 })
   return useMemo(() => {
-    if (!book || (patternIds.length > 0 && !recipes)) return null
+    if (!book || !data || waterTempC === null || (patternIds.length > 0 && !recipes)) return null
     const measured = measurements?.measured ?? NOTHING_MEASURED
-    return key.split(' ').map((id): RigFly | null => {
+    const known = new Map<string, RigFly>()
+    for (const id of key.split(' ')) {
       const pattern = recipes?.find(({ variants }) => variants.some((variant) => variant.id === id))
       const variant = pattern?.variants.find((candidate) => candidate.id === id)
       const fly = pattern && variant ? resolveDressing(pattern.dressing, variant, book.materials) : null
-      if (fly?.kind !== 'fly') return null
-      const calibration = calibrationFor(fly, id, measured)
-      const report = evaluateFly(
-        fly,
-        { waterTempC, tippet: null, wet: 'fresh', filmTreatment: 'none' },
-        calibration,
-      )
-      const { dragSdLog } = calibration
-      if (report.kind === 'sinks') return { model: report.model, dragSdLog, carries: null }
-      if (report.kind !== 'floats') return null
-      return {
-        model: null,
-        dragSdLog,
-        carries: { massMg: report.massMg.value, spareMg: Math.max(report.ride.spareMg, 0) },
-      }
-    })
-  }, [book, recipes, patternIds, measurements, key, waterTempC])
+      const rigFly = fly?.kind === 'fly' ? rigFlyOf(fly, id, measured, waterTempC) : null
+      if (rigFly) known.set(id, rigFly)
+    }
+    return known
+  }, [book, data, recipes, patternIds, measurements, key, waterTempC])
 }
+
+/** What one fly is to a rig: how it falls, or what it carries; null where it hovers. */
+function rigFlyOf(fly: Fly, id: string, measured: Measured, waterTempC: number): RigFly | null {
+  const calibration = calibrationFor(fly, id, measured)
+  const { dragSdLog } = calibration
+  const report = evaluateFly(
+    fly,
+    { waterTempC, tippet: null, wet: 'fresh', filmTreatment: 'none' },
+    calibration,
+  )
+  if (report.kind === 'sinks') return { model: report.model, dragSdLog, carries: null }
+  if (report.kind !== 'floats') return null
+  const carries = { massMg: report.massMg.value, spareMg: Math.max(report.ride.spareMg, 0) }
+  return { model: null, dragSdLog, carries }
+}
+
+/** The flies of a rig, in its order; null for one that is not chosen. */
+export const fliesFrom = (
+  book: ReadonlyMap<string, RigFly>,
+  parts: readonly RigPart[],
+): readonly (RigFly | null)[] => fliesOnRig(parts).map((id) => (id === null ? null : (book.get(id) ?? null)))

@@ -1,0 +1,111 @@
+import { speedAtHeight } from '../drift/index.ts'
+import type { Current } from '../drift/index.ts'
+import type { WaterProperties } from '../water/index.ts'
+import { assembled } from './assembled.ts'
+import type { NotAssembled, RigFly } from './assembled.ts'
+import { drifts } from './carried.ts'
+import type { CarriedBy } from './carried.ts'
+import { NODES } from './engine/index.ts'
+import type { Around } from './engine/index.ts'
+import type { RigPart } from './parts.ts'
+import { sink } from './sinking.ts'
+import type { Lay } from './sinking.ts'
+import { hangTight } from './tightLine.ts'
+import type { HungTight } from './tightLine.ts'
+
+/** Ways to fish a rig: under what carries it, held tight from the tip, or cast over still water and counted down. */
+export const RIG_WAYS = ['carried', 'tight', 'counted'] as const
+export type RigWay = (typeof RIG_WAYS)[number]
+
+/** A rig in the water of a reach. */
+export interface RigInWater {
+  readonly parts: readonly RigPart[]
+  /** in the order of the rig */
+  readonly flies: readonly (RigFly | null)[]
+  readonly way: RigWay
+  readonly water: WaterProperties
+  readonly current: Current
+  readonly overBedMm: number
+  /** on a tight line */
+  readonly tipHeightMm: number
+  readonly ledMmPerS: number
+  /** a look while something is dragged: coarse, and without what may be wrong with it */
+  readonly isQuick?: boolean
+}
+
+/** Why there is no answer. */
+export interface FishesNot {
+  readonly kind: 'not'
+  readonly why: NotAssembled | 'neverRests' | 'isCarried' | 'nothingCarries'
+}
+
+/** What is known of a rig that may be otherwise. */
+export interface Otherwise {
+  readonly lineOff?: Around['lineOff']
+  readonly dragOff?: (fly: number) => number
+  readonly faster?: number
+  readonly lineDensity?: number
+}
+
+/** How a rig lies at one moment, s since the cast. */
+export interface Moment extends Lay {
+  readonly timeS: number
+  readonly onBed: boolean
+}
+
+/** A rig as it lies: once at rest, or a second by second on its way down. */
+export interface RigLies {
+  readonly moments: readonly Moment[]
+  readonly hung: readonly number[]
+  readonly carried: Pick<CarriedBy, 'speedMmPerS' | 'loadMg' | 'holds'> | null
+  readonly tight: Pick<HungTight, 'inWaterMm' | 'surfaceDeg' | 'sagMm'> | null
+}
+
+/** What is so near the bed lies on it, mm. */
+export const TOUCHES_MM = 1
+const LONGEST_COUNT_S = 60
+const COARSE = 20
+
+/** How a rig lies in its water, as it is reckoned or with something otherwise; or why it is not said. */
+export function rigLies(
+  input: RigInWater,
+  parts: readonly RigPart[],
+  otherwise: Otherwise = {},
+): RigLies | FishesNot {
+  const { way, water, current, flies, tipHeightMm, ledMmPerS, isQuick } = input
+  const { lineOff, dragOff, faster = 1, lineDensity = 1 } = otherwise
+  const used = way === 'tight' ? parts.filter(({ kind }) => kind !== 'line') : parts
+  const whole = assembled(used, flies, water, dragOff)
+  if (typeof whole === 'string') return { kind: 'not', why: whole }
+  if (way === 'carried' && !whole.carrier) return { kind: 'not', why: 'nothingCarries' }
+  if (way !== 'carried' && whole.carrier) return { kind: 'not', why: 'isCarried' }
+  const flow = (depthMm: number) => faster * speedAtHeight(current, current.depthMm - Math.max(depthMm, 0))
+  const nodes = isQuick ? COARSE : NODES.usual
+  const common = { water, depthMm: current.depthMm, current: flow, nodes, ...(lineOff ? { lineOff } : {}) }
+  const rest = (lay: Lay, onBed: boolean): readonly Moment[] => [
+    { timeS: 0, points: lay.points, flies: lay.flies, onBed },
+  ]
+  const deepest = ({ flies: at }: Lay) => Math.max(...at.map(({ zMm }) => zMm))
+  if (way === 'carried') {
+    const found = drifts({ assembled: whole, ...common })
+    if (!found) return { kind: 'not', why: 'neverRests' }
+    const moments = rest(found, deepest(found) > current.depthMm - TOUCHES_MM)
+    return { moments, hung: whole.flies, carried: found, tight: null }
+  }
+  if (way === 'tight') {
+    const found = hangTight({ rig: whole.rig, tipHeightMm, ledMmPerS, ...common })
+    if (!found) return { kind: 'not', why: 'neverRests' }
+    return { moments: rest(found, found.onBed), hung: whole.flies, carried: null, tight: found }
+  }
+  const rig = {
+    ...whole.rig,
+    pieces: whole.rig.pieces.map((piece) =>
+      piece.group === 'line' ? { ...piece, densityMgPerMm3: piece.densityMgPerMm3 * lineDensity } : piece,
+    ),
+  }
+  const cast = { rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
+  const moments = [...sink(cast, { countS: LONGEST_COUNT_S, retrieve: null, untilS: LONGEST_COUNT_S })].map(
+    (frame) => ({ ...frame, onBed: deepest(frame) > current.depthMm - TOUCHES_MM }),
+  )
+  return { moments, hung: whole.flies, carried: null, tight: null }
+}

@@ -1,0 +1,53 @@
+import { useEffect, useMemo, useState } from 'react'
+import type { BringTo, RigInWater } from '../../../../core/index.ts'
+import type { RigLine } from '../../../../contract/index.ts'
+import type { Moment } from '../../../moment/useMoment.ts'
+import { runJob } from '../../../workers/gateway.ts'
+import { inReach, USUAL_TIP_MM, usualLead } from './inReach.ts'
+import { fliesFrom, useFlyBook } from './useRigFlies.ts'
+
+/** Two depths between which flies are wanted, mm. */
+export interface Wanted {
+  readonly fromMm: number
+  readonly toMm: number
+}
+
+/** How each rig is brought between two depths, in a worker, told one by one: by the ids of the rigs. */
+export function useWhichRigs(
+  rigs: readonly RigLine[],
+  moment: Moment | null,
+  wanted: Wanted | null,
+): ReadonlyMap<string, BringTo> {
+  const ids = useMemo(
+    () => rigs.flatMap(({ parts }) => parts.flatMap((part) => ('fly' in part ? (part.fly ?? []) : []))),
+    [rigs],
+  )
+  const book = useFlyBook(ids, moment?.waterTempC ?? null)
+  const [told, setTold] = useState<readonly BringTo[]>([])
+  const asked = useMemo(() => {
+    if (!book || !moment || !wanted || wanted.fromMm >= wanted.toMm) return null
+    const inputs = rigs.map(({ parts, way }): RigInWater => ({
+      ...inReach(moment, way, moment.reach.typicalDepthMm),
+      parts,
+      flies: fliesFrom(book, parts),
+      tipHeightMm: USUAL_TIP_MM,
+      ledMmPerS: usualLead(moment),
+    }))
+    return { inputs, between: wanted }
+  }, [rigs, book, moment, wanted])
+  useEffect(() => {
+    setTold([])
+    if (!asked) return undefined
+    const controller = new AbortController()
+    void runJob('bringAllTo', asked, {
+      key: 'whichRigs',
+      signal: controller.signal,
+      onProgress: ({ soFar }) => setTold(soFar),
+    }).then((found) => (Array.isArray(found) ? setTold(found as readonly BringTo[]) : undefined))
+    return () => controller.abort()
+  }, [asked])
+  return useMemo(
+    () => new Map(told.flatMap((one, i) => (rigs[i] ? [[rigs[i].id, one] as const] : []))),
+    [told, rigs],
+  )
+}
