@@ -122,6 +122,39 @@ test('from a food it is asked which rig fishes where it lives, and how', async (
   await expect(row('Float over the shoal')).not.toContainText('set it to')
 })
 
+test('in the Tank two whole rigs sink side by side and are retrieved, by the second', async ({ page }) => {
+  await page.goto('/tank')
+  const rigs = page.getByRole('region', { name: /^Whole rigs/ })
+  await choose(page, /A rig/, 'Slow sinker', rigs)
+  await choose(page, /Beside it/, 'Floating line', rigs)
+  const slow = rigs.getByRole('table', { name: /Slow sinker/ })
+  const depthAt = async (row: number) =>
+    Number(
+      /(\d\.\d\d) m/.exec(
+        (await slow.getByRole('row').nth(row).getByRole('cell').nth(1).textContent()) ?? '',
+      )?.[1],
+    )
+  // with what is likely
+  await expect(slow.getByRole('row').nth(5)).toContainText(/\d\.\d\d m–\d\.\d\d m/)
+  expect(await depthAt(2)).toBeLessThan(await depthAt(5))
+  await expect(rigs.getByRole('img', { name: 'Slow sinker, two flies, 20 s' })).toContainText('Cellar Step')
+  await rigs.getByRole('slider').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(rigs.getByRole('img', { name: 'Floating line, long leader, 21 s' })).toBeVisible()
+  // pulled at once it stays higher
+  const before = await depthAt(8)
+  await rigs.getByRole('textbox', { name: 'Count, s' }).fill('2')
+  await rigs.getByRole('textbox', { name: 'Pause, s' }).fill('0')
+  await rigs.getByRole('textbox', { name: 'Pause, s' }).press('Tab')
+  await expect.poll(() => depthAt(8)).toBeLessThan(before - 0.3)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    rigs.getByRole('button', { name: 'Save the table' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('rigs.csv')
+  expect(await axeFaults(page)).toEqual([])
+})
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } })
   test('a rig is read within the screen', async ({ page }) => {

@@ -9,7 +9,7 @@ import { NODES } from './engine/index.ts'
 import type { Around } from './engine/index.ts'
 import type { RigPart } from './parts.ts'
 import { sink } from './sinking.ts'
-import type { Lay } from './sinking.ts'
+import type { Counted, Lay } from './sinking.ts'
 import { hangTight } from './tightLine.ts'
 import type { HungTight } from './tightLine.ts'
 
@@ -29,6 +29,8 @@ export interface RigInWater {
   /** on a tight line */
   readonly tipHeightMm: number
   readonly ledMmPerS: number
+  /** of a cast that is counted down: how it is retrieved then; it only sinks where this is left out */
+  readonly retrieved?: Pick<Counted, 'countS' | 'retrieve'>
   /** a look while something is dragged: coarse, and without what may be wrong with it */
   readonly isQuick?: boolean
 }
@@ -104,8 +106,10 @@ export function rigLies(
     ),
   }
   const cast = { rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
-  const moments = [...sink(cast, { countS: LONGEST_COUNT_S, retrieve: null, untilS: LONGEST_COUNT_S })].map(
-    (frame) => ({ ...frame, onBed: deepest(frame) > current.depthMm - TOUCHES_MM }),
-  )
+  const { countS, retrieve } = input.retrieved ?? { countS: LONGEST_COUNT_S, retrieve: null }
+  const moments = [...sink(cast, { countS, retrieve, untilS: LONGEST_COUNT_S })].map((frame) => ({
+    ...frame,
+    onBed: deepest(frame) > current.depthMm - TOUCHES_MM,
+  }))
   return { moments, hung: whole.flies, carried: null, tight: null }
 }

@@ -21,6 +21,7 @@ import { TankLanes } from './TankLanes.tsx'
 import { labels } from '../../words/tank.ts'
 
 const FallChart = lazy(() => import('./FallChart.tsx'))
+const TankRigs = lazy(() => import('./TankRigs.tsx'))
 const Measured = lazy(() => import('./Measured.tsx'))
 
 const LINES: readonly { readonly id: string; readonly name: string; readonly diameterMm: number | null }[] = [
@@ -214,7 +215,9 @@ export default function Tank() {
           </Button>
           <Button
             onPress={() =>
-              void import('./exportTank.ts').then(({ savePng }) => svgRef.current && savePng(svgRef.current))
+              void import('../../files/savePng.ts').then(
+                ({ savePng }) => svgRef.current && savePng(svgRef.current, 'tank.png'),
+              )
             }
             isDisabled={flies.length === 0}
           >
@@ -256,6 +259,9 @@ export default function Tank() {
           leader of {depth(USUAL_LEADER.lengthMm)} the fly swings.
         </Quiet>
       </Section>
+      <Suspense fallback={<p aria-busy="true">{labels.fillingTheTank}</p>}>
+        <TankRigs />
+      </Suspense>
       <Meeting flies={flies} depthMm={depthMm} />
       <Suspense fallback={<p aria-busy="true">{labels.openingTheMeasurements}</p>}>
         <Measured choices={choices} firstId={ids[0] ?? null} waterTempC={conditions.waterTempC} />

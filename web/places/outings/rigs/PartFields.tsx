@@ -5,7 +5,7 @@ import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const SINKS_MM_PER_S = 75
 const NO_FLY = 'none'

@@ -11,7 +11,7 @@ import { labels, PARTS } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { laidOut } from './rigScale.ts'
 import { slidden } from './slidden.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const Drawn = styled.div`
   position: relative;

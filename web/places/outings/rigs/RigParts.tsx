@@ -7,7 +7,7 @@ import { Select } from '../../../ui/Select.tsx'
 import { labels, PARTS } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { PartFields } from './PartFields.tsx'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 /** A part as it is when it is added. */
 const FRESH: Readonly<Record<keyof typeof PARTS, RigPart>> = {

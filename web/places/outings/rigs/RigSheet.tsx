@@ -16,7 +16,7 @@ import { RigDrawn } from './RigDrawn.tsx'
 import { RigParts } from './RigParts.tsx'
 import { RigWhere } from './RigWhere.tsx'
 import { useRigDraft } from './useRigDraft.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const Sides = styled.div`
   display: grid;

@@ -10,11 +10,11 @@ import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { inReach, USUAL_TIP_MM, usualLead } from './inReach.ts'
-import { RigUnderWater } from './RigUnderWater.tsx'
-import { useRigFishes } from './useRigFishes.ts'
-import { fliesFrom, useFlyBook } from './useRigFlies.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import { inReach, USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
+import { RigUnderWater } from '../../../parts/rigs/RigUnderWater.tsx'
+import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
+import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const LONGEST_COUNT_S = 60
 

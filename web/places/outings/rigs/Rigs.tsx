@@ -12,10 +12,10 @@ import { useRigsQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { RigSheet } from './RigSheet.tsx'
-import { useFlyChoices } from './useRigFlies.ts'
+import { useFlyChoices } from '../../../parts/rigs/useRigFlies.ts'
 import { useWhichRigs } from './useWhichRigs.ts'
 import type { Wanted } from './useWhichRigs.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const NEW = 'new'
 const NO_RIGS: readonly RigLine[] = []

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { readTypedRig, writtenRig } from '../../../../core/index.ts'
 import type { RigPart, RigPhrase, RigWay } from '../../../../core/index.ts'
 import type { RigLine } from '../../../../contract/index.ts'
-import type { FlyChoice } from './useRigFlies.ts'
+import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 /** A rig as it is being changed: its parts, and the line in which they are typed. */
 export interface RigDraft {

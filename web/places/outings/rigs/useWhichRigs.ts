@@ -3,8 +3,8 @@ import type { BringTo, RigInWater } from '../../../../core/index.ts'
 import type { RigLine } from '../../../../contract/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { runJob } from '../../../workers/gateway.ts'
-import { inReach, USUAL_TIP_MM, usualLead } from './inReach.ts'
-import { fliesFrom, useFlyBook } from './useRigFlies.ts'
+import { inReach, USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
+import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 
 /** Two depths between which flies are wanted, mm. */
 export interface Wanted {

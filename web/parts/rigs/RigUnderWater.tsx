@@ -1,43 +1,11 @@
-import styled from 'styled-components'
-import { wording } from '../../../../core/index.ts'
-import type { RigThere } from '../../../../core/index.ts'
-import { useRoom } from '../../../ui/useRoom.ts'
-import { labels } from '../../../words/rigs.ts'
-import { useWording } from '../../../words/useWording.ts'
+import type { RefObject } from 'react'
+import { wording } from '../../../core/index.ts'
+import type { RigThere } from '../../../core/index.ts'
+import { useRoom } from '../../ui/useRoom.ts'
+import { labels } from '../../words/rigs.ts'
+import { useWording } from '../../words/useWording.ts'
 
-const Water = styled.div`
-  svg {
-    display: block;
-    width: 100%;
-    border-radius: 6px;
-  }
-  text {
-    font: 0.8125rem var(--mono);
-    fill: var(--ink);
-  }
-  .rig {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 1.6;
-  }
-  .ghost {
-    fill: none;
-    stroke: var(--quiet);
-    stroke-width: 1.4;
-    stroke-dasharray: 5 4;
-  }
-  .likely {
-    stroke: var(--thistle);
-    stroke-width: 9;
-    stroke-linecap: round;
-    opacity: 0.28;
-  }
-  .fly {
-    fill: var(--thistle);
-    stroke: var(--panel);
-  }
-`
-
+const TEXT = { fontFamily: 'Atkinson Hyperlegible Mono, monospace', fontSize: 13, fill: 'var(--ink)' } as const
 const MOST_TALL_PX = 270
 const AIR_PX = 34
 const MARGIN_PX = 26
@@ -68,10 +36,11 @@ interface RigUnderWaterProps {
   readonly bedMm: number
   readonly isCarried: boolean
   readonly title: string
+  readonly svgRef?: RefObject<SVGSVGElement | null>
 }
 
 /** A rig seen from the side in its water, lengths and depths to one scale; the current runs to the right. */
-export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: RigUnderWaterProps) {
+export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title, svgRef }: RigUnderWaterProps) {
   const { ref, widthPx } = useRoom()
   const { units } = useWording()
   const all = [...now.points, ...now.flies, ...(ghost?.points ?? [])].filter(({ zMm }) => zMm >= -1)
@@ -85,16 +54,32 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: Ri
     points.map(({ xMm, zMm }) => `${x(xMm).toFixed(1)},${Math.max(y(zMm), 2).toFixed(1)}`).join(' ')
   const [first] = now.points
   return (
-    <Water ref={ref}>
+    <div ref={ref}>
       {widthPx > 0 ? (
-        <svg height={tall} role="img" aria-label={title}>
+        <svg
+          {...(svgRef ? { ref: svgRef } : {})}
+          viewBox={`0 0 ${widthPx} ${tall}`}
+          width={widthPx}
+          height={tall}
+          role="img"
+          aria-label={title}
+          style={{ display: 'block', borderRadius: 6 }}
+        >
           <rect x={0} y={AIR_PX} width={widthPx} height={tall - AIR_PX} fill="var(--waterFilm)" />
           <line x1={0} x2={widthPx} y1={y(bedMm)} y2={y(bedMm)} stroke="var(--ink)" strokeWidth={2} />
-          <text x={widthPx - 8} y={y(bedMm) + 13} textAnchor="end">
+          <text {...TEXT} x={widthPx - 8} y={y(bedMm) + 13} textAnchor="end">
             bed {wording.fineDepth(bedMm, units)}
           </text>
-          {ghost ? <polyline className="ghost" points={path(ghost)} /> : null}
-          <polyline className="rig" points={path(now)} />
+          {ghost ? (
+            <polyline
+              points={path(ghost)}
+              fill="none"
+              stroke="var(--quiet)"
+              strokeWidth={1.4}
+              strokeDasharray="5 4"
+            />
+          ) : null}
+          <polyline points={path(now)} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
           {isCarried && first ? (
             <circle cx={x(first.xMm)} cy={y(0)} r={6} fill="var(--madder)" stroke="var(--ink)" />
           ) : null}
@@ -105,10 +90,19 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: Ri
             return (
               <g key={i}>
                 {band ? (
-                  <line className="likely" x1={at.x} x2={at.x} y1={y(band.lowMm)} y2={y(band.highMm)} />
+                  <line
+                    x1={at.x}
+                    x2={at.x}
+                    y1={y(band.lowMm)}
+                    y2={y(band.highMm)}
+                    stroke="var(--thistle)"
+                    strokeWidth={9}
+                    strokeLinecap="round"
+                    opacity={0.28}
+                  />
                 ) : null}
-                <circle className="fly" cx={at.x} cy={at.y} r={4.5} />
-                <text x={at.x + (isRight ? -9 : 9)} y={labelY} textAnchor={isRight ? 'end' : 'start'}>
+                <circle cx={at.x} cy={at.y} r={4.5} fill="var(--thistle)" stroke="var(--panel)" />
+                <text {...TEXT} x={at.x + (isRight ? -9 : 9)} y={labelY} textAnchor={isRight ? 'end' : 'start'}>
                   {name}
                 </text>
               </g>
@@ -117,6 +111,6 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title }: Ri
         </svg>
       ) : null}
       {ghost ? <small>{labels.savedRig}</small> : null}
-    </Water>
+    </div>
   )
 }

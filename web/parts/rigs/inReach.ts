@@ -1,6 +1,6 @@
-import { waterAt } from '../../../../core/index.ts'
-import type { RigInWater, RigWay } from '../../../../core/index.ts'
-import type { Moment } from '../../../moment/useMoment.ts'
+import { waterAt } from '../../../core/index.ts'
+import type { RigInWater, RigWay } from '../../../core/index.ts'
+import type { Moment } from '../../moment/useMoment.ts'
 
 /** How far over the bed most want a nymph. */
 const OVER_BED_MM = 150

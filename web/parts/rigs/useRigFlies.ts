@@ -5,10 +5,10 @@ import {
   fliesOnRig,
   NOTHING_MEASURED,
   resolveDressing,
-} from '../../../../core/index.ts'
-import type { Fly, Measured, RigFly, RigPart } from '../../../../core/index.ts'
-import { useMaterialBook } from '../../../recipe/useMaterialBook.ts'
-import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../../wire/api.ts'
+} from '../../../core/index.ts'
+import type { Fly, Measured, RigFly, RigPart } from '../../../core/index.ts'
+import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
+import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
 
 /** A fly that a rig may carry. */
 export interface FlyChoice {
