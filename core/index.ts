@@ -393,7 +393,6 @@ export {
   KNOTS,
   knotsOf,
   LEADER_MG_PER_MM3,
-  leastSetting,
   lengthOf,
   LINE_SORTS,
   onTightLine,
@@ -406,7 +405,6 @@ export {
   STUFFS,
   underFloat,
   weakestOf,
-  withSetting,
   writtenRig,
 } from './rig/index.ts'
 export type {

@@ -24,22 +24,12 @@ export type { Counted, LineFrame, Retrieve, StillCast } from './sinking.ts'
 export { hangTight } from './tightLine.ts'
 export type { HungTight, TightLine } from './tightLine.ts'
 export { densityByGrains, densityByRate, LEADER_MG_PER_MM3, readSpool, tippetDiameterMm } from './spool.ts'
-export {
-  fliesOnRig,
-  isCarried,
-  KNOTS,
-  leastSetting,
-  lengthOf,
-  LINE_SORTS,
-  settingOf,
-  STUFFS,
-  withSetting,
-} from './parts.ts'
+export { fliesOnRig, KNOTS, lengthOf, LINE_SORTS, settingOf, STUFFS } from './parts.ts'
 export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff, TippetPart } from './parts.ts'
 export { readTypedRig } from './typedRig.ts'
 export type { Assumed, FlyByName, RigPhrase, Unread } from './typedRig.ts'
 export { writtenRig } from './writtenRig.ts'
-export { breaksAtKg, knotsOf, weakestOf } from './strength.ts'
+export { knotsOf, weakestOf } from './strength.ts'
 export type { Tied } from './strength.ts'
 export { rigForbids } from './allowed.ts'
 export type { RigForbids, RigRules } from './allowed.ts'

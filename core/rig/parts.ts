@@ -109,10 +109,6 @@ export const fliesOnRig = (parts: readonly RigPart[]): readonly (string | null)[
     part.kind === 'dropper' || part.kind === 'dry' || part.kind === 'point' ? [part.fly] : [],
   )
 
-/** Whether something carries a rig at the surface. */
-export const isCarried = (parts: readonly RigPart[]): boolean =>
-  parts.some(({ kind }) => kind === 'float' || kind === 'dry')
-
 /** No piece is tied shorter, mm. */
 const LEAST_PIECE_MM = 40
 

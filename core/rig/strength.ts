@@ -10,7 +10,7 @@ const BREAKS_MPA: Readonly<Record<Stuff, number>> = {
 const WET: Readonly<Record<Stuff, number>> = { nylon: 0.88, copolymer: 0.9, fluorocarbon: 1, polyester: 1 }
 
 /** What is left of a piece in a knot, a tenth either way. */
-export const KNOT_HOLDS: Readonly<Record<Knot, number>> = {
+const KNOT_HOLDS: Readonly<Record<Knot, number>> = {
   clinch: 0.85,
   surgeon: 0.85,
   loop: 0.85,
@@ -22,7 +22,7 @@ export const KNOT_HOLDS: Readonly<Record<Knot, number>> = {
 const NEWTON_KG = 1 / 9.80665
 
 /** Load at which a piece breaks when wet, without a knot, kg. */
-export const breaksAtKg = (stuff: Stuff, diameterMm: number): number =>
+const breaksAtKg = (stuff: Stuff, diameterMm: number): number =>
   BREAKS_MPA[stuff] * (Math.PI / 4) * diameterMm ** 2 * WET[stuff] * NEWTON_KG
 
 /** A knot of a rig: after which part it is, between which thicknesses, and what it holds. */
