@@ -49,6 +49,7 @@ export {
   rigNotSentence,
   rigPartWords,
   rigPhraseWords,
+  rigSenseSentence,
   rigSentences,
   thickness,
   weakestSentence,

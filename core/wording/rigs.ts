@@ -11,6 +11,7 @@ import type {
   RigInWater,
   RigPart,
   RigPhrase,
+  RigSense,
   RigThere,
   Tied,
 } from '../rig/index.ts'
@@ -205,6 +206,31 @@ export function bringToSentence(found: BringTo, nameOf: (fly: number) => string,
       return 'not there, however it is set'
     case 'not':
       return rigNotSentence(found)
+  }
+}
+
+/** X of tippet: `5X`, or `about 5X`. */
+const inX = (x: number): string => `${Math.max(Math.round(x), 0)}X`
+
+/** What of a rig does not do what it is meant to, and what would. */
+export function rigSenseSentence(
+  sense: RigSense,
+  nameOf: (fly: number) => string,
+  units: DisplayUnits,
+): string {
+  switch (sense.kind) {
+    case 'heavyDropper':
+      return `${nameOf(sense.dropper)} is heavier than the point: ${nameOf(sense.point)} streams up to its level. Tie the heaviest to the point.`
+    case 'tooFine':
+      return `${inX(sense.x)} is fine for ${nameOf(sense.fly)}: a hook of its size asks for about ${inX(sense.aboutX)}, or it twists and breaks.`
+    case 'tooStout':
+      return `${inX(sense.x)} is stout for ${nameOf(sense.fly)}: a hook of its size asks for about ${inX(sense.aboutX)}, or it hangs stiffly.`
+    case 'sinksUnderDry':
+      return `Fluorocarbon sinks: it pulls at ${nameOf(sense.fly)} with ${mass(sense.pullsMg, units)}. Nylon or copolymer pull about a sixth of that.`
+    case 'step':
+      return `From ${thickness(sense.fromMm, units)} to ${thickness(sense.toMm, units)} is much for one knot: it turns over badly and slips.`
+    case 'noPoint':
+      return 'Nothing is tied to its end.'
   }
 }
 

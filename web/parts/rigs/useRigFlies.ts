@@ -18,6 +18,10 @@ export interface FlyChoice {
   readonly label: string
   readonly drawingKey: string | null
   readonly sinks: boolean
+  readonly floats: boolean
+  readonly hookSize: number | null
+  /** weight in water, mg */
+  readonly submergedMg: number
 }
 
 /** Every fly that can be tied on, by name. */
@@ -33,6 +37,9 @@ export function useFlyChoices(): readonly FlyChoice[] | null {
           label,
           drawingKey: figure.drawingKey,
           sinks: figure.kind === 'sinks',
+          floats: figure.kind === 'floats',
+          hookSize: figure.hookSize,
+          submergedMg: figure.submergedMg ?? 0,
         })),
       ) ?? null,
     [data],

@@ -1,6 +1,6 @@
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { rigForbids, weakestOf, wording } from '../../../../core/index.ts'
+import { fliesOnRig, rigForbids, rigSense, weakestOf, wording } from '../../../../core/index.ts'
 import type { RigPart } from '../../../../core/index.ts'
 import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
@@ -72,6 +72,11 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
     const sinks = (fly: string) => flies.find(({ id }) => id === fly)?.sinks ?? false
     return moment ? rigForbids(parts, moment.reach.rules, sinks) : []
   }, [parts, moment, flies])
+  const onRig = useMemo(
+    () => fliesOnRig(parts).map((id) => flies.find((fly) => fly.id === id) ?? null),
+    [parts, flies],
+  )
+  const senses = useMemo(() => rigSense(parts, onRig), [parts, onRig])
   const send = async (rigId: RigId, version: number | null, name: string) => {
     if (!name.trim()) return setFault(labels.nameIt)
     if (!isRead) return setFault(labels.onePhrase)
@@ -187,6 +192,9 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
         <h2>{labels.parts}</h2>
         <RigParts parts={listed} flies={flies} isFixed={isFixed} onPut={put} />
         <p>{wording.weakestSentence(weakestOf(parts), units)}</p>
+        {senses.map((sense, i) => (
+          <p key={i}>{wording.rigSenseSentence(sense, (fly) => onRig[fly]?.name ?? '', units)}</p>
+        ))}
       </Section>
       <Section>
         {isFixed ? (

@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest'
+import type { DisplayUnits } from '../quantity/index.ts'
+import type { FishesRig, RigSense } from '../rig/index.ts'
+import { bringToSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
+
+const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
+const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
+const nameOf = () => 'Wet Slate #18'
+const nth = (i: number) => ['Wet Slate #18', 'Third Button #16'][i] ?? ''
+
+describe('a part of a rig in words', () => {
+  it('has its lengths and thickness in the user’s units', () => {
+    const part = { kind: 'tippet', lengthMm: 600, diameterMm: 0.14, stuff: 'nylon' } as const
+    expect(rigPartWords(part, nameOf, UNITS)).toBe('60 cm of 0.14 mm nylon')
+    expect(rigPartWords(part, nameOf, INCHES)).toBe('23.6 in of .0055 in nylon')
+    expect(thickness(0.1524, INCHES)).toBe('.0060 in')
+  })
+  it('names its fly, or that none is chosen', () => {
+    expect(rigPartWords({ kind: 'point', fly: 'a' }, nameOf, UNITS)).toBe('point: Wet Slate #18')
+    expect(rigPartWords({ kind: 'dropper', lengthMm: 150, fly: null }, nameOf, UNITS)).toBe(
+      'dropper of 15 cm: no fly chosen yet',
+    )
+  })
+  it('says of a phrase what was taken as usual, or asks', () => {
+    const part = { kind: 'float', diameterMm: 12, massMg: 200 } as const
+    expect(rigPhraseWords({ text: 'float 12 mm', part, assumed: ['mass'] }, nameOf, UNITS)).toBe(
+      'float, 12 mm, 200 mg (taken as usual: weight)',
+    )
+    expect(rigPhraseWords({ text: '60', part: null, unread: 'length', near: [] }, nameOf, UNITS)).toMatch(
+      /^how long\?/,
+    )
+    expect(
+      rigPhraseWords({ text: 'point Wet', part: null, unread: 'fly', near: ['Wet Slate #18'] }, nameOf, UNITS),
+    ).toBe('which fly? Wet Slate #18')
+  })
+})
+
+describe('where a rig fishes in sentences', () => {
+  const there = [
+    { depthMm: 480, band: { lowMm: 470, highMm: 490 }, onBed: false },
+    { depthMm: 812, band: { lowMm: 810, highMm: 813 }, onBed: false },
+  ]
+  const fishes: FishesRig = {
+    ...{ kind: 'fishes', way: 'carried', hung: [0, 1], tight: null, toSetMm: 1000 },
+    carried: { speedMmPerS: 620, loadMg: 137, holds: true },
+    moments: [{ timeS: 0, points: [], flies: [], there }],
+  }
+  const input = {
+    current: { depthMm: 900, surfaceMmPerS: 750, roughnessMm: 60 },
+    overBedMm: 150,
+    parts: [
+      { kind: 'float', diameterMm: 12, massMg: 200 },
+      { kind: 'tippet', lengthMm: 1700, diameterMm: 0.14, stuff: 'nylon' },
+    ],
+  } as const
+
+  it('says each fly with what is likely where that is worth saying', () => {
+    expect(rigFlySentences({ there }, ['Slate', 'Button'], UNITS)).toEqual([
+      'Slate 0.48 m down, likely 0.47 m to 0.49 m.',
+      'Button 0.81 m down, hardly otherwise.',
+    ])
+    expect(rigFlySentences({ there: [{ ...there[0]!, onBed: true }] }, ['Slate'], UNITS)).toEqual([
+      'Slate is on the bed.',
+    ])
+  })
+
+  it('says pace, load and what to set, and nothing of that before it was searched', () => {
+    expect(rigSentences(fishes, input, UNITS)).toEqual([
+      'The float goes 62 cm/s where the surface goes 75 cm/s.',
+      'It bears 137 mg.',
+      'It is set to 1.70 m; for the lowest fly 0.15 m above the bed set 1.00 m.',
+    ])
+    const early = {
+      ...fishes,
+      toSetMm: null,
+      moments: [{ ...fishes.moments[0]!, there: [{ ...there[0]!, band: null }] }],
+    }
+    expect(rigSentences(early, input, UNITS)).toHaveLength(2)
+    const under = { ...fishes, carried: { ...fishes.carried!, holds: false } }
+    expect(rigSentences(under, input, UNITS)[1]).toBe('It is drawn under: 137 mg hang from it.')
+  })
+
+  it('says why not, what a water forbids, and how to bring it there', () => {
+    expect(rigNotSentence({ kind: 'not', why: 'noFly' })).toMatch(/^Choose its flies/)
+    expect(rigForbidsSentence('Lavvel Brook', [])).toBe('')
+    expect(rigForbidsSentence('Lavvel Brook', ['noIndicator', 'maxFlies'])).toBe(
+      'Not at Lavvel Brook, by your note of its rules: no indicator, fewer flies on a leader.',
+    )
+    expect(bringToSentence({ kind: 'set', fly: 1, settingMm: 870 }, nth, UNITS)).toBe(
+      'Third Button #16: set it to 0.87 m',
+    )
+    expect(bringToSentence({ kind: 'count', fly: 0, fromS: 6, toS: 8 }, nth, UNITS)).toBe(
+      'Wet Slate #18: count 6 to 8',
+    )
+    expect(bringToSentence({ kind: 'count', fly: 0, fromS: 41, toS: 60 }, nth, UNITS)).toBe(
+      'Wet Slate #18: count 41 or more',
+    )
+    expect(bringToSentence({ kind: 'lead', fly: 1, ledMmPerS: 620 }, nth, UNITS)).toBe(
+      'Third Button #16: lead it at 62 cm/s',
+    )
+  })
+})
+
+describe('what a rig lacks in sentences', () => {
+  const said = (sense: RigSense) => rigSenseSentence(sense, nth, UNITS)
+  it('says what it does, and what would', () => {
+    expect(said({ kind: 'heavyDropper', dropper: 0, point: 1 })).toBe(
+      'Wet Slate #18 is heavier than the point: Third Button #16 streams up to its level. Tie the heaviest to the point.',
+    )
+    expect(said({ kind: 'tooFine', fly: 1, x: 7.1, aboutX: 5.3 })).toMatch(
+      /^7X is fine for Third Button #16: .* about 5X/,
+    )
+    expect(said({ kind: 'sinksUnderDry', fly: 0, pullsMg: 6.2 })).toContain(
+      'pulls at Wet Slate #18 with 6.2 mg',
+    )
+    expect(said({ kind: 'step', fromMm: 0.3, toMm: 0.14 })).toMatch(/^From 0\.30 mm to 0\.14 mm/)
+  })
+  it('names the knot that goes first', () => {
+    expect(weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16 }, UNITS)).toBe(
+      'The weakest is the surgeon’s knot at 0.16 mm: about 1.6 kg when wet, a quarter more or less.',
+    )
+    expect(weakestSentence(null, UNITS)).toBe('')
+  })
+})
