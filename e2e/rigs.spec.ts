@@ -59,6 +59,10 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   await expect(typed).not.toHaveValue(/40 cm 0\.16/)
   await expect(status).toContainText('; for the lowest fly')
   expect(await depthOf(status, 'W 2.8')).toBeGreaterThan(before + 0.1)
+  // nothing is left unsaved without a word
+  await page.getByRole('button', { name: 'All rigs' }).click()
+  await expect(page.getByText(/not saved/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Stay' }).click()
   await page.keyboard.press('Control+s')
   await expect(page.getByRole('button', { name: "Tonight's actions" })).toContainText(
     'Made the rig Float in the long run',

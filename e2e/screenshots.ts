@@ -117,14 +117,11 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'how-it-came',
-    path: '/patterns',
+    name: 'rig',
+    path: '/outings?rig=',
     before: async (page) => {
-      await open(page, 'Third Button')
-      await page.getByRole('button', { name: 'Check the band by sampling' }).click()
-      await page.getByText(/flies drawn from these spreads/).waitFor()
-      await page.getByRole('heading', { name: 'How this came about' }).evaluate((h) => h.scrollIntoView())
-      await page.locator('#sheet').evaluate((sheet) => sheet.scrollBy(0, -220))
+      await page.getByRole('button', { name: 'Tight line, team of two' }).click()
+      await page.getByText(/Turned Collar #14 olive 0\.\d\d m down, likely/).waitFor()
     },
   },
   { name: 'boxes', path: '/boxes' },

@@ -2,6 +2,8 @@ import { useEffect } from 'react'
 import { useBlocker } from 'react-router'
 import type { Location } from 'react-router'
 
+/** All of an address: leaving is also another subject of the same place. */
+export const wholePlace = ({ pathname, search }: Location) => pathname + search
 const pathOf = ({ pathname }: Location) => pathname
 
 /**

@@ -1,5 +1,8 @@
 /** Plain labels of the parts that places share: what has a figure or a plural is said by core's wording. */
 export const labels = {
+  thisIsNotSaved: 'This is not saved.',
+  stay: 'Stay',
+  leaveWithoutSaving: 'Leave without saving',
   chooseAFile: 'Choose a file',
   leaveIt: 'Leave it',
   nothingWasTakenIn: 'Nothing was taken in. Mend the file and choose it again.',

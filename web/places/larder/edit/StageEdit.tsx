@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
-import type { Blocker, Location } from 'react-router'
 import type { Problem, StageLine } from '../../../../contract/index.ts'
 import { useCommand } from '../../../wire/useCommand.ts'
-import { useLeaveWarning } from '../../../ui/useLeaveWarning.ts'
+import { Unsaved } from '../../../parts/Unsaved.tsx'
+import { useLeaveWarning, wholePlace } from '../../../ui/useLeaveWarning.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { NoteField, TextField } from '../../../ui/fields.tsx'
 import { Select } from '../../../ui/Select.tsx'
@@ -23,20 +23,8 @@ interface StageEditProps {
   readonly onDone: (stageId: string | null) => void
 }
 
-const wholePlace = ({ pathname, search }: Location) => pathname + search
-
 /** Where a refusal points, in words: `months.5` is said as it stands in the form. */
 const placeOf = (path: string) => path.replace(/^(stage|food)\./, '').replaceAll('.', ' ')
-
-function Unsaved({ blocker }: { readonly blocker: Blocker }) {
-  return blocker.state === 'blocked' ? (
-    <Row role="alert">
-      <Fault>{labels.thisIsNotSaved}</Fault>
-      <Button onPress={() => blocker.reset()}>{labels.stay}</Button>
-      <Button onPress={() => blocker.proceed()}>{labels.leaveWithoutSaving}</Button>
-    </Row>
-  ) : null
-}
 
 function RefusedStage({ problem }: { readonly problem: Problem }) {
   return (

@@ -1,14 +1,16 @@
-import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { fliesOnRig, rigForbids, rigSense, weakestOf, wording } from '../../../../core/index.ts'
 import type { RigPart } from '../../../../core/index.ts'
 import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
+import { Unsaved } from '../../../parts/Unsaved.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { NoteField, TextField } from '../../../ui/fields.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { OneOf } from '../../../ui/OneOf.tsx'
 import { usePlaceActions } from '../../../ui/shortcuts.ts'
+import { useLeaveWarning, wholePlace } from '../../../ui/useLeaveWarning.ts'
 import { newId, useCommand } from '../../../wire/useCommand.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
@@ -59,9 +61,17 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
   const { units } = useWording()
   const command = useCommand()
   const moment = useMoment()
-  const { draft, phrases, isRead, isChanged, change, type, putParts } = useRigDraft(rig, flies)
+  const { draft, phrases, isRead, isChanged, isTouched, change, type, putParts } = useRigDraft(rig, flies)
   const [isDragging, setDragging] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
+  const [done, setDone] = useState<{ readonly to: RigId | null } | null>(null)
+  const blocker = useLeaveWarning(isChanged && isTouched && done === null, wholePlace)
+  // the sheet is left only once nothing is unsaved any more
+  const latestOpen = useRef(onOpen)
+  latestOpen.current = onOpen
+  useEffect(() => {
+    if (done) latestOpen.current(done.to)
+  }, [done])
   const paper = useRef<HTMLDivElement>(null)
   const isFixed = (rig?.spells ?? 0) > 0
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
@@ -88,7 +98,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
     )
     if (delivery.kind === 'refused') return setFault(delivery.problem.detail)
     setFault(null)
-    return onOpen(rigId)
+    return setDone({ to: rigId })
   }
   const save = () => void send(rig?.id ?? newId<RigId>(), rig?.version ?? null, draft.name)
   const copy = () => void send(newId<RigId>(), null, `${draft.name}, copy`)
@@ -124,7 +134,9 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
             <Button
               look="quiet"
               onPress={() =>
-                void command('rigArchive', { rigId: rig.id, version: rig.version }).then(() => onOpen(null))
+                void command('rigArchive', { rigId: rig.id, version: rig.version }).then(() =>
+                  setDone({ to: null }),
+                )
               }
             >
               {labels.putAway}
@@ -135,6 +147,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
           </Button>
         </Row>
       </Heading>
+      <Unsaved blocker={blocker} />
       {fault ? <Fault role="alert">{fault}</Fault> : null}
       {isFixed ? <Quiet>{labels.fishedStays}</Quiet> : null}
       {against.length > 0 && moment ? (

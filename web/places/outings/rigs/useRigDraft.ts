@@ -35,12 +35,15 @@ export function useRigDraft(saved: RigLine | null, flies: readonly FlyChoice[]) 
     ...rig,
     typed: writtenRig(rig.parts, nameOf),
   })
-  const [draft, setDraft] = useState<RigDraft>(() => from(saved ?? NEW_RIG))
+  const [begun] = useState<RigDraft>(() => from(saved ?? NEW_RIG))
+  const [draft, setDraft] = useState<RigDraft>(begun)
   const phrases = useMemo((): readonly RigPhrase[] => readTypedRig(draft.typed, flies), [draft.typed, flies])
   return {
     draft,
     phrases,
     isRead: phrases.every(({ part }) => part !== null) && draft.parts.length > 0,
+    /** whether anything was done to it since it was opened */
+    isTouched: saidOf(draft) !== saidOf(begun) || draft.typed !== begun.typed,
     isChanged: saved === null || saidOf(saved) !== saidOf(draft),
     change: (change: Partial<Pick<RigDraft, 'name' | 'way' | 'note'>>) => setDraft({ ...draft, ...change }),
     /** by its typed line: what is not understood is no part yet */
