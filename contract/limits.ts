@@ -309,6 +309,7 @@ export const LIMITS = {
   ),
   floatMm: any(2, 60, 'mm', 'Floats that a fly rod casts.', 'At least 2 mm.', 'At most 6 cm.'),
   pinchedMg: any(1, 20_000, 'mg', 'A float, a shot or a swivel.', 'At least 1 mg.', 'At most 20 g.'),
+  countS: any(1, 300, 's', 'Nobody counts longer.', 'At least a second.', 'At most five minutes.'),
   lineRate: any(2, 500, 'mm/s', 'As the fastest lines sink.', 'At least 0.2 cm/s.', 'At most 50 cm/s.'),
 
   // outings

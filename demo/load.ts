@@ -201,7 +201,7 @@ async function tellRigs(tell: Tell): Promise<void> {
   const flies = patterns.flatMap(({ name, variants }) =>
     variants.map(({ label }) => ({ id: variantIdOf(name, label) as string, name: `${name} ${label}` })),
   )
-  for (const { typed, name, way, note } of rigs) {
+  for (const { typed, name, way, note, counts = [] } of rigs) {
     const parts = readTypedRig(typed, flies).map((phrase) => {
       if (!phrase.part) throw new Error(`${name}: ${phrase.text}`)
       return phrase.part
@@ -211,6 +211,13 @@ async function tellRigs(tell: Tell): Promise<void> {
       version: null,
       rig: { name, way, parts: parts as CommandInput<'rigSave'>['rig']['parts'], note },
     })
+    for (const [i, [depthMm, countS, waterTempC]] of counts.entries()) {
+      const rigId = fixedId(`rig:${name}`) as Id<'rigSave', 'rigId'>
+      await tell('2026-05-30', 'lineCountSave', {
+        lineCountId: fixedId(`line-count:${name}:${i}`) as Id<'lineCountSave', 'lineCountId'>,
+        count: { rigId, depthMm, countS, waterTempC },
+      })
+    }
   }
 }
 

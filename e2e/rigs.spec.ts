@@ -141,7 +141,7 @@ test('in the Tank two whole rigs sink side by side and are retrieved, by the sec
   // with what is likely
   await expect(slow.getByRole('row').nth(5)).toContainText(/\d\.\d\d m–\d\.\d\d m/)
   expect(await depthAt(2)).toBeLessThan(await depthAt(5))
-  await expect(rigs.getByRole('img', { name: 'Slow sinker, two flies, 20 s' })).toContainText('Cellar Step')
+  await expect(rigs.getByRole('img', { name: 'Slow sinker, two flies, 20 s' })).toContainText('Turned Collar')
   await rigs.getByRole('slider').focus()
   await page.keyboard.press('ArrowRight')
   await expect(rigs.getByRole('img', { name: 'Floating line, long leader, 21 s' })).toBeVisible()
@@ -156,6 +156,31 @@ test('in the Tank two whole rigs sink side by side and are retrieved, by the sec
     rigs.getByRole('button', { name: 'Save the table' }).click(),
   ])
   expect(download.suggestedFilename()).toBe('rigs.csv')
+  expect(await axeFaults(page)).toEqual([])
+})
+
+test('a count that was made corrects the line of its rig, and is put away again', async ({ page }) => {
+  await page.goto('/outings?rig=')
+  await page.getByRole('button', { name: 'Slow sinker, two flies' }).click()
+  const where = page.getByRole('region', { name: FISHES })
+  await where.getByRole('textbox', { name: /^Water here/ }).fill('6')
+  await where.getByRole('textbox', { name: /^Water here/ }).press('Tab')
+  const status = where.getByRole('status').first()
+  const counts = page.getByRole('region', { name: 'Counts that you made' })
+  await expect(counts).toContainText(/3\.00 m: you counted 66, by its spool \d\d \(14\.0 °C\)/)
+  await expect(counts.getByRole('status')).toContainText(/^By one count its line is taken to sink \d+ % slower/)
+  await expect(status).toContainText(/Turned Collar #12 olive \d\.\d\d m down, likely/)
+  // long enough for the line to lead: at first a slower line lets the fly go deeper
+  await where.getByRole('slider', { name: /Count/ }).fill('50')
+  await expect(status).toContainText(/Turned Collar #12 olive [23]\.\d\d m down, likely/)
+  const corrected = await depthOf(status, '#12 olive')
+  await counts.getByRole('button', { name: /^Put away: 3\.00 m/ }).click()
+  await expect(counts).not.toContainText('you counted')
+  await expect.poll(() => depthOf(status, '#12 olive')).toBeGreaterThan(corrected)
+  await counts.getByRole('textbox', { name: /^It touched at/ }).fill('4')
+  await counts.getByRole('textbox', { name: /^After/ }).fill('58')
+  await counts.getByRole('button', { name: 'Keep the count' }).click()
+  await expect(counts).toContainText('4.00 m: you counted 58')
   expect(await axeFaults(page)).toEqual([])
 })
 

@@ -63,6 +63,24 @@ describe('a rig', () => {
     expect(await rigs()).toEqual([])
   })
 
+  it('keeps counts that were made with it, each by itself, until they are put away', async () => {
+    await prepare()
+    const made = rig()
+    await server.command('rigSave', made).expect(200)
+    const count = { rigId: made.rigId, depthMm: 3500, countS: 52, waterTempC: 14 }
+    await server
+      .command('lineCountSave', { lineCountId: newId(), count: { ...count, rigId: newId() } })
+      .expect(404)
+    await server.command('lineCountSave', { lineCountId: newId(), count: { ...count, countS: 0 } }).expect(400)
+    const lineCountId = newId()
+    const { body } = await server.command('lineCountSave', { lineCountId, count }).expect(200)
+    expect(body).toMatchObject({ label: 'Counted Two under a float down' })
+    const { rigId: _rig, ...kept } = count
+    expect((await rigs())[0]?.counts).toEqual([{ ...kept, id: lineCountId, version: 1 }])
+    await server.command('measurementArchive', { kind: 'lineCount', id: lineCountId, version: 1 }).expect(200)
+    expect((await rigs())[0]?.counts).toEqual([])
+  })
+
   it('stays as it is once it was fished, until that is taken back', async () => {
     await prepare()
     const made = rig()

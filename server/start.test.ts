@@ -227,7 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    await client.execute('drop index spell_rig')
+    await client.execute('drop table line_count')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -241,11 +241,11 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const indexes = "select count(*) as n from sqlite_master where name = 'spell_rig'"
-    expect((await kept.execute(indexes)).rows[0]?.n).toBe(0)
+    const tables = "select count(*) as n from sqlite_master where name = 'line_count'"
+    expect((await kept.execute(tables)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    expect((await now.execute(indexes)).rows[0]?.n).toBe(1)
+    expect((await now.execute(tables)).rows[0]?.n).toBe(1)
     now.close()
   })
 })

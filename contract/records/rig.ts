@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { KNOTS, LINE_SORTS, RIG_WAYS, STUFFS } from '../../core/index.ts'
-import { name, note, variantId } from '../common.ts'
+import { id, name, note, rigId, variantId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 
 const lengthMm = figure('pieceMm')
@@ -8,6 +8,21 @@ const diameterMm = figure('threadMm')
 const massMg = figure('pinchedMg')
 const stuff = z.enum(STUFFS)
 const fly = variantId.nullable()
+
+/** Names a count that was made with a rig. */
+export const lineCountId = id('LineCount')
+/** Id of a count. */
+export type LineCountId = z.infer<typeof lineCountId>
+
+/** Seconds from a cast over still water until the point touched at a depth that is known. */
+export const lineCountBody = z
+  .object({
+    rigId,
+    depthMm: figure('waterDepthMm'),
+    countS: figure('countS'),
+    waterTempC: figure('waterTempC'),
+  })
+  .strict()
 
 /** A part of a rig: fly line, leader, tippet, what is tied in or pinched on, a knot. */
 export const rigPart = z.discriminatedUnion('kind', [

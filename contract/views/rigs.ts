@@ -1,9 +1,16 @@
 import { z } from 'zod'
 import { rigId, version } from '../common.ts'
-import { rigBody } from '../records/rig.ts'
+import { lineCountBody, lineCountId, rigBody } from '../records/rig.ts'
 
 /** A rig with how often it was fished: then it stays as it is. */
-export const rigLine = rigBody.extend({ id: rigId, version, spells: z.number() }).meta({ id: 'Rig' })
+export const rigLine = rigBody
+  .extend({
+    id: rigId,
+    version,
+    spells: z.number(),
+    counts: z.array(lineCountBody.omit({ rigId: true }).extend({ id: lineCountId, version })),
+  })
+  .meta({ id: 'Rig' })
 /** A rig. */
 export type RigLine = z.infer<typeof rigLine>
 /** Rigs by name, with the flies that they may carry. */

@@ -27,12 +27,22 @@ const DENSITY: Readonly<Record<Stuff, number>> = {
 /** Shot of lead, brass swivels: what their size follows from, mg/mm³. */
 const WEIGHT_MG_PER_MM3 = { shot: 11.3, swivel: 8.5, ring: 8 } as const
 
+/** By how much fly lines are otherwise than they say: the rate of those that say one, the density of the others. */
+export interface LinesAre {
+  readonly rate: number
+  readonly density: number
+}
+
+const AS_THEY_SAY: LinesAre = { rate: 1, density: 1 }
+
 /** Density of a fly line: by the rate on its spool where it sinks, else as its sort has it. */
-export function lineMgPerMm3({ sort, diameterMm, rateMmPerS }: LinePart): number {
-  if (rateMmPerS !== null) return densityByRate(diameterMm, rateMmPerS)
+function lineMgPerMm3({ sort, diameterMm, rateMmPerS }: LinePart, are: LinesAre): number {
+  if (rateMmPerS !== null) return densityByRate(diameterMm, rateMmPerS * are.rate)
   const { floating, intermediate, sinking } = USUAL_PART.line
-  if (sort === 'floating') return floating.densityMgPerMm3
-  return sort === 'intermediate' ? intermediate.densityMgPerMm3 : densityByRate(diameterMm, sinking.rateMmPerS)
+  if (sort === 'floating') return floating.densityMgPerMm3 * are.density
+  return sort === 'intermediate'
+    ? intermediate.densityMgPerMm3 * are.density
+    : densityByRate(diameterMm, sinking.rateMmPerS * are.rate)
 }
 
 /** Parts of a tapered leader: three fifths butt, a fifth that steps down, a fifth as thin as its tip. */
@@ -52,7 +62,7 @@ function leaderPieces({ lengthMm, buttMm, tipMm, stuff }: LeaderPart): readonly 
   return [piece(TAPER.butt, buttMm), ...steps, piece(TAPER.tip, tipMm)]
 }
 
-function piecesOf(part: RigPart): readonly LinePiece[] {
+function piecesOf(part: RigPart, are: LinesAre): readonly LinePiece[] {
   if (part.kind === 'leader') return leaderPieces(part)
   if (part.kind === 'tippet')
     return [
@@ -65,7 +75,7 @@ function piecesOf(part: RigPart): readonly LinePiece[] {
     ]
   if (part.kind !== 'line') return []
   const { lengthMm, diameterMm } = part
-  return [{ lengthMm, diameterMm, densityMgPerMm3: lineMgPerMm3(part), group: 'line' }]
+  return [{ lengthMm, diameterMm, densityMgPerMm3: lineMgPerMm3(part, are), group: 'line' }]
 }
 
 /** A weight as a ball of what it is made of. */
@@ -112,12 +122,14 @@ function carrierOf(part: RigPart, fly: RigFly | null, water: WaterProperties): C
  *
  * @param flyOf   what each fly is, in the order of the rig; null for one that is not chosen
  * @param dragOff by how much a fly's drag is off, by its index
+ * @param are     by how much fly lines are otherwise than they say
  */
 export function assembled(
   parts: readonly RigPart[],
   flies: readonly (RigFly | null)[],
   water: WaterProperties,
   dragOff: (fly: number) => number = () => 1,
+  are = AS_THEY_SAY,
 ): Assembled | NotAssembled {
   const carriers = parts.flatMap((part, i) => (part.kind === 'float' || part.kind === 'dry' ? [i] : []))
   if (carriers.length > 1) return 'twoCarriers'
@@ -142,7 +154,7 @@ export function assembled(
       continue
     }
     if (i < carrierAt) continue
-    pieces.push(...piecesOf(part))
+    pieces.push(...piecesOf(part, are))
     atMm += lengthOf(part)
     if (part.kind === 'shot' || part.kind === 'swivel' || part.kind === 'ring')
       hung.push({ fly: null, atMm, sideMm: 0, body: weightBody(part.kind, part.massMg, water) })

@@ -2,7 +2,7 @@ import { speedAtHeight } from '../drift/index.ts'
 import type { Current } from '../drift/index.ts'
 import type { WaterProperties } from '../water/index.ts'
 import { assembled } from './assembled.ts'
-import type { NotAssembled, RigFly } from './assembled.ts'
+import type { LinesAre, NotAssembled, RigFly } from './assembled.ts'
 import { drifts } from './carried.ts'
 import type { CarriedBy } from './carried.ts'
 import { NODES } from './engine/index.ts'
@@ -31,6 +31,10 @@ export interface RigInWater {
   readonly ledMmPerS: number
   /** of a cast that is counted down: how it is retrieved then; it only sinks where this is left out */
   readonly retrieved?: Pick<Counted, 'countS' | 'retrieve'>
+  /** how long a cast is looked at, s; a minute unless said otherwise */
+  readonly untilS?: number
+  /** what counts that were made say of the rate of its line, and how sure that is, as sd of the logarithm */
+  readonly lineRate?: { readonly factor: number; readonly sdLog: number }
   /** a look while something is dragged: coarse, and without what may be wrong with it */
   readonly isQuick?: boolean
 }
@@ -46,7 +50,7 @@ export interface Otherwise {
   readonly lineOff?: Around['lineOff']
   readonly dragOff?: (fly: number) => number
   readonly faster?: number
-  readonly lineDensity?: number
+  readonly lines?: LinesAre
 }
 
 /** How a rig lies at one moment, s since the cast. */
@@ -75,9 +79,10 @@ export function rigLies(
   otherwise: Otherwise = {},
 ): RigLies | FishesNot {
   const { way, water, current, flies, tipHeightMm, ledMmPerS, isQuick } = input
-  const { lineOff, dragOff, faster = 1, lineDensity = 1 } = otherwise
+  const { lineOff, dragOff, faster = 1, lines = { rate: 1, density: 1 } } = otherwise
   const used = way === 'tight' ? parts.filter(({ kind }) => kind !== 'line') : parts
-  const whole = assembled(used, flies, water, dragOff)
+  const are = { ...lines, rate: lines.rate * (input.lineRate?.factor ?? 1) }
+  const whole = assembled(used, flies, water, dragOff, are)
   if (typeof whole === 'string') return { kind: 'not', why: whole }
   if (way === 'carried' && !whole.carrier) return { kind: 'not', why: 'nothingCarries' }
   if (way !== 'carried' && whole.carrier) return { kind: 'not', why: 'isCarried' }
@@ -99,15 +104,10 @@ export function rigLies(
     if (!found) return { kind: 'not', why: 'neverRests' }
     return { moments: rest(found, found.onBed), hung: whole.flies, carried: null, tight: found }
   }
-  const rig = {
-    ...whole.rig,
-    pieces: whole.rig.pieces.map((piece) =>
-      piece.group === 'line' ? { ...piece, densityMgPerMm3: piece.densityMgPerMm3 * lineDensity } : piece,
-    ),
-  }
-  const cast = { rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
-  const { countS, retrieve } = input.retrieved ?? { countS: LONGEST_COUNT_S, retrieve: null }
-  const moments = [...sink(cast, { countS, retrieve, untilS: LONGEST_COUNT_S })].map((frame) => ({
+  const cast = { rig: whole.rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
+  const untilS = input.untilS ?? LONGEST_COUNT_S
+  const { countS, retrieve } = input.retrieved ?? { countS: untilS, retrieve: null }
+  const moments = [...sink(cast, { countS, retrieve, untilS })].map((frame) => ({
     ...frame,
     onBed: deepest(frame) > current.depthMm - TOUCHES_MM,
   }))

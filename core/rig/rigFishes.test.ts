@@ -9,6 +9,7 @@ import { ballBody } from './body.ts'
 import { drifts } from './carried.ts'
 import { bringTo, readTypedRig, rigFishes } from './index.ts'
 import type { FishesRig, RigFly, RigInWater } from './index.ts'
+import { rateByCounts } from './lineCount.ts'
 import { withSetting } from './parts.ts'
 
 const water = waterAt(10)
@@ -201,5 +202,62 @@ describe('a rig brought to a depth', () => {
     expect(at(found.fromS - 1)).toBeLessThan(1000)
     expect(at(found.toS)).toBeLessThanOrEqual(1800)
     expect(at(found.toS + 1)).toBeGreaterThan(1800)
+  })
+})
+
+describe('a line that was counted', () => {
+  const lake = { way: 'counted', current: { depthMm: 6000, surfaceMmPerS: 0, roughnessMm: 0 } } as const
+  // a heavy nymph is down long before its line: of that its count says nothing
+  const light: RigFly = { ...nymph, model: { ...nymph.model!, submergedMg: 0.1 * nymph.model!.submergedMg } }
+  const at = (rate: string, more: Partial<RigInWater> = {}) =>
+    rig(`12 m sinking line 1.0 at ${rate} cm/s, 1.5 m 0.20, point`, [light], { ...lake, ...more })
+  /** seconds to a depth of a line that sinks as it says */
+  const count = (rate: string, depthMm: number) => {
+    const bed = { current: { ...lake.current, depthMm: depthMm + 1 } }
+    const depths = fishes(at(rate, { ...bed, isQuick: false })).moments.map(({ there }) => there[0]!.depthMm)
+    const after = depths.findIndex((mm) => mm >= depthMm)
+    return after - 1 + (depthMm - depths[after - 1]!) / (depths[after]! - depths[after - 1]!)
+  }
+
+  it('is taken nearer to what its counts say, the nearer the more there are', () => {
+    // the line sinks at 0.8 of what its spool says
+    const slow = { depthMm: 2000, countS: count('6.0', 2000), waterTempC: 10 }
+    const once = rateByCounts(at('7.5'), [slow])!
+    expect(once.reckonedS[0]).toBeLessThan(slow.countS)
+    expect(once.factor).toBeGreaterThan(0.8)
+    expect(once.factor).toBeLessThan(0.95)
+    const often = rateByCounts(
+      at('7.5'),
+      Array.from({ length: 100 }, () => slow),
+    )!
+    expect(often.factor).toBeLessThan(once.factor)
+    expect(Math.abs(often.factor - 0.8)).toBeLessThan(0.02)
+    expect(often.sdLog).toBeLessThan(once.sdLog)
+    expect(once.sdLog).toBeLessThan(0.15 / 1.28155)
+  })
+
+  it('fishes higher then, within a narrower band, and a count that agrees changes nothing', () => {
+    const plain = fishes(at('7.5')).moments[30]!.there[0]!
+    const slow = { depthMm: 2000, countS: count('6.0', 2000), waterTempC: 10 }
+    const lineRate = rateByCounts(at('7.5'), [slow, slow, slow])!
+    const corrected = fishes(at('7.5', { lineRate })).moments[30]!.there[0]!
+    expect(corrected.depthMm).toBeLessThan(plain.depthMm)
+    const wide = ({ band }: typeof plain) => band!.highMm - band!.lowMm
+    expect(wide(corrected)).toBeLessThan(wide(plain))
+    const agrees = rateByCounts(at('7.5'), [{ depthMm: 2000, countS: count('7.5', 2000), waterTempC: 10 }])!
+    expect(Math.abs(agrees.factor - 1)).toBeLessThan(0.01)
+  })
+
+  it('learns next to nothing from what does not depend on it', () => {
+    const heavy = { ...at('7.5'), flies: [nymph] }
+    const shallow = rateByCounts(heavy, [{ depthMm: 2000, countS: 20, waterTempC: 10 }])!
+    expect(shallow.reckonedS[0]).toBeCloseTo(17.8, 0)
+    expect(Math.abs(Math.log(shallow.factor))).toBeLessThan(0.05)
+    expect(shallow.sdLog).toBeGreaterThan(0.1)
+  })
+
+  it('says nothing without a count that can be', () => {
+    expect(rateByCounts(at('7.5'), [{ depthMm: 60_000, countS: 30, waterTempC: 10 }])).toBeNull()
+    expect(rateByCounts(at('7.5'), [])).toBeNull()
   })
 })

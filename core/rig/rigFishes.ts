@@ -75,7 +75,14 @@ export function* rigFishes(
       dragOff: (other: number) => (other === fly ? Math.exp(flies[fly]?.dragSdLog ?? 0) : 1),
     })),
     ...(way === 'counted'
-      ? [{ lineDensity: Math.exp(SPOOL_SD_LOG.density) }]
+      ? [
+          {
+            lines: {
+              rate: Math.exp(input.lineRate?.sdLog ?? SPOOL_SD_LOG.rate),
+              density: Math.exp(SPOOL_SD_LOG.density),
+            },
+          },
+        ]
       : [{ faster: Math.exp(CURRENT_SD_LOG) }]),
   ]
   for (const doubt of doubts) {

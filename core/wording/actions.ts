@@ -72,6 +72,7 @@ export type ActionCode =
   | 'sampled'
   | 'observationArchived'
   | 'weighed'
+  | 'lineCounted'
   | 'measurementArchived'
   | 'undone'
 
@@ -186,6 +187,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Timed ${count === 1 ? 'one drop' : `${count} drops`} of ${subject}`
     case 'weighed':
       return `Weighed ${count} ${subject}`
+    case 'lineCounted':
+      return `Counted ${subject} down`
     case 'measurementArchived':
       return 'Put a measurement away'
     case 'materialMade':

@@ -43,6 +43,7 @@ export {
   bringToSentence,
   holds,
   knotName,
+  lineRateSentence,
   rigFlySentences,
   rigForbidsSentence,
   rigLength,

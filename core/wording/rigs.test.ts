@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
-import { bringToSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
+import { bringToSentence, lineRateSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -114,6 +114,14 @@ describe('what a rig lacks in sentences', () => {
       'pulls at Wet Slate #18 with 6.2 mg',
     )
     expect(said({ kind: 'step', fromMm: 0.3, toMm: 0.14 })).toMatch(/^From 0\.30 mm to 0\.14 mm/)
+  })
+  it('says what counts say of a line, with how sure that is', () => {
+    expect(lineRateSentence({ factor: 0.94, sdLog: 0.08, reckonedS: [58] }, 1)).toBe(
+      'By one count its line is taken to sink 6 % slower than its spool says, likely 15 % slower to 4 % faster.',
+    )
+    expect(lineRateSentence({ factor: 1.001, sdLog: 0.05, reckonedS: [58, 60] }, 2)).toMatch(
+      /^By 2 counts its line is taken to sink as its spool says, likely 6 % slower to 7 % faster/,
+    )
   })
   it('names the knot that goes first', () => {
     expect(weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16 }, UNITS)).toBe(

@@ -5,6 +5,7 @@ import type {
   BringTo,
   FishesNot,
   FishesRig,
+  LineRate,
   Knot,
   LikelyDepth,
   RigForbids,
@@ -15,6 +16,7 @@ import type {
   RigThere,
   Tied,
 } from '../rig/index.ts'
+import { Z_80 } from '../number/index.ts'
 import { cutLength, fineDepth, mass, speed } from './figures.ts'
 
 /** A length along a rig: `2.70 m`, or shorter than a metre `60 cm`. */
@@ -232,6 +234,20 @@ export function rigSenseSentence(
     case 'noPoint':
       return 'Nothing is tied to its end.'
   }
+}
+
+const AS_SAID = 'as it says'
+
+/** What counts say of a line: `By 2 counts its line sinks 6 % slower than its spool says, 11 % slower to 1 % faster.` */
+export function lineRateSentence({ factor, sdLog }: LineRate, count: number): string {
+  const off = (value: number) => {
+    const percent = Math.round((value - 1) * 100)
+    return percent === 0 ? AS_SAID : `${Math.abs(percent)} % ${percent < 0 ? 'slower' : 'faster'}`
+  }
+  const [low, high] = [Math.exp(-Z_80 * sdLog), Math.exp(Z_80 * sdLog)].map((times) => off(factor * times))
+  const by = count === 1 ? 'By one count' : `By ${count} counts`
+  const than = off(factor) === AS_SAID ? 'as its spool says' : `${off(factor)} than its spool says`
+  return `${by} its line is taken to sink ${than}, likely ${low} to ${high}.`
 }
 
 /** The knot that goes first: `The weakest: surgeon’s knot at 0.12 mm, 1.1 kg wet, a quarter either way.` */

@@ -328,6 +328,20 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       },
     }
   },
+  lineCountSave: async (server, random) => {
+    const known = oneOf(random, await rigsOf(server))
+    return (
+      known && {
+        lineCountId: newId(),
+        count: {
+          rigId: known.id,
+          depthMm: 1000 + from(random, 4000),
+          countS: 5 + from(random, 40),
+          waterTempC: 12,
+        },
+      }
+    )
+  },
   rigArchive: async (server, random) => {
     const known = oneOf(random, await rigsOf(server))
     return known && { rigId: known.id, version: known.version }

@@ -24,7 +24,7 @@ import type { Handler } from './context.ts'
 import { familyCreate } from './families.ts'
 import { foodStageArchive, foodStageRestore, foodStageSave, larderPutIn } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
-import { dropTestSave, measurementArchive, weighingSave } from './measurements.ts'
+import { dropTestSave, lineCountSave, measurementArchive, weighingSave } from './measurements.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import {
   boxCreate,
@@ -64,7 +64,7 @@ import { undo } from './undo.ts'
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
   fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
-  dropTestSave, weighingSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
+  dropTestSave, weighingSave, lineCountSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, larderPutIn, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   rigSave, rigArchive, purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore

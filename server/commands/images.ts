@@ -19,6 +19,7 @@ export const TABLES = {
   outing: schema.outing,
   setting: schema.setting,
   rig: schema.rig,
+  lineCount: schema.lineCount,
   spell: schema.spell,
   packing: schema.packing,
   plan: schema.plan,

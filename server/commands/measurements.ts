@@ -38,10 +38,16 @@ export const dropTestSave: Handler<CommandBody<'dropTestSave'>> = async (context
   return { label: { code: 'dropTimed', subject: fly.name, count: test.times.length } }
 }
 
-/** Puts a test or a weighing away: it counts no more. */
+/** Keeps a count that was made with a rig. */
+export const lineCountSave: Handler<CommandBody<'lineCountSave'>> = async (context, { lineCountId, count }) => {
+  const { name } = await context.recorder.need('rig', count.rigId, 'rig')
+  await context.recorder.insert('lineCount', { ...count, id: lineCountId, atMs: context.nowMs })
+  return { label: { code: 'lineCounted', subject: name } }
+}
+
+/** Puts a test, a weighing or a count away: it counts no more. */
 export const measurementArchive: Handler<CommandBody<'measurementArchive'>> = async (context, body) => {
-  const table = body.kind === 'dropTest' ? 'dropTest' : 'weighing'
-  await context.recorder.update(table, body.id, body.version, { archivedAtMs: context.nowMs })
+  await context.recorder.update(body.kind, body.id, body.version, { archivedAtMs: context.nowMs })
   return { label: { code: 'measurementArchived', subject: '' } }
 }
 

@@ -1,7 +1,7 @@
 import { asc, count, eq, isNull, and } from 'drizzle-orm'
 import type { RigsView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { rig, spell } from '../db/schema.ts'
+import { lineCount, rig, spell } from '../db/schema.ts'
 
 /** Rigs by name, each with how often it was fished. */
 export async function rigsView(db: Reader): Promise<RigsView> {
@@ -12,10 +12,18 @@ export async function rigsView(db: Reader): Promise<RigsView> {
     .where(isNull(rig.archivedAtMs))
     .groupBy(rig.id)
     .orderBy(asc(rig.name), asc(rig.id))
+  const counts = await db
+    .select()
+    .from(lineCount)
+    .where(isNull(lineCount.archivedAtMs))
+    .orderBy(asc(lineCount.atMs))
   return {
     rigs: rows.map(({ rig: { id, version, name, way, parts, note }, spells }) => ({
       ...{ id, version, name, way, note, spells },
       parts: [...parts],
+      counts: counts
+        .filter(({ rigId }) => rigId === id)
+        .map(({ rigId: _rigId, atMs: _atMs, archivedAtMs: _archived, ...count }) => count),
     })),
   }
 }

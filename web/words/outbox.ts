@@ -34,6 +34,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   spellSave: 'A spell of an outing',
   spellArchive: 'Putting a spell away',
   rigSave: 'A rig',
+  lineCountSave: 'A count of a rig',
   rigArchive: 'Putting a rig away',
   settingsSave: 'Settings',
   undo: 'Undo',

@@ -6,6 +6,7 @@ import {
   findWeightings,
   greedyPlan,
   keptLongest,
+  lineRate,
   onTightLine,
   plannedNeeds,
   problemOf,
@@ -37,6 +38,8 @@ import type {
   FishesUnder,
   Found,
   KeptThere,
+  LineCount,
+  LineRate,
   MadeProblem,
   OnTightLine,
   PlanInputs,
@@ -91,6 +94,10 @@ export const jobs = {
     readonly between: Between
   }): Generator<Progress & { readonly soFar: readonly BringTo[] }, readonly BringTo[]> =>
     bringAllTo(inputs, between),
+  lineRate: (input: {
+    readonly input: RigInWater
+    readonly counts: readonly LineCount[]
+  }): Generator<Progress, LineRate | null> => lineRate(input),
   rigFishes: (
     input: RigInWater,
   ): Generator<Progress & { readonly soFar: FishesRig | null }, FishesRig | FishesNot> => rigFishes(input),

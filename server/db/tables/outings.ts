@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
-import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type {
+  LineCountId,
   OutingId,
   ReachId,
   RigBody,
@@ -47,6 +48,24 @@ export const rig = sqliteTable('rig', {
   note: text('note').notNull().default(''),
   ...editable,
 })
+
+/** A count that was made with a rig: what it says of its line. */
+export const lineCount = sqliteTable(
+  'line_count',
+  {
+    id: id<LineCountId>(),
+    rigId: text('rig_id')
+      .$type<RigId>()
+      .notNull()
+      .references(() => rig.id),
+    atMs: integer('at_ms').notNull(),
+    depthMm: real('depth_mm').notNull(),
+    countS: real('count_s').notNull(),
+    waterTempC: real('water_temp_c').notNull(),
+    ...editable,
+  },
+  (t) => [index('line_count_rig').on(t.rigId), check('line_count_figures', sql`depth_mm > 0 and count_s > 0`)],
+)
 
 /** How long a fly was fished on an outing, and what came of it. */
 export const spell = sqliteTable(

@@ -192,6 +192,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
         </div>
         {moment ? (
           <RigWhere
+            rig={rig}
             parts={parts}
             way={draft.way}
             flies={flies}

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
+import type { RigLine } from '../../../../contract/index.ts'
 import { within } from '../../../../contract/limits.ts'
 import { wording } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
@@ -10,6 +11,8 @@ import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { LineCounts } from './LineCounts.tsx'
+import { useLineRate } from './useLineRate.ts'
 import { inReach, USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
 import { RigUnderWater } from '../../../parts/rigs/RigUnderWater.tsx'
 import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
@@ -18,7 +21,11 @@ import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const LONGEST_COUNT_S = 60
 
+const lineOf = (parts: readonly RigPart[]) => JSON.stringify(parts.filter(({ kind }) => kind === 'line'))
+
 interface RigWhereProps {
+  /** as it was saved; null for one that is being made */
+  readonly rig: RigLine | null
   readonly parts: readonly RigPart[]
   readonly way: RigWay
   readonly flies: readonly FlyChoice[]
@@ -57,7 +64,7 @@ function useRigColumn(found: FishesRig | null, atS: number, flies: readonly (Fly
 }
 
 /** Where the flies of a rig fish, in the water of the moment: drawn to scale, with bands, and what to set. */
-export function RigWhere({ parts, way, flies, moment, isDragging, isChanged }: RigWhereProps) {
+export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged }: RigWhereProps) {
   const { units } = useWording()
   const { reach, waterTempC } = moment
   const [tipMm, setTipMm] = useState<number | null>(USUAL_TIP_MM)
@@ -70,18 +77,21 @@ export function RigWhere({ parts, way, flies, moment, isDragging, isChanged }: R
     parts.flatMap((part) => ('fly' in part ? (part.fly ?? []) : [])),
     waterTempC,
   )
+  // counts of another line say nothing of this one
+  const rate = useLineRate(rig && lineOf(rig.parts) === lineOf(parts) ? rig : null, moment)
   const input = useMemo((): RigInWater | null => {
     if (!book || !tipMm) return null
     const water = inReach(moment, way, depthMm)
     return {
       ...water,
+      ...(rate ? { lineRate: rate } : {}),
       parts,
       flies: fliesFrom(book, parts),
       tipHeightMm: tipMm,
       ledMmPerS: led,
       isQuick: isDragging,
     }
-  }, [parts, book, way, moment, depthMm, tipMm, led, isDragging])
+  }, [parts, book, rate, way, moment, depthMm, tipMm, led, isDragging])
   const { found, isOfThis } = useRigFishes(input)
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved
@@ -166,6 +176,7 @@ export function RigWhere({ parts, way, flies, moment, isDragging, isChanged }: R
           title={`${labels.whereItFishes}: ${wording.rigFlySentences(now, names, units).join(' ')}`}
         />
       ) : null}
+      {way === 'counted' && rig ? <LineCounts rig={rig} rate={rate} waterTempC={waterTempC} /> : null}
       <p>
         <Quiet>
           {labels.doubts} {labels.reckonedWith}
