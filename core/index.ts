@@ -432,6 +432,7 @@ export type {
   RigSense,
   RigThere,
   RigWay,
+  Stuff,
   Tied,
   UnderFloat,
   Unread,

@@ -1,5 +1,5 @@
 import { KNOTS, LINE_SORTS, STUFFS } from '../../../../core/index.ts'
-import type { RigPart } from '../../../../core/index.ts'
+import type { RigPart, Stuff } from '../../../../core/index.ts'
 import { within } from '../../../../contract/limits.ts'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
@@ -75,6 +75,13 @@ function OneName<Name extends string>({
   )
 }
 
+/** What a piece is drawn of. */
+const DrawnOf = (props: {
+  readonly called: string
+  readonly value: Stuff
+  readonly onSet: (stuff: Stuff) => void
+}) => <OneName label={labels.of} names={STUFFS} {...props} />
+
 interface PartFieldsProps {
   readonly part: RigPart
   /** what the fields are called by: the part and its place */
@@ -146,13 +153,7 @@ export function PartFields({ part, called, flies, onChange }: PartFieldsProps) {
             value={part.tipMm}
             onSet={(tipMm) => onChange({ ...part, tipMm })}
           />
-          <OneName
-            {...at}
-            label={labels.of}
-            value={part.stuff}
-            names={STUFFS}
-            onSet={(stuff) => onChange({ ...part, stuff })}
-          />
+          <DrawnOf {...at} value={part.stuff} onSet={(stuff) => onChange({ ...part, stuff })} />
         </>
       )
     case 'tippet':
@@ -160,13 +161,7 @@ export function PartFields({ part, called, flies, onChange }: PartFieldsProps) {
         <>
           <Length {...at} value={part.lengthMm} onSet={(lengthMm) => onChange({ ...part, lengthMm })} />
           <Thick {...at} value={part.diameterMm} onSet={(diameterMm) => onChange({ ...part, diameterMm })} />
-          <OneName
-            {...at}
-            label={labels.of}
-            value={part.stuff}
-            names={STUFFS}
-            onSet={(stuff) => onChange({ ...part, stuff })}
-          />
+          <DrawnOf {...at} value={part.stuff} onSet={(stuff) => onChange({ ...part, stuff })} />
         </>
       )
     case 'dropper':

@@ -100,6 +100,11 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
     setFault(null)
     return setDone({ to: rigId })
   }
+  const putAway = async ({ id, version }: RigLine) => {
+    const delivery = await command('rigArchive', { rigId: id, version }, { quietly: true })
+    if (delivery.kind === 'refused') setFault(delivery.problem.detail)
+    else setDone({ to: null })
+  }
   const save = () => void send(rig?.id ?? newId<RigId>(), rig?.version ?? null, draft.name)
   const copy = () => void send(newId<RigId>(), null, `${draft.name}, copy`)
   const print = () =>
@@ -131,14 +136,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
           <Button onPress={print}>{labels.print}</Button>
           {rig ? <Button onPress={copy}>{labels.copy}</Button> : null}
           {rig ? (
-            <Button
-              look="quiet"
-              onPress={() =>
-                void command('rigArchive', { rigId: rig.id, version: rig.version }).then(() =>
-                  setDone({ to: null }),
-                )
-              }
-            >
+            <Button look="quiet" onPress={() => void putAway(rig)}>
               {labels.putAway}
             </Button>
           ) : null}
