@@ -48,7 +48,8 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   await page.keyboard.press('+')
   await expect(typed).toHaveValue(/40 cm 0\.16/)
   await expect(status).toContainText('It is set to 0.80 m')
-  expect(await depthOf(status, 'W 2.8')).toBeGreaterThan(before)
+  const deeper = await depthOf(status, 'W 2.8')
+  expect(deeper).toBeGreaterThan(before)
 
   // by mouse: dragged up the leader it is set deeper still
   const grip = (await float.boundingBox())!
@@ -57,8 +58,7 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2 - 12, { steps: 6 })
   await page.mouse.up()
   await expect(typed).not.toHaveValue(/40 cm 0\.16/)
-  await expect(status).toContainText('; for the lowest fly')
-  expect(await depthOf(status, 'W 2.8')).toBeGreaterThan(before + 0.1)
+  await expect.poll(() => depthOf(status, 'W 2.8')).toBeGreaterThan(deeper)
   // nothing is left unsaved without a word
   await page.getByRole('button', { name: 'All rigs' }).click()
   await expect(page.getByText(/not saved/).first()).toBeVisible()

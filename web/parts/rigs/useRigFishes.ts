@@ -2,9 +2,11 @@ import { useEffect, useState } from 'react'
 import type { FishesNot, FishesRig, RigInWater } from '../../../core/index.ts'
 import { runJob } from '../../workers/gateway.ts'
 
-/** Where a rig fishes: what was found last, and whether it is of this rig already. */
+/** Where a rig fishes: what was found last, of what, and whether that is what is asked now. */
 export interface RigFound {
   readonly found: FishesRig | FishesNot | null
+  /** what it was found of: every word beside it is of that too, or old figures stand beside new ones */
+  readonly of: RigInWater | null
   readonly isOfThis: boolean
 }
 
@@ -16,10 +18,7 @@ export interface RigFound {
  * @param input kept the same while nothing is changed; null while something is wanted yet
  */
 export function useRigFishes(input: RigInWater | null, lane = 'rigFishes'): RigFound {
-  const [told, setTold] = useState<{ readonly of: RigInWater | null; readonly found: RigFound['found'] }>({
-    of: null,
-    found: null,
-  })
+  const [told, setTold] = useState<Omit<RigFound, 'isOfThis'>>({ of: null, found: null })
   useEffect(() => {
     if (!input) return undefined
     const controller = new AbortController()
@@ -32,5 +31,5 @@ export function useRigFishes(input: RigInWater | null, lane = 'rigFishes'): RigF
     })
     return () => controller.abort()
   }, [input, lane])
-  return { found: input ? told.found : null, isOfThis: told.of === input }
+  return input ? { ...told, isOfThis: told.of === input } : { found: null, of: null, isOfThis: false }
 }

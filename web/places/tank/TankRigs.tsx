@@ -63,10 +63,10 @@ function useSinking(
       retrieved: { countS, retrieve: { mmPerS: pullMmPerS, stripMm: STRIP_MM, pauseS } },
     }
   }, [parts, book, moment, depthMm, countS, pullMmPerS, pauseS])
-  const { found, isOfThis } = useRigFishes(input, lane)
+  const { found, of, isOfThis } = useRigFishes(input, lane)
   const nameOf = (part: RigLine['parts'][number]) =>
     'fly' in part ? [flies?.find(({ id }) => id === part.fly)?.name ?? ''] : []
-  const names = (parts ?? []).flatMap(nameOf)
+  const names = (of?.parts ?? []).flatMap(nameOf)
   const fishes = found?.kind === 'fishes' ? found : null
   return {
     fishes,

@@ -92,7 +92,7 @@ export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged
       isQuick: isDragging,
     }
   }, [parts, book, rate, way, moment, depthMm, tipMm, led, isDragging])
-  const { found, isOfThis } = useRigFishes(input)
+  const { found, of, isOfThis } = useRigFishes(input)
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved
   const [base, setBase] = useState<FishesRig | null>(null)
@@ -100,8 +100,8 @@ export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged
     if (fishes && isOfThis && !isChanged && !isDragging) setBase(fishes)
   }, [fishes, isOfThis, isChanged, isDragging])
   const chosen = useMemo(
-    () => parts.flatMap((part) => ('fly' in part ? [flies.find(({ id }) => id === part.fly)] : [])),
-    [parts, flies],
+    () => (of?.parts ?? []).flatMap((part) => ('fly' in part ? [flies.find(({ id }) => id === part.fly)] : [])),
+    [of, flies],
   )
   useRigColumn(fishes, countS, chosen)
   const at = (one: FishesRig | null) => one?.moments[Math.min(countS, one.moments.length - 1)] ?? null
@@ -162,8 +162,8 @@ export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged
       <p role="status">
         {found?.kind === 'not' && isOfThis
           ? wording.rigNotSentence(found)
-          : now && fishes && input
-            ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, input, units)].join(' ')}`
+          : now && fishes && of
+            ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, of, units)].join(' ')}`
             : labels.reckons}
       </p>
       {now && !(found?.kind === 'not' && isOfThis) ? (
