@@ -66,6 +66,34 @@ describe('runJob', () => {
     expect(seen).toHaveLength(told)
   })
 
+  it('tells of no progress once it has answered, though some of it comes late', async () => {
+    // progress comes by a port of its own: nothing says that it is here before the answer
+    await runJob('sampleFall', falls(SHORT), { key: 'late', lane: 5 })
+    const Channel = globalThis.MessageChannel
+    class LateChannel extends Channel {
+      constructor() {
+        super()
+        const listen = this.port1.addEventListener.bind(this.port1) as (
+          type: string,
+          hear: (event: unknown) => void,
+        ) => void
+        Object.assign(this.port1, {
+          addEventListener: (type: string, hear: (event: unknown) => void) =>
+            listen(type, (event) => setTimeout(() => hear(event), 200)),
+        })
+      }
+    }
+    Object.assign(globalThis, { MessageChannel: LateChannel })
+    const seen: number[] = []
+    const onProgress = ({ done }: { readonly done: number }) => seen.push(done)
+    const result = await runJob('sampleFall', falls(1500), { key: 'late', lane: 5, onProgress })
+    Object.assign(globalThis, { MessageChannel: Channel })
+    expect(result).toMatchObject({ kind: 'sampled' })
+    const told = seen.length
+    await new Promise((resolve) => setTimeout(resolve, 400))
+    expect(seen).toHaveLength(told)
+  })
+
   it('stops when its user says so, before it has begun too', async () => {
     const controller = new AbortController()
     const job = runJob('sampleFall', falls(LONG), { key: 'b', signal: controller.signal })

@@ -72,6 +72,8 @@ export async function runJob<Name extends JobName>(
     )
     return (await Promise.race([work, ended])) ?? { kind: 'stopped' }
   } finally {
+    // progress comes by a port of its own: some of it may be here only after the answer
+    over = true
     signal?.removeEventListener('abort', stop)
     if (running.get(key) === stop) running.delete(key)
   }
