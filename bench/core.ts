@@ -125,7 +125,7 @@ export function benchCore(): readonly Line[] {
     lengthMmHigh: 9,
   }
   const matched = {
-    behaviour: { kind: 'sinks' as const, sinkSpeedMmPerS: 420 },
+    behaviour: { kind: 'sinks' as const, sinkSpeedMmPerS: 420, freeMmPerS: 440, submergedMg: 90 },
     look: appearanceOf(fly),
     ways: [],
   }

@@ -1,5 +1,5 @@
+import { behaviourOfListed } from '../core/index.ts'
 import type {
-  Behaviour,
   ComingOuting,
   FoodStage,
   PlanInputs,
@@ -55,20 +55,11 @@ export function plannedOf(view: PlanView): Planned {
   }
 }
 
-function behaviourOf({ figure }: PlannedVariant): Behaviour {
-  const speed = figure.trailingSpeedMmPerS ?? figure.sinkSpeedMmPerS
-  if ((figure.kind === 'sinks' || figure.kind === 'hovers') && speed !== null)
-    return { kind: 'sinks', sinkSpeedMmPerS: speed }
-  return figure.kind === 'floats' && figure.posture
-    ? { kind: 'floats', posture: figure.posture }
-    : { kind: 'unknown' }
-}
-
 /** A variant as foods are held against it. */
 export const toServing = (variant: PlannedVariant): ServingVariant => ({
   key: variant.variantId,
   patternKey: variant.patternId,
-  behaviour: behaviourOf(variant),
+  behaviour: behaviourOfListed(variant.figure),
   look: variant.look,
   onHand: variant.onHand,
   meantFor: variant.meantFor,

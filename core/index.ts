@@ -81,6 +81,7 @@ export type { Ask, NamedFamily, Settled, TypedHook } from './entry/index.ts'
 export type { BareForm, TypedLine } from './entry/index.ts'
 export {
   behaviourOf,
+  behaviourOfListed,
   countdown,
   evaluateFly,
   LIST_CONDITIONS,
@@ -407,6 +408,7 @@ export {
   STUFFS,
   underFloat,
   weakestOf,
+  withSetting,
   writtenRig,
 } from './rig/index.ts'
 export type {

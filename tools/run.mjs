@@ -1,4 +1,4 @@
-// npm run demo | start | dev | screenshots | bench | backup | restore | verify
+// npm run demo | start | dev | screenshots | bench | depths | backup | restore | verify
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { findChromium } from './chromium.mjs'
@@ -53,6 +53,10 @@ const tasks = {
   async bench() {
     await ensureBuilt()
     const { code } = await run(bin('tsx'), ['bench/run.ts', ...args])
+    process.exit(code)
+  },
+  async depths() {
+    const { code } = await run(bin('tsx'), ['tools/workOutDepths.mjs'])
     process.exit(code)
   },
   backup: () => upkeep('backup'),

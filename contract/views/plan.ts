@@ -92,6 +92,7 @@ export const planVariant = z.object({
   figure: variantFigure.pick({
     kind: true,
     sinkSpeedMmPerS: true,
+    submergedMg: true,
     trailingSpeedMmPerS: true,
     posture: true,
     hookSize: true,

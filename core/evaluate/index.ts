@@ -1,4 +1,4 @@
-export { behaviourOf } from './behaviour.ts'
+export { behaviourOf, behaviourOfListed } from './behaviour.ts'
 export { PRIOR_DRAG_SD_LOG, UNCALIBRATED } from './calibration.ts'
 export type { Calibration, MassFactor } from './calibration.ts'
 export { dragElementsOf } from './fallOfParts.ts'

@@ -12,6 +12,8 @@ export interface MatchAspect {
     | 'tooLarge'
     | 'tooSmall'
     | 'depthRight'
+    | 'reachesDepth'
+    | 'tooShallow'
     | 'tooSlow'
     | 'tooFast'
     | 'floatsAboveIt'

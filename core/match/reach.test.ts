@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { fishingDepthMm } from './index.ts'
 
 const place = (surfaceSpeedMmPerS: number, bedMm = 900) => ({ bedMm, surfaceSpeedMmPerS })
-const sinks = (sinkSpeedMmPerS: number) => ({ kind: 'sinks', sinkSpeedMmPerS }) as const
+const sinks = (sinkSpeedMmPerS: number) =>
+  ({ kind: 'sinks', sinkSpeedMmPerS, freeMmPerS: sinkSpeedMmPerS, submergedMg: 20 }) as const
 
 describe('fishingDepthMm', () => {
   it('is as far as a fly gets on a drift of six metres', () => {

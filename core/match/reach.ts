@@ -1,7 +1,9 @@
 import type { Posture } from '../float/index.ts'
 import { bandIn, bandRange } from '../season/index.ts'
 import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
-import type { Behaviour, Shown } from '../technique/index.ts'
+import { DRIFT_MM, usualDepthMm } from '../rig/index.ts'
+import type { UsualRig } from '../rig/index.ts'
+import type { Behaviour, Shown, Sinks } from '../technique/index.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
 
@@ -15,8 +17,7 @@ export interface MatchPlace {
   readonly lengthMmHigh: number
 }
 
-/** On a drift of this length a bottom fly must be down; in still water it may take longer than anyone waits. */
-const DRIFT_MM = 6000
+/** In still water a fly may take longer to fall than anyone waits. */
 const PATIENCE_S = 20
 
 /** Seconds that a fly has to get down: a usual drift at this speed of the surface, or as long as anyone waits. */
@@ -52,37 +53,76 @@ const IN_THE_FILM = 0.4
 /** What is swung keeps off the bottom. */
 const SWUNG_AT_BOTTOM = 0.2
 
-function fallingAspect(found: number, band: DepthBand, place: MatchPlace, held: boolean): MatchAspect {
-  const range = bandRange(band, place.bedMm, place.waterKind)
-  const targetMm = Math.max((range.fromMm + range.toMm) / 2, 1)
-  const wantedLow = targetMm / timeToGetDownS(place.surfaceSpeedMmPerS)
-  const wantedHigh = FASTEST[band]?.[held ? 'held' : 'free'] ?? Infinity
-  const base = { aspect: 'depth' as const, found, wantedLow, wantedHigh, names: [] }
+/** A rig at a place: line that was cast to be counted down is swung where the water runs. */
+const rigAt = (rig: UsualRig, { surfaceSpeedMmPerS }: MatchPlace): UsualRig =>
+  rig === 'counted' && surfaceSpeedMmPerS > 0 ? 'swung' : rig
+
+/** How deep a fly gets at a place, mm, with no regard to the bed: on a rig by its table, else as far as it falls free. */
+function reachedMm(fly: Sinks, rig: UsualRig | null, place: MatchPlace): number {
+  const { bedMm, surfaceSpeedMmPerS } = place
+  const { submergedMg, freeMmPerS, sinkSpeedMmPerS } = fly
+  return rig === null
+    ? sinkSpeedMmPerS * timeToGetDownS(surfaceSpeedMmPerS)
+    : usualDepthMm(
+        rigAt(rig, place),
+        { submergedMg, fallMmPerS: freeMmPerS },
+        { bedMm, surfaceMmPerS: surfaceSpeedMmPerS },
+      )
+}
+
+interface Falling {
+  readonly fly: Sinks
+  readonly rig: UsualRig | null
+  readonly held: boolean
+}
+
+function fallingAspect({ fly, rig, held }: Falling, band: DepthBand, place: MatchPlace): MatchAspect {
+  const fallMmPerS = fly.sinkSpeedMmPerS
+  const ofFall = { aspect: 'depth' as const, found: fallMmPerS, wantedLow: 0, wantedHigh: 0, names: [] }
   if (band === 'onFilm' || band === 'inFilm') {
-    const score = found < HANGS_ABOUT_MM_PER_S ? IN_THE_FILM : 0
-    return { ...base, wantedLow: 0, wantedHigh: 0, code: 'sinksBelowIt', score }
+    const score = fallMmPerS < HANGS_ABOUT_MM_PER_S ? IN_THE_FILM : 0
+    return { ...ofFall, code: 'sinksBelowIt', score }
   }
-  if (found < wantedLow) {
-    return { ...base, code: 'tooSlow', score: Math.max(0, 1 - Math.log(wantedLow / Math.max(found, 1))) }
+  const range = bandRange(band, place.bedMm, place.waterKind)
+  const wantedMm = Math.max((range.fromMm + range.toMm) / 2, 1)
+  const foundMm = Math.min(reachedMm(fly, rig, place), place.bedMm)
+  const base: MatchAspect =
+    rig === null
+      ? {
+          ...ofFall,
+          wantedLow: wantedMm / timeToGetDownS(place.surfaceSpeedMmPerS),
+          code: 'depthRight',
+          score: 1,
+        }
+      : {
+          ...{ aspect: 'depth', found: foundMm, wantedLow: wantedMm, wantedHigh: 0 },
+          ...{ code: 'reachesDepth', score: 1, names: [rigAt(rig, place)] },
+        }
+  if (foundMm < wantedMm) {
+    const score = Math.max(0, 1 - Math.log(wantedMm / Math.max(foundMm, 1)))
+    return { ...base, code: rig === null ? 'tooSlow' : 'tooShallow', score }
   }
-  if (found > wantedHigh) {
-    return { ...base, code: 'tooFast', score: Math.max(0, 1 - Math.log(found / wantedHigh)) }
+  const fastest = FASTEST[band]?.[held ? 'held' : 'free'] ?? Infinity
+  if (fallMmPerS > fastest) {
+    const score = Math.max(0, 1 - Math.log(fallMmPerS / fastest))
+    return { ...ofFall, wantedHigh: fastest, code: 'tooFast', score }
   }
-  return { ...base, code: 'depthRight', score: 1 }
+  return base
 }
 
 /** Swung or drawn near the top, whatever it weighs: of its weight only too much matters, and below too little. */
-function swungAspect(found: number, band: DepthBand, place: MatchPlace): MatchAspect {
-  const falls = fallingAspect(found, band, place, true)
-  if (band === 'topHalfMetre' && falls.code === 'tooSlow') return { ...falls, code: 'depthRight', score: 1 }
+function swungAspect(fly: Sinks, band: DepthBand, place: MatchPlace): MatchAspect {
+  const falls = fallingAspect({ fly, rig: 'swung', held: true }, band, place)
+  if (band === 'topHalfMetre' && falls.code === 'tooShallow')
+    return { ...falls, code: 'reachesDepth', score: 1 }
   return band === 'bottom'
     ? { ...falls, code: 'swingsAboveIt', score: Math.min(falls.score, SWUNG_AT_BOTTOM) }
     : falls
 }
 
-/** Whether something that falls so fast is down on the bottom within a usual drift, or wait, at a place. */
-export const bottomAspect = (sinkSpeedMmPerS: number, place: MatchPlace): MatchAspect =>
-  fallingAspect(sinkSpeedMmPerS, 'bottom', place, false)
+/** Whether a fly gets to the bottom at a place: on a rig, or falling free within a usual drift, or wait. */
+export const bottomAspect = (fly: Sinks, rig: UsualRig | null, place: MatchPlace): MatchAspect =>
+  fallingAspect({ fly, rig, held: rig !== null }, 'bottom', place)
 
 /** Whether the fly, shown so, gets to where the stage is taken, and stays there. */
 export function depthAspect(shown: Shown, stage: FoodStage, place: MatchPlace): MatchAspect {
@@ -91,9 +131,9 @@ export function depthAspect(shown: Shown, stage: FoodStage, place: MatchPlace): 
   const film = band === 'onFilm' || band === 'inFilm'
   switch (shown.kind) {
     case 'falls':
-      return fallingAspect(shown.sinkSpeedMmPerS, band, place, shown.held)
+      return fallingAspect(shown, band, place)
     case 'swings':
-      return swungAspect(shown.sinkSpeedMmPerS, band, place)
+      return swungAspect(shown.fly, band, place)
     case 'unknown':
       return plain('depth', 'notKnown', 0.3)
     case 'hovers':

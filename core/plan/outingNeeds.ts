@@ -48,7 +48,9 @@ const BY_ANCHOR = 0.25
 /** Whether some fly of the right weight could be shown at a depth by the ways of the day. */
 function isReachable(band: DepthBand, { techniques, rules }: ComingOuting): boolean {
   const film = band === 'onFilm' || band === 'inFilm'
-  const ideal: Behaviour = film ? { kind: 'floats', posture: 'low' } : { kind: 'sinks', sinkSpeedMmPerS: 100 }
+  const ideal: Behaviour = film
+    ? { kind: 'floats', posture: 'low' }
+    : { kind: 'sinks', sinkSpeedMmPerS: 100, freeMmPerS: 110, submergedMg: 20 }
   if (rules.dryOnly && !film) return false
   const ways = techniques.filter((way) => isWayAllowed(rules, way))
   return techniques.length === 0 || ways.some((way) => fallFor(way, ideal) !== null)

@@ -1,15 +1,19 @@
 import type { Posture } from '../float/index.ts'
-import type { Behaviour } from './behaviour.ts'
+import type { UsualRig } from '../rig/index.ts'
+import type { Behaviour, Sinks } from './behaviour.ts'
 import type { Technique } from './techniques.ts'
 
 /** What a technique makes of a fly: where the line lets it go, and what keeps it there. */
 export type Shown =
   /** rides as it floats */
   | { readonly kind: 'onTop'; readonly posture: Posture }
-  /** falls as far as the drift or the wait lets it; what holds it keeps it at any depth that it has come to */
-  | { readonly kind: 'falls'; readonly sinkSpeedMmPerS: number; readonly held: boolean }
+  /**
+   * falls as far as its rig, the drift and the wait let it; what holds it keeps it at any depth that it has come to; without
+   * a rig it falls free, its line trailing
+   */
+  | { readonly kind: 'falls'; readonly fly: Sinks; readonly held: boolean; readonly rig: UsualRig | null }
   /** is drawn or swung through the top half metre whatever it weighs, unless it is too heavy for that */
-  | { readonly kind: 'swings'; readonly sinkSpeedMmPerS: number }
+  | { readonly kind: 'swings'; readonly fly: Sinks; readonly rig: 'swung' }
   /** lifts off the bottom on a short leader under a line that lies there */
   | { readonly kind: 'hovers' }
   | { readonly kind: 'unknown' }
@@ -42,19 +46,31 @@ export function fallFor(technique: Technique | null, behaviour: Behaviour): Show
     return technique === null || FLOATS.has(technique) ? { kind: 'onTop', posture: behaviour.posture } : null
   }
   const { sinkSpeedMmPerS } = behaviour
+  const falls = (rig: UsualRig | null): Shown => ({
+    kind: 'falls',
+    fly: behaviour,
+    held: technique !== null && HOLDS.has(technique),
+    rig,
+  })
   switch (technique) {
     case 'dry':
       return null
     case 'dryWithDropper':
-      return sinkSpeedMmPerS <= MOST_UNDER_A_DRY ? { kind: 'falls', sinkSpeedMmPerS, held: true } : null
+      return sinkSpeedMmPerS <= MOST_UNDER_A_DRY ? falls('underDry') : null
     case 'swungWets':
     case 'driftTeam':
-      return { kind: 'swings', sinkSpeedMmPerS }
+      return { kind: 'swings', fly: behaviour, rig: 'swung' }
     case 'buoyantOnSinkingLine':
-      return sinkSpeedMmPerS <= MOST_TO_HOVER
-        ? { kind: 'hovers' }
-        : { kind: 'falls', sinkSpeedMmPerS, held: false }
+      return sinkSpeedMmPerS <= MOST_TO_HOVER ? { kind: 'hovers' } : falls(null)
+    case 'tightLineNymph':
+      return falls('tight')
+    case 'indicatorNymph':
+    case 'staticIndicator':
+      return falls('float')
+    case 'slowRetrieve':
+      return falls('counted')
+    // cast with slack it falls as if it were free
     default:
-      return { kind: 'falls', sinkSpeedMmPerS, held: technique !== null && HOLDS.has(technique) }
+      return falls(null)
   }
 }

@@ -1,4 +1,4 @@
-export type { Behaviour } from './behaviour.ts'
+export type { Behaviour, Sinks } from './behaviour.ts'
 export { fallFor } from './fallFor.ts'
 export type { Shown } from './fallFor.ts'
 export { TECHNIQUES } from './techniques.ts'

@@ -3,9 +3,11 @@ import type { FitFinding, MissingPiece } from '../dressing/index.ts'
 import type { FlyReport } from '../evaluate/index.ts'
 import type { MatchAspect } from '../match/index.ts'
 import type { DisplayUnits, UnclearCode } from '../quantity/index.ts'
+import { USUAL_RIGS } from '../rig/index.ts'
+import type { UsualRig } from '../rig/index.ts'
 import { dateOf } from '../season/index.ts'
 import type { FeedingReason, Need } from '../season/index.ts'
-import { inTen, mass, smallLength, speed, temperature } from './figures.ts'
+import { fineDepth, inTen, mass, smallLength, speed, temperature } from './figures.ts'
 import { componentName } from './names.ts'
 
 /** What was found on the fit of a fly, with what would do. */
@@ -63,6 +65,18 @@ export function missingSentence(piece: MissingPiece): string {
   }
 }
 
+const ON_RIG: Readonly<Record<UsualRig, string>> = {
+  float: 'under a float',
+  underDry: 'under a dry',
+  tight: 'on a tight line',
+  swung: 'as it swings',
+  counted: 'after a count of twenty',
+}
+
+/** How a fly is fished whose depth is told. */
+const onRig = ({ names }: MatchAspect): string =>
+  USUAL_RIGS.flatMap((rig) => (names.includes(rig) ? [ON_RIG[rig]] : [])).join('')
+
 /** Why a fly serves a stage, or does not. */
 export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string {
   // what the fly stands for: flies are tied shorter than naturals
@@ -79,6 +93,10 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
       return aspect.found > 0
         ? `gets to its depth: falls ${speed(aspect.found, units)}`
         : 'stays where it is taken'
+    case 'reachesDepth':
+      return `gets to its depth: ${fineDepth(aspect.found, units)} down ${onRig(aspect)}`
+    case 'tooShallow':
+      return `too shallow: ${fineDepth(aspect.found, units)} down ${onRig(aspect)}, ${fineDepth(aspect.wantedLow, units)} is wanted here`
     case 'tooSlow':
       return `too slow: falls ${speed(aspect.found, units)}, at least ${speed(aspect.wantedLow, units)} is wanted here`
     case 'tooFast':

@@ -32,13 +32,14 @@ async function readLasting(db: Reader) {
   const barbOf = new Map((await loadGoods(db)).map(({ material: { id, barb } }) => [id, barb]))
   const lasting = (await loadRecipes(db)).map(
     ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
-      const { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } = toFigureView(figure)
+      const { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } =
+        toFigureView(figure)
       const setup = parts.get(row.currentRevisionId)
       return {
         variantId: row.id,
         pattern: patternAt(row.patternId) ?? 0,
         label: row.label,
-        figure: { kind, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
+        figure: { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
         look: figure?.look ? { ...figure.look, palette: [...figure.look.palette] } : null,
         place: placeAt(row.homeCompartmentId),
         ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),

@@ -1,5 +1,6 @@
 import { and, count, eq, getTableColumns, inArray, isNotNull, isNull, or } from 'drizzle-orm'
 import type { VariantFigure, VariantRevisionId } from '../../contract/index.ts'
+import { behaviourOfListed } from '../../core/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
@@ -152,8 +153,5 @@ export function toFigureView(row: FigureRow | null): VariantFigure {
 
 /** How a variant behaves in the water, from its stored figure. */
 export function behaviourOfRow(row: FigureRow | null): Behaviour {
-  if ((row?.kind === 'sinks' || row?.kind === 'hovers') && row.trailingSpeedMmPerS !== null) {
-    return { kind: 'sinks', sinkSpeedMmPerS: row.trailingSpeedMmPerS }
-  }
-  return row?.kind === 'floats' && row.posture ? { kind: 'floats', posture: row.posture } : { kind: 'unknown' }
+  return row ? behaviourOfListed(row) : { kind: 'unknown' }
 }

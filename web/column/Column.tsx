@@ -19,6 +19,7 @@ import { Strip } from './Strip.ts'
 // what only some places hang in the Column, and what only the opened water shows, comes with them
 const DayHours = lazy(() => import('./DayHours.tsx'))
 const FallMarks = lazy(() => import('./FallMarks.tsx'))
+const RigMarks = lazy(() => import('./RigMarks.tsx'))
 const SectionMarks = lazy(() => import('./SectionMarks.tsx'))
 const SpanHandles = lazy(() => import('./SpanHandles.tsx'))
 const TrimMarks = lazy(() => import('./TrimMarks.tsx'))
@@ -155,6 +156,15 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
             <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} />
           ) : null}
           {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
+          {content.rig ? (
+            <RigMarks
+              rig={content.rig}
+              bedMm={bedMm}
+              widthPx={widthPx / 2}
+              heightPx={heightPx}
+              opened={opened}
+            />
+          ) : null}
           {content.trim ? <TrimMarks trim={content.trim} bedMm={bedMm} heightPx={heightPx} /> : null}
           {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
         </Suspense>

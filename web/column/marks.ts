@@ -91,12 +91,39 @@ export interface DepthSpan {
   readonly onChange: (span: { readonly fromMm: number; readonly toMm: number }) => void
 }
 
+/** A place of a rig in the plane of the current: downstream and down. */
+interface RigPlace {
+  readonly xMm: number
+  readonly zMm: number
+}
+
+/** A rig as it hangs in the current, from where it is held or from its float down. */
+export interface RigMark {
+  readonly line: readonly RigPlace[]
+  readonly flies: readonly RigPlace[]
+  /** as it was saved, where it is being changed */
+  readonly ghost: readonly RigPlace[] | null
+  readonly isCarried: boolean
+  /** what brings its lowest fly to another depth; null where nothing does */
+  readonly grip: {
+    readonly depthMm: number
+    /** what is changed by it, and how it stands */
+    readonly label: string
+    readonly words: string
+    readonly onDrag: (depthMm: number) => void
+    readonly onDrop: () => void
+    /** deeper by so many steps, or higher */
+    readonly onStep: (steps: number) => void
+  } | null
+}
+
 /** What a place hangs in the Column besides the foods. Null leaves the flies lane to the census of the boxes. */
 export interface ColumnContent {
   readonly flies: readonly Mark[] | null
   readonly fall: FallMark | null
   /** of a fly that floats */
   readonly trim?: TrimLine | null
+  readonly rig?: RigMark | null
   /** ids of foods to keep bright; null keeps all */
   readonly foods: readonly string[] | null
   /** the water itself, where a place is about it */

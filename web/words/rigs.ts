@@ -46,6 +46,7 @@ export const labels = {
   whereItFishes: 'Where it fishes',
   tipAbove: 'Tip above the water',
   ledAt: 'Led at',
+  setTo: 'set to',
   waterDeep: 'Water here',
   count: 'Count, s',
   reckons: 'Being reckoned …',

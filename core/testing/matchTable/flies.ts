@@ -145,7 +145,7 @@ export const TABLE_FLIES: readonly TableFly[] = [
   fly('soft olive 16', 'straight standard #16', WET,
     'thread: nylon 70 den olive', 'body: nylon thread 70 den olive, 3 layers, from 0.3 to 1',
     'thorax: hare natural, bulk 0.3, from 0.12 to 0.32', 'collar: partridge-like brown #16, 1½ turns, 1.1 gape, from 0.08 to 0.14'),
-  fly('sunk rust spinner 16', 'straight standard #16', WET,
+  fly('sunk rust spinner 16', 'straight standard #16', [...WET, 'dryWithDropper'],
     'thread: nylon 50 den rust', 'tail: 2 stiff cock fibres dun, 1 shank', 'body: fine copper wire 0.12, 20 turns, from 0.35 to 1',
     'wing: polypropylene clear, 1 strand, 0.9 shank, tented, from 0.2 to 0.28',
     'thorax: fine synthetic dubbing rust, bulk 0.2, from 0.12 to 0.34'),

@@ -35,7 +35,7 @@ export const TABLE_FOODS: readonly TableFood[] = [
   food('small-dark-early-sedge-larva', 'freestone', 3, 'stone case 12'),
   food('net-spinning-sedge-pupa', 'freestone', 7, 'amber pupa 14'),
   food('scud-adult', 'springFed', 6, 'olive shrimp 14'),
-  food('hog-louse-adult', 'lowlandStillwater', 4, 'grey louse 14'),
+  food('hog-louse-adult', 'lowlandStillwater', 4, 'grey louse 14', 'flat brown clinger 14'),
   food('earthworm-washed-in', 'freestone', 10, 'pink worm 10'),
   food('aquatic-worm-adult', 'freestone', 10, 'thin red worm 12'),
   food('bullhead-adult', 'freestone', 5, 'bullhead 6'),

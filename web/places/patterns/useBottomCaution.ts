@@ -23,7 +23,7 @@ export function useBottomCaution(worked: WorkedOut | null, draft: Draft | null):
     )
     const behaviour = behaviourOf(worked.report)
     if (!forBottom || behaviour.kind !== 'sinks') return null
-    const aspect = bottomAspect(behaviour.sinkSpeedMmPerS, {
+    const aspect = bottomAspect(behaviour, null, {
       waterKind,
       bedMm: reach.typicalDepthMm,
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,

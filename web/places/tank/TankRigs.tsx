@@ -3,7 +3,7 @@ import type { RefObject } from 'react'
 import styled from 'styled-components'
 import { within } from '../../../contract/limits.ts'
 import { isStillwater, wording } from '../../../core/index.ts'
-import type { FishesRig, RigInWater } from '../../../core/index.ts'
+import type { FishesRig, RigInWater, RigPart } from '../../../core/index.ts'
 import type { RigLine } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import type { Moment } from '../../moment/useMoment.ts'
@@ -64,7 +64,7 @@ function useSinking(
     }
   }, [parts, book, moment, depthMm, countS, pullMmPerS, pauseS])
   const { found, of, isOfThis } = useRigFishes(input, lane)
-  const nameOf = (part: RigLine['parts'][number]) =>
+  const nameOf = (part: RigPart) =>
     'fly' in part ? [flies?.find(({ id }) => id === part.fly)?.name ?? ''] : []
   const names = (of?.parts ?? []).flatMap(nameOf)
   const fishes = found?.kind === 'fishes' ? found : null

@@ -112,7 +112,8 @@ function newcomerOf(
     label,
     figure: {
       kind: behaviour.kind === 'unknown' ? 'incomplete' : behaviour.kind,
-      sinkSpeedMmPerS: null,
+      submergedMg: behaviour.kind === 'sinks' ? behaviour.submergedMg : null,
+      sinkSpeedMmPerS: behaviour.kind === 'sinks' ? behaviour.freeMmPerS : null,
       trailingSpeedMmPerS: behaviour.kind === 'sinks' ? behaviour.sinkSpeedMmPerS : null,
       posture: behaviour.kind === 'floats' ? behaviour.posture : null,
       hookSize: ruled.hookSize,

@@ -118,10 +118,13 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
   const latest = useRef(putParts)
   latest.current = putParts
   const put = useCallback((next: readonly RigPart[]) => latest.current(next), [])
-  const slide = (next: readonly RigPart[], dragging: boolean) => {
-    setDragging(dragging)
-    putParts(next)
-  }
+  const slide = useCallback(
+    (next: readonly RigPart[], dragging: boolean) => {
+      setDragging(dragging)
+      put(next)
+    },
+    [put],
+  )
   return (
     <>
       <Heading>
@@ -195,8 +198,10 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
             way={draft.way}
             flies={flies}
             moment={moment}
+            isFixed={isFixed}
             isDragging={isDragging}
             isChanged={isChanged}
+            onPut={slide}
           />
         ) : null}
       </Sides>

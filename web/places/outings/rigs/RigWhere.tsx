@@ -3,9 +3,6 @@ import type { RigLine } from '../../../../contract/index.ts'
 import { within } from '../../../../contract/limits.ts'
 import { wording } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
-import { flyNames } from '../../../column/shortNames.ts'
-import { EMPTY_CONTENT, useColumn } from '../../../column/marks.ts'
-import type { ColumnContent } from '../../../column/marks.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
@@ -13,6 +10,7 @@ import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { LineCounts } from './LineCounts.tsx'
 import { useLineRate } from './useLineRate.ts'
+import { useRigColumn } from './useRigColumn.ts'
 import { inReach, USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
 import { RigUnderWater } from '../../../parts/rigs/RigUnderWater.tsx'
 import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
@@ -30,45 +28,29 @@ interface RigWhereProps {
   readonly way: RigWay
   readonly flies: readonly FlyChoice[]
   readonly moment: Moment
+  readonly isFixed: boolean
   readonly isDragging: boolean
   readonly isChanged: boolean
-}
-
-/** The flies of a rig in the Column, each where it fishes. */
-function useRigColumn(found: FishesRig | null, atS: number, flies: readonly (FlyChoice | undefined)[]): void {
-  const content = useMemo((): ColumnContent => {
-    const there = found?.moments[Math.min(atS, found.moments.length - 1)]?.there
-    if (!found || !there) return EMPTY_CONTENT
-    return {
-      ...EMPTY_CONTENT,
-      flies: there.flatMap(({ depthMm, band }, i) => {
-        const fly = flies[found.hung[i] ?? -1]
-        if (!fly) return []
-        const at = Math.max(depthMm, 0)
-        const [fromMm, toMm] = band ? [band.lowMm, band.highMm] : [at, at]
-        return {
-          ...{
-            id: `${fly.id}:${i}`,
-            names: flyNames(fly.patternName, fly.label),
-            words: '',
-            depthMm: at,
-            fromMm,
-            toMm,
-          },
-          ...{ weight: 0, softWeight: 0, look: 'fly' as const, drawingKey: fly.drawingKey, rank: i, to: null },
-        }
-      }),
-    }
-  }, [found, atS, flies])
-  useColumn(content)
+  readonly onPut: (parts: readonly RigPart[], isDragging: boolean) => void
 }
 
 /** Where the flies of a rig fish, in the water of the moment: drawn to scale, with bands, and what to set. */
-export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged }: RigWhereProps) {
+export function RigWhere({
+  rig,
+  parts,
+  way,
+  flies,
+  moment,
+  isFixed,
+  isDragging,
+  isChanged,
+  onPut,
+}: RigWhereProps) {
   const { units } = useWording()
   const { reach, waterTempC } = moment
   const [tipMm, setTipMm] = useState<number | null>(USUAL_TIP_MM)
   const [ledMmPerS, setLed] = useState<number | null>(null)
+  const [isLeading, setLeading] = useState(false)
   const [countS, setCount] = useState(15)
   const [deepMm, setDeep] = useState<number | null>(null)
   const depthMm = deepMm ?? reach.typicalDepthMm
@@ -89,9 +71,9 @@ export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged
       flies: fliesFrom(book, parts),
       tipHeightMm: tipMm,
       ledMmPerS: led,
-      isQuick: isDragging,
+      isQuick: isDragging || isLeading,
     }
-  }, [parts, book, rate, way, moment, depthMm, tipMm, led, isDragging])
+  }, [parts, book, rate, way, moment, depthMm, tipMm, led, isDragging, isLeading])
   const { found, of, isOfThis } = useRigFishes(input)
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved
@@ -103,11 +85,26 @@ export function RigWhere({ rig, parts, way, flies, moment, isDragging, isChanged
     () => (of?.parts ?? []).flatMap((part) => ('fly' in part ? [flies.find(({ id }) => id === part.fly)] : [])),
     [of, flies],
   )
-  useRigColumn(fishes, countS, chosen)
   const at = (one: FishesRig | null) => one?.moments[Math.min(countS, one.moments.length - 1)] ?? null
   const now = at(fishes)
   const names = (fishes?.hung ?? []).map((i) => chosen[i]?.name ?? '')
   const ghost = isChanged && base?.way === way ? at(base) : null
+  const set = useMemo(
+    () => ({
+      put: onPut,
+      lead: (mmPerS: number, dragging: boolean) => {
+        setLed(mmPerS)
+        setLeading(dragging)
+      },
+      count: setCount,
+    }),
+    [onPut],
+  )
+  // the Column ends at the bed of the reach: what is reckoned in other water has no place in it
+  const isThere = depthMm === reach.typicalDepthMm
+  useRigColumn({
+    ...{ fishes: isThere ? fishes : null, of, now, ghost, countS, chosen, isFixed, set },
+  })
   const where =
     way === 'counted' ? `In still water of ${wording.fineDepth(depthMm, units)}` : `At ${reach.reachName}`
   return (
