@@ -51,14 +51,33 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   const deeper = await depthOf(status, 'W 2.8')
   expect(deeper).toBeGreaterThan(before)
 
-  // by mouse: dragged up the leader it is set deeper still
-  const grip = (await float.boundingBox())!
-  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2)
+  // in the opened water it hangs to scale, and its grip sets it too
+  await page.keyboard.press('d')
+  await page.keyboard.press('d')
+  const grip = page.getByRole('slider', { name: 'set to' })
+  await expect(grip).toHaveAttribute('aria-valuetext', 'set to 0.80 m')
+  await grip.focus()
+  await page.keyboard.press('+')
+  await expect(status).toContainText('It is set to 0.90 m')
+  const held = (await grip.boundingBox())!
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2)
   await page.mouse.down()
-  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2 - 12, { steps: 6 })
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2 - 60, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(() => depthOf(status, 'W 2.8')).toBeLessThan(deeper)
+  expect(await axeFaults(page)).toEqual([])
+  await page.keyboard.press('Escape')
+  await expect(grip).toBeHidden()
+  const set = await depthOf(status, 'W 2.8')
+
+  // by mouse: dragged up the leader it is set deeper still
+  const at = (await float.boundingBox())!
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2 - 12, { steps: 6 })
   await page.mouse.up()
   await expect(typed).not.toHaveValue(/40 cm 0\.16/)
-  await expect.poll(() => depthOf(status, 'W 2.8')).toBeGreaterThan(deeper)
+  await expect.poll(() => depthOf(status, 'W 2.8')).toBeGreaterThan(set)
   // nothing is left unsaved without a word
   await page.getByRole('button', { name: 'All rigs' }).click()
   await expect(page.getByText(/not saved/).first()).toBeVisible()

@@ -64,13 +64,14 @@ export function drifts({ assembled, current, depthMm, water, ...rest }: Carried)
     motion = settled
     loadMg = pullOn(motion, around).at(-1) ?? 0
   }
-  const { points, flies } = layOf(motion)
+  const { points, flies, knots } = layOf(motion)
   // as seen from what carries it
   const floatMm = points[0]?.xMm ?? 0
   const fromFloat = ({ xMm, zMm }: Plane) => ({ xMm: xMm - floatMm, zMm })
   return {
     points: points.map(fromFloat),
     flies: flies.slice(0, rig.flies.length).map(fromFloat),
+    knots: knots.slice(0, rig.flies.length).map(fromFloat),
     speedMmPerS: motion.speed[0] ?? 0,
     loadMg,
     holds: loadMg <= carrier.bearsMg,

@@ -90,7 +90,7 @@ export function rigLies(
   const nodes = isQuick ? COARSE : NODES.usual
   const common = { water, depthMm: current.depthMm, current: flow, nodes, ...(lineOff ? { lineOff } : {}) }
   const rest = (lay: Lay, onBed: boolean): readonly Moment[] => [
-    { timeS: 0, points: lay.points, flies: lay.flies, onBed },
+    { timeS: 0, points: lay.points, flies: lay.flies, knots: lay.knots, onBed },
   ]
   const deepest = ({ flies: at }: Lay) => Math.max(...at.map(({ zMm }) => zMm))
   if (way === 'carried') {

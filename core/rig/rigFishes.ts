@@ -51,10 +51,11 @@ export function* rigFishes(
     carried: found.carried,
     tight: found.tight,
     toSetMm,
-    moments: found.moments.map(({ timeS, points, flies: at }, i) => ({
+    moments: found.moments.map(({ timeS, points, flies: at, knots }, i) => ({
       timeS,
       points,
       flies: at.slice(0, found.hung.length),
+      knots: knots.slice(0, found.hung.length),
       there: at.slice(0, found.hung.length).map(({ zMm }, k) => {
         const depthMm = Math.min(zMm, bedMm)
         const deep = others.flatMap(({ moments }) => moments[i]?.flies[k]?.zMm ?? [])

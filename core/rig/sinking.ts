@@ -25,6 +25,8 @@ export interface StillCast {
 export interface Lay {
   readonly points: readonly Plane[]
   readonly flies: readonly Plane[]
+  /** where the side line of each fly is tied; of one on the leader the fly itself */
+  readonly knots: readonly Plane[]
 }
 
 /** A line at one moment of its way down. */
@@ -56,17 +58,24 @@ const planeAt = (motion: Motion, node: number): Plane => {
 
 /** How a rig lies now. */
 export function layOf(motion: Motion): Lay {
+  const { along, bodies, segments } = motion.net
   const flies: Plane[] = []
-  for (const { node, fly } of motion.net.bodies) flies[fly] = planeAt(motion, node)
-  return { points: motion.net.along.map((node) => planeAt(motion, node)), flies }
+  const knots: Plane[] = []
+  for (const { node, fly } of bodies) {
+    const side = along.includes(node) ? undefined : segments.find(({ b }) => b === node)
+    flies[fly] = planeAt(motion, node)
+    knots[fly] = planeAt(motion, side?.a ?? node)
+  }
+  return { points: along.map((node) => planeAt(motion, node)), flies, knots }
 }
 
 function frameOf(motion: Motion, timeS: number): LineFrame {
   const { net } = motion
-  const { points, flies } = layOf(motion)
+  const lay = layOf(motion)
+  const { points } = lay
   const lineEnd = planeAt(motion, net.lineEnd)
   const lowestMm = Math.max(...points.slice(0, net.along.indexOf(net.lineEnd) + 1).map(({ zMm }) => zMm))
-  return { timeS, points, flies, lineEnd, bellyMm: Math.max(lowestMm - lineEnd.zMm, 0) }
+  return { timeS, ...lay, lineEnd, bellyMm: Math.max(lowestMm - lineEnd.zMm, 0) }
 }
 
 /** How much line was drawn in after so long, mm. */

@@ -42,6 +42,7 @@ describe('a tight line in sentences', () => {
     hung: {
       points: [],
       flies: [],
+      knots: [],
       fliesMm: [870],
       onBed: false,
       inWaterMm: 1270,

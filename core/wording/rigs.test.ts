@@ -43,7 +43,7 @@ describe('where a rig fishes in sentences', () => {
   const fishes: FishesRig = {
     ...{ kind: 'fishes', way: 'carried', hung: [0, 1], tight: null, toSetMm: 1000 },
     carried: { speedMmPerS: 620, loadMg: 137, holds: true },
-    moments: [{ timeS: 0, points: [], flies: [], there }],
+    moments: [{ timeS: 0, points: [], flies: [], knots: [], there }],
   }
   const input = {
     current: { depthMm: 900, surfaceMmPerS: 750, roughnessMm: 60 },

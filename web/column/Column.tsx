@@ -149,6 +149,11 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
         </div>
         <div className="middle" />
         <Profile marks={foods} widthPx={widthPx / 2} heightPx={heightPx} bedMm={bedMm} />
+        <Suspense fallback={null}>
+          {content.rig ? (
+            <RigMarks rig={content.rig} bedMm={bedMm} widthPx={widthPx} heightPx={heightPx} opened={opened} />
+          ) : null}
+        </Suspense>
         <Lane marks={foods} side="left" {...laneOf} />
         <Lane marks={flies} side="right" {...laneOf} />
         <Suspense fallback={null}>
@@ -156,15 +161,6 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
             <SectionMarks section={content.section} bedMm={bedMm} heightPx={heightPx} />
           ) : null}
           {content.fall ? <FallMarks fall={content.fall} bedMm={bedMm} heightPx={heightPx} /> : null}
-          {content.rig ? (
-            <RigMarks
-              rig={content.rig}
-              bedMm={bedMm}
-              widthPx={widthPx / 2}
-              heightPx={heightPx}
-              opened={opened}
-            />
-          ) : null}
           {content.trim ? <TrimMarks trim={content.trim} bedMm={bedMm} heightPx={heightPx} /> : null}
           {content.span ? <SpanHandles span={content.span} bedMm={bedMm} heightPx={heightPx} /> : null}
         </Suspense>

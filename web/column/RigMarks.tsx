@@ -5,29 +5,36 @@ import { depthAtShare, heightShare, LENS_BOTTOM_MM, LENS_TOP_MM } from './scale.
 interface RigMarksProps {
   readonly rig: RigMark
   readonly bedMm: number
-  /** of the lane that it hangs in, the right half */
+  /** of all the water: what is longer hangs out of it */
   readonly widthPx: number
   readonly heightPx: number
   /** in the opened water its grip has room */
   readonly opened: boolean
 }
 
-/** Room at both sides of the rig, px. */
-const MARGIN_PX = 14
+/** Room for the flies' own marks at the outer edge, px. */
+const FLIES_PX = 50
+const GRIP_PX = 18
 
-/** A rig as it hangs in the current, below the lens to scale both ways; its grip brings its lowest fly to a depth. */
+/**
+ * A rig as it hangs in the current, below the lens to scale both ways: in the opened water all of it, with a grip that brings
+ * its lowest fly to a depth; else what of it is in the flies' lane.
+ */
 export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigMarksProps) {
   const { line, ghost, flies, isCarried, grip } = rig
   const y = (depthMm: number) => heightShare(depthMm, bedMm) * heightPx
   const pxPerMm = (heightPx - y(LENS_BOTTOM_MM)) / Math.max(bedMm - LENS_BOTTOM_MM, 1)
   const wet = line.filter(({ zMm }) => zMm >= LENS_TOP_MM)
-  const across = [...wet, ...flies].map(({ xMm }) => xMm)
-  const [left, right] = [Math.min(...across), Math.max(...across)]
-  const room = widthPx - 2 * MARGIN_PX
-  // of what is longer than the lane is wide, the end with the flies is seen
-  const start = Math.min(left, right - room / pxPerMm) === left ? left : right - room / pxPerMm
-  const shift = Math.max(room - (right - left) * pxPerMm, 0) / 2
-  const x = (mm: number) => MARGIN_PX + shift + (mm - start) * pxPerMm
+  const ends = [...wet, ...flies].map(({ xMm }) => xMm)
+  const middle = (Math.min(...ends) + Math.max(...ends)) / 2
+  const lowest = flies.reduce<{ readonly xMm: number; readonly zMm: number }>(
+    (low, fly) => (fly.zMm > low.zMm ? fly : low),
+    { xMm: flies[0]?.xMm ?? 0, zMm: -Infinity },
+  )
+  // the Column knows no upstream: a rig is turned so that its lowest fly is beside the flies' own marks
+  const turned = lowest.xMm < middle ? -1 : 1
+  const x = (mm: number) =>
+    widthPx - FLIES_PX + turned * (mm - lowest.xMm) * pxPerMm - (opened ? 0 : widthPx / 2)
   const path = (points: RigMark['line']) =>
     points
       .filter(({ zMm }) => zMm >= LENS_TOP_MM)
@@ -50,7 +57,7 @@ export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigM
   return (
     <>
       <svg
-        width={widthPx}
+        width={opened ? widthPx : widthPx / 2}
         height={heightPx}
         aria-hidden="true"
         style={{ position: 'absolute', top: 0, right: 0, pointerEvents: 'none' }}
@@ -65,8 +72,21 @@ export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigM
           />
         ) : null}
         <polyline points={path(line)} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
-        {flies.map(({ xMm, zMm }, i) => (
-          <circle key={i} cx={x(xMm)} cy={y(zMm)} r={3.5} fill="var(--moss)" stroke="var(--panel)" />
+        {flies.map(({ xMm, zMm, knot, fromMm, toMm }, i) => (
+          <g key={i}>
+            <line x1={x(knot.xMm)} y1={y(knot.zMm)} x2={x(xMm)} y2={y(zMm)} stroke="var(--ink)" />
+            <line
+              x1={x(xMm)}
+              y1={y(fromMm)}
+              x2={x(xMm)}
+              y2={y(toMm)}
+              stroke="var(--moss)"
+              strokeWidth={9}
+              strokeLinecap="round"
+              opacity={0.3}
+            />
+            <circle cx={x(xMm)} cy={y(zMm)} r={3.5} fill="var(--moss)" stroke="var(--panel)" />
+          </g>
         ))}
         {isCarried && top ? (
           <circle cx={x(top.xMm)} cy={y(0)} r={5} fill="var(--madder)" stroke="var(--ink)" />
@@ -84,7 +104,7 @@ export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigM
           aria-valuemax={Math.round(bedMm)}
           aria-valuenow={Math.round(grip.depthMm)}
           aria-valuetext={grip.words}
-          style={{ top: y(grip.depthMm) - 8, left: 'auto', right: 44 }}
+          style={{ top: Math.min(y(grip.depthMm) - 8, heightPx - GRIP_PX), left: 'auto', right: FLIES_PX + 14 }}
           onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
           onPointerMove={drag}
           onPointerUp={grip.onDrop}

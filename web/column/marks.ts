@@ -100,7 +100,12 @@ interface RigPlace {
 /** A rig as it hangs in the current, from where it is held or from its float down. */
 export interface RigMark {
   readonly line: readonly RigPlace[]
-  readonly flies: readonly RigPlace[]
+  /** each with the knot that it hangs from, and where it may be instead */
+  readonly flies: readonly (RigPlace & {
+    readonly knot: RigPlace
+    readonly fromMm: number
+    readonly toMm: number
+  })[]
   /** as it was saved, where it is being changed */
   readonly ghost: readonly RigPlace[] | null
   readonly isCarried: boolean

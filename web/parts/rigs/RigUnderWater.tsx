@@ -87,8 +87,19 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title, svgR
             const where = onBed ? labels.onTheBed : wording.fineDepth(Math.max(depthMm, 0), units)
             const name = `${names[i] ?? ''} ${where}`
             const isRight = at.x + name.length * LETTER_PX > widthPx
+            const [fly, knot] = [now.flies[i], now.knots[i]]
             return (
               <g key={i}>
+                {fly && knot ? (
+                  <line
+                    x1={x(knot.xMm)}
+                    y1={y(knot.zMm)}
+                    x2={x(fly.xMm)}
+                    y2={y(fly.zMm)}
+                    stroke="var(--ink)"
+                    strokeWidth={1.2}
+                  />
+                ) : null}
                 {band ? (
                   <line
                     x1={at.x}

@@ -8,7 +8,7 @@ const rig = (depths: readonly number[]): RigInTank => ({
   fishes: {
     ...{ kind: 'fishes', way: 'counted', hung: [0], carried: null, tight: null, toSetMm: null },
     moments: depths.map((depthMm, timeS) => ({
-      ...{ timeS, points: [], flies: [] },
+      ...{ timeS, points: [], flies: [], knots: [] },
       there: [
         { depthMm, onBed: false, band: timeS === 0 ? null : { lowMm: depthMm - 9, highMm: depthMm + 11 } },
       ],

@@ -21,13 +21,18 @@ import { useRigDraft } from './useRigDraft.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const Sides = styled.div`
-  display: grid;
-  grid-template-columns: 330px minmax(0, 1fr);
-  align-items: start;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-start;
   padding-top: 14px;
   gap: 10px 28px;
-  @media (max-width: 1000px) {
-    grid-template-columns: minmax(0, 1fr);
+  > :first-child {
+    flex: 0 1 330px;
+    min-width: 0;
+  }
+  > :last-child {
+    flex: 1 1 340px;
+    min-width: 0;
   }
 `
 
@@ -164,7 +169,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
             onChange={(name) => change({ name })}
             width="320px"
           />
-          <NoteField label={labels.typed} value={draft.typed} onChange={type} rows={2} />
+          <NoteField label={labels.typed} value={draft.typed} onChange={type} rows={3} />
         </>
       )}
       {isFixed ? null : (

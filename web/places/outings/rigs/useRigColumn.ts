@@ -99,7 +99,13 @@ export function useRigColumn(hung: Hung): void {
       ...EMPTY_CONTENT,
       rig: {
         line: now.points,
-        flies: now.flies,
+        flies: now.flies.map((fly, i) => {
+          const band = now.there[i]?.band
+          return {
+            ...{ ...fly, knot: now.knots[i] ?? fly },
+            ...{ fromMm: band?.lowMm ?? fly.zMm, toMm: band?.highMm ?? fly.zMm },
+          }
+        }),
         ghost: ghost?.points ?? null,
         isCarried: fishes.way === 'carried',
         grip: gripOf({ fishes, of, now, ghost, countS, chosen, isFixed, set }, units),
