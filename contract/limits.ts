@@ -312,6 +312,8 @@ export const LIMITS = {
   countS: any(1, 300, 's', 'Nobody counts longer.', 'At least a second.', 'At most five minutes.'),
   lineRate: any(2, 500, 'mm/s', 'As the fastest lines sink.', 'At least 0.2 cm/s.', 'At most 50 cm/s.'),
 
+  lineMg: any(60, 100_000, 'mg', 'What a head or a whole line weighs.', 'At least a grain.', 'At most 100 g.'),
+
   // outings
   spellMin: whole(1, 1440, 'min', 'Minutes of a day.', 'At least a minute.', 'At most a day.'),
   takes: whole(0, 500, 'times', 'A day that nobody has.', NOUGHT, 'At most 500.'),

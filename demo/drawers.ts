@@ -70,6 +70,16 @@ export const drawers = {
   deerNatural: drawer('hair-deer-body', '', 'natural', 55, 20),
   uvResin: drawer('resin-uv-thin', '', 'clear', 4.4, 5.5),
   headCement: drawer('cement-head', '', 'clear', 17, 5),
+  lineFloating: drawer('line-floating', '', 'pale olive', 1),
+  lineMidgeTip: drawer('line-midge-tip', '', 'olive', 1),
+  lineIntermediate: drawer('line-intermediate', '', 'clear', 1),
+  lineSlow: drawer('line-sink-2', '', 'dark grey', 1),
+  lineType3: drawer('line-sink-3-compensated', '', 'black', 1),
+  lineType5: drawer('line-sink-5', '', 'brown', 1),
+  nylon4x: drawer('tippet-nylon', '4X', 'clear', 22),
+  copolymer5x: drawer('tippet-copolymer', '5X', 'clear', 18),
+  fluorocarbon4x: drawer('tippet-fluorocarbon', '4X', 'clear', 30),
+  fluorocarbon5x: drawer('tippet-fluorocarbon', '5X', 'clear', 6),
   oldTin: drawer('dubbing-unknown', '', 'grey'),
 } as const satisfies Record<string, DemoDrawer>
 

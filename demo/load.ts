@@ -101,6 +101,9 @@ function materialOf({ family: familyKey, size, colour }: Drawer): Material {
   }
 }
 
+/** So many counted drawers are named with a pattern: no command takes all of them. */
+const AT_ONCE = 30
+
 /** Ties every pattern by its typed lines and saves it, each drawer named where it is first taken from. */
 async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): Promise<readonly Drawer[]> {
   const minted = new Map<string, Drawer>()
@@ -139,7 +142,7 @@ async function tellPatterns(tell: Tell, families: ReadonlyMap<string, string>): 
         weight: 1,
       })),
       dressing: { components: tied.components, steps: null },
-      newMaterials: mint([...tied.drawers.values(), ...(i === 0 ? counted : [])]),
+      newMaterials: mint([...tied.drawers.values(), ...counted.slice(AT_ONCE * i, AT_ONCE * (i + 1))]),
       variants: made.variants.map(variantOf),
     } as unknown as CommandInput<'patternSave'>)
   }
@@ -293,6 +296,14 @@ async function tellStores(
   }
 }
 
+/** The slow sinker of the stores, by what stands on its spool. */
+const tellSpool = (tell: Tell) =>
+  tell('2026-06-01', 'lineSpool', {
+    materialId: drawerId(drawers.lineSlow),
+    version: 1,
+    spool: { diameterMm: 1, rateMmPerS: 75, weight: null },
+  })
+
 async function tellSeason(tell: Tell): Promise<void> {
   for (const { reach, rows } of readings) {
     await tell('2026-06-04', 'readingsImport', {
@@ -361,6 +372,7 @@ export async function fillDemo(database: Database): Promise<void> {
   await tellRigs(tell)
   await tellOutings(tell)
   await tellStores(tell, new Map(rows.flatMap(({ key, stockUnit }) => (key ? [[key, stockUnit]] : []))), drawn)
+  await tellSpool(tell)
   await tellMeasurements(tell)
   await tellSeason(tell)
   await tell('2026-06-03', 'batchPlan', {

@@ -116,6 +116,43 @@ describe('a measured hook', () => {
   })
 })
 
+describe('what a spool says of a line', () => {
+  it('is kept as thickness and density with its doubt, and is taken back', async () => {
+    const families = (await server.get('/api/catalogue').expect(200)).body as {
+      families: { id: string; name: string }[]
+    }
+    const family = families.families.find(({ name }) => name === 'Fly line, sinking, type 2')
+    const line = id('l:slow')
+    await server
+      .command('familyCreate', {
+        familyId: id('f:slow'),
+        kind: 'line',
+        name: 'Slow line',
+        likeFamilyId: family!.id,
+        colours: [{ name: 'black', hex: '#101010' }],
+        drawer: { id: line, sizeKey: '' },
+      } as never)
+      .expect(200)
+    const say = (version: number, spool: unknown) =>
+      server.command('lineSpool', { materialId: line, version, spool } as never)
+    await say(1, { diameterMm: 1, rateMmPerS: 75, weight: null }).expect(200)
+    const { densityMgPerMm3, diameterMm } = (await drawer(line))!.overrides
+    expect(diameterMm).toMatchObject({ value: 1, evidence: 'entered' })
+    // line.md's own reckoning at 20 °C, and a rate that is known to a seventh
+    expect(densityMgPerMm3!.value).toBeCloseTo(1.553, 2)
+    expect(densityMgPerMm3!.low).toBeLessThan(1.47)
+    expect(densityMgPerMm3!.high).toBeGreaterThan(1.65)
+    await say(2, { diameterMm: 1, rateMmPerS: 75, weight: { massMg: 160 * 64.799, lengthMm: 9144 } }).expect(
+      200,
+    )
+    expect((await drawer(line))!.overrides.densityMgPerMm3!.value).toBeCloseTo(1.444, 2)
+    const { body } = await say(3, { diameterMm: 1, rateMmPerS: null, weight: null }).expect(400)
+    expect(JSON.stringify(body)).toContain('Say how fast it sinks, or what it weighs over a length.')
+    await say(3, null).expect(200)
+    expect((await drawer(line))!.overrides).toEqual({})
+  })
+})
+
 describe('the counting of hook sizes', () => {
   it('moves what is long or heavy by nX, and nothing else', async () => {
     const [plain, long] = [await massOf('plain'), await massOf('long')]

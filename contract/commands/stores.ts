@@ -97,6 +97,28 @@ export const storeCommands = {
       message: 'A gape is at most twice the shank.',
       path: ['gapeMm'],
     }),
+  /** what the spool of a line says; null takes it back: its family then says what is usual */
+  lineSpool: z
+    .object({
+      materialId,
+      version,
+      spool: z
+        .object({
+          diameterMm: figure('threadMm'),
+          rateMmPerS: figure('lineRate').nullable(),
+          weight: z
+            .object({ massMg: figure('lineMg'), lengthMm: figure('pieceMm') })
+            .strict()
+            .nullable(),
+        })
+        .strict()
+        .refine(({ rateMmPerS, weight }) => rateMmPerS !== null || weight !== null, {
+          message: 'Say how fast it sinks, or what it weighs over a length.',
+          path: ['rateMmPerS'],
+        })
+        .nullable(),
+    })
+    .strict(),
   purchaseOrder: z
     .object({
       purchaseId,

@@ -3,7 +3,7 @@ import { speedAtHeight } from '../drift/index.ts'
 import type { Current } from '../drift/index.ts'
 import { waterAt } from '../water/index.ts'
 import {
-  ball, broadsideMmPerS, densityByGrains, densityByRate, driftBand, driftOf, heldAtSurface, leaderFor, LEADER_MG_PER_MM3, readSpool, shoot,
+  ball, broadsideMmPerS, densityByRate, densityByWeight, driftBand, driftOf, heldAtSurface, leaderFor, LEADER_MG_PER_MM3, readSpool, shoot, spoolProperties,
   submergedMgPerMm, tippetDiameterMm,
 } from './index.ts' // prettier-ignore
 import type { LinePiece } from './index.ts'
@@ -35,13 +35,17 @@ describe('a line', () => {
   it('is as heavy as its spool says by rate or by grains, and where both are said they are held against each other', () => {
     expect(densityByRate(1, 75, 10)).toBeCloseTo(1.584, 2)
     expect(densityByRate(1, 75)).toBeCloseTo(1.553, 2)
-    near(densityByGrains(1, 160, 9144), 1.444, 0.002)
-    const both = readSpool({ diameterMm: 1, rateMmPerS: 75, grains: { grains: 160, lengthMm: 9144 } })
+    near(densityByWeight(1, 160 * 64.799, 9144), 1.444, 0.002)
+    const both = readSpool({ diameterMm: 1, rateMmPerS: 75, weight: { massMg: 160 * 64.799, lengthMm: 9144 } })
     expect(both?.densityMgPerMm3).toBeCloseTo(1.444, 2)
     near(both?.disagree ?? 0, 1.553 / 1.444, 0.01)
     expect(both?.isDoubtful).toBe(false)
-    expect(readSpool({ diameterMm: 0.5, rateMmPerS: 150, grains: null })?.isDoubtful).toBe(true)
-    expect(readSpool({ diameterMm: 1, rateMmPerS: null, grains: null })).toBeNull()
+    expect(readSpool({ diameterMm: 0.5, rateMmPerS: 150, weight: null })?.isDoubtful).toBe(true)
+    expect(readSpool({ diameterMm: 1, rateMmPerS: null, weight: null })).toBeNull()
+    // rate alone is known to a seventh, weight to a thirtieth
+    const [rate, weight] = [{ rateMmPerS: 75, weight: null }, { rateMmPerS: null, weight: { massMg: 10_368, lengthMm: 9144 } }].map((said) => spoolProperties({ diameterMm: 1, ...said })!.densityMgPerMm3) // prettier-ignore
+    expect(densityByRate(1, 75 * 1.15)).toBeGreaterThan(rate!.high * 0.99)
+    near(weight!.high / weight!.value, 1.03, 0.002)
     expect(tippetDiameterMm(5)).toBeCloseTo(0.152, 3)
   })
 })

@@ -23,7 +23,18 @@ export { countTo, depthsAfter, sink } from './sinking.ts'
 export type { Counted, LineFrame, Retrieve, StillCast } from './sinking.ts'
 export { hangTight } from './tightLine.ts'
 export type { HungTight, TightLine } from './tightLine.ts'
-export { densityByGrains, densityByRate, LEADER_MG_PER_MM3, readSpool, tippetDiameterMm } from './spool.ts'
+export {
+  densityByRate,
+  densityByWeight,
+  LEADER_MG_PER_MM3,
+  lineOfGoods,
+  readSpool,
+  spoolProperties,
+  SPOOL_TEST_C,
+  spoolRate,
+  tippetDiameterMm,
+} from './spool.ts'
+export type { OnSpool, ReadSpool } from './spool.ts'
 export { fliesOnRig, KNOTS, lengthOf, LINE_SORTS, settingOf, STUFFS, withSetting } from './parts.ts'
 export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff, TippetPart } from './parts.ts'
 export { readTypedRig } from './typedRig.ts'

@@ -1,30 +1,34 @@
 import { waterAt } from '../water/index.ts'
-import { crossForceMgPerMm } from './line.ts'
+import { Z_80 } from '../number/index.ts'
+import { valueOf } from '../material/index.ts'
+import type { Material, Property } from '../material/index.ts'
+import { SPOOL_SD_LOG } from './doubt.ts'
+import { broadsideMmPerS, crossForceMgPerMm } from './line.ts'
+import type { LinePart } from './parts.ts'
 
-/** A grain, mg. */
-const GRAIN_MG = 64.799
 /** Makers test their lines in water of a room. */
-const TEST_TEMP_C = 20
+export const SPOOL_TEST_C = 20
 /** No line is heavier than this: beyond it rate or diameter is wrong. */
 const HEAVIEST_MG_PER_MM3 = 3
 
 const sectionMm2 = (diameterMm: number) => (Math.PI / 4) * diameterMm ** 2
 
 /** Density of a line that sinks level at a rate, mg/mm³: its weight in water is what the water pushes at that speed. */
-export function densityByRate(diameterMm: number, rateMmPerS: number, tempC = TEST_TEMP_C): number {
+export function densityByRate(diameterMm: number, rateMmPerS: number, tempC = SPOOL_TEST_C): number {
   const water = waterAt(tempC)
   return water.densityMgPerMm3 + crossForceMgPerMm(diameterMm, rateMmPerS, water) / sectionMm2(diameterMm)
 }
 
-/** Density of a line of so many grains over a length, mg/mm³. */
-export const densityByGrains = (diameterMm: number, grains: number, lengthMm: number): number =>
-  (GRAIN_MG * grains) / (sectionMm2(diameterMm) * lengthMm)
+/** Density of a line of which a length weighs so much, mg/mm³; a grain is 64.799 mg. */
+export const densityByWeight = (diameterMm: number, massMg: number, lengthMm: number): number =>
+  massMg / (sectionMm2(diameterMm) * lengthMm)
 
 /** What a spool says of a line. */
 export interface OnSpool {
   readonly diameterMm: number
   readonly rateMmPerS: number | null
-  readonly grains: { readonly grains: number; readonly lengthMm: number } | null
+  /** of so much of it */
+  readonly weight: { readonly massMg: number; readonly lengthMm: number } | null
 }
 
 /** What follows from it: the density, how far rate and weight are apart where both are said, and whether it can be. */
@@ -36,9 +40,9 @@ export interface ReadSpool {
 }
 
 /** Reads what a spool says; weight is taken before the rate, which says less. Null where it says neither. */
-export function readSpool({ diameterMm, rateMmPerS, grains }: OnSpool): ReadSpool | null {
+export function readSpool({ diameterMm, rateMmPerS, weight }: OnSpool): ReadSpool | null {
   const byRate = rateMmPerS === null ? null : densityByRate(diameterMm, rateMmPerS)
-  const byWeight = grains && densityByGrains(diameterMm, grains.grains, grains.lengthMm)
+  const byWeight = weight && densityByWeight(diameterMm, weight.massMg, weight.lengthMm)
   const densityMgPerMm3 = byWeight ?? byRate
   if (densityMgPerMm3 === null) return null
   return {
@@ -53,3 +57,45 @@ export const tippetDiameterMm = (x: number): number => (11 - x) * 0.0254
 
 /** Density of what leaders are drawn of, mg/mm³. */
 export const LEADER_MG_PER_MM3 = { nylon: 1.14, fluorocarbon: 1.78, polyester: 1.38 } as const
+
+/** The thickness that a spool says is known to so much, as share. */
+const THICK_OFF = 0.04
+
+/** What a spool says as properties of the goods, with the limits that it leaves: a weight says more than a rate. Null where it says neither. */
+export function spoolProperties(
+  spool: OnSpool,
+): Readonly<Record<'diameterMm' | 'densityMgPerMm3', Property>> | null {
+  const read = readSpool(spool)
+  if (!read) return null
+  const { diameterMm, rateMmPerS, weight } = spool
+  const value = read.densityMgPerMm3
+  const times = (sdLog: number, sign: 1 | -1) => Math.exp(sign * Z_80 * sdLog)
+  const at = (sign: 1 | -1) =>
+    weight === null && rateMmPerS !== null
+      ? densityByRate(diameterMm, rateMmPerS * times(SPOOL_SD_LOG.rate, sign))
+      : value * times(SPOOL_SD_LOG.density, sign)
+  return {
+    diameterMm: {
+      value: diameterMm,
+      low: diameterMm * (1 - THICK_OFF),
+      high: diameterMm * (1 + THICK_OFF),
+      evidence: 'entered',
+    },
+    densityMgPerMm3: { value, low: at(-1), high: at(1), evidence: 'entered' },
+  }
+}
+
+/** How fast a line sinks level in the water that makers test in, mm/s; below nought it rises. */
+export const spoolRate = (diameterMm: number, densityMgPerMm3: number): number =>
+  broadsideMmPerS({ diameterMm, densityMgPerMm3 }, waterAt(SPOOL_TEST_C))
+
+/** Lines that sink slower are called intermediate, mm/s. */
+const INTERMEDIATE_MM_PER_S = 50
+
+/** A line of the stores as the part of a rig that it is, in figures as a spool has them: what goes under has its rate. */
+export function lineOfGoods(material: Material): Pick<LinePart, 'sort' | 'diameterMm' | 'rateMmPerS'> {
+  const diameterMm = Math.round(100 * valueOf(material, 'diameterMm')) / 100
+  const rateMmPerS = Math.round(spoolRate(diameterMm, valueOf(material, 'densityMgPerMm3')))
+  if (rateMmPerS <= 0) return { sort: 'floating', diameterMm, rateMmPerS: null }
+  return { sort: rateMmPerS < INTERMEDIATE_MM_PER_S ? 'intermediate' : 'sinking', diameterMm, rateMmPerS }
+}

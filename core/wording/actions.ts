@@ -48,6 +48,7 @@ export type ActionCode =
   | 'materialTaken'
   | 'materialSaved'
   | 'hookMeasured'
+  | 'spoolRead'
   | 'boxMade'
   | 'foodSaved'
   | 'foodRestored'
@@ -201,6 +202,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Took ${subject} out`
     case 'materialSaved':
       return `Changed ${subject}`
+    case 'spoolRead':
+      return `Wrote down what the spool says of ${subject}`
     case 'hookMeasured':
       return `Measured ${subject}`
     case 'boxMade':

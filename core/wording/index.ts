@@ -44,6 +44,7 @@ export {
   holds,
   knotName,
   lineRateSentence,
+  lineSentence,
   rigFlySentences,
   rigForbidsSentence,
   rigLength,
@@ -54,6 +55,7 @@ export {
   rigSentences,
   thickness,
   weakestSentence,
+  spoolSentence,
 } from './rigs.ts'
 export { countSentence, keptSentence, tightLineSentences, underFloatSentences } from './rig.ts'
 export { attitudeWords, hangWords } from './attitude.ts'

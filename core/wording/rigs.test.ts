@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
-import { bringToSentence, lineRateSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
+import { readSpool } from '../rig/index.ts'
+import { bringToSentence, lineRateSentence, lineSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -122,6 +123,17 @@ describe('what a rig lacks in sentences', () => {
     expect(lineRateSentence({ factor: 1.001, sdLog: 0.05, reckonedS: [58, 60] }, 2)).toMatch(
       /^By 2 counts its line is taken to sink as its spool says, likely 6 % slower to 7 % faster/,
     )
+  })
+  it('says what follows from a spool, and how far rate and weight are apart', () => {
+    const spool = { diameterMm: 1, rateMmPerS: 75, weight: { massMg: 160 * 64.799, lengthMm: 9144 } }
+    expect(spoolSentence(readSpool(spool)!, spool, UNITS)).toMatch(
+      /^So it is of 1\.44 g\/cm³, and sinks 6\.\d cm\/s in water of 20\.0 °C\. By its rate it would be of 1\.55, 8 % more/,
+    )
+    const rateAlone = { ...spool, weight: null }
+    expect(spoolSentence(readSpool(rateAlone)!, rateAlone, UNITS)).toBe(
+      'So it is of 1.55 g/cm³, and sinks 7.5 cm/s in water of 20.0 °C.',
+    )
+    expect(lineSentence({ diameterMm: 1.3, rateMmPerS: null }, UNITS)).toBe('1.30 mm thick, floats.')
   })
   it('names the knot that goes first', () => {
     expect(weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16 }, UNITS)).toBe(

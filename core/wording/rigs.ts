@@ -1,5 +1,5 @@
 import type { DisplayUnits } from '../quantity/index.ts'
-import { settingOf } from '../rig/index.ts'
+import { settingOf, SPOOL_TEST_C, spoolRate } from '../rig/index.ts'
 import type {
   Assumed,
   BringTo,
@@ -8,6 +8,8 @@ import type {
   LineRate,
   Knot,
   LikelyDepth,
+  OnSpool,
+  ReadSpool,
   RigForbids,
   RigInWater,
   RigPart,
@@ -17,7 +19,7 @@ import type {
   Tied,
 } from '../rig/index.ts'
 import { Z_80 } from '../number/index.ts'
-import { cutLength, fineDepth, mass, speed } from './figures.ts'
+import { cutLength, fineDepth, mass, speed, temperature } from './figures.ts'
 
 /** A length along a rig: `2.70 m`, or shorter than a metre `60 cm`. */
 export const rigLength = (mm: number, units: DisplayUnits): string =>
@@ -237,6 +239,28 @@ export function rigSenseSentence(
 }
 
 const AS_SAID = 'as it says'
+
+/** A line as it is reckoned with: `1.05 mm thick, sinks 5.5 cm/s in water of 20 °C.` */
+export const lineSentence = (
+  { diameterMm, rateMmPerS }: { readonly diameterMm: number; readonly rateMmPerS: number | null },
+  units: DisplayUnits,
+): string =>
+  `${thickness(diameterMm, units)} thick, ${rateMmPerS === null ? 'floats' : `sinks ${speed(rateMmPerS, units)} in water of ${temperature(SPOOL_TEST_C, units)}`}.`
+
+/** What follows from a spool, and how far its rate and its weight are apart: `So it is of 1.44 g/cm³, and sinks 6.4 cm/s.` */
+export function spoolSentence(
+  { densityMgPerMm3, disagree, isDoubtful }: ReadSpool,
+  { diameterMm }: OnSpool,
+  units: DisplayUnits,
+): string {
+  const rate = spoolRate(diameterMm, densityMgPerMm3)
+  const goes = rate > 0 ? `sinks ${speed(rate, units)}` : 'floats'
+  const follows = `So it is of ${densityMgPerMm3.toFixed(2)} g/cm³, and ${goes} in water of ${temperature(SPOOL_TEST_C, units)}.`
+  const percent = disagree === null ? 0 : Math.round(Math.abs(disagree - 1) * 100)
+  if (disagree === null || isDoubtful || percent < 3) return follows
+  const byRate = densityMgPerMm3 * disagree
+  return `${follows} By its rate it would be of ${byRate.toFixed(2)}, ${percent} % ${disagree > 1 ? 'more' : 'less'}: the weight is taken, it says more.`
+}
 
 /** What counts say of a line: `By 2 counts its line sinks 6 % slower than its spool says, 11 % slower to 1 % faster.` */
 export function lineRateSentence({ factor, sdLog }: LineRate, count: number): string {

@@ -225,6 +225,14 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       hook && { materialId: hook.id, version: hook.version, shankMm: 8 + random(), gapeMm: null, wireMm: null }
     )
   },
+  lineSpool: async (server, random) => {
+    const line = oneOf(
+      random,
+      (await stores(server)).filter(({ kind }) => kind === 'line'),
+    )
+    const spool = random() < 0.3 ? null : { diameterMm: 0.9, rateMmPerS: 40 + 60 * random(), weight: null }
+    return line && { materialId: line.id, version: line.version, spool }
+  },
   waterCreate: async (server, random) => {
     const like = oneOf(random, await waters(server))
     const reach = like?.reaches[0]?.reach

@@ -57,13 +57,13 @@ import {
   sumUpDays,
 } from './season.ts'
 import { rigArchive, rigSave } from './rigs.ts'
-import { hookMeasure, materialEntry, materialSave } from './stores.ts'
+import { hookMeasure, lineSpool, materialEntry, materialSave } from './stores.ts'
 import { forgetFigures } from '../read/variants.ts'
 import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
-  fliesMove, materialEntry, materialSave, hookMeasure, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
+  fliesMove, materialEntry, materialSave, hookMeasure, lineSpool, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, lineCountSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, larderPutIn, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   rigSave, rigArchive, purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm'
 import type { Property } from '../../core/index.ts'
 import type { CommandBody, MaterialId } from '../../contract/index.ts'
 import { family, material } from '../db/schema.ts'
-import { byCalliper, MEASURED_OF_HOOK, wording } from '../../core/index.ts'
+import { byCalliper, MEASURED_OF_HOOK, spoolProperties, wording } from '../../core/index.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookMaterials, materialBalances } from './ledger.ts'
@@ -51,6 +51,17 @@ export const hookMeasure: Handler<CommandBody<'hookMeasure'>> = async (context, 
     overrides: { ...others, ...Object.fromEntries(own) },
   })
   return { label: { code: 'hookMeasured', subject } }
+}
+
+/** Records what the spool of a line says, or takes it back. */
+export const lineSpool: Handler<CommandBody<'lineSpool'>> = async (context, { materialId, version, spool }) => {
+  const subject = await drawerOf(context, materialId)
+  const { overrides } = await context.recorder.need('material', materialId, 'material')
+  const { diameterMm: _diameter, densityMgPerMm3: _density, ...others } = overrides
+  await context.recorder.update('material', materialId, version, {
+    overrides: { ...others, ...(spool ? spoolProperties(spool) : {}) },
+  })
+  return { label: { code: 'spoolRead', subject } }
 }
 
 /** Changes what is kept of a material, its pack and its note. */

@@ -20,6 +20,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   materialEntry: 'Stores that came or went',
   materialSave: 'A drawer',
   hookMeasure: 'A measured hook',
+  lineSpool: 'What a spool says',
   familyCreate: 'New goods',
   boxCreate: 'A new box',
   waterCreate: 'A new water',

@@ -47,6 +47,8 @@ export const labels = {
   tipAbove: 'Tip above the water',
   ledAt: 'Led at',
   setTo: 'set to',
+  fromStores: 'which of your lines',
+  anotherLine: 'another line',
   waterDeep: 'Water here',
   count: 'Count, s',
   reckons: 'Being reckoned …',

@@ -10,6 +10,7 @@ import { NoteField, TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Ledger } from '../../parts/Ledger.tsx'
 import { Photo } from '../../parts/Photo.tsx'
+import { LineOnSpool } from './LineOnSpool.tsx'
 import { MeasuredHook } from './MeasuredHook.tsx'
 import { Substitutes } from './Substitutes.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
@@ -144,6 +145,7 @@ export function DrawerSheet({
         />
       ) : null}
       {line.kind === 'hook' ? <MeasuredHook key={line.id + line.version} line={line} /> : null}
+      {line.kind === 'line' ? <LineOnSpool key={line.id + line.version} line={line} /> : null}
       <Section>
         <HowBought line={line} onSave={save} />
         <NoteField

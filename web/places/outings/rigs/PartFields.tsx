@@ -5,10 +5,12 @@ import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { ownLineOf, useOwnLines } from '../../../parts/rigs/useOwnLines.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const SINKS_MM_PER_S = 75
 const NO_FLY = 'none'
+const NO_LINE = 'another'
 
 interface FigureProps {
   readonly called: string
@@ -112,36 +114,64 @@ function FlyOf({
   )
 }
 
+type LinePart = Extract<RigPart, { readonly kind: 'line' }>
+
+/** A fly line: one of the stores, or by its own figures. */
+function LineFields({
+  part,
+  called,
+  onChange,
+}: {
+  readonly part: LinePart
+  readonly called: string
+  readonly onChange: (part: RigPart) => void
+}) {
+  const lines = useOwnLines()
+  const at = { called }
+  return (
+    <>
+      {lines.length > 0 ? (
+        <Select
+          label={`${labels.fromStores} (${called})`}
+          hideLabel
+          value={ownLineOf(part, lines)?.id ?? NO_LINE}
+          choices={[{ id: NO_LINE, name: labels.anotherLine }, ...lines]}
+          onChange={(id) => {
+            const own = lines.find((line) => line.id === id)
+            if (own) onChange({ ...part, ...own.is })
+          }}
+          width="230px"
+        />
+      ) : null}
+      <Length {...at} value={part.lengthMm} onSet={(lengthMm) => onChange({ ...part, lengthMm })} />
+      <Thick {...at} value={part.diameterMm} onSet={(diameterMm) => onChange({ ...part, diameterMm })} />
+      <OneName
+        {...at}
+        label={labels.of}
+        value={part.sort}
+        names={LINE_SORTS}
+        onSet={(sort) => onChange({ ...part, sort, rateMmPerS: sort === 'sinking' ? SINKS_MM_PER_S : null })}
+      />
+      {part.rateMmPerS === null ? null : (
+        <Figure
+          {...at}
+          label={labels.rate}
+          limit="lineRate"
+          in="speed"
+          value={part.rateMmPerS}
+          onSet={(rateMmPerS) => onChange({ ...part, rateMmPerS })}
+        />
+      )}
+    </>
+  )
+}
+
 /** What a part is made of, in fields. */
 export function PartFields({ part, called, flies, onChange }: PartFieldsProps) {
   const at = { called }
   switch (part.kind) {
     case 'line':
-      return (
-        <>
-          <Length {...at} value={part.lengthMm} onSet={(lengthMm) => onChange({ ...part, lengthMm })} />
-          <Thick {...at} value={part.diameterMm} onSet={(diameterMm) => onChange({ ...part, diameterMm })} />
-          <OneName
-            {...at}
-            label={labels.of}
-            value={part.sort}
-            names={LINE_SORTS}
-            onSet={(sort) =>
-              onChange({ ...part, sort, rateMmPerS: sort === 'sinking' ? SINKS_MM_PER_S : null })
-            }
-          />
-          {part.rateMmPerS === null ? null : (
-            <Figure
-              {...at}
-              label={labels.rate}
-              limit="lineRate"
-              in="speed"
-              value={part.rateMmPerS}
-              onSet={(rateMmPerS) => onChange({ ...part, rateMmPerS })}
-            />
-          )}
-        </>
-      )
+      return <LineFields part={part} called={called} onChange={onChange} />
     case 'leader':
       return (
         <>
