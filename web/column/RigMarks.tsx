@@ -25,16 +25,12 @@ export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigM
   const y = (depthMm: number) => heightShare(depthMm, bedMm) * heightPx
   const pxPerMm = (heightPx - y(LENS_BOTTOM_MM)) / Math.max(bedMm - LENS_BOTTOM_MM, 1)
   const wet = line.filter(({ zMm }) => zMm >= LENS_TOP_MM)
+  // the Column knows no upstream: a rig is turned so that its point is beside the flies' own marks
   const ends = [...wet, ...flies].map(({ xMm }) => xMm)
-  const middle = (Math.min(...ends) + Math.max(...ends)) / 2
-  const lowest = flies.reduce<{ readonly xMm: number; readonly zMm: number }>(
-    (low, fly) => (fly.zMm > low.zMm ? fly : low),
-    { xMm: flies[0]?.xMm ?? 0, zMm: -Infinity },
-  )
-  // the Column knows no upstream: a rig is turned so that its lowest fly is beside the flies' own marks
-  const turned = lowest.xMm < middle ? -1 : 1
-  const x = (mm: number) =>
-    widthPx - FLIES_PX + turned * (mm - lowest.xMm) * pxPerMm - (opened ? 0 : widthPx / 2)
+  const [left, right] = [Math.min(...ends), Math.max(...ends)]
+  const turned = (wet.at(-1)?.xMm ?? 0) < (left + right) / 2 ? -1 : 1
+  const outer = turned < 0 ? left : right
+  const x = (mm: number) => widthPx - FLIES_PX + turned * (mm - outer) * pxPerMm - (opened ? 0 : widthPx / 2)
   const path = (points: RigMark['line']) =>
     points
       .filter(({ zMm }) => zMm >= LENS_TOP_MM)

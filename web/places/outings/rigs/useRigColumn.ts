@@ -50,7 +50,8 @@ function gripOf(
       const settingMm = settingOf(of.parts)
       if (isFixed || settingMm === null) return null
       const to = (mm: number, isDragging: boolean) => {
-        const parts = withSetting(of.parts, whole(mm, SET_STEP_MM))
+        const next = whole(mm, SET_STEP_MM)
+        const parts = next === settingMm ? null : withSetting(of.parts, next)
         if (parts) set.put(parts, isDragging)
       }
       return {
