@@ -410,6 +410,7 @@ export {
   SPOOL_SD_LOG,
   STUFFS,
   underFloat,
+  USUAL_CAST_DEG,
   weakestOf,
   withSetting,
   writtenRig,

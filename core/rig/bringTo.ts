@@ -52,9 +52,11 @@ export function bringTo(input: RigInWater, { fromMm, toMm }: Between): BringTo {
     }
     return { kind: 'no' }
   }
-  const depths = (found.moments[0]?.flies ?? []).slice(0, found.hung.length).map(({ zMm }) => zMm)
+  // a swing ends where it hangs straight below the rod
+  const depths = (found.moments.at(-1)?.flies ?? []).slice(0, found.hung.length).map(({ zMm }) => zMm)
   const there = depths.findIndex(isThere)
   if (there >= 0) return { kind: 'asIs', fly: found.hung[there] ?? 0, depthMm: depths[there] ?? 0 }
+  if (way === 'swung') return { kind: 'no' }
   const lowest = depths.indexOf(Math.max(...depths))
   const fly = found.hung[lowest] ?? 0
   const wantedMm = Math.min((fromMm + toMm) / 2, current.depthMm)

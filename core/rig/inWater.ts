@@ -8,13 +8,14 @@ import type { CarriedBy } from './carried.ts'
 import { NODES } from './engine/index.ts'
 import type { Around } from './engine/index.ts'
 import type { RigPart } from './parts.ts'
+import { swing } from './swung.ts'
 import { sink } from './sinking.ts'
 import type { Counted, Lay } from './sinking.ts'
 import { hangTight } from './tightLine.ts'
 import type { HungTight } from './tightLine.ts'
 
-/** Ways to fish a rig: under what carries it, held tight from the tip, or cast over still water and counted down. */
-export const RIG_WAYS = ['carried', 'tight', 'counted'] as const
+/** Ways to fish a rig: under what carries it, held tight from the tip, cast over still water and counted down, or cast across a run and swung. */
+export const RIG_WAYS = ['carried', 'tight', 'counted', 'swung'] as const
 export type RigWay = (typeof RIG_WAYS)[number]
 
 /** A rig in the water of a reach. */
@@ -29,6 +30,8 @@ export interface RigInWater {
   /** on a tight line */
   readonly tipHeightMm: number
   readonly ledMmPerS: number
+  /** of a cast that is swung: where it is laid, 90 across the run, 0 straight down it; {@link USUAL_CAST_DEG} unless said otherwise */
+  readonly castDeg?: number
   /** of a cast that is counted down: how it is retrieved then; it only sinks where this is left out */
   readonly retrieved?: Pick<Counted, 'countS' | 'retrieve'>
   /** how long a cast is looked at, s; a minute unless said otherwise */
@@ -42,7 +45,7 @@ export interface RigInWater {
 /** Why there is no answer. */
 export interface FishesNot {
   readonly kind: 'not'
-  readonly why: NotAssembled | 'neverRests' | 'isCarried' | 'nothingCarries'
+  readonly why: NotAssembled | 'neverRests' | 'isCarried' | 'nothingCarries' | 'nothingRuns'
 }
 
 /** What is known of a rig that may be otherwise. */
@@ -57,6 +60,8 @@ export interface Otherwise {
 export interface Moment extends Lay {
   readonly timeS: number
   readonly onBed: boolean
+  /** of what swings: where its point is, 90 across the run, 0 straight below the rod */
+  readonly bearingDeg?: number
 }
 
 /** A rig as it lies: once at rest, or a second by second on its way down. */
@@ -67,10 +72,16 @@ export interface RigLies {
   readonly tight: Pick<HungTight, 'inWaterMm' | 'surfaceDeg' | 'sagMm'> | null
 }
 
+const AS_RECKONED = { across: 1, along: 1 }
+
 /** What is so near the bed lies on it, mm. */
 export const TOUCHES_MM = 1
 const LONGEST_COUNT_S = 60
 const COARSE = 20
+/** A swing is over by then, s. */
+const LONGEST_SWING_S = 30
+/** Across and a little down. */
+export const USUAL_CAST_DEG = 60
 
 /** How a rig lies in its water, as it is reckoned or with something otherwise; or why it is not said. */
 export function rigLies(
@@ -103,6 +114,19 @@ export function rigLies(
     const found = hangTight({ rig: whole.rig, tipHeightMm, ledMmPerS, ...common })
     if (!found) return { kind: 'not', why: 'neverRests' }
     return { moments: rest(found, found.onBed), hung: whole.flies, carried: null, tight: found }
+  }
+  if (way === 'swung') {
+    if (current.surfaceMmPerS <= 0) return { kind: 'not', why: 'nothingRuns' }
+    const around: Around = {
+      ...{ water, current: flow, bedMm: current.depthMm },
+      lineOff: lineOff ?? AS_RECKONED,
+    }
+    const { castDeg = USUAL_CAST_DEG } = input
+    const moments = [...swing({ rig: whole.rig, around, nodes, castDeg }, LONGEST_SWING_S)].map((frame) => ({
+      ...frame,
+      onBed: deepest(frame) > current.depthMm - TOUCHES_MM,
+    }))
+    return { moments, hung: whole.flies, carried: null, tight: null }
   }
   const cast = { rig: whole.rig, water, bedMm: current.depthMm, nodes, ...(lineOff ? { lineOff } : {}) }
   const untilS = input.untilS ?? LONGEST_COUNT_S

@@ -19,6 +19,8 @@ export interface RigThere extends Lay {
   readonly timeS: number
   readonly flies: Lay['flies']
   readonly there: readonly FlyThere[]
+  /** of what swings: where its point is, 90 across the run, 0 straight below the rod */
+  readonly bearingDeg?: number
 }
 
 /** Where a rig fishes. */
@@ -27,7 +29,7 @@ export interface FishesRig {
   readonly way: RigWay
   /** which flies hang, as indices of the rig's */
   readonly hung: readonly number[]
-  /** one at rest; of a count one a second */
+  /** one at rest; of a count or a swing one a second */
   readonly moments: readonly RigThere[]
   readonly carried: RigLies['carried']
   readonly tight: RigLies['tight']
@@ -51,7 +53,8 @@ export function* rigFishes(
     carried: found.carried,
     tight: found.tight,
     toSetMm,
-    moments: found.moments.map(({ timeS, points, flies: at, knots }, i) => ({
+    moments: found.moments.map(({ timeS, points, flies: at, knots, bearingDeg }, i) => ({
+      ...(bearingDeg === undefined ? {} : { bearingDeg }),
       timeS,
       points,
       flies: at.slice(0, found.hung.length),
@@ -75,7 +78,7 @@ export function* rigFishes(
     ...found.hung.map((fly) => ({
       dragOff: (other: number) => (other === fly ? Math.exp(flies[fly]?.dragSdLog ?? 0) : 1),
     })),
-    ...(way === 'counted'
+    ...(way === 'counted' || way === 'swung'
       ? [
           {
             lines: {
@@ -84,7 +87,8 @@ export function* rigFishes(
             },
           },
         ]
-      : [{ faster: Math.exp(CURRENT_SD_LOG) }]),
+      : []),
+    ...(way === 'counted' ? [] : [{ faster: Math.exp(CURRENT_SD_LOG) }]),
   ]
   for (const doubt of doubts) {
     const other = rigLies(input, parts, doubt)

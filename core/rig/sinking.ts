@@ -51,9 +51,11 @@ export const stillAround = ({ water, bedMm, lineOff = AS_RECKONED }: StillCast):
 export const castStraight = ({ rig, nodes = NODES.usual }: StillCast): Motion =>
   laid(netOf(rig, nodes), [0, 0], [{ lengthMm: 1, toward: [1, 0] }])
 
+/** Where a node is in the plane of the current; of what swings, how far from the rod. */
 const planeAt = (motion: Motion, node: number): Plane => {
-  const [xMm = 0, zMm = 0] = placeOf(motion, node)
-  return { xMm, zMm }
+  const place = placeOf(motion, node)
+  const [x = 0, y = 0] = place
+  return { xMm: motion.dims === 3 ? Math.hypot(x, y) : x, zMm: place.at(-1) ?? 0 }
 }
 
 /** How a rig lies now. */

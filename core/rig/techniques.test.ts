@@ -4,7 +4,9 @@ import { evaluateFly, LIST_CONDITIONS } from '../evaluate/index.ts'
 import { jigNymph } from '../testing/shippedMaterial.ts'
 import { toEnd } from '../testing/toEnd.ts'
 import { countedDown, densityByRate, onTightLine } from './index.ts'
-import type { CountedDown, OnTightLine } from './index.ts'
+import type { CountedDown, OnTightLine, RigInWater, RigPart } from './index.ts'
+import { rigLies } from './inWater.ts'
+import { rigFishes } from './rigFishes.ts'
 import { hangTight } from './tightLine.ts'
 import { flyBody } from './body.ts'
 
@@ -101,5 +103,60 @@ describe('a nymph counted down', () => {
     expect(rows.at(-1)!.onBed).toBe(true)
     expect(rows.at(-1)!.depthMm).toBe(1500)
     expect(toWantedS).toBeNull()
+  })
+})
+
+describe('a rig that is swung', () => {
+  const parts = (line: Partial<Extract<RigPart, { kind: 'line' }>>): readonly RigPart[] => [
+    { kind: 'line', sort: 'floating', lengthMm: 10_000, diameterMm: 1.1, rateMmPerS: null, ...line },
+    { kind: 'tippet', lengthMm: 3000, diameterMm: 0.2, stuff: 'nylon' },
+    { kind: 'point', fly: 'a' },
+  ]
+  const input = (more: Partial<RigInWater> = {}): RigInWater => ({
+    ...{
+      parts: parts({}),
+      flies: [{ model, dragSdLog: 0.1, carries: null }],
+      way: 'swung',
+      water: model!.water,
+    },
+    ...{ current: { depthMm: 1500, surfaceMmPerS: 500, roughnessMm: 60 }, overBedMm: 150 },
+    ...{ tipHeightMm: 1700, ledMmPerS: 0 },
+    ...more,
+  })
+  const swung = (more: Partial<RigInWater> = {}) => {
+    const found = rigLies(input(more), more.parts ?? parts({}))
+    if ('kind' in found) throw new Error(found.why)
+    return found.moments
+  }
+
+  it('comes round to hang below the rod, on a floating line within a fifth of where it hangs in the end', () => {
+    const moments = swung()
+    const bearings = moments.map(({ bearingDeg = 0 }) => bearingDeg)
+    expect(bearings[0]).toBeCloseTo(60, 6)
+    expect(bearings.slice(1).every((deg, i) => deg <= bearings[i]! + 0.01)).toBe(true)
+    expect(bearings.at(-1)).toBeLessThan(25)
+    const end = moments.at(-1)!.flies[0]!.zMm
+    const later = moments.slice(8).map(({ flies }) => flies[0]!.zMm / end)
+    expect(Math.max(...later)).toBeLessThan(1.25)
+    expect(Math.min(...later)).toBeGreaterThan(0.75)
+  })
+
+  it('on a sinking line goes down by time, deeper where it is cast further down', () => {
+    const line = { sort: 'sinking', rateMmPerS: 100, diameterMm: 1 } as const
+    const [across, down] = [70, 30].map((castDeg) => swung({ parts: parts(line), castDeg }))
+    const depthAt = (moments: typeof across, s: number) => moments![s]!.flies[0]!.zMm
+    expect(depthAt(across, 20)).toBeGreaterThan(2 * depthAt(across, 8))
+    expect(depthAt(down, 10)).not.toBeCloseTo(depthAt(across, 10), 0)
+    expect(depthAt(across, 20)).toBeGreaterThan(3 * depthAt(swung(), 20))
+  })
+
+  it('tells its band by the second; in still water nothing swings', () => {
+    const found = toEnd(rigFishes(input()))
+    if (found.kind !== 'fishes') throw new Error(found.why)
+    const { there } = found.moments[20]!
+    expect(there[0]!.band!.lowMm).toBeLessThan(there[0]!.depthMm)
+    expect(there[0]!.band!.highMm).toBeGreaterThan(there[0]!.depthMm)
+    const still = { depthMm: 1500, surfaceMmPerS: 0, roughnessMm: 60 }
+    expect(rigLies(input({ current: still }), parts({}))).toMatchObject({ why: 'nothingRuns' })
   })
 })

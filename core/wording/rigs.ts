@@ -116,6 +116,7 @@ const NOT: Readonly<Record<FishesNot['why'], string>> = {
   twoCarriers: 'Two things carry it: of these one alone is reckoned with.',
   neverRests: 'It never comes to rest so: no depth is told.',
   isCarried: 'A float or a dry carries it: fish it under that.',
+  nothingRuns: 'Nothing runs here, so that nothing swings: count it down.',
   nothingCarries: 'Nothing carries it: add a float or a dry, or fish it another way.',
 }
 
@@ -184,6 +185,14 @@ export function rigSentences(
               ? `It is set to ${fineDepth(settingMm, units)}; no setting of its upper piece brings the lowest fly to ${above} above the bed here.`
               : `It is set to ${fineDepth(settingMm, units)}; for the lowest fly ${above} above the bed set ${fineDepth(toSetMm, units)}.`,
           ]),
+    ]
+  }
+  const end = moments.at(-1)
+  if (way === 'swung' && end) {
+    const lowest = moments.map(({ there }) => Math.max(...there.map(({ depthMm }) => depthMm)))
+    const deepest = Math.max(...lowest)
+    return [
+      `At its deepest ${fineDepth(deepest, units)}, ${lowest.indexOf(deepest)} s after the cast; after ${end.timeS} s it hangs ${Math.round(end.bearingDeg ?? 0)}° off straight below the rod.`,
     ]
   }
   if (way === 'tight' && tight)

@@ -188,6 +188,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
           { id: 'carried', name: labels.carried },
           { id: 'tight', name: labels.tight },
           { id: 'counted', name: labels.counted },
+          { id: 'swung', name: labels.swung },
         ]}
         chosen={draft.way}
         onChoose={(way) => change({ way })}

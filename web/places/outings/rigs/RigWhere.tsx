@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useState } from 'react'
 import type { RigLine } from '../../../../contract/index.ts'
 import { within } from '../../../../contract/limits.ts'
-import { wording } from '../../../../core/index.ts'
+import { USUAL_CAST_DEG, wording } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
+import { NumberField } from '../../../ui/NumberField.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { LineCounts } from './LineCounts.tsx'
@@ -17,7 +18,7 @@ import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
 import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
-const LONGEST_COUNT_S = 60
+const LONGEST_S = { counted: 60, swung: 30 }
 
 const lineOf = (parts: readonly RigPart[]) => JSON.stringify(parts.filter(({ kind }) => kind === 'line'))
 
@@ -52,6 +53,7 @@ export function RigWhere({
   const [ledMmPerS, setLed] = useState<number | null>(null)
   const [isLeading, setLeading] = useState(false)
   const [countS, setCount] = useState(15)
+  const [castDeg, setCastDeg] = useState(USUAL_CAST_DEG)
   const [deepMm, setDeep] = useState<number | null>(null)
   const depthMm = deepMm ?? reach.typicalDepthMm
   const led = ledMmPerS ?? usualLead(moment)
@@ -71,9 +73,10 @@ export function RigWhere({
       flies: fliesFrom(book, parts),
       tipHeightMm: tipMm,
       ledMmPerS: led,
+      castDeg,
       isQuick: isDragging || isLeading,
     }
-  }, [parts, book, rate, way, moment, depthMm, tipMm, led, isDragging, isLeading])
+  }, [parts, book, rate, way, moment, depthMm, tipMm, led, castDeg, isDragging, isLeading])
   const { found, of, isOfThis } = useRigFishes(input)
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved
@@ -142,18 +145,30 @@ export function RigWhere({
           </>
         ) : null}
       </Row>
-      {way === 'counted' ? (
+      {way === 'swung' ? (
+        <div style={{ paddingBottom: 8 }}>
+          <NumberField
+            label={labels.castAt}
+            value={castDeg}
+            min={10}
+            max={120}
+            onChange={(next) => setCastDeg(next ?? USUAL_CAST_DEG)}
+            width="170px"
+          />
+        </div>
+      ) : null}
+      {way === 'counted' || way === 'swung' ? (
         <label style={{ display: 'flex', gap: 10, alignItems: 'center', paddingBottom: 8 }}>
-          {labels.count}
+          {way === 'counted' ? labels.count : labels.afterTheCast}
           <input
             type="range"
             min={0}
-            max={LONGEST_COUNT_S}
-            value={countS}
+            max={LONGEST_S[way]}
+            value={Math.min(countS, LONGEST_S[way])}
             onChange={({ target }) => setCount(Number(target.value))}
             style={{ flex: '0 1 260px', minWidth: 0, accentColor: 'var(--thistle)' }}
           />
-          <span className="figures">{countS}</span>
+          <span className="figures">{Math.min(countS, LONGEST_S[way])}</span>
         </label>
       ) : null}
       <p role="status">

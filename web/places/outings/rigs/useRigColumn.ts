@@ -31,7 +31,6 @@ interface Hung {
 const LED_PER_MM = 0.6
 const LED = { least: 10, most: 4000, step: 10 }
 const SET_STEP_MM = 10
-const LONGEST_COUNT_S = 60
 
 /** How deep its lowest fly is, mm. */
 const lowestMm = ({ there }: RigThere) => Math.max(...there.map(({ depthMm }) => depthMm), 0)
@@ -76,17 +75,20 @@ function gripOf(
       }
     }
     case 'counted':
+    case 'swung': {
+      const longestS = fishes.moments.length - 1
       return {
         depthMm,
-        label: labels.count,
-        words: `${countS} s`,
+        label: fishes.way === 'counted' ? labels.count : labels.afterTheCast,
+        words: `${Math.min(countS, longestS)} s`,
         onDrag: (mm) => {
           const there = fishes.moments.findIndex((moment) => lowestMm(moment) >= mm)
-          set.count(there < 0 ? LONGEST_COUNT_S : there)
+          set.count(there < 0 ? longestS : there)
         },
         onDrop: () => undefined,
-        onStep: (steps) => set.count(clamp(countS + steps, 0, LONGEST_COUNT_S)),
+        onStep: (steps) => set.count(clamp(Math.min(countS, longestS) + steps, 0, longestS)),
       }
+    }
   }
 }
 
