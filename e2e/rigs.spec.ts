@@ -107,11 +107,27 @@ test('a rig is built by hand, hangs tight or is counted down, and a water forbid
   const status = page.getByRole('region', { name: FISHES }).getByRole('status')
   await expect(status).toContainText(/Wet Slate #18 W 2\.4 0\.\d\d m down, likely/)
   await expect(status).toContainText(/of the leader are in the water, and enter it at \d\d°/)
+  await page.getByRole('button', { name: 'Which of my flies would do' }).click()
+  await expect(page.getByRole('status', { name: 'Which of my flies would do' })).toContainText(
+    /The lightest point on hand that fishes within 0\.15 m of the bed, and does not lie on it: .+, 0\.\d\d m down/,
+  )
   await choose(page, /Add a part/, 'shot')
   await expect(page.getByRole('textbox', { name: /^From the rod/ })).toHaveValue(/shot 100 mg, point Wet Slate/)
   await page.getByRole('button', { name: 'take out: shot, 3' }).click()
   await page.getByRole('button', { name: 'cast and counted down' }).click()
   await expect(status).toContainText(/In still water of 0\.90 m: Wet Slate/)
+  // a line of the stores, by what its spool says
+  await choose(page, /Add a part/, 'fly line')
+  await choose(page, /which of your lines/, 'Fly line, sinking, type 2, dark grey')
+  await expect(page.getByRole('textbox', { name: /^From the rod/ })).toHaveValue(
+    /sinking line 1 mm at 7\.5 cm\/s/,
+  )
+  await page.getByRole('button', { name: 'cast across and swung' }).click()
+  await expect(status).toContainText(
+    /At its deepest 0\.\d\d m, \d+ s after the cast; after 30 s it hangs \d+° off/,
+  )
+  await page.getByRole('button', { name: 'cast and counted down' }).click()
+  await page.getByRole('button', { name: /^take out: fly line/ }).click()
   await choose(page, /Add a part/, 'float')
   await expect(status).toContainText('A float or a dry carries it: fish it under that.')
 

@@ -45,6 +45,7 @@ export {
   knotName,
   lineRateSentence,
   lineSentence,
+  otherFliesSentences,
   rigFlySentences,
   rigForbidsSentence,
   rigLength,

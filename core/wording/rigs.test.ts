@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
 import { readSpool } from '../rig/index.ts'
-import { bringToSentence, lineRateSentence, lineSentence, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
+import { bringToSentence, lineRateSentence, lineSentence, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -134,6 +134,20 @@ describe('what a rig lacks in sentences', () => {
       'So it is of 1.55 g/cm³, and sinks 7.5 cm/s in water of 20.0 °C.',
     )
     expect(lineSentence({ diameterMm: 1.3, rateMmPerS: null }, UNITS)).toBe('1.30 mm thick, floats.')
+  })
+  it('says which flies would do instead', () => {
+    const rig = { parts: [{ kind: 'dry', fly: 'd' } as const], overBedMm: 150, way: 'carried' as const }
+    const dries = ['a', 'b', 'c', 'd', 'e'].map((key) => ({ key, spareMg: 40 }))
+    const said = otherFliesSentences(
+      { point: { key: 'p', depthMm: 812 }, dries },
+      rig,
+      (key) => `Fly ${key}`,
+      UNITS,
+    )
+    expect(said[0]).toContain('within 0.15 m of the bed, and does not lie on it: Fly p, 0.81 m down.')
+    expect(said[1]).toBe('Dries on hand that bear what hangs from it: Fly a, Fly b, Fly c, Fly d and 1 more.')
+    const none = otherFliesSentences({ point: null, dries: [] }, { ...rig, parts: [] }, String, UNITS)
+    expect(none).toEqual(['No point on hand fishes within 0.15 m of the bed without lying on it.'])
   })
   it('names the knot that goes first', () => {
     expect(weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16 }, UNITS)).toBe(

@@ -9,6 +9,7 @@ import type {
   Knot,
   LikelyDepth,
   OnSpool,
+  OtherFlies,
   ReadSpool,
   RigForbids,
   RigInWater,
@@ -220,6 +221,33 @@ export function bringToSentence(found: BringTo, nameOf: (fly: number) => string,
     case 'not':
       return rigNotSentence(found)
   }
+}
+
+const MOST_DRIES_NAMED = 4
+
+/** Which flies on hand would do what a rig is meant to. */
+export function otherFliesSentences(
+  { point, dries }: OtherFlies,
+  { parts, overBedMm, way }: Pick<RigInWater, 'parts' | 'overBedMm' | 'way'>,
+  nameOf: (key: string) => string,
+  units: DisplayUnits,
+): readonly string[] {
+  const near = fineDepth(overBedMm, units)
+  const pointWords =
+    way === 'counted' || way === 'swung'
+      ? 'A cast holds no bottom: no point is looked for.'
+      : point
+        ? `The lightest point on hand that fishes within ${near} of the bed, and does not lie on it: ${nameOf(point.key)}, ${fineDepth(point.depthMm, units)} down.`
+        : `No point on hand fishes within ${near} of the bed without lying on it.`
+  if (!parts.some(({ kind }) => kind === 'dry')) return [pointWords]
+  const named = dries.slice(0, MOST_DRIES_NAMED).map(({ key }) => nameOf(key))
+  const others = dries.length - named.length
+  return [
+    pointWords,
+    named.length === 0
+      ? 'No dry on hand bears what hangs from it.'
+      : `Dries on hand that bear what hangs from it: ${named.join(', ')}${others > 0 ? ` and ${others} more` : ''}.`,
+  ]
 }
 
 /** X of tippet: `5X`, or `about 5X`. */

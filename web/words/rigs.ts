@@ -15,6 +15,7 @@ export const labels = {
   tight: 'on a tight line',
   counted: 'cast and counted down',
   swung: 'cast across and swung',
+  whichWouldDo: 'Which of my flies would do',
   afterTheCast: 'After the cast, s',
   castAt: 'Cast, ° from straight down',
   typed: 'From the rod to the point, with commas between',

@@ -9,6 +9,7 @@ import {
   lineRate,
   onTightLine,
   plannedNeeds,
+  otherFlies,
   problemOf,
   proposeVariants,
   rigFishes,
@@ -42,6 +43,8 @@ import type {
   LineRate,
   MadeProblem,
   OnTightLine,
+  OtherFlies,
+  OtherFly,
   PlanInputs,
   PlannedNeed,
   PlanProblem,
@@ -102,6 +105,10 @@ export const jobs = {
     input: RigInWater,
   ): Generator<Progress & { readonly soFar: FishesRig | null }, FishesRig | FishesNot> => rigFishes(input),
   underFloat: (input: UnderFloat): Generator<Progress, FishesUnder> => underFloat(input),
+  otherFlies: (input: {
+    readonly rig: RigInWater
+    readonly others: readonly OtherFly[]
+  }): Generator<Progress, OtherFlies> => otherFlies(input.rig, input.others),
   onTightLine: (input: OnTightLine): Generator<Progress, FishesTight | null> => onTightLine(input),
   countedDown: (input: CountedDown): Generator<Progress & { readonly soFar: FishesCounted }, FishesCounted> =>
     countedDown(input),

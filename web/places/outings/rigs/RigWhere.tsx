@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import type { RigLine } from '../../../../contract/index.ts'
 import { within } from '../../../../contract/limits.ts'
 import { USUAL_CAST_DEG, wording } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
+import { Button } from '../../../ui/Button.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
@@ -17,6 +18,8 @@ import { RigUnderWater } from '../../../parts/rigs/RigUnderWater.tsx'
 import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
 import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
+
+const OtherFlies = lazy(() => import('./OtherFlies.tsx'))
 
 const LONGEST_S = { counted: 60, swung: 30 }
 
@@ -52,6 +55,7 @@ export function RigWhere({
   const [tipMm, setTipMm] = useState<number | null>(USUAL_TIP_MM)
   const [ledMmPerS, setLed] = useState<number | null>(null)
   const [isLeading, setLeading] = useState(false)
+  const [isAsking, setAsking] = useState(false)
   const [countS, setCount] = useState(15)
   const [castDeg, setCastDeg] = useState(USUAL_CAST_DEG)
   const [deepMm, setDeep] = useState<number | null>(null)
@@ -187,6 +191,15 @@ export function RigWhere({
           isCarried={way === 'carried'}
           title={`${labels.whereItFishes}: ${wording.rigFlySentences(now, names, units).join(' ')}`}
         />
+      ) : null}
+      {way === 'carried' || way === 'tight' ? (
+        isAsking && input ? (
+          <Suspense fallback={<p>{labels.reckons}</p>}>
+            <OtherFlies rig={input} flies={flies} moment={moment} />
+          </Suspense>
+        ) : (
+          <Button onPress={() => setAsking(true)}>{labels.whichWouldDo}</Button>
+        )
       ) : null}
       {way === 'counted' && rig ? <LineCounts rig={rig} rate={rate} waterTempC={waterTempC} /> : null}
       <p>
