@@ -7,6 +7,7 @@ import { useWording } from '../../words/useWording.ts'
 
 const TEXT = { fontFamily: 'Atkinson Hyperlegible Mono, monospace', fontSize: 13, fill: 'var(--ink)' } as const
 const MOST_TALL_PX = 270
+const LEAST_TALL_PX = 140
 const AIR_PX = 34
 const MARGIN_PX = 26
 
@@ -46,8 +47,11 @@ export function RigUnderWater({ now, ghost, names, bedMm, isCarried, title, svgR
   const all = [...now.points, ...now.flies, ...(ghost?.points ?? [])].filter(({ zMm }) => zMm >= -1)
   const [left, right] = [Math.min(...all.map(({ xMm }) => xMm)), Math.max(...all.map(({ xMm }) => xMm))]
   const wide = Math.max(widthPx - 2 * MARGIN_PX, 100)
-  const scale = Math.min(wide / Math.max(right - left, bedMm * 0.6), (MOST_TALL_PX - AIR_PX) / bedMm)
-  const x = (mm: number) => MARGIN_PX + (wide - (right - left) * scale) / 2 + (mm - left) * scale
+  // a long line is seen from its end, where the flies are: whole it would be a thread without depth
+  const whole = wide / Math.max(right - left, bedMm * 0.6)
+  const scale = Math.min(Math.max(whole, LEAST_TALL_PX / bedMm), (MOST_TALL_PX - AIR_PX) / bedMm)
+  const spare = wide - (right - left) * scale
+  const x = (mm: number) => MARGIN_PX + (spare > 0 ? spare / 2 : spare) + (mm - left) * scale
   const y = (mm: number) => AIR_PX + mm * scale
   const tall = y(bedMm) + 16
   const path = ({ points }: RigThere) =>
