@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { fishingDepthMm } from './index.ts'
+import { bottomAspect, fishingDepthMm } from './index.ts'
+import type { MatchPlace } from './index.ts'
+import { tooLightSentence } from '../wording/index.ts'
+import type { DisplayUnits } from '../quantity/index.ts'
 
 const place = (surfaceSpeedMmPerS: number, bedMm = 900) => ({ bedMm, surfaceSpeedMmPerS })
 const sinks = (sinkSpeedMmPerS: number) =>
@@ -21,5 +24,39 @@ describe('fishingDepthMm', () => {
   it('is the film for what floats, and unknown for what nobody knows', () => {
     expect(fishingDepthMm({ kind: 'floats', posture: 'low' }, place(600))).toBe(0)
     expect(fishingDepthMm({ kind: 'unknown' }, place(600))).toBeNull()
+  })
+})
+
+describe('bottomAspect', () => {
+  const run: MatchPlace = {
+    ...{ waterKind: 'freestone', bedMm: 900, surfaceSpeedMmPerS: 600, lengthMmLow: 0, lengthMmHigh: 0 },
+  }
+  const bare = { kind: 'sinks', sinkSpeedMmPerS: 40, freeMmPerS: 45, submergedMg: 4 } as const
+  const beaded = { kind: 'sinks', sinkSpeedMmPerS: 220, freeMmPerS: 250, submergedMg: 90 } as const
+  const UNITS: DisplayUnits = {
+    ...{ smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
+  }
+  const said = (...of: Parameters<typeof bottomAspect>) =>
+    tooLightSentence(bottomAspect(...of), 'Bridge Reach', UNITS)
+
+  it('asks the rig that the fly is fished on, the one that brings it nearest of several', () => {
+    expect(bottomAspect(beaded, ['tightLineNymph'], run)).toMatchObject({ code: 'reachesDepth', score: 1 })
+    expect(bottomAspect(bare, ['tightLineNymph'], run).code).toBe('tooShallow')
+    const several = bottomAspect(beaded, ['swungWets', 'tightLineNymph'], run)
+    expect(several).toMatchObject({ code: 'reachesDepth', names: ['tight'] })
+    // where nobody said how, it falls free: six metres at 0.6 m/s are ten seconds
+    expect(bottomAspect(bare, [], run)).toMatchObject({ code: 'tooSlow', found: 40, wantedLow: 75 })
+    expect(bottomAspect(beaded, ['dry'], run)).toMatchObject({ code: 'notSo', score: 0 })
+  })
+
+  it('is said where it does not get down, as it is fished', () => {
+    expect(said(bare, [], run)).toBe(
+      'Too light for the bottom at Bridge Reach: it falls 4.0 cm/s with its line, and 7.5 cm/s gets down there.',
+    )
+    expect(said(bare, ['indicatorNymph'], run)).toMatch(
+      /^Too light for the bottom at Bridge Reach: it is 0\.\d\d m down under a float, and 0\.75 m is wanted there\.$/,
+    )
+    expect(said(beaded, ['swungWets'], run)).toBe('It swings above the bottom at Bridge Reach.')
+    expect(said(beaded, ['indicatorNymph'], run)).toBeNull()
   })
 })

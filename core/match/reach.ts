@@ -3,7 +3,8 @@ import { bandIn, bandRange } from '../season/index.ts'
 import type { DepthBand, FoodStage, WaterKind } from '../season/index.ts'
 import { DRIFT_MM, usualDepthMm } from '../rig/index.ts'
 import type { UsualRig } from '../rig/index.ts'
-import type { Behaviour, Shown, Sinks } from '../technique/index.ts'
+import { fallFor } from '../technique/index.ts'
+import type { Behaviour, Shown, Sinks, Technique } from '../technique/index.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
 
@@ -120,14 +121,25 @@ function swungAspect(fly: Sinks, band: DepthBand, place: MatchPlace): MatchAspec
     : falls
 }
 
-/** Whether a fly gets to the bottom at a place: on a rig, or falling free within a usual drift, or wait. */
-export const bottomAspect = (fly: Sinks, rig: UsualRig | null, place: MatchPlace): MatchAspect =>
-  fallingAspect({ fly, rig, held: rig !== null }, 'bottom', place)
+/**
+ * Whether a fly gets to the bottom at a place, in that of its ways which brings it nearest; where nobody said one, falling free
+ * within a usual drift, or wait.
+ */
+export function bottomAspect(fly: Sinks, ways: readonly Technique[], place: MatchPlace): MatchAspect {
+  const shown = ways.length === 0 ? [fallFor(null, fly)] : ways.map((way) => fallFor(way, fly))
+  return shown
+    .flatMap((one) => (one ? [inBand(one, 'bottom', place)] : []))
+    .reduce((best, one) => (one.score >= best.score ? one : best), plain('depth', 'notSo', 0))
+}
 
 /** Whether the fly, shown so, gets to where the stage is taken, and stays there. */
 export function depthAspect(shown: Shown, stage: FoodStage, place: MatchPlace): MatchAspect {
   const band = bandIn(stage, place.waterKind)
-  if (!band) return plain('depth', 'notKnown', 0)
+  return band ? inBand(shown, band, place) : plain('depth', 'notKnown', 0)
+}
+
+/** Whether the fly, shown so, gets to a band, and stays there. */
+function inBand(shown: Shown, band: DepthBand, place: MatchPlace): MatchAspect {
   const film = band === 'onFilm' || band === 'inFilm'
   switch (shown.kind) {
     case 'falls':

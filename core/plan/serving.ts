@@ -155,7 +155,7 @@ export function anchorsAmong<Variant extends ServingVariant>(
     const meant = variant.roles.includes('anchor')
     if (behaviour.kind !== 'sinks' || (behaviour.sinkSpeedMmPerS < ANCHOR_MM_PER_S && !meant)) return []
     if (!isFishedOn(variant, place)) return []
-    const quality = bottomAspect(behaviour, 'tight', at).score
+    const quality = bottomAspect(behaviour, ['tightLineNymph'], at).score
     return quality > 0 ? [{ variant, meant, quality, verdict: 'serves' }] : []
   })
   return sorted(graded, place.rules)

@@ -156,9 +156,20 @@ export function aspectSentence(aspect: MatchAspect, units: DisplayUnits): string
   }
 }
 
-/** What to say of a fly that is meant for the bottom and does not get there; see {@link MatchAspect}. */
-export const tooLightSentence = (aspect: MatchAspect, place: string, units: DisplayUnits): string =>
-  `Too light for the bottom at ${place}: it falls ${speed(aspect.found, units)} with its line, and ${speed(aspect.wantedLow, units)} gets down there.`
+/** That a fly does not get down to the bottom at a place, as it is fished; null where it does. */
+export function tooLightSentence(aspect: MatchAspect, place: string, units: DisplayUnits): string | null {
+  const light = `Too light for the bottom at ${place}:`
+  switch (aspect.code) {
+    case 'tooSlow':
+      return `${light} it falls ${speed(aspect.found, units)} with its line, and ${speed(aspect.wantedLow, units)} gets down there.`
+    case 'tooShallow':
+      return `${light} it is ${fineDepth(aspect.found, units)} down ${onRig(aspect)}, and ${fineDepth(aspect.wantedLow, units)} is wanted there.`
+    case 'swingsAboveIt':
+      return `It swings above the bottom at ${place}.`
+    default:
+      return null
+  }
+}
 
 const MONTH_NAMES = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'] // prettier-ignore
 

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { bandIn, behaviourOf, bottomAspect, wording } from '../../../core/index.ts'
+import { bandIn, behaviourOf, bottomAspect, TECHNIQUES, wording } from '../../../core/index.ts'
 import { useLarderQuery } from '../../wire/api.ts'
 import { reachStateOf } from '../../moment/reachState.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -7,12 +7,13 @@ import { useWording } from '../../words/useWording.ts'
 import type { Draft } from '../../recipe/draft.ts'
 import type { WorkedOut } from './useFlyReport.ts'
 
-/** Says when a fly that is meant for food on the bottom does not get down at the place in the Column. */
+/** Says when a fly that is meant for food on the bottom does not get down at the place in the Column, as it is fished. */
 export function useBottomCaution(worked: WorkedOut | null, draft: Draft | null): string | null {
   const { data: larder } = useLarderQuery()
   const moment = useMoment()
   const { units } = useWording()
   const serves = draft?.serves
+  const fishedHow = draft?.fishedHow
   return useMemo(() => {
     if (!worked || !larder || !moment) return null
     const { reach } = moment
@@ -22,14 +23,15 @@ export function useBottomCaution(worked: WorkedOut | null, draft: Draft | null):
       (stage) => meant.has(stage.id) && bandIn(stage, waterKind) === 'bottom',
     )
     const behaviour = behaviourOf(worked.report)
+    const ways = TECHNIQUES.filter((way) => fishedHow?.includes(way))
     if (!forBottom || behaviour.kind !== 'sinks') return null
-    const aspect = bottomAspect(behaviour, null, {
+    const aspect = bottomAspect(behaviour, ways, {
       waterKind,
       bedMm: reach.typicalDepthMm,
       surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
       lengthMmLow: 0,
       lengthMmHigh: 0,
     })
-    return aspect.code === 'tooSlow' ? wording.tooLightSentence(aspect, reach.reachName, units) : null
-  }, [worked, larder, moment, serves, units])
+    return wording.tooLightSentence(aspect, reach.reachName, units)
+  }, [worked, larder, moment, serves, fishedHow, units])
 }
