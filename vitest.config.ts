@@ -19,9 +19,9 @@ export default defineConfig({
   test: {
     // two cores, two at once: the usual is one fewer than there are
     maxWorkers: 2,
-    // a loaded machine takes its time
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    // bounds against a hang, never a measure of speed: a loaded machine takes its time
+    testTimeout: 180_000,
+    hookTimeout: 180_000,
     projects: [
       {
         extends: true,
@@ -39,8 +39,8 @@ export default defineConfig({
           name: 'on the demo',
           include: ON_THE_DEMO,
           globalSetup: 'demo/testing/serveCopies.ts',
-          // whole pages and real servers: on a loaded machine they take their time
-          testTimeout: 90_000,
+          // whole pages and real servers
+          testTimeout: 300_000,
           // styles go in as rules, not as text that is read anew with each
           env: { SC_DISABLE_SPEEDY: 'false' },
         },

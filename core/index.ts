@@ -273,7 +273,7 @@ export type {
   Standing,
   TieableVariant,
 } from './plan/index.ts'
-export { TECHNIQUES } from './technique/index.ts'
+export { TECHNIQUES, techniquesAmong } from './technique/index.ts'
 export type { Behaviour, Shown, Technique } from './technique/index.ts'
 export { proposeVariants } from './propose/index.ts'
 export type { ProposedVariant, ProposeInput } from './propose/index.ts'

@@ -31,4 +31,4 @@ it('answers after each command what a server answers that has kept nothing', asy
   expect(changedNothing).toBeLessThan(COMMANDS / 2)
   await server.close()
   await copy.remove()
-}, 120_000)
+})

@@ -15,4 +15,4 @@ it('refuses nonsense in sentences, and never breaks over it', async () => {
   expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
   await server.close()
   await copy.remove()
-}, 120_000)
+})

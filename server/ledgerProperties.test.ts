@@ -181,7 +181,7 @@ describe('the ledger of flies', () => {
       }),
       { numRuns: 25, seed: 20260603 },
     )
-  }, 120_000)
+  })
 
   it('books a materials list once for each fly tied or spoiled, and an undone batch gives it all back', async () => {
     const server = await opened()

@@ -274,14 +274,14 @@ describe('copies', () => {
       counts: { actions: { now: 2, then: 1 } },
     })
     expect((await post('/api/backups/restore', { name })).status).toBe(200)
-    await vi.waitFor(async () => expect(await boxes()).toEqual(['Small Box']), 40_000)
+    await vi.waitFor(async () => expect(await boxes()).toEqual(['Small Box']), 120_000)
     const after = await ask<Backups>('/api/backups')
     expect(after.restored).toContain(name)
     expect(after.backups.map(({ reason }) => reason).sort()).toEqual(['asked', 'restore'])
     // what was there before goes back as well, and is written to again
     const aside = after.backups.find(({ reason }) => reason === 'restore')!
     await post('/api/backups/restore', { name: aside.name })
-    await vi.waitFor(async () => expect(await boxes()).toEqual(['Later', 'Small Box']), 40_000)
+    await vi.waitFor(async () => expect(await boxes()).toEqual(['Later', 'Small Box']), 120_000)
     expect(await send('settingsSave', { change: { parCount: 5 } })).toBe(200)
   })
 

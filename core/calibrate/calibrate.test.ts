@@ -384,5 +384,5 @@ describe('coverage', () => {
     expect(right.coveredAfter).toBeLessThan(0.84)
     expect(right.medianError).toBeLessThan(0.08)
     expect(trials(80, { drag: 1.4, hooks: 1.2 }).medianError).toBeLessThan(0.08)
-  }, 60_000)
+  })
 })

@@ -98,5 +98,5 @@ describe('any dressing that a recipe may hold', () => {
       { seed: 2026, numRuns: 100, endOnFailure: true },
     )
     expect([...kinds]).toEqual(expect.arrayContaining(['doesNotFit', 'floats', 'sinks']))
-  }, 60_000)
+  })
 })

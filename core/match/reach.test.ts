@@ -11,19 +11,39 @@ const sinks = (sinkSpeedMmPerS: number) =>
 describe('fishingDepthMm', () => {
   it('is as far as a fly gets on a drift of six metres', () => {
     // 6 m at 0.6 m/s take 10 s; at 50 mm/s a fly is half a metre down by then
-    expect(fishingDepthMm(sinks(50), place(600))).toBeCloseTo(500, 9)
-    expect(fishingDepthMm(sinks(50), place(1200))).toBeCloseTo(250, 9)
+    expect(fishingDepthMm(sinks(50), [], place(600))).toBeCloseTo(500, 9)
+    expect(fishingDepthMm(sinks(50), [], place(1200))).toBeCloseTo(250, 9)
   })
 
   it('is as far as anyone waits for where the water hardly moves, and never below the bed', () => {
-    expect(fishingDepthMm(sinks(50), place(0, 4000))).toBeCloseTo(1000, 9)
-    expect(fishingDepthMm(sinks(50), place(300, 4000))).toBeCloseTo(1000, 9)
-    expect(fishingDepthMm(sinks(400), place(600))).toBe(900)
+    expect(fishingDepthMm(sinks(50), [], place(0, 4000))).toBeCloseTo(1000, 9)
+    expect(fishingDepthMm(sinks(50), [], place(300, 4000))).toBeCloseTo(1000, 9)
+    expect(fishingDepthMm(sinks(400), [], place(600))).toBe(900)
   })
 
   it('is the film for what floats, and unknown for what nobody knows', () => {
-    expect(fishingDepthMm({ kind: 'floats', posture: 'low' }, place(600))).toBe(0)
-    expect(fishingDepthMm({ kind: 'unknown' }, place(600))).toBeNull()
+    expect(fishingDepthMm({ kind: 'floats', posture: 'low' }, [], place(600))).toBe(0)
+    expect(fishingDepthMm({ kind: 'unknown' }, [], place(600))).toBeNull()
+  })
+})
+
+describe('fishingDepthMm as it is fished', () => {
+  const bead = { kind: 'sinks', sinkSpeedMmPerS: 220, freeMmPerS: 250, submergedMg: 90 } as const
+
+  it('is that of the way which brings it deepest, and never below the bed', () => {
+    expect(fishingDepthMm(bead, ['swungWets'], place(600))).toBeLessThan(200)
+    expect(fishingDepthMm(bead, ['tightLineNymph'], place(600))).toBeGreaterThan(850)
+    const both = fishingDepthMm(bead, ['swungWets', 'tightLineNymph'], place(600))
+    expect(both).toBe(fishingDepthMm(bead, ['tightLineNymph'], place(600)))
+    // a dry leader is no way for it: then it falls free
+    expect(fishingDepthMm(bead, ['dry'], place(600))).toBe(fishingDepthMm(bead, [], place(600)))
+    expect(fishingDepthMm(bead, ['indicatorNymph'], place(100, 500))).toBe(500)
+  })
+
+  it('is the bed for what hovers over it, and the film for what floats', () => {
+    const floats = { kind: 'floats', posture: 'low' } as const
+    expect(fishingDepthMm(floats, ['buoyantOnSinkingLine'], place(0, 3000))).toBe(3000)
+    expect(fishingDepthMm(floats, ['dry'], place(600))).toBe(0)
   })
 })
 

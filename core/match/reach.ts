@@ -21,24 +21,12 @@ export interface MatchPlace {
 /** In still water a fly may take longer to fall than anyone waits. */
 const PATIENCE_S = 20
 
-/** Seconds that a fly has to get down: a usual drift at this speed of the surface, or as long as anyone waits. */
-export const timeToGetDownS = (surfaceSpeedMmPerS: number): number =>
-  Math.min(DRIFT_MM / Math.max(surfaceSpeedMmPerS, 1), PATIENCE_S)
+/** Water that a fly is to get down in. */
+type Deep = Pick<MatchPlace, 'bedMm' | 'surfaceSpeedMmPerS'>
 
-/** Depth where a fly fishes, mm: as far as it gets on a usual drift or wait, never below the bed; null where unknown. */
-export function fishingDepthMm(
-  behaviour: Behaviour,
-  { bedMm, surfaceSpeedMmPerS }: Pick<MatchPlace, 'bedMm' | 'surfaceSpeedMmPerS'>,
-): number | null {
-  switch (behaviour.kind) {
-    case 'unknown':
-      return null
-    case 'floats':
-      return 0
-    case 'sinks':
-      return Math.min(behaviour.sinkSpeedMmPerS * timeToGetDownS(surfaceSpeedMmPerS), bedMm)
-  }
-}
+/** Seconds that a fly has to get down: a usual drift at this speed of the surface, or as long as anyone waits. */
+const timeToGetDownS = (surfaceSpeedMmPerS: number): number =>
+  Math.min(DRIFT_MM / Math.max(surfaceSpeedMmPerS, 1), PATIENCE_S)
 
 /**
  * Fastest fall, mm/s, that keeps a fly with food above the bottom: drifting free, and held by a tight line or a float.
@@ -55,11 +43,11 @@ const IN_THE_FILM = 0.4
 const SWUNG_AT_BOTTOM = 0.2
 
 /** A rig at a place: line that was cast to be counted down is swung where the water runs. */
-const rigAt = (rig: UsualRig, { surfaceSpeedMmPerS }: MatchPlace): UsualRig =>
+const rigAt = (rig: UsualRig, { surfaceSpeedMmPerS }: Deep): UsualRig =>
   rig === 'counted' && surfaceSpeedMmPerS > 0 ? 'swung' : rig
 
 /** How deep a fly gets at a place, mm, with no regard to the bed: on a rig by its table, else as far as it falls free. */
-function reachedMm(fly: Sinks, rig: UsualRig | null, place: MatchPlace): number {
+function reachedMm(fly: Sinks, rig: UsualRig | null, place: Deep): number {
   const { bedMm, surfaceSpeedMmPerS } = place
   const { submergedMg, freeMmPerS, sinkSpeedMmPerS } = fly
   return rig === null
@@ -69,6 +57,30 @@ function reachedMm(fly: Sinks, rig: UsualRig | null, place: MatchPlace): number 
         { submergedMg, fallMmPerS: freeMmPerS },
         { bedMm, surfaceMmPerS: surfaceSpeedMmPerS },
       )
+}
+
+/** In how many ways a fly is shown, by those in which it is fished; where nobody said one, or none will do, it falls free. */
+function shownBy(ways: readonly Technique[], behaviour: Behaviour): readonly Shown[] {
+  const shown = ways.flatMap((way) => fallFor(way, behaviour) ?? [])
+  return shown.length > 0 ? shown : [fallFor(null, behaviour) ?? { kind: 'unknown' }]
+}
+
+/** Depth where a fly fishes, mm: as far as it gets in any of its ways, never below the bed; null where unknown. */
+export function fishingDepthMm(behaviour: Behaviour, ways: readonly Technique[], place: Deep): number | null {
+  const depths = shownBy(ways, behaviour).flatMap((shown) => {
+    switch (shown.kind) {
+      case 'unknown':
+        return []
+      case 'onTop':
+        return [0]
+      case 'hovers':
+        return [place.bedMm]
+      case 'falls':
+      case 'swings':
+        return [Math.min(reachedMm(shown.fly, shown.rig, place), place.bedMm)]
+    }
+  })
+  return depths.length === 0 ? null : Math.max(...depths)
 }
 
 interface Falling {

@@ -1,5 +1,5 @@
 export type { Behaviour, Sinks } from './behaviour.ts'
 export { fallFor } from './fallFor.ts'
 export type { Shown } from './fallFor.ts'
-export { TECHNIQUES } from './techniques.ts'
+export { TECHNIQUES, techniquesAmong } from './techniques.ts'
 export type { Technique } from './techniques.ts'

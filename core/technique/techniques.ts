@@ -12,3 +12,7 @@ export const TECHNIQUES = [
   'buoyantOnSinkingLine',
 ] as const
 export type Technique = (typeof TECHNIQUES)[number]
+
+/** Those among words that are ways of fishing, in their own order. */
+export const techniquesAmong = (words: readonly string[]): Technique[] =>
+  TECHNIQUES.filter((way) => words.includes(way))

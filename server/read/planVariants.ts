@@ -1,5 +1,5 @@
 import { and, eq, isNull, notInArray, sql } from 'drizzle-orm'
-import { TECHNIQUES } from '../../core/index.ts'
+import { techniquesAmong } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -56,7 +56,7 @@ export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
       purpose,
       roles: [...roles],
       ownMonths: [...ownMonths],
-      ways: TECHNIQUES.filter((way) => fishedHow.includes(way)),
+      ways: techniquesAmong(fishedHow),
       waters: [...waterKinds],
     }
   })

@@ -11,6 +11,8 @@ import { loadBalances } from './balances.ts'
 export interface VariantRow {
   readonly variant: typeof variant.$inferSelect
   readonly patternName: string
+  /** ways in which its pattern is fished; none where nobody said */
+  readonly fishedHow: (typeof pattern.$inferSelect)['fishedHow']
   readonly figure: FigureRow | null
   readonly onHand: number
   /** of those, tied to an older recipe */
@@ -76,7 +78,7 @@ export const loadRecipes = keptUntilWrite(readRecipes, [variant, pattern, varian
 
 async function readRecipes(db: Reader) {
   const rows = await db
-    .select({ variant, patternName: pattern.name })
+    .select({ variant, patternName: pattern.name, fishedHow: pattern.fishedHow })
     .from(variant)
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
     .where(and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs)))
@@ -113,7 +115,7 @@ export const loadPutAway = keptUntilWrite(readPutAway, [loadBalances, variant, p
 
 async function readPutAway(db: Reader): Promise<readonly VariantRow[]> {
   const rows = await db
-    .select({ variant, patternName: pattern.name })
+    .select({ variant, patternName: pattern.name, fishedHow: pattern.fishedHow })
     .from(variant)
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
     .where(or(isNotNull(variant.archivedAtMs), isNotNull(pattern.archivedAtMs)))

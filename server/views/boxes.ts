@@ -1,5 +1,5 @@
 import { and, asc, isNull } from 'drizzle-orm'
-import { fishingDepthMm, wording } from '../../core/index.ts'
+import { fishingDepthMm, techniquesAmong, wording } from '../../core/index.ts'
 import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { box, compartment } from '../db/schema.ts'
@@ -77,7 +77,7 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
       par: isHome(row, compartmentId) ? keptOf(row, usualPar) : null,
       variantVersion: row.variant.version,
       parCount: row.variant.parCount,
-      depthMm: fishingDepthMm(behaviourOfRow(row.figure), {
+      depthMm: fishingDepthMm(behaviourOfRow(row.figure), techniquesAmong(row.fishedHow), {
         bedMm: where.bedMm,
         surfaceSpeedMmPerS: where.speedMmPerS,
       }),

@@ -1,5 +1,5 @@
 import { wording } from '../../core/index.ts'
-import { fishingDepthMm } from '../../core/index.ts'
+import { fishingDepthMm, techniquesAmong } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
 
 import { usableZone } from '../../contract/index.ts'
@@ -121,7 +121,10 @@ function fliesHere(
 ): FlyAtMoment[] {
   return variants.flatMap((row): FlyAtMoment[] => {
     const par = keptOf(row, usualPar)
-    const depthMm = fishingDepthMm(behaviourOfRow(row.figure), { bedMm, surfaceSpeedMmPerS })
+    const depthMm = fishingDepthMm(behaviourOfRow(row.figure), techniquesAmong(row.fishedHow), {
+      bedMm,
+      surfaceSpeedMmPerS,
+    })
     if (depthMm === null || (row.onHand === 0 && par === 0)) return []
     return [
       {

@@ -93,7 +93,7 @@ describe('flies that are pasted', () => {
 describe('what the boxes cover', () => {
   it('is told food by food, with the flies that serve one where it is opened', async () => {
     show(<Coverage />)
-    const table = await until(() => screen.queryByRole('table', { name: 'Cover' }), 30_000)
+    const table = await until(() => screen.queryByRole('table', { name: 'Cover' }), 120_000)
     const cells = within(table).getAllByRole('button')
     expect(cells.length).toBeGreaterThan(8)
     const heading = screen.getByRole('heading', { level: 2 }).textContent ?? ''
@@ -107,14 +107,14 @@ describe('what the boxes cover', () => {
     expect(within(table).getAllByRole('link').length).toBeGreaterThan(0)
     fireEvent.click(food)
     expect(within(table).queryAllByRole('link')).toEqual([])
-  }, 60_000)
+  })
 
   it('is looked at by situation, by season and by what was taken, too', async () => {
     show(<Coverage />)
-    await until(() => screen.queryByText(/fish have something on hand to show/), 30_000)
+    await until(() => screen.queryByText(/fish have something on hand to show/), 120_000)
     const rowsOf = async (button: string) => {
       fireEvent.click(await until(() => screen.queryByRole('button', { name: button })))
-      const table = await until(() => screen.queryByRole('table', { name: button }), 30_000)
+      const table = await until(() => screen.queryByRole('table', { name: button }), 120_000)
       return within(table)
         .getAllByRole('row')
         .slice(1)
@@ -130,11 +130,11 @@ describe('what the boxes cover', () => {
     // what was fished comes first, with its rate and the interval of it
     expect(trusted[0]).toMatch(/\d\.\d \d\.\d–\d\.\d/)
     expect(trusted.at(-1)).toContain('not fished yet')
-  }, 90_000)
+  })
 
   it('asks for what the user asks of boxes, and keeps that', async () => {
     show(<Coverage />)
-    await until(() => screen.queryByRole('table', { name: 'Cover' }), 30_000)
+    await until(() => screen.queryByRole('table', { name: 'Cover' }), 120_000)
     const sizes = screen.getByRole<HTMLInputElement>('checkbox', { name: 'small and large' })
     expect(sizes.checked).toBe(true)
     fireEvent.click(sizes)
@@ -144,5 +144,5 @@ describe('what the boxes cover', () => {
     fireEvent.change(anchors, { target: { value: '7' } })
     fireEvent.blur(anchors)
     await until(async () => (await asked.frame()).settings.cover.anchors === 7)
-  }, 60_000)
+  })
 })

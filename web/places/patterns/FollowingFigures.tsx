@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { TECHNIQUES } from '../../../core/index.ts'
+import { techniquesAmong } from '../../../core/index.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import { HowItCame } from './HowItCame.tsx'
 import { SaveCard } from './card/SaveCard.tsx'
@@ -19,7 +19,7 @@ interface FollowingFiguresProps {
 export function FollowingFigures({ worked, draft, variant, waterTempC }: FollowingFiguresProps) {
   const { serves, fishedHow } = draft
   const meantFor = useMemo(() => serves.map(({ foodStageId }) => foodStageId), [serves])
-  const ways = useMemo(() => TECHNIQUES.filter((way) => fishedHow.includes(way)), [fishedHow])
+  const ways = useMemo(() => techniquesAmong(fishedHow), [fishedHow])
   return (
     <>
       <ServesWhat worked={worked} meantFor={meantFor} ways={ways} />

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { bandIn, behaviourOf, bottomAspect, TECHNIQUES, wording } from '../../../core/index.ts'
+import { bandIn, behaviourOf, bottomAspect, techniquesAmong, wording } from '../../../core/index.ts'
 import { useLarderQuery } from '../../wire/api.ts'
 import { reachStateOf } from '../../moment/reachState.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -23,7 +23,7 @@ export function useBottomCaution(worked: WorkedOut | null, draft: Draft | null):
       (stage) => meant.has(stage.id) && bandIn(stage, waterKind) === 'bottom',
     )
     const behaviour = behaviourOf(worked.report)
-    const ways = TECHNIQUES.filter((way) => fishedHow?.includes(way))
+    const ways = techniquesAmong(fishedHow ?? [])
     if (!forBottom || behaviour.kind !== 'sinks') return null
     const aspect = bottomAspect(behaviour, ways, {
       waterKind,

@@ -67,7 +67,7 @@ describe('a plan for the demo', () => {
     const days = [...new Set(plan.periods.flatMap(({ shares }) => shares.map(({ on }) => on)))]
     expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(days.length)
     for (const on of days) expect(calendar).toContain(`UID:bench-${on}@heavy-thistle`)
-  }, 90_000)
+  })
 
   it('stops where the user has seen enough, and stands as it is', async () => {
     const { result } = callHook(() => usePlan(), undefined)
@@ -75,7 +75,7 @@ describe('a plan for the demo', () => {
     act(() => result.current.stop())
     await until(() => result.current.ahead?.isDone)
     expect(store.getState().view.work).toBeNull()
-  }, 60_000)
+  })
 })
 
 describe('variants that are not made yet', () => {
@@ -104,7 +104,7 @@ describe('variants that are not made yet', () => {
     const again = think()
     const second = await until(() => (again.result.current?.length ? again.result.current : null), 60_000)
     expect(second.map(({ variantId }) => variantId)).toEqual(ids)
-  }, 90_000)
+  })
 })
 
 describe('useQueue', () => {
@@ -138,7 +138,7 @@ describe('useQueue', () => {
       const { variants } = await asked.pattern(name.slice(0, -label.length - 1))
       expect(variants.filter(({ id }) => id === variantId)).toHaveLength(1)
     }
-  }, 90_000)
+  })
 
   it('says what was refused, and goes no further', async () => {
     const { result } = callHook(() => ({ planned: usePlanned(), queue: useQueue('not-a-place') }), undefined)
