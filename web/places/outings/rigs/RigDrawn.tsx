@@ -89,7 +89,11 @@ interface RigDrawnProps {
 /** A rig laid out to scale, with what is tied where and what the knots hold; knots slide along it. */
 export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
   const { units } = useWording()
-  const dragged = useRef<{ readonly from: readonly RigPart[]; readonly y: number } | null>(null)
+  const dragged = useRef<{
+    readonly from: readonly RigPart[]
+    readonly to: readonly RigPart[]
+    readonly y: number
+  } | null>(null)
   const { pieces, on, knots, wholeMm } = laidOut(parts)
   if (wholeMm === 0) return null
   const scale = (TALL_PX - STUB_PX) / wholeMm
@@ -103,16 +107,19 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
       : {
           onPointerDown: (event: PointerEvent<SVGElement>) => {
             event.currentTarget.setPointerCapture(event.pointerId)
-            dragged.current = { from: parts, y: event.clientY }
+            dragged.current = { from: parts, to: parts, y: event.clientY }
           },
           onPointerMove: (event: PointerEvent<SVGElement>) => {
             const begun = dragged.current
             if (!begun) return
             const centimetres = Math.round((event.clientY - begun.y) / scale / STEP_MM.small)
-            onSlide(slidden(begun.from, upper, centimetres * STEP_MM.small), true)
+            const to = slidden(begun.from, upper, centimetres * STEP_MM.small)
+            dragged.current = { ...begun, to }
+            onSlide(to, true)
           },
           onPointerUp: () => {
-            if (dragged.current) onSlide(parts, false)
+            // as it was slid last, though nothing of that may be drawn yet
+            if (dragged.current) onSlide(dragged.current.to, false)
             dragged.current = null
           },
           onKeyDown: (event: KeyboardEvent) => {

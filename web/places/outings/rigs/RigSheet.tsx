@@ -130,6 +130,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
     },
     [put],
   )
+  const drop = useCallback(() => setDragging(false), [])
   return (
     <>
       <Heading>
@@ -208,6 +209,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
             isDragging={isDragging}
             isChanged={isChanged}
             onPut={slide}
+            onDrop={drop}
           />
         ) : null}
       </Sides>

@@ -36,6 +36,7 @@ interface RigWhereProps {
   readonly isDragging: boolean
   readonly isChanged: boolean
   readonly onPut: (parts: readonly RigPart[], isDragging: boolean) => void
+  readonly onDrop: () => void
 }
 
 /** Where the flies of a rig fish, in the water of the moment: drawn to scale, with bands, and what to set. */
@@ -49,6 +50,7 @@ export function RigWhere({
   isDragging,
   isChanged,
   onPut,
+  onDrop,
 }: RigWhereProps) {
   const { units } = useWording()
   const { reach, waterTempC } = moment
@@ -104,13 +106,17 @@ export function RigWhere({
         setLeading(dragging)
       },
       count: setCount,
+      drop: () => {
+        setLeading(false)
+        onDrop()
+      },
     }),
-    [onPut],
+    [onPut, onDrop],
   )
   // the Column ends at the bed of the reach: what is reckoned in other water has no place in it
   const isThere = depthMm === reach.typicalDepthMm
   useRigColumn({
-    ...{ fishes: isThere ? fishes : null, of, now, ghost, countS, chosen, isFixed, set },
+    ...{ fishes: isThere ? fishes : null, of, asked: input, now, ghost, countS, chosen, isFixed, set },
   })
   const where =
     way === 'counted' ? `In still water of ${wording.fineDepth(depthMm, units)}` : `At ${reach.reachName}`

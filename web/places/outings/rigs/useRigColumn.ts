@@ -13,12 +13,16 @@ export interface RigSetters {
   readonly put: (parts: readonly RigPart[], isDragging: boolean) => void
   readonly lead: (mmPerS: number, isDragging: boolean) => void
   readonly count: (s: number) => void
+  /** ends what is being dragged, as it stands: what was found last may be of a setting before it */
+  readonly drop: () => void
 }
 
 interface Hung {
   readonly fishes: FishesRig | null
   /** what it was found of */
   readonly of: RigInWater | null
+  /** what is asked now: keys go on from it, though no answer is there yet */
+  readonly asked: RigInWater | null
   readonly now: RigThere | null
   readonly ghost: RigThere | null
   readonly countS: number
@@ -39,18 +43,19 @@ const whole = (value: number, step: number) => Math.round(value / step) * step
 
 /** What the grip of a rig in the Column changes, by how it is fished. */
 function gripOf(
-  { fishes, of, now, countS, isFixed, set }: Hung,
+  { fishes, of, asked, now, countS, isFixed, set }: Hung,
   units: Parameters<typeof wording.fineDepth>[1],
 ): RigMark['grip'] {
   if (!fishes || !of || !now) return null
   const depthMm = lowestMm(now)
+  const latest = asked ?? of
   switch (fishes.way) {
     case 'carried': {
       const settingMm = settingOf(of.parts)
       if (isFixed || settingMm === null) return null
       const to = (mm: number, isDragging: boolean) => {
         const next = whole(mm, SET_STEP_MM)
-        const parts = next === settingMm ? null : withSetting(of.parts, next)
+        const parts = next === settingOf(latest.parts) ? null : withSetting(latest.parts, next)
         if (parts) set.put(parts, isDragging)
       }
       return {
@@ -58,8 +63,8 @@ function gripOf(
         label: labels.setTo,
         words: `${labels.setTo} ${wording.fineDepth(settingMm, units)}`,
         onDrag: (mm) => to(settingMm + mm - depthMm, true),
-        onDrop: () => set.put(of.parts, false),
-        onStep: (steps) => to(settingMm + steps * SET_STEP_MM, false),
+        onDrop: set.drop,
+        onStep: (steps) => to((settingOf(latest.parts) ?? 0) + steps * SET_STEP_MM, false),
       }
     }
     case 'tight': {
@@ -70,8 +75,8 @@ function gripOf(
         label: labels.ledAt,
         words: `${labels.ledAt} ${wording.speed(of.ledMmPerS, units)}`,
         onDrag: (mm) => to(of.ledMmPerS - LED_PER_MM * (mm - depthMm), true),
-        onDrop: () => set.lead(of.ledMmPerS, false),
-        onStep: (steps) => to(of.ledMmPerS - steps * LED.step, false),
+        onDrop: set.drop,
+        onStep: (steps) => to(latest.ledMmPerS - steps * LED.step, false),
       }
     }
     case 'counted':
@@ -85,7 +90,7 @@ function gripOf(
           const there = fishes.moments.findIndex((moment) => lowestMm(moment) >= mm)
           set.count(there < 0 ? longestS : there)
         },
-        onDrop: () => undefined,
+        onDrop: set.drop,
         onStep: (steps) => set.count(clamp(Math.min(countS, longestS) + steps, 0, longestS)),
       }
     }
@@ -95,7 +100,7 @@ function gripOf(
 /** A rig in the Column: its line as it hangs, its flies each where it fishes, and a grip that brings them to another depth. */
 export function useRigColumn(hung: Hung): void {
   const { units } = useWording()
-  const { fishes, of, now, ghost, countS, chosen, isFixed, set } = hung
+  const { fishes, of, asked, now, ghost, countS, chosen, isFixed, set } = hung
   const content = useMemo((): ColumnContent => {
     if (!fishes || !now) return EMPTY_CONTENT
     return {
@@ -111,7 +116,7 @@ export function useRigColumn(hung: Hung): void {
         }),
         ghost: ghost?.points ?? null,
         isCarried: fishes.way === 'carried',
-        grip: gripOf({ fishes, of, now, ghost, countS, chosen, isFixed, set }, units),
+        grip: gripOf({ fishes, of, asked, now, ghost, countS, chosen, isFixed, set }, units),
       },
       flies: now.there.flatMap(({ depthMm, band }, i) => {
         const fly = chosen[fishes.hung[i] ?? -1]
@@ -131,6 +136,6 @@ export function useRigColumn(hung: Hung): void {
         }
       }),
     }
-  }, [fishes, of, now, ghost, countS, chosen, isFixed, set, units])
+  }, [fishes, of, asked, now, ghost, countS, chosen, isFixed, set, units])
   useColumn(content)
 }
