@@ -40,6 +40,13 @@ describe('fishingDepthMm as it is fished', () => {
     expect(fishingDepthMm(bead, ['indicatorNymph'], place(100, 500))).toBe(500)
   })
 
+  it('is counted down in still water though wind drifts it, and swung where it runs', () => {
+    const still = fishingDepthMm(bead, ['slowRetrieve'], place(0, 4000))!
+    expect(still).toBeGreaterThan(1000)
+    expect(fishingDepthMm(bead, ['slowRetrieve'], place(20, 4000))).toBe(still)
+    expect(fishingDepthMm(bead, ['slowRetrieve'], place(400, 4000))).toBeLessThan(still / 3)
+  })
+
   it('is the bed for what hovers over it, and the film for what floats', () => {
     const floats = { kind: 'floats', posture: 'low' } as const
     expect(fishingDepthMm(floats, ['buoyantOnSinkingLine'], place(0, 3000))).toBe(3000)

@@ -42,9 +42,12 @@ const IN_THE_FILM = 0.4
 /** What is swung keeps off the bottom. */
 const SWUNG_AT_BOTTOM = 0.2
 
+/** Water that drifts slower than this is drawn through as still water is, mm/s. */
+const RUNS_MM_PER_S = 50
+
 /** A rig at a place: line that was cast to be counted down is swung where the water runs. */
 const rigAt = (rig: UsualRig, { surfaceSpeedMmPerS }: Deep): UsualRig =>
-  rig === 'counted' && surfaceSpeedMmPerS > 0 ? 'swung' : rig
+  rig === 'counted' && surfaceSpeedMmPerS >= RUNS_MM_PER_S ? 'swung' : rig
 
 /** How deep a fly gets at a place, mm, with no regard to the bed: on a rig by its table, else as far as it falls free. */
 function reachedMm(fly: Sinks, rig: UsualRig | null, place: Deep): number {

@@ -103,7 +103,7 @@ export default function RigMarks({ rig, bedMm, widthPx, heightPx, opened }: RigM
           style={{ top: Math.min(y(grip.depthMm) - 8, heightPx - GRIP_PX), left: 'auto', right: FLIES_PX + 14 }}
           onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
           onPointerMove={drag}
-          onPointerUp={grip.onDrop}
+          onLostPointerCapture={grip.onDrop}
           onKeyDown={press}
         >
           {grip.words}
