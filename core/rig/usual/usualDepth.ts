@@ -7,12 +7,6 @@ import type { Sinker, UsualRig, UsualWater } from './usualRigs.ts'
 /** What goes evenly along an axis: the logarithm, but of the current, which may stand still. */
 const even = (axis: Axis, value: number) => (axis === 'surfaceMmPerS' ? value : Math.log(value))
 
-/** The place of a value along an axis: the point before it, and how far it is to the next, 0 to 1. */
-interface Place {
-  readonly before: number
-  readonly share: number
-}
-
 const evenly = (axis: Axis): readonly number[] => AXES[axis].map((point) => even(axis, point))
 const EVEN: Readonly<Record<Axis, readonly number[]>> = {
   bedMm: evenly('bedMm'),
@@ -21,19 +15,23 @@ const EVEN: Readonly<Record<Axis, readonly number[]>> = {
   fallMmPerS: evenly('fallMmPerS'),
 }
 
-function along(axis: Axis, value: number): Place {
+/** The place of a value along an axis, whole at its points: 1.5 is half way between the second and the third. */
+function along(axis: Axis, value: number): number {
   const points = EVEN[axis]
   const at = even(axis, value)
-  const before = points.findIndex((_, i) => i + 2 === points.length || at <= (points[i + 1] ?? 0))
-  const [from = 0, to = 1] = points.slice(before, before + 2)
-  return { before, share: clamp((at - from) / (to - from), 0, 1) }
+  let before = 0
+  while (before + 2 < points.length && at > (points[before + 1] ?? 0)) before += 1
+  const from = points[before] ?? 0
+  return before + clamp((at - from) / ((points[before + 1] ?? 1) - from), 0, 1)
 }
 
 /** Between four values, by two places. */
-const between = (one: Place, other: Place, valueAt: (one: number, other: number) => number): number => {
-  const inRow = (row: number) =>
-    (1 - other.share) * valueAt(row, other.before) + other.share * valueAt(row, other.before + 1)
-  return (1 - one.share) * inRow(one.before) + one.share * inRow(one.before + 1)
+function between(one: number, other: number, valueAt: (one: number, other: number) => number): number {
+  const [row, column] = [Math.floor(one), Math.floor(other)]
+  const [down, right] = [one - row, other - column]
+  const inRow = (nth: number) =>
+    right === 0 ? valueAt(nth, column) : (1 - right) * valueAt(nth, column) + right * valueAt(nth, column + 1)
+  return down === 0 ? inRow(row) : (1 - down) * inRow(row) + down * inRow(row + 1)
 }
 
 const [WEIGHTS, FALLS] = [AXES.submergedMg.length, AXES.fallMmPerS.length]
