@@ -1,4 +1,4 @@
-import { axeFaults, choose, expect, test } from './thistle.ts'
+import { axeFaults, choose, dragBy, expect, test } from './thistle.ts'
 import type { Page } from '@playwright/test'
 
 const figures = (page: Page) => page.getByTestId('figures')
@@ -107,12 +107,7 @@ test.describe('what only reads', () => {
   test('a second mark is dragged to a depth, and the rung that is there is made', async ({ page }) => {
     await openPattern(page, 'Third Button')
     const grip = page.locator('.grip[data-drags="true"]').first()
-    const box = await grip.boundingBox()
-    if (!box) throw new Error('no grip')
-    await page.mouse.move(box.x + 4, box.y + 6)
-    await page.mouse.down()
-    await page.mouse.move(box.x + 4, box.y + 66, { steps: 4 })
-    await page.mouse.up()
+    await dragBy(page, grip, { x: 0, y: 60 }, { x: 4, y: 6 })
     const rung = page.getByRole('status', { name: 'Another rung' })
     await expect(rung).toContainText('2.8 tungsten →')
     const promised = /: (falls \d+ cm\/s) where it/.exec((await rung.textContent()) ?? '')?.[1]

@@ -1,4 +1,4 @@
-import { axeFaults, choose, expect, tabTo, test } from './thistle.ts'
+import { axeFaults, choose, dragBy, expect, tabTo, test } from './thistle.ts'
 
 /** The depth of a fly that the sheet tells, m. */
 async function depthOf(status: { textContent(): Promise<string | null> }, fly: string): Promise<number> {
@@ -59,11 +59,8 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   await grip.focus()
   await page.keyboard.press('+')
   await expect(status).toContainText('It is set to 0.90 m')
-  const held = (await grip.boundingBox())!
-  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2 - 60, { steps: 6 })
-  await page.mouse.up()
+  await expect(grip).toHaveAttribute('aria-valuetext', 'set to 0.90 m')
+  await dragBy(page, grip, { x: 0, y: -60 })
   await expect.poll(() => depthOf(status, 'W 2.8')).toBeLessThan(deeper)
   expect(await axeFaults(page)).toEqual([])
   await page.keyboard.press('Escape')
@@ -71,11 +68,7 @@ test('a rig is typed in a line, asks what it does not understand, says where its
   const set = await depthOf(status, 'W 2.8')
 
   // by mouse: dragged up the leader it is set deeper still
-  const at = (await float.boundingBox())!
-  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2 - 12, { steps: 6 })
-  await page.mouse.up()
+  await dragBy(page, float, { x: 0, y: -12 })
   await expect(typed).not.toHaveValue(/40 cm 0\.16/)
   await expect.poll(() => depthOf(status, 'W 2.8')).toBeGreaterThan(set)
   // nothing is left unsaved without a word

@@ -113,6 +113,22 @@ export async function chooseByKeys(page: Page, label: string | RegExp, beginning
   await page.getByRole('listbox').first().waitFor({ state: 'detached' })
 }
 
+/** Drags by the mouse from where it is held, once it stays in its place; held in the middle, or so far from its left top. */
+export async function dragBy(
+  page: Page,
+  target: Locator,
+  { x, y }: { x: number; y: number },
+  position?: { x: number; y: number },
+): Promise<void> {
+  await target.hover(position ? { position } : {})
+  const box = await target.boundingBox()
+  if (!box) throw new Error(`${String(target)} cannot be seen`)
+  const from = position ?? { x: box.width / 2, y: box.height / 2 }
+  await page.mouse.down()
+  await page.mouse.move(box.x + from.x + x, box.y + from.y + y, { steps: 8 })
+  await page.mouse.up()
+}
+
 /** What axe finds wrong with the page as it stands; of a long table the first rows stand for the rest. */
 export async function axeFaults(page: Page): Promise<readonly string[]> {
   const { violations } = await new AxeBuilder({ page })

@@ -30,6 +30,8 @@ export const Strip = styled.aside`
     min-height: 260px;
     background: linear-gradient(var(--waterFilm), var(--waterDeep));
     overflow: hidden;
+    /* a grip missed by a hair takes no words with it */
+    user-select: none;
   }
   .line {
     position: absolute;
