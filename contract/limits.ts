@@ -294,6 +294,7 @@ export const LIMITS = {
   snagginess: any(0, 4, 'times', 'Flies lost against the usual.'),
   ruleFlies: whole(1, 10, 'flies', 'Flies on one leader.'),
   ruleHook: whole(1, 30, 'size number', 'Sizes of trout hooks.'),
+  ruleLeaderMm: any(300, 30_000, 'mm', 'Leaders that a rule speaks of.'),
   reaches: list(1, 12, 'Parts of one water.'),
 
   // rigs

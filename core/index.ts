@@ -405,6 +405,8 @@ export {
   RIG_WAYS,
   rigFishes,
   rigForbids,
+  trustIn,
+  wantsNewKnots,
   rigSense,
   settingOf,
   spoolProperties,
@@ -444,6 +446,7 @@ export type {
   RigWay,
   Stuff,
   Tied,
+  Worn,
   UnderFloat,
   Unread,
 } from './rig/index.ts'

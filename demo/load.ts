@@ -204,16 +204,20 @@ async function tellRigs(tell: Tell): Promise<void> {
   const flies = patterns.flatMap(({ name, variants }) =>
     variants.map(({ label }) => ({ id: variantIdOf(name, label) as string, name: `${name} ${label}` })),
   )
-  for (const { typed, name, way, note, counts = [] } of rigs) {
+  for (const { typed, name, way, note, knotsOn, counts = [] } of rigs) {
     const parts = readTypedRig(typed, flies).map((phrase) => {
       if (!phrase.part) throw new Error(`${name}: ${phrase.text}`)
       return phrase.part
     })
-    await tell('2026-06-01', 'rigSave', {
+    await tell('2026-05-01', 'rigSave', {
       rigId: fixedId(`rig:${name}`) as Id<'rigSave', 'rigId'>,
       version: null,
       rig: { name, way, parts: parts as CommandInput<'rigSave'>['rig']['parts'], note },
     })
+    if (knotsOn) {
+      const rigId = fixedId(`rig:${name}`) as Id<'rigKnots', 'rigId'>
+      await tell(knotsOn, 'rigKnots', { rigId, version: 1, on: knotsOn })
+    }
     for (const [i, [depthMm, countS, waterTempC]] of counts.entries()) {
       const rigId = fixedId(`rig:${name}`) as Id<'rigSave', 'rigId'>
       await tell('2026-05-30', 'lineCountSave', {
@@ -237,12 +241,13 @@ async function tellOutings(tell: Tell): Promise<void> {
         reachId: fixedId(`reach:${reach}`) as CommandInput<'outingSave'>['outing']['reachId'],
       },
     })
-    for (const [name, label, minutes, takes, refusals] of fished) {
+    for (const [name, label, minutes, takes, refusals, rig] of fished) {
       await tell(`${outing.on}T20:30:00Z`, 'spellSave', {
         spellId: fixedId(`spell:${outing.on}:${name}`) as CommandInput<'spellSave'>['spellId'],
         version: null,
         outingId,
         variantId: variantIdOf(name, label),
+        rigId: rig ? (fixedId(`rig:${rig}`) as Id<'rigSave', 'rigId'>) : null,
         minutes,
         takes,
         refusals,

@@ -262,8 +262,8 @@ export interface DemoOuting extends Omit<OutingBody, 'waterId' | 'reachId' | 'al
     readonly count: number
     readonly cause: 'bottom' | 'tree' | 'fish' | 'chewed'
   }[]
-  /** flies that were noted one by one: pattern, variant, minutes, takes and refusals */
-  readonly fished?: readonly (readonly [string, string, number, number, number])[]
+  /** flies that were noted one by one: pattern, variant, minutes, takes and refusals, and on which rig */
+  readonly fished?: readonly (readonly [string, string, number, number, number, rig?: string])[]
 }
 
 const hour = (hours: number, minutes = 0) => hours * 60 + minutes
@@ -279,7 +279,7 @@ export const outings: readonly DemoOuting[] = [
     ],
     fished: [
       ['Barley Sugar', '#14 amber', 120, 5, 0], ['Thimble', '#14 green', 90, 4, 1], ['Chapel Roof', '#14', 60, 2, 3],
-      ['Third Button', '#16 W 2.8', 120, 3, 0],
+      ['Third Button', '#16 W 2.8', 120, 3, 0, 'Tight line, one nymph'],
     ],
   },
   {
@@ -295,7 +295,7 @@ export const outings: readonly DemoOuting[] = [
     ],
     fished: [
       ['Paper Lantern', '#10 2XL', 150, 6, 0], ['Kettle Lid', '#14 olive', 60, 2, 0], ['Cold Tea', '#10 pale', 60, 2, 0],
-      ['Third Button', '#16 W 2.8', 120, 4, 0],
+      ['Third Button', '#16 W 2.8', 120, 4, 0, 'Tight line, one nymph'],
     ],
   },
   { water: 'harnsel', reach: 'bridge', on: '2026-06-06', fromLocalMin: hour(10), toLocalMin: hour(16), status: 'planned', technique: 'tightLineNymph', alsoTechniques: ['dry'], note: 'Nymph first, then dry.', losses: [] },

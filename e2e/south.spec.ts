@@ -13,6 +13,7 @@ test('south of the equator the months are turned round', async ({ page, request,
     minHookSize: null,
     maxHookSize: null,
     noIndicator: null,
+    maxLeaderMm: null,
   }
   const water = {
     name: 'Upside-Down Beck',

@@ -66,7 +66,7 @@ describe('foods', () => {
       water: {
         name: 'Brook', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000,
         snagginess: 1, openFromMonthDay: null, openToMonthDay: null, iceOffMonthDay: null, rulesNote: '',
-        rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null },
+        rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null, maxLeaderMm: null },
       },
       reaches: [{ id: id('f:reach'), kind: 'reach', name: 'Low', elevationM: 90, typicalDepthMm: 900, surfaceSpeedMmPerS: 600, thermoclineMm: null, defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 13, 10, 6, 4] }],
     }).expect(200) // prettier-ignore

@@ -28,7 +28,7 @@ const measuredBy = (key: string, componentKey: string) => ({
   layers: undefined,
   length: { factor: 20, of: 'component', componentKey },
 })
-const rules = { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null } // prettier-ignore
+const rules = { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null, maxLeaderMm: null } // prettier-ignore
 const water = { name: 'Long Beck', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000, snagginess: 1, openFromMonthDay: '03-25', openToMonthDay: '09-30', iceOffMonthDay: null, rules, rulesNote: '' } // prettier-ignore
 const reach = { id: id('nonsense:reach'), kind: 'reach', name: 'Bridge', elevationM: 100, typicalDepthMm: 600, surfaceSpeedMmPerS: 400, thermoclineMm: null, defaultTempC: Array(12).fill(10) } // prettier-ignore
 const newWater = (change: object) =>

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
-import type { CommandInput, RigsView } from '../contract/index.ts'
+import type { CommandInput, RigsView, SearchView } from '../contract/index.ts'
 import { box, midge, variantId } from './testing/smallBox.ts'
 import { river } from './testing/smallRiver.ts'
 import { onShippedData } from './testing/onShippedData.ts'
@@ -48,8 +48,11 @@ describe('a rig', () => {
     expect((await rigs())[0]).toMatchObject({ name: 'One under a float', version: 2 })
     const stale = await server.command('rigSave', { ...made, version: 1 }).expect(409)
     expect(stale.body).toMatchObject({ code: 'staleVersion', current: { name: 'One under a float' } })
+    const found = async () => ((await server.get('/api/search?q=und%20flo').expect(200)).body as SearchView).hits
+    expect(await found()).toMatchObject([{ kind: 'rig', id: made.rigId, title: 'One under a float' }])
     await server.command('rigArchive', { rigId: made.rigId, version: 2 }).expect(200)
     expect(await rigs()).toEqual([])
+    expect(await found()).toEqual([])
   })
 
   it('takes no fly that is not there, no part that nobody ties, and not more than a rod casts', async () => {
@@ -113,10 +116,17 @@ describe('a rig', () => {
     }
     await server.command('spellSave', { ...spell, version: null, rigId: newId() }).expect(404)
     await server.command('spellSave', { ...spell, version: null }).expect(200)
-    expect((await rigs())[0]).toMatchObject({ spells: 1 })
+    expect((await rigs())[0]).toMatchObject({ spells: 1, knotsOn: null, fishedMin: 0 })
     const refused = await server.command('rigSave', { ...made, version: 1 }).expect(409)
     expect(refused.body).toMatchObject({ code: 'rigFished' })
+    // its knots are tied anew nevertheless, and are counted from that day
+    const knots = async (on: string, version: number) => {
+      await server.command('rigKnots', { rigId: made.rigId, version, on }).expect(200)
+      return (await rigs())[0]
+    }
+    expect(await knots('2026-06-01', 1)).toMatchObject({ knotsOn: '2026-06-01', fishedMin: 30 })
+    expect(await knots('2026-06-02', 2)).toMatchObject({ knotsOn: '2026-06-02', fishedMin: 0 })
     await server.command('spellArchive', { spellId: spell.spellId, version: 1 }).expect(200)
-    await server.command('rigSave', { ...made, version: 1 }).expect(200)
+    await server.command('rigSave', { ...made, version: 3 }).expect(200)
   })
 })

@@ -736,7 +736,7 @@ describe('waters, outings and the moment', () => {
     water: {
       name: 'Test Beck', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000, snagginess: 1,
       openFromMonthDay: null, openToMonthDay: null, iceOffMonthDay: null, rulesNote: '',
-      rules: { dryOnly: true, upstreamOnly: null, maxFlies: 1, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: 12, noIndicator: null },
+      rules: { dryOnly: true, upstreamOnly: null, maxFlies: 1, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: 12, noIndicator: null, maxLeaderMm: null },
     },
     reaches: [{ id: reachId, kind: 'reach', name: 'Lower', elevationM: 90, typicalDepthMm: 900, surfaceSpeedMmPerS: 600, thermoclineMm: null, defaultTempC: [3, 3, 5, 7, 10, 13, 15, 15, 13, 10, 6, 4] }],
   } // prettier-ignore
@@ -765,7 +765,7 @@ describe('waters, outings and the moment', () => {
     expect(tonight.outing).toMatchObject({
       on,
       waterName: 'Test Beck',
-      rules: ['one fly', 'hook 12 or smaller'],
+      rules: { maxFlies: 1, maxHookSize: 12, noLead: null },
     })
     expect(tonight.lines.map(({ kind }) => kind)).toContain('likely')
     expect(tonight.lines.find(({ kind }) => kind === 'tie')?.batch).toMatchObject({
@@ -845,7 +845,7 @@ describe('waters, outings and the moment', () => {
       .command('outingSave', outing(localTime(Date.now() + 86_400_000, 'Europe/London').on))
       .expect(200)
     const tonight = await body<TonightView>('/api/tonight')
-    expect(tonight.outing?.rules).toContain('dry fly only')
+    expect(tonight.outing?.rules).toMatchObject({ dryOnly: true })
     expect(
       tonight.lines.filter(({ kind, variantId: id }) => (kind === 'tie' || kind === 'lacking') && id !== null),
     ).toEqual([])

@@ -227,7 +227,8 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    await client.execute('drop table line_count')
+    for (const on of ['insert', 'update', 'delete']) await client.execute(`drop trigger search_rig_${on}`)
+    await client.execute('alter table rig drop column knots_on')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -241,7 +242,7 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const tables = "select count(*) as n from sqlite_master where name = 'line_count'"
+    const tables = "select count(*) as n from sqlite_master where name = 'search_rig_insert'"
     expect((await kept.execute(tables)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FOOD_WORDS } from '../../core/index.ts'
-import { foodId, outingId, reachId, rigId, spellId, variantId, version, waterId } from '../common.ts'
+import { civilDate, foodId, outingId, reachId, rigId, spellId, variantId, version, waterId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
 import { rigBody } from '../records/rig.ts'
@@ -33,5 +33,7 @@ export const waterCommands = {
   spellArchive: z.object({ spellId, version }).strict(),
   /** version null makes a new one; one that was fished is copied instead */
   rigSave: z.object({ rigId, version: nextVersion, rig: rigBody }).strict(),
+  /** knots and tippet of a rig tied anew, on a day */
+  rigKnots: z.object({ rigId, version, on: civilDate }).strict(),
   rigArchive: z.object({ rigId, version }).strict(),
 } as const

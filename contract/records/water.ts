@@ -16,6 +16,8 @@ export const waterRules = z
     minHookSize: figure('ruleHook').nullable(),
     maxHookSize: figure('ruleHook').nullable(),
     noIndicator: z.boolean().nullable(),
+    /** from the line to the point */
+    maxLeaderMm: figure('ruleLeaderMm').nullable(),
   })
   .strict()
   // a size is the smaller the higher its number
@@ -41,6 +43,7 @@ export const noRules: WaterRules = {
   minHookSize: null,
   maxHookSize: null,
   noIndicator: null,
+  maxLeaderMm: null,
 }
 
 /** A stretch of river, or the shoal, drop-off or basin of a stillwater. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { TECHNIQUES } from '../techniques.ts'
 import { compartmentId, outingId, reachId, rigId, spellId, version, waterId } from '../common.ts'
+import { waterRules } from '../records/water.ts'
 import { variantMention } from './parts.ts'
 
 /** An outing with what was fished, taken, lost and packed. */
@@ -19,7 +20,7 @@ export const outingLine = z
     technique: z.enum(TECHNIQUES),
     alsoTechniques: z.array(z.enum(TECHNIQUES)),
     note: z.string(),
-    rules: z.array(z.string()),
+    rules: waterRules,
     /** flies fished, in the order in which they were noted */
     spells: z.array(
       variantMention.extend({

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rigId, version } from '../common.ts'
+import { civilDate, rigId, version } from '../common.ts'
 import { lineCountBody, lineCountId, rigBody } from '../records/rig.ts'
 
 /** A rig with how often it was fished: then it stays as it is. */
@@ -8,6 +8,10 @@ export const rigLine = rigBody
     id: rigId,
     version,
     spells: z.number(),
+    /** when its knots were tied last; null where nobody said */
+    knotsOn: civilDate.nullable(),
+    /** how long it was fished since */
+    fishedMin: z.number(),
     counts: z.array(lineCountBody.omit({ rigId: true }).extend({ id: lineCountId, version })),
   })
   .meta({ id: 'Rig' })

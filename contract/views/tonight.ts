@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { compartmentId, foodStageId, materialId, outingId, patternId, variantId } from '../common.ts'
+import { waterRules } from '../records/water.ts'
 import { drawingKey, moment } from './parts.ts'
 
 /** One sentence of Tonight, with the handle that it offers. */
@@ -43,7 +44,8 @@ export const tonightView = z
         fromLocalMin: z.number(),
         toLocalMin: z.number(),
         techniques: z.array(z.string()),
-        rules: z.array(z.string()),
+        /** null where its water is not known any more */
+        rules: waterRules.nullable(),
       })
       .nullable(),
     moment: moment.nullable(),

@@ -1,4 +1,4 @@
-import { fliesOnRig } from './parts.ts'
+import { fliesOnRig, leaderOf } from './parts.ts'
 import type { RigPart } from './parts.ts'
 
 /** What the water's note says of rigs; null where it does not say. */
@@ -7,10 +7,11 @@ export interface RigRules {
   readonly maxFlies: number | null
   readonly noAddedWeight: boolean | null
   readonly noIndicator: boolean | null
+  readonly maxLeaderMm: number | null
 }
 
 /** Why a rig may not be fished at a water, by its note. */
-export type RigForbids = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator'
+export type RigForbids = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator' | 'maxLeader'
 
 /**
  * What of a rig a water's note forbids.
@@ -27,6 +28,7 @@ export function rigForbids(
     ...(rules.noIndicator && has('float') ? (['noIndicator'] as const) : []),
     ...(rules.noAddedWeight && has('shot') ? (['noAddedWeight'] as const) : []),
     ...(rules.maxFlies !== null && fliesOnRig(parts).length > rules.maxFlies ? (['maxFlies'] as const) : []),
+    ...(rules.maxLeaderMm !== null && leaderOf(parts) > rules.maxLeaderMm ? (['maxLeader'] as const) : []),
     ...(rules.dryOnly && (has('float', 'shot') || fliesOnRig(parts).some((fly) => fly !== null && sinks(fly)))
       ? (['dryOnly'] as const)
       : []),

@@ -2,25 +2,30 @@ import { rootBetween } from '../number/index.ts'
 import type { Between } from './bestRetrieve.ts'
 import { rigLies } from './inWater.ts'
 import type { FishesNot, RigInWater } from './inWater.ts'
-import { leastSetting, settingOf, withSetting } from './parts.ts'
+import { leaderOf, leastSetting, settingOf, withSetting } from './parts.ts'
 import { toLead } from './onTightLine.ts'
 
 /** Settings that are tried, of the depth of the water. */
 const SET = { least: 0.2, most: 3 }
 const WITHIN_MM = 5
 
-/** What to set a float to for the lowest fly to drift at a depth; null where nothing is set, or no setting brings it there. */
+/**
+ * What to set a float to for the lowest fly to drift at a depth; null where nothing is set, or no setting that the water's note
+ * allows brings it there.
+ */
 export function settingFor(input: RigInWater, wantedMm: number): number | null {
-  if (input.way !== 'carried' || settingOf(input.parts) === null || wantedMm <= 0) return null
+  const now = settingOf(input.parts)
+  if (input.way !== 'carried' || now === null || wantedMm <= 0) return null
   const short = (settingMm: number): number => {
     const parts = withSetting(input.parts, settingMm)
     const found = parts && rigLies(input, parts)
     if (!found || 'kind' in found) return NaN
     return Math.max(...(found.moments[0]?.flies ?? []).map(({ zMm }) => zMm)) - wantedMm
   }
-  const [low, high] = [SET.least * wantedMm, SET.most * wantedMm]
+  const longest = now + (input.maxLeaderMm ?? Infinity) - leaderOf(input.parts)
+  const [low, high] = [SET.least * wantedMm, Math.min(SET.most * wantedMm, longest)]
   const shortest = Math.max(low, leastSetting(input.parts))
-  if (!(short(high) >= 0)) return null
+  if (high <= shortest || !(short(high) >= 0)) return null
   return short(shortest) > 0 ? null : rootBetween(short, shortest, high, WITHIN_MM)
 }
 

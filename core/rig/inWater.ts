@@ -27,6 +27,8 @@ export interface RigInWater {
   readonly water: WaterProperties
   readonly current: Current
   readonly overBedMm: number
+  /** by the note of the water; no setting beyond it is proposed */
+  readonly maxLeaderMm?: number | null
   /** on a tight line */
   readonly tipHeightMm: number
   readonly ledMmPerS: number

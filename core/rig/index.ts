@@ -40,6 +40,8 @@ export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff,
 export { readTypedRig } from './typedRig.ts'
 export type { Assumed, FlyByName, RigPhrase, Unread } from './typedRig.ts'
 export { writtenRig } from './writtenRig.ts'
+export { trustIn, wantsNewKnots } from './worn.ts'
+export type { Worn } from './worn.ts'
 export { knotsOf, weakestOf } from './strength.ts'
 export type { Tied } from './strength.ts'
 export { rigSense } from './sense.ts'

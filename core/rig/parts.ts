@@ -109,6 +109,10 @@ export const fliesOnRig = (parts: readonly RigPart[]): readonly (string | null)[
     part.kind === 'dropper' || part.kind === 'dry' || part.kind === 'point' ? [part.fly] : [],
   )
 
+/** How long the leader with its tippet is, mm: from the line to the point, without droppers. */
+export const leaderOf = (parts: readonly RigPart[]): number =>
+  parts.reduce((sum, part) => sum + (part.kind === 'line' ? 0 : lengthOf(part)), 0)
+
 /** No piece is tied shorter, mm. */
 const LEAST_PIECE_MM = 40
 

@@ -114,6 +114,9 @@ describe('where a rig fishes', () => {
     const toLook = (parts: RigInWater['parts']) => fishes({ ...input, parts, isQuick: true }).moments[0]!
     const tried = Array.from({ length: 60 }, (_, i) => 700 + 20 * i).find((mm) => lowest(mm) >= 950)!
     expect(Math.abs(tried - toSetMm!)).toBeLessThan(40)
+    // a leader longer than the water's note allows is never proposed
+    expect(fishes({ ...input, maxLeaderMm: toSetMm! + 10 }).toSetMm).toBeCloseTo(toSetMm!, -1)
+    expect(fishes({ ...input, maxLeaderMm: toSetMm! - 30 }).toSetMm).toBeNull()
   })
 
   it('is a little shallower on thicker leader, and refuses what does not carry or is not chosen', () => {

@@ -147,7 +147,7 @@ describe('what a rig is set to', () => {
 })
 
 describe('what a water forbids of a rig', () => {
-  const free = { dryOnly: null, maxFlies: null, noAddedWeight: null, noIndicator: null }
+  const free = { dryOnly: null, maxFlies: null, noAddedWeight: null, noIndicator: null, maxLeaderMm: null }
   const rig = readWhole(
     'float 12 mm, 80 cm 0.16, shot 0.2 g, dropper 15 cm Wet Slate #18, 40 cm 0.14, point Third Button',
   )
@@ -160,6 +160,11 @@ describe('what a water forbids of a rig', () => {
       'maxFlies',
     ])
     expect(rigForbids(rig, { ...free, noAddedWeight: true }, sinks)).toEqual(['noAddedWeight'])
+  })
+  it('counts the leader with its tippet, from the line to the point, and not what hangs on a dropper', () => {
+    const whole = readWhole('9 m floating line, 2.7 m leader, 60 cm 0.14, dropper 15 cm Wet Slate #18, point')
+    expect(rigForbids(whole, { ...free, maxLeaderMm: 3300 }, sinks)).toEqual([])
+    expect(rigForbids(whole, { ...free, maxLeaderMm: 3299 }, sinks)).toEqual(['maxLeader'])
   })
   it('forbids whatever sinks where dry fly alone is allowed', () => {
     const single = readWhole('2.7 m leader, 60 cm 0.14, point Third Button')

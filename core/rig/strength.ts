@@ -33,6 +33,8 @@ export interface Tied {
   /** of the thinner piece */
   readonly holdsKg: number
   readonly diameterMm: number
+  /** of the piece that goes first in it */
+  readonly stuff: Stuff
 }
 
 type Drawn = { readonly stuff: Stuff; readonly top: number; readonly end: number }
@@ -68,6 +70,7 @@ export function knotsOf(parts: readonly RigPart[]): readonly Tied[] {
       knot,
       holdsKg: holds(weakest.drawn, weakest.mm, knot),
       diameterMm: weakest.mm,
+      stuff: weakest.drawn.stuff,
     })
     ;[above, last, said] = [next ?? above, i, null]
   })

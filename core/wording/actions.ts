@@ -64,6 +64,7 @@ export type ActionCode =
   | 'spellArchived'
   | 'rigMade'
   | 'rigSaved'
+  | 'rigKnots'
   | 'rigArchived'
   | 'settingsSaved'
   | 'dropTimed'
@@ -96,6 +97,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Made the rig ${subject}`
     case 'rigSaved':
       return `Saved the rig ${subject}`
+    case 'rigKnots':
+      return `Tied the knots of ${subject} anew`
     case 'rigArchived':
       return `Put the rig ${subject} away`
     case 'foodSaved':

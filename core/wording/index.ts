@@ -56,6 +56,7 @@ export {
   rigSentences,
   thickness,
   weakestSentence,
+  wornSentence,
   spoolSentence,
 } from './rigs.ts'
 export { countSentence, keptSentence, tightLineSentences, underFloatSentences } from './rig.ts'

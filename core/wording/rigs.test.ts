@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
 import { readSpool } from '../rig/index.ts'
-import { bringToSentence, lineRateSentence, lineSentence, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence } from './rigs.ts' // prettier-ignore
+import { bringToSentence, lineRateSentence, lineSentence, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence, wornSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -149,10 +149,19 @@ describe('what a rig lacks in sentences', () => {
     const none = otherFliesSentences({ point: null, dries: [] }, { ...rig, parts: [] }, String, UNITS)
     expect(none).toEqual(['No point on hand fishes within 0.15 m of the bed without lying on it.'])
   })
-  it('names the knot that goes first', () => {
-    expect(weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16 }, UNITS)).toBe(
-      'The weakest is the surgeon’s knot at 0.16 mm: about 1.6 kg when wet, a quarter more or less.',
+  it('says how far knots are trusted, and when they are to be tied anew', () => {
+    const worn = { fishedMin: 0, days: 0, stuff: 'nylon' } as const
+    const said = (more: object) => wornSentence({ holdsKg: 1.2 }, { ...worn, ...more }, 'Mon 1 Jun')
+    expect(said({})).toBe('Tied Mon 1 Jun, not fished since: it is trusted as new.')
+    expect(said({ fishedMin: 300, days: 2 })).toBe(
+      'Tied Mon 1 Jun, fished for 5 h since: of its 1.2 kg about 1.1 kg is trusted, by judgement.',
     )
+    expect(said({ fishedMin: 620 })).toMatch(/about 1\.0 kg is trusted, by judgement\. Tie its knots anew\.$/)
+  })
+  it('names the knot that goes first', () => {
+    expect(
+      weakestSentence({ after: 0, knot: 'surgeon', holdsKg: 1.58, diameterMm: 0.16, stuff: 'nylon' }, UNITS),
+    ).toBe('The weakest is the surgeon’s knot at 0.16 mm: about 1.6 kg when wet, a quarter more or less.')
     expect(weakestSentence(null, UNITS)).toBe('')
   })
 })

@@ -1,5 +1,5 @@
 import type { DisplayUnits } from '../quantity/index.ts'
-import { settingOf, SPOOL_TEST_C, spoolRate } from '../rig/index.ts'
+import { settingOf, SPOOL_TEST_C, spoolRate, trustIn, wantsNewKnots } from '../rig/index.ts'
 import type {
   Assumed,
   BringTo,
@@ -18,6 +18,7 @@ import type {
   RigSense,
   RigThere,
   Tied,
+  Worn,
 } from '../rig/index.ts'
 import { Z_80 } from '../number/index.ts'
 import { cutLength, fineDepth, mass, speed, temperature } from './figures.ts'
@@ -129,6 +130,7 @@ const FORBIDS: Readonly<Record<RigForbids, string>> = {
   maxFlies: 'fewer flies on a leader',
   noAddedWeight: 'no added weight',
   noIndicator: 'no indicator',
+  maxLeader: 'a shorter leader',
 }
 
 /** What a water's note says against a rig; empty where nothing. */
@@ -316,3 +318,15 @@ export const weakestSentence = (tied: Tied | null, units: DisplayUnits): string 
   tied === null
     ? ''
     : `The weakest is the ${knotName(tied.knot)} at ${thickness(tied.diameterMm, units)}: about ${holds(tied.holdsKg)} when wet, a quarter more or less.`
+
+/** How far knots are trusted since they were tied: `Tied Mon 1 Jun, fished for 5 h since: of its 1.2 kg about 1.1 kg is trusted.` */
+export function wornSentence({ holdsKg }: Pick<Tied, 'holdsKg'>, worn: Worn, tiedOn: string): string {
+  const hours = Math.round(worn.fishedMin / 60)
+  const fished = worn.fishedMin === 0 ? 'not fished since' : `fished for ${Math.max(hours, 1)} h since`
+  const left = holds(holdsKg * trustIn(worn))
+  const trusted =
+    left === holds(holdsKg)
+      ? 'it is trusted as new'
+      : `of its ${holds(holdsKg)} about ${left} is trusted, by judgement`
+  return `Tied ${tiedOn}, ${fished}: ${trusted}.${wantsNewKnots(worn) ? ' Tie its knots anew.' : ''}`
+}

@@ -350,6 +350,10 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       }
     )
   },
+  rigKnots: async (server, random) => {
+    const known = oneOf(random, await rigsOf(server))
+    return known && { rigId: known.id, version: known.version, on: '2026-06-02' }
+  },
   rigArchive: async (server, random) => {
     const known = oneOf(random, await rigsOf(server))
     return known && { rigId: known.id, version: known.version }

@@ -56,7 +56,7 @@ import {
   sampleSave,
   sumUpDays,
 } from './season.ts'
-import { rigArchive, rigSave } from './rigs.ts'
+import { rigArchive, rigKnots, rigSave } from './rigs.ts'
 import { hookMeasure, lineSpool, materialEntry, materialSave } from './stores.ts'
 import { forgetFigures } from '../read/variants.ts'
 import { undo } from './undo.ts'
@@ -66,7 +66,7 @@ const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } =
   fliesMove, materialEntry, materialSave, hookMeasure, lineSpool, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, lineCountSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, larderPutIn, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
-  rigSave, rigArchive, purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
+  rigSave, rigKnots, rigArchive, purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,
 } // prettier-ignore
 
 /** Figures that a write works out itself, so that they are there at once; others come behind. */

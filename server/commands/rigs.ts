@@ -27,6 +27,13 @@ export const rigSave: Handler<CommandBody<'rigSave'>> = async (context, { rigId,
   return { label: { code: version === null ? 'rigMade' : 'rigSaved', subject: rig.name } }
 }
 
+/** Notes when its knots and its tippet were tied anew: a rig that was fished stays what it is. */
+export const rigKnots: Handler<CommandBody<'rigKnots'>> = async ({ recorder }, { rigId, version, on }) => {
+  const { name } = await recorder.need('rig', rigId, 'rig')
+  await recorder.update('rig', rigId, version, { knotsOn: on })
+  return { label: { code: 'rigKnots', subject: name } }
+}
+
 /** Puts a rig away; what was fished on it keeps it. */
 export const rigArchive: Handler<CommandBody<'rigArchive'>> = async (context, { rigId, version }) => {
   const { name } = await context.recorder.need('rig', rigId, 'rig')

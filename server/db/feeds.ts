@@ -13,6 +13,7 @@ const TRIGGERED: Readonly<Record<string, readonly string[]>> = {
   pattern: [SEARCHED],
   water: [SEARCHED],
   box: [SEARCHED],
+  rig: [SEARCHED],
   material: [SEARCHED],
   food_stage: [SEARCHED],
 }

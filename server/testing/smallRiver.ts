@@ -26,7 +26,7 @@ export const river: CommandInput<'waterCreate'> = {
     openFromMonthDay: null,
     openToMonthDay: null,
     iceOffMonthDay: null,
-    rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null }, // prettier-ignore
+    rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null, maxLeaderMm: null }, // prettier-ignore
     rulesNote: '',
   },
   reaches: [

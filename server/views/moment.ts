@@ -1,11 +1,8 @@
-import { wording } from '../../core/index.ts'
 import { fishingDepthMm, techniquesAmong } from '../../core/index.ts'
 import type { DisplayUnits, WaterKind } from '../../core/index.ts'
-
 import { usableZone } from '../../contract/index.ts'
 import type { FlyAtMoment, Moment, MomentView, ReachChoice, VariantId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import type { water } from '../db/schema.ts'
 import { tempAt } from '../read/season.ts'
 import type { Warmth } from '../read/season.ts'
 import type { LoadedReach } from '../read/reaches.ts'
@@ -141,20 +138,4 @@ function fliesHere(
       },
     ]
   })
-}
-
-/** The note of a water's rules as short lines; empty where the note does not say. */
-export function ruleLines(rules: (typeof water.$inferSelect)['rules']): string[] {
-  const lines: string[] = []
-  if (rules.dryOnly) lines.push('dry fly only')
-  if (rules.upstreamOnly) lines.push('upstream only')
-  if (rules.maxFlies !== null)
-    lines.push(`${wording.countInWords(rules.maxFlies)} ${rules.maxFlies === 1 ? 'fly' : 'flies'}`)
-  if (rules.barbless) lines.push('barbless')
-  if (rules.noLead) lines.push('no lead')
-  if (rules.noAddedWeight) lines.push('no added weight')
-  if (rules.maxHookSize !== null) lines.push(`hook ${rules.maxHookSize} or smaller`)
-  if (rules.minHookSize !== null) lines.push(`hook ${rules.minHookSize} or larger`)
-  if (rules.noIndicator) lines.push('no indicator')
-  return lines
 }

@@ -13,7 +13,6 @@ import {
   variantRevision,
   water,
 } from '../db/schema.ts'
-import { ruleLines } from './moment.ts'
 
 /** Outings, the latest first, with what was lost on each. */
 export async function outingsView(db: Reader): Promise<OutingsView> {
@@ -42,7 +41,7 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
       technique: o.technique,
       alsoTechniques: [...o.alsoTechniques],
       note: o.note,
-      rules: ruleLines(w.rules),
+      rules: w.rules,
       spells: spells.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fished }) => fished),
       packed: packed.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fly }) => fly),
       losses: losses.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...loss }) => loss),

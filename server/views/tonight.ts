@@ -11,7 +11,7 @@ import type {
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadReaches } from '../read/reaches.ts'
-import { ruleLines, startingMoment } from './moment.ts'
+import { startingMoment } from './moment.ts'
 import { loadFirstMeasurement } from '../read/firstMeasurement.ts'
 import { loadQueuedFlies } from '../read/batches.ts'
 import { loadMinutes } from '../read/minutes.ts'
@@ -320,7 +320,7 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
           fromLocalMin: planned.fromLocalMin,
           toLocalMin: planned.toLocalMin,
           techniques: [planned.technique, ...planned.alsoTechniques],
-          rules: place ? ruleLines(place.water.rules) : [],
+          rules: place ? place.water.rules : null,
         }
       : null,
     moment,

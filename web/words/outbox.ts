@@ -36,6 +36,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   spellArchive: 'Putting a spell away',
   rigSave: 'A rig',
   lineCountSave: 'A count of a rig',
+  rigKnots: 'New knots of a rig',
   rigArchive: 'Putting a rig away',
   settingsSave: 'Settings',
   undo: 'Undo',

@@ -34,11 +34,15 @@ export function parseClock(text: string): number | null {
   return match && minutes <= 1440 ? minutes : null
 }
 
-type Units = SettingsBody['units']
+export type Units = SettingsBody['units']
 
 /** Depth for the Column's labels, which load before core does. */
 export const shortDepth = (mm: number, units: Units): string =>
   units.depth === 'm' ? `${(mm / 1000).toFixed(1)} m` : `${(mm / 304.8).toFixed(1)} ft`
+
+/** A length that a rule speaks of: `3.66 m`, `12.0 ft`. */
+export const longDepth = (mm: number, units: Units): string =>
+  units.depth === 'm' ? `${(mm / 1000).toFixed(2)} m` : `${(mm / 304.8).toFixed(1)} ft`
 
 /** The crease of the film lens: `15 cm`, `6 in`. */
 export const creaseDepth = (mm: number, units: Units): string =>

@@ -46,6 +46,8 @@ export const rig = sqliteTable('rig', {
   way: text('way').$type<RigBody['way']>().notNull(),
   parts: json<RigBody['parts']>('parts').notNull(),
   note: text('note').notNull().default(''),
+  /** when its knots and its tippet were tied last, where somebody said */
+  knotsOn: text('knots_on'),
   ...editable,
 })
 

@@ -57,6 +57,7 @@ const PATHS: Readonly<Record<string, { sort: string; path: (id: string, patternI
   variant: { sort: 'fly', path: (id, patternId) => `/patterns/${patternId}?variant=${id}` },
   pattern: { sort: 'pattern', path: (id) => `/patterns/${id}` },
   water: { sort: 'water', path: (id) => `/waters?water=${id}` },
+  rig: { sort: 'rig', path: (id) => `/outings?rig=${id}` },
   box: { sort: 'box', path: (id) => `/boxes?box=${id}` },
   material: { sort: 'material', path: (id) => `/stores?material=${id}` },
   foodStage: { sort: 'food', path: (id) => `/larder?stage=${id}` },
@@ -170,7 +171,7 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
         aria-controls="found"
         aria-activedescendant={hits[at] ? `found-${at}` : undefined}
         aria-label={only === 'actions' ? 'Find an action' : 'Find anything'}
-        placeholder={only === 'actions' ? 'An action …' : 'A pattern, food, water, box or material …'}
+        placeholder={only === 'actions' ? 'An action …' : 'A pattern, food, water, box, rig or material …'}
       />
       <ul id="found" role="listbox" aria-label={labels.found}>
         {hits.map((hit, i) => (

@@ -19,7 +19,7 @@ export const inReach = (
   { reach, waterTempC }: Moment,
   way: RigWay,
   depthMm: number,
-): Pick<RigInWater, 'way' | 'water' | 'current' | 'overBedMm'> => ({
+): Pick<RigInWater, 'way' | 'water' | 'current' | 'overBedMm' | 'maxLeaderMm'> => ({
   way,
   water: waterAt(waterTempC),
   current: {
@@ -28,4 +28,5 @@ export const inReach = (
     roughnessMm: reach.bedRoughnessMm,
   },
   overBedMm: OVER_BED_MM,
+  maxLeaderMm: reach.rules.maxLeaderMm,
 })

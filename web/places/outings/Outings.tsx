@@ -16,6 +16,8 @@ import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
 import { takesByDepth } from './takesByDepth.ts'
 import { labels } from '../../words/outings.ts'
+import { rulesSentence } from '../../words/rules.ts'
+import { useWording } from '../../words/useWording.ts'
 
 const Rigs = lazy(() => import('./rigs/Rigs.tsx'))
 
@@ -49,6 +51,7 @@ function OutingRow({
   /** it is pointed at, or something of it has the focus */
   readonly onLook?: (outing: OutingLine | null) => void
 }) {
+  const { units } = useWording()
   const command = useCommand()
   const where =
     outing.reachName && outing.reachName !== outing.waterName
@@ -91,10 +94,8 @@ function OutingRow({
           </p>
           {outing.status === 'planned' ? (
             <Quiet>
-              {outing.rules.length > 0
-                ? `Your note: ${outing.rules.join(', ')}.`
-                : 'Your note of its rules says nothing.'}{' '}
-              The posted rule decides. Wade with a companion, not on a program’s word.
+              {rulesSentence(outing.rules, units)} The posted rule decides. Wade with a companion, not on a
+              program’s word.
             </Quiet>
           ) : null}
           {outing.packed.length > 0 ? (

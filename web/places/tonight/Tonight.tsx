@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'
 import { Caution, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/tonight.ts'
+import { rulesSentence } from '../../words/rules.ts'
 
 /** Only who has no water, fly or recipe yet needs it. */
 const FirstEvening = lazy(() => import('./FirstEvening.tsx'))
@@ -144,6 +145,8 @@ function Sentence({ line, isFirst, onTie }: LineProps) {
 
 function Outing({ view }: { readonly view: TonightView }) {
   const { outing } = view
+  const { data: frame } = useFrameQuery()
+  const units = frame?.settings.units ?? defaultUnits
   if (!outing) {
     return (
       <p>
@@ -158,12 +161,7 @@ function Outing({ view }: { readonly view: TonightView }) {
     <p>
       Next: <Link to="/outings">{dayName(outing.on)}</Link>, {where}, {clockTime(outing.fromLocalMin)}–
       {clockTime(outing.toLocalMin)}, {techniquesInWords(outing.techniques)}.{' '}
-      <Quiet>
-        {outing.rules.length > 0
-          ? `Your note: ${outing.rules.join(', ')}.`
-          : 'Your note of its rules says nothing.'}{' '}
-        The posted rule decides.
-      </Quiet>
+      <Quiet>{rulesSentence(outing.rules, units)} The posted rule decides.</Quiet>
     </p>
   )
 }

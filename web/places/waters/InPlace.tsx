@@ -13,15 +13,19 @@ interface InPlaceProps {
   readonly min: number
   readonly max: number
   readonly onSave: (value: number) => void
+  /** where it need not be said; an empty field says so */
+  readonly onClear?: () => void
 }
 
 /** A figure that is saved as it is edited, on leaving the field or Enter. */
-export function InPlace({ label, named, shown, quantity, unit, min, max, onSave }: InPlaceProps) {
+export function InPlace({ label, named, shown, quantity, unit, min, max, onSave, onClear }: InPlaceProps) {
   const [text, setText] = useState<string | null>(null)
-  const parsed = text === null ? null : parseQuantity(text, quantity, unit, { min, max })
+  const isCleared = onClear !== undefined && text?.trim() === ''
+  const parsed = text === null || isCleared ? null : parseQuantity(text, quantity, unit, { min, max })
   const fault =
     parsed?.kind === 'unclear' ? wording.unclearSentence(parsed.code, parsed.suggestions) : undefined
   const save = () => {
+    if (isCleared && shown !== '') onClear()
     if (parsed?.kind === 'quantity' && text !== shown) onSave(Math.round(parsed.value))
     if (parsed?.kind !== 'unclear') setText(null)
   }

@@ -7,39 +7,26 @@ import { Quiet, Row } from '../../ui/layout.tsx'
 import { WaterPlace } from './WaterPlace.tsx'
 import { WaterDetails } from './WaterDetails.tsx'
 import { labels } from '../../words/waters.ts'
+import { RULE_NAMES, rulesSentence } from '../../words/rules.ts'
+import { useWording } from '../../words/useWording.ts'
 
 type WaterLine = WatersView['waters'][number]
-type Flag = 'dryOnly' | 'upstreamOnly' | 'barbless' | 'noLead' | 'noAddedWeight' | 'noIndicator'
 
-const FLAGS: readonly (readonly [Flag, string])[] = [
-  ['dryOnly', 'dry fly only'],
-  ['upstreamOnly', 'upstream only'],
-  ['barbless', 'barbless'],
-  ['noLead', 'no lead'],
-  ['noAddedWeight', 'no added weight'],
-  ['noIndicator', 'no indicator'],
-]
-
-function spoken({ rules }: WaterLine['water']): string {
-  const said = FLAGS.flatMap(([flag, words]) => (rules[flag] ? [words] : []))
-  if (rules.maxFlies !== null) said.push(rules.maxFlies === 1 ? 'one fly' : `at most ${rules.maxFlies} flies`)
-  if (rules.maxHookSize !== null) said.push(`hook ${rules.maxHookSize} or smaller`)
-  if (rules.minHookSize !== null) said.push(`hook ${rules.minHookSize} or larger`)
-  return said.length > 0 ? said.join(', ') : 'your note does not say'
-}
+const FLAGS = Object.entries(RULE_NAMES) as [keyof typeof RULE_NAMES, string][]
 
 /** The user's own note of the rules, always with the reminder that the posted rule decides. */
 export function RulesNote({ line }: { readonly line: WaterLine }) {
   const [open, setOpen] = useState(false)
   const [text, setText] = useState(line.water.rulesNote)
   const command = useCommand()
+  const { units } = useWording()
   const save = (change: Partial<WaterLine['water']>) =>
     void command('waterSave', { waterId: line.id, version: line.version, water: { ...line.water, ...change } })
   return (
     <div style={{ padding: '6px 0' }}>
       <Row>
         <span>
-          Your note: {spoken(line.water)}. <Quiet>{labels.thePostedRuleDecides}</Quiet>
+          {rulesSentence(line.water.rules, units)} <Quiet>{labels.thePostedRuleDecides}</Quiet>
         </span>
         <Button look="quiet" onPress={() => setOpen(!open)} aria-expanded={open}>
           {open ? 'Close' : 'Change'}

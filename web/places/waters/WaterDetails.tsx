@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
-import { isStillwater } from '../../../core/index.ts'
+import { isStillwater, wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -52,6 +52,7 @@ function Blank({
 export function WaterDetails({ line }: { readonly line: WaterLine }) {
   const command = useCommand()
   const { units, depth } = useWording()
+  const { maxLeaderMm } = line.water.rules
   const { water } = line
   const save = (change: Partial<Water>) =>
     void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
@@ -100,6 +101,16 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
         {count('Most flies', 'maxFlies', /^([1-9]|10)$/, 'From 1 to 10.')}
         {count('Largest hook', 'maxHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
         {count('Smallest hook', 'minHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
+        <InPlace
+          label={`Longest leader that ${water.name} allows`}
+          named="Longest leader"
+          shown={maxLeaderMm === null ? '' : wording.rigLength(maxLeaderMm, units)}
+          quantity="length"
+          unit={units.depth}
+          {...within('ruleLeaderMm')}
+          onSave={(mm) => save({ rules: { ...water.rules, maxLeaderMm: mm } })}
+          onClear={() => save({ rules: { ...water.rules, maxLeaderMm: null } })}
+        />
       </Row>
     </>
   )

@@ -30,7 +30,7 @@ export interface ReadWater {
 const USUAL_CLARITY_MM = 2000
 const NO_RULES = {
   dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null,
-  minHookSize: null, maxHookSize: null, noIndicator: null,
+  minHookSize: null, maxHookSize: null, noIndicator: null, maxLeaderMm: null,
 } // prettier-ignore
 const { min: lowestM, max: highestM } = within('elevationM')
 const HEIGHT_MM = { min: lowestM * 1000, max: highestM * 1000 }

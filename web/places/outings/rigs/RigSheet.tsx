@@ -14,6 +14,7 @@ import { useLeaveWarning, wholePlace } from '../../../ui/useLeaveWarning.ts'
 import { newId, useCommand } from '../../../wire/useCommand.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { Knots } from './Knots.tsx'
 import { RigDrawn } from './RigDrawn.tsx'
 import { RigParts } from './RigParts.tsx'
 import { RigWhere } from './RigWhere.tsx'
@@ -216,7 +217,7 @@ export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
       <Section aria-label={labels.parts}>
         <h2>{labels.parts}</h2>
         <RigParts parts={listed} flies={flies} isFixed={isFixed} onPut={put} />
-        <p>{wording.weakestSentence(weakestOf(parts), units)}</p>
+        <Knots rig={rig} parts={parts} />
         {senses.map((sense, i) => (
           <p key={i}>{wording.rigSenseSentence(sense, (fly) => onRig[fly]?.name ?? '', units)}</p>
         ))}

@@ -1,16 +1,17 @@
 import { useMemo, useState } from 'react'
-import { fliesOnRig, rigForbids, settingOf, weakestOf, wording } from '../../../../core/index.ts'
+import { fliesOnRig, rigForbids, settingOf, wantsNewKnots, weakestOf, wording } from '../../../../core/index.ts'
 import type { BringTo } from '../../../../core/index.ts'
 import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { within } from '../../../../contract/limits.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
-import { Dense, Heading, Quiet, Row } from '../../../ui/layout.tsx'
+import { Caution, Dense, Heading, Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { usePlaceActions } from '../../../ui/shortcuts.ts'
-import { useRigsQuery } from '../../../wire/api.ts'
+import { useFrameQuery, useRigsQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
+import { wornBy } from './Knots.tsx'
 import { RigSheet } from './RigSheet.tsx'
 import { useFlyChoices } from '../../../parts/rigs/useRigFlies.ts'
 import { useWhichRigs } from './useWhichRigs.ts'
@@ -33,6 +34,7 @@ interface RigsProps {
 /** All rigs by name, or one of them open. */
 export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
   const { data } = useRigsQuery()
+  const { data: frame } = useFrameQuery()
   const moment = useMoment()
   const [fromMm, setFrom] = useState(wanted?.fromMm ?? null)
   const [toMm, setTo] = useState(wanted?.toMm ?? null)
@@ -93,6 +95,7 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
             const { id, name, way, parts, spells } = rig
             const setMm = settingOf(parts)
             const weakest = weakestOf(parts)
+            const worn = frame ? wornBy(rig, frame.today) : null
             const carried = parts.flatMap((part) => ('fly' in part && part.fly ? [nameOf(part.fly)] : []))
             return (
               <tr key={id}>
@@ -116,7 +119,10 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
                 <td className="figures" style={NOWRAP}>
                   {weakest ? `weakest ${wording.holds(weakest.holdsKg)}` : ''}
                 </td>
-                <td>{spells > 0 ? `fished ${spells === 1 ? 'once' : `${spells} times`}` : ''}</td>
+                <td>
+                  {spells > 0 ? `fished ${spells === 1 ? 'once' : `${spells} times`}` : ''}{' '}
+                  {worn && wantsNewKnots(worn) ? <Caution>{labels.wantsKnots}</Caution> : null}
+                </td>
               </tr>
             )
           })}
