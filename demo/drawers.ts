@@ -80,6 +80,10 @@ export const drawers = {
   copolymer5x: drawer('tippet-copolymer', '5X', 'clear', 18),
   fluorocarbon4x: drawer('tippet-fluorocarbon', '4X', 'clear', 30),
   fluorocarbon5x: drawer('tippet-fluorocarbon', '5X', 'clear', 6),
+  leader4x: drawer('leader-tapered-nylon', '2.7 m 4X', 'clear', 3),
+  indicator12: drawer('indicator-cork', '12', 'red', 2),
+  shotTin: drawer('shot-tin', '0.2 g', 'tin', 24),
+  leaderRing: drawer('ring-leader', '3', 'steel', 9),
   oldTin: drawer('dubbing-unknown', '', 'grey'),
 } as const satisfies Record<string, DemoDrawer>
 

@@ -29,6 +29,13 @@ export const familyFull = z
       })
       .nullable(),
     boring: z.enum(['drilled', 'countersunk', 'slotted', 'offCentre']).nullable(),
+    line: z
+      .object({
+        build: z.enum(['uniform', 'compensated', 'sinkTip']),
+        tipMm: z.number(),
+        tipOfBelly: z.number(),
+      })
+      .nullable(),
     stockUnit: z.enum(['count', 'mm', 'mg', 'patch']),
     wasteShare: z.number(),
     cutLengthMm: z.number(),

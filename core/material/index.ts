@@ -4,6 +4,7 @@ export type {
   Barb,
   BeadBoring,
   HookConvention,
+  LineMake,
   Material,
   MaterialFamily,
   MaterialKind,

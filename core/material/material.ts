@@ -5,7 +5,7 @@ import type { PropertyName } from './properties.ts'
 export const MATERIAL_KINDS = [
   'hook', 'bead', 'cone', 'eyes', 'wire', 'sheet', 'thread', 'floss', 'quill', 'herl', 'fibre', 'dubbing', 'chenille',
   'yarn', 'tinsel', 'hackle', 'cdc', 'marabou', 'feather', 'hair', 'strip', 'foam', 'rubber', 'resin', 'other', 'tippet',
-  'line',
+  'line', 'leader', 'float', 'shot', 'swivel', 'ring',
 ] as const // prettier-ignore
 export type MaterialKind = (typeof MATERIAL_KINDS)[number]
 
@@ -41,6 +41,14 @@ export type Barb = (typeof BARBS)[number]
 /** How a bead is bored. */
 export type BeadBoring = 'drilled' | 'countersunk' | 'slotted' | 'offCentre'
 
+/** How a fly line is built: alike all along, its thin tip denser so that it keeps up, or floating with a tip that sinks. */
+export interface LineMake {
+  readonly build: 'uniform' | 'compensated' | 'sinkTip'
+  readonly tipMm: number
+  /** thickness of its tip over that of the rest */
+  readonly tipOfBelly: number
+}
+
 /** What it is: the properties that all sizes and colours of one kind of goods share. */
 export interface MaterialFamily {
   readonly kind: MaterialKind
@@ -49,6 +57,8 @@ export interface MaterialFamily {
   readonly physics: Physics
   readonly hook: HookConvention | null
   readonly boring: BeadBoring | null
+  /** of a fly line; of others, and of lines of which nobody said, null or absent */
+  readonly line?: LineMake | null
   readonly stockUnit: StockUnit
   /** share of what is cut that is thrown away, 0 to 1 */
   readonly wasteShare: number

@@ -27,14 +27,13 @@ export {
   densityByRate,
   densityByWeight,
   LEADER_MG_PER_MM3,
-  lineOfGoods,
   readSpool,
   spoolProperties,
   SPOOL_TEST_C,
-  spoolRate,
   tippetDiameterMm,
 } from './spool.ts'
 export type { OnSpool, ReadSpool } from './spool.ts'
+export { isPartOf, lineOfGoods, partOfGoods, spoolRate } from './goods.ts'
 export { fliesOnRig, KNOTS, lengthOf, LINE_SORTS, settingOf, STUFFS, withSetting } from './parts.ts'
 export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff, TippetPart } from './parts.ts'
 export { readTypedRig } from './typedRig.ts'

@@ -95,9 +95,12 @@ export const USUAL_PART = {
   ringMg: 15,
 } as const
 
+/** Weight of a float by its width and what it is of, to the 5 mg. */
+export const floatMgOf = (diameterMm: number, densityMgPerMm3: number): number =>
+  Math.round(((Math.PI / 6) * diameterMm ** 3 * densityMgPerMm3) / 5) * 5
+
 /** Weight of a float of which only the width is said, mg. */
-export const floatMg = (diameterMm: number): number =>
-  Math.round(((Math.PI / 6) * diameterMm ** 3 * USUAL_PART.floatMgPerMm3) / 5) * 5
+export const floatMg = (diameterMm: number): number => floatMgOf(diameterMm, USUAL_PART.floatMgPerMm3)
 
 /** How long a part is along the rig, mm: what is tied or pinched on has no length. */
 export const lengthOf = (part: RigPart): number =>

@@ -1,10 +1,8 @@
 import { waterAt } from '../water/index.ts'
 import { Z_80 } from '../number/index.ts'
-import { valueOf } from '../material/index.ts'
-import type { Material, Property } from '../material/index.ts'
+import type { Property } from '../material/index.ts'
 import { SPOOL_SD_LOG } from './doubt.ts'
-import { broadsideMmPerS, crossForceMgPerMm } from './line.ts'
-import type { LinePart } from './parts.ts'
+import { crossForceMgPerMm } from './line.ts'
 
 /** Makers test their lines in water of a room. */
 export const SPOOL_TEST_C = 20
@@ -83,19 +81,4 @@ export function spoolProperties(
     },
     densityMgPerMm3: { value, low: at(-1), high: at(1), evidence: 'entered' },
   }
-}
-
-/** How fast a line sinks level in the water that makers test in, mm/s; below nought it rises. */
-export const spoolRate = (diameterMm: number, densityMgPerMm3: number): number =>
-  broadsideMmPerS({ diameterMm, densityMgPerMm3 }, waterAt(SPOOL_TEST_C))
-
-/** Lines that sink slower are called intermediate, mm/s. */
-const INTERMEDIATE_MM_PER_S = 50
-
-/** A line of the stores as the part of a rig that it is, in figures as a spool has them: what goes under has its rate. */
-export function lineOfGoods(material: Material): Pick<LinePart, 'sort' | 'diameterMm' | 'rateMmPerS'> {
-  const diameterMm = Math.round(100 * valueOf(material, 'diameterMm')) / 100
-  const rateMmPerS = Math.round(spoolRate(diameterMm, valueOf(material, 'densityMgPerMm3')))
-  if (rateMmPerS <= 0) return { sort: 'floating', diameterMm, rateMmPerS: null }
-  return { sort: rateMmPerS < INTERMEDIATE_MM_PER_S ? 'intermediate' : 'sinking', diameterMm, rateMmPerS }
 }

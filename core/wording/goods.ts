@@ -13,6 +13,9 @@ export function goodsSize(kind: MaterialKind, sizeKey: string): string {
     case 'thread':
       return `${sizeKey} denier`
     case 'tippet':
+    case 'leader':
+    case 'shot':
+    case 'swivel':
       return sizeKey
     default:
       return `${sizeKey} mm`

@@ -44,7 +44,7 @@ export {
   holds,
   knotName,
   lineRateSentence,
-  lineSentence,
+  lineSentences,
   otherFliesSentences,
   rigFlySentences,
   rigForbidsSentence,

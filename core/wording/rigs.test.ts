@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
 import { readSpool } from '../rig/index.ts'
-import { bringToSentence, lineRateSentence, lineSentence, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence, wornSentence } from './rigs.ts' // prettier-ignore
+import { bringToSentence, lineRateSentence, lineSentences, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence, wornSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -133,7 +133,13 @@ describe('what a rig lacks in sentences', () => {
     expect(spoolSentence(readSpool(rateAlone)!, rateAlone, UNITS)).toBe(
       'So it is of 1.55 g/cm³, and sinks 7.5 cm/s in water of 20.0 °C.',
     )
-    expect(lineSentence({ diameterMm: 1.3, rateMmPerS: null }, UNITS)).toBe('1.30 mm thick, floats.')
+    const piece = { kind: 'line', sort: 'sinking', lengthMm: 9000, diameterMm: 1.05, rateMmPerS: 51 } as const
+    const tip = { ...piece, lengthMm: 1500, diameterMm: 0.82, rateMmPerS: 43 }
+    expect(lineSentences([piece, tip], UNITS)).toEqual([
+      '1.05 mm thick, sinks 5.1 cm/s in water of 20.0 °C.',
+      'Its last 1.50 m: 0.82 mm, sinks 4.3 cm/s.',
+    ])
+    expect(lineSentences([{ ...piece, rateMmPerS: null }], UNITS)[0]).toMatch(/^1\.05 mm thick, floats in water/)
   })
   it('says which flies would do instead', () => {
     const rig = { parts: [{ kind: 'dry', fly: 'd' } as const], overBedMm: 150, way: 'carried' as const }

@@ -8,6 +8,7 @@ import type {
   LineRate,
   Knot,
   LikelyDepth,
+  LinePart,
   OnSpool,
   OtherFlies,
   ReadSpool,
@@ -279,12 +280,14 @@ export function rigSenseSentence(
 
 const AS_SAID = 'as it says'
 
-/** A line as it is reckoned with: `1.05 mm thick, sinks 5.5 cm/s in water of 20 °C.` */
-export const lineSentence = (
-  { diameterMm, rateMmPerS }: { readonly diameterMm: number; readonly rateMmPerS: number | null },
-  units: DisplayUnits,
-): string =>
-  `${thickness(diameterMm, units)} thick, ${rateMmPerS === null ? 'floats' : `sinks ${speed(rateMmPerS, units)} in water of ${temperature(SPOOL_TEST_C, units)}`}.`
+/** A line as it is reckoned with, piece by piece: `1.05 mm thick, sinks 5.5 cm/s in water of 20 °C. Its last 1.50 m: 0.82 mm, 4.6 cm/s.` */
+export const lineSentences = (pieces: readonly LinePart[], units: DisplayUnits): readonly string[] =>
+  pieces.map(({ lengthMm, diameterMm, rateMmPerS }, i) => {
+    const goes = rateMmPerS === null ? 'floats' : `sinks ${speed(rateMmPerS, units)}`
+    return i === 0
+      ? `${thickness(diameterMm, units)} thick, ${goes} in water of ${temperature(SPOOL_TEST_C, units)}.`
+      : `Its last ${rigLength(lengthMm, units)}: ${thickness(diameterMm, units)}, ${goes}.`
+  })
 
 /** What follows from a spool, and how far its rate and its weight are apart: `So it is of 1.44 g/cm³, and sinks 6.4 cm/s.` */
 export function spoolSentence(

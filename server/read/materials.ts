@@ -10,7 +10,7 @@ import type { FamilyRow } from './families.ts'
 
 /** A family row as core reckons with it. */
 export function toCoreFamily(row: FamilyRow): MaterialFamily {
-  const { massModel, physics, hook, boring, wasteShare, cutLengthMm, cautions } = row.body
+  const { massModel, physics, hook, boring, line, wasteShare, cutLengthMm, cautions } = row.body
   return {
     kind: row.kind,
     name: row.name,
@@ -19,6 +19,7 @@ export function toCoreFamily(row: FamilyRow): MaterialFamily {
     physics,
     hook,
     boring,
+    line: line ?? null,
     wasteShare,
     cutLengthMm,
     cautions,
@@ -35,6 +36,7 @@ export function toFamilyView(row: FamilyRow): FamilyFull {
       Object.entries(core.physics).flatMap(([key, value]) => (value ? [[key, value]] : [])),
     ),
     hook: core.hook ? { ...core.hook } : null,
+    line: core.line ? { ...core.line } : null,
     cautions: [...core.cautions],
     sizes: [...row.body.sizes],
     colours: row.body.colours.map((colour) => ({ ...colour })),

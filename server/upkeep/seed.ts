@@ -11,12 +11,13 @@ import { fixedId } from '../db/ids.ts'
 import type { BoxId, CompartmentId, FamilyId, FoodId, FoodStageId } from '../../contract/index.ts'
 
 /** Raised when what ships changes; rows that the user has not edited then follow. */
-const SHIPPED_VERSION = 5
+const SHIPPED_VERSION = 6
 
 /** Writes what ships anew, but for what the user has edited. */
 async function seedFamilies(tx: Tx): Promise<void> {
   for (const { key, kind, name, stockUnit, ...shipped } of shippedFamilies) {
-    const { massModel, physics, hook, boring, wasteShare, cutLengthMm, cautions, sizes, colours } = shipped
+    const { massModel, physics, hook, boring, line, wasteShare, cutLengthMm, cautions, sizes, colours } =
+      shipped
     const row = {
       kind,
       name,
@@ -27,6 +28,7 @@ async function seedFamilies(tx: Tx): Promise<void> {
         physics,
         hook,
         boring,
+        line: line ?? null,
         wasteShare,
         cutLengthMm,
         cautions,

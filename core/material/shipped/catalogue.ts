@@ -1,5 +1,6 @@
 import materials from './materials.json' with { type: 'json' }
-import type { MaterialFamily, MaterialKind, Physics, Property, StockUnit } from '../material.ts'
+import tackle from './tackle.json' with { type: 'json' }
+import type { LineMake, MaterialFamily, MaterialKind, Physics, Property, StockUnit } from '../material.ts'
 import { isPropertyName } from '../properties.ts'
 import type { PropertyName } from '../properties.ts'
 
@@ -50,7 +51,25 @@ interface RawConvention {
 
 const kindDefaults = materials.kindDefaults as unknown as Readonly<Record<string, RawPhysics>>
 
-function toFamily(raw: (typeof materials.families)[number]): ShippedFamily {
+const BUILDS: Readonly<Record<string, LineMake['build']>> = {
+  uniform: 'uniform',
+  densityCompensated: 'compensated',
+  tipOnly: 'sinkTip',
+}
+
+/** How a line ships: by the pieces that it is of. */
+function lineMake(key: string): LineMake | null {
+  const type = materials.lineTypes.find((line) => line.key === key)
+  const piece = (part: string) => type?.segments.find((segment) => segment.part === part)
+  const [tip, belly, build] = [piece('tip'), piece('belly'), type && BUILDS[type.construction]]
+  return tip && belly && build
+    ? { build, tipMm: tip.lengthMm, tipOfBelly: tip.diameterMm / belly.diameterMm }
+    : null
+}
+
+type Raw = (typeof materials.families)[number] | (typeof tackle.families)[number]
+
+function toFamily(raw: Raw): ShippedFamily {
   const convention: RawConvention = raw.convention
   const physics = {
     ...flatten(kindDefaults[raw.kind] ?? {}, 'kindDefault'),
@@ -71,6 +90,7 @@ function toFamily(raw: (typeof materials.families)[number]): ShippedFamily {
         }
       : null,
     boring: (convention.bead as MaterialFamily['boring']) ?? (raw.kind === 'bead' ? 'drilled' : null),
+    line: lineMake(raw.key),
     stockUnit: raw.stockUnit as StockUnit,
     wasteShare: physics.wasteShare?.value ?? 0,
     cutLengthMm: physics.cutLengthMm?.value ?? 0,
@@ -81,5 +101,7 @@ function toFamily(raw: (typeof materials.families)[number]): ShippedFamily {
   }
 }
 
-/** The generic families that ship: 192, without makers, each property with its limits. */
-export const shippedFamilies: readonly ShippedFamily[] = materials.families.map(toFamily)
+/** The generic families that ship: 192 that flies are tied of or hang from, and the tackle between; without makers, each property with its limits. */
+export const shippedFamilies: readonly ShippedFamily[] = [...materials.families, ...tackle.families].map(
+  toFamily,
+)

@@ -15,7 +15,7 @@ export const photo = sqliteTable('photo', {
 /** The JSON of a family: all that core reckons with and no query asks for. */
 export interface FamilyBody extends Pick<
   MaterialFamily,
-  'massModel' | 'physics' | 'hook' | 'boring' | 'wasteShare' | 'cutLengthMm' | 'cautions'
+  'massModel' | 'physics' | 'hook' | 'boring' | 'line' | 'wasteShare' | 'cutLengthMm' | 'cautions'
 > {
   readonly schemaVersion: 1
   readonly sizes: readonly string[]

@@ -11,6 +11,9 @@ import { MeasureField } from '../../ui/MeasureField.tsx'
 import { labels } from '../../words/stores.ts'
 import { useWording } from '../../words/useWording.ts'
 
+/** Of so much of a line it is said how it is built. */
+const SHOWN_MM = 12_000
+
 /** What the spool of a line says: its thickness with a rate or a weight, what follows, and where the two disagree. */
 export function LineOnSpool({ line }: { readonly line: MaterialLine }) {
   const { data: family } = useFamilyQuery(line.familyId)
@@ -23,9 +26,12 @@ export function LineOnSpool({ line }: { readonly line: MaterialLine }) {
     readonly lengthMm?: number | null
   }>({})
   if (!family) return null
-  const now = lineOfGoods({ ...line, family, overrides: line.overrides })
+  const pieces = lineOfGoods({ ...line, family, overrides: line.overrides }, SHOWN_MM)
+  // what a spool says is of what sinks: of a floating line with a tip that sinks, of its tip
+  const said = family.line?.build === 'sinkTip' ? pieces.at(-1) : pieces[0]
+  if (!said) return null
   const isSaid = line.overrides.densityMgPerMm3 !== undefined
-  const { diameterMm = now.diameterMm, rateMmPerS = null, massMg = null, lengthMm = null } = typed
+  const { diameterMm = said.diameterMm, rateMmPerS = null, massMg = null, lengthMm = null } = typed
   const spool: OnSpool | null =
     diameterMm === null
       ? null
@@ -39,7 +45,8 @@ export function LineOnSpool({ line }: { readonly line: MaterialLine }) {
     <Section aria-label={labels.onItsSpool}>
       <h2>{labels.onItsSpool}</h2>
       <p>
-        {wording.lineSentence(now, units)} <Quiet>{isSaid ? labels.bySpool : labels.byItsKind}</Quiet>
+        {wording.lineSentences(pieces, units).join(' ')}{' '}
+        <Quiet>{isSaid ? labels.bySpool : labels.byItsKind}</Quiet>
       </p>
       <Row $gap={10} $align="end">
         <MeasureField

@@ -5,12 +5,10 @@ import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { ownLineOf, useOwnLines } from '../../../parts/rigs/useOwnLines.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const SINKS_MM_PER_S = 75
 const NO_FLY = 'none'
-const NO_LINE = 'another'
 
 interface FigureProps {
   readonly called: string
@@ -116,7 +114,7 @@ function FlyOf({
 
 type LinePart = Extract<RigPart, { readonly kind: 'line' }>
 
-/** A fly line: one of the stores, or by its own figures. */
+/** A fly line by its own figures. */
 function LineFields({
   part,
   called,
@@ -126,23 +124,9 @@ function LineFields({
   readonly called: string
   readonly onChange: (part: RigPart) => void
 }) {
-  const lines = useOwnLines()
   const at = { called }
   return (
     <>
-      {lines.length > 0 ? (
-        <Select
-          label={`${labels.fromStores} (${called})`}
-          hideLabel
-          value={ownLineOf(part, lines)?.id ?? NO_LINE}
-          choices={[{ id: NO_LINE, name: labels.anotherLine }, ...lines]}
-          onChange={(id) => {
-            const own = lines.find((line) => line.id === id)
-            if (own) onChange({ ...part, ...own.is })
-          }}
-          width="230px"
-        />
-      ) : null}
       <Length {...at} value={part.lengthMm} onSet={(lengthMm) => onChange({ ...part, lengthMm })} />
       <Thick {...at} value={part.diameterMm} onSet={(diameterMm) => onChange({ ...part, diameterMm })} />
       <OneName

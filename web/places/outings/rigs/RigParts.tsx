@@ -7,6 +7,8 @@ import { Select } from '../../../ui/Select.tsx'
 import { labels, PARTS } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { PartFields } from './PartFields.tsx'
+import { FromStores } from './FromStores.tsx'
+import { useOwnTackle } from '../../../parts/rigs/useOwnTackle.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 /** A part as it is when it is added. */
@@ -34,6 +36,7 @@ interface RigPartsProps {
 /** The parts of a rig in a table: changed, moved, taken out and added by hand; at each knot what it holds. */
 export const RigParts = memo(function RigParts({ parts, flies, isFixed, onPut }: RigPartsProps) {
   const { units } = useWording()
+  const tackle = useOwnTackle()
   const knots = knotsOf(parts)
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   const swapped = (i: number) =>
@@ -61,6 +64,7 @@ export const RigParts = memo(function RigParts({ parts, flies, isFixed, onPut }:
                     wording.rigPartWords(part, nameOf, units)
                   ) : (
                     <Row $gap={6}>
+                      <FromStores at={i} parts={parts} called={called} tackle={tackle} onPut={onPut} />
                       <PartFields
                         part={part}
                         called={called}
