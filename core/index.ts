@@ -416,6 +416,7 @@ export {
   underFloat,
   USUAL_CAST_DEG,
   weakestOf,
+  withPoint,
   withSetting,
   writtenRig,
 } from './rig/index.ts'

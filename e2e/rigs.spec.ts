@@ -111,16 +111,20 @@ test('a rig is built by hand, hangs tight or is counted down, and a water forbid
   await expect(status).toContainText(/In still water of 0\.90 m: Wet Slate/)
   // a line of the stores, by what its spool says
   await choose(page, /Add a part/, 'fly line')
-  await choose(page, /which of your lines/, 'Fly line, sinking, type 2, dark grey')
+  await choose(page, /which of your stores \(fly line/, 'Fly line, sinking, type 2, dark grey')
   await expect(page.getByRole('textbox', { name: /^From the rod/ })).toHaveValue(
-    /sinking line 1 mm at 7\.5 cm\/s/,
+    /10\.5 m sinking line 1 mm at 7\.5 cm\/s, 1\.5 m sinking line 0\.78 at 6\.\d cm\/s/,
   )
   await page.getByRole('button', { name: 'cast across and swung' }).click()
   await expect(status).toContainText(
     /At its deepest 0\.\d\d m, \d+ s after the cast; after 30 s it hangs \d+° off/,
   )
   await page.getByRole('button', { name: 'cast and counted down' }).click()
-  await page.getByRole('button', { name: /^take out: fly line/ }).click()
+  for (let pieces = 2; pieces > 0; pieces -= 1)
+    await page
+      .getByRole('button', { name: /^take out: fly line/ })
+      .first()
+      .click()
   await choose(page, /Add a part/, 'float')
   await expect(status).toContainText('A float or a dry carries it: fish it under that.')
 
@@ -152,6 +156,34 @@ test('from a food it is asked which rig fishes where it lives, and how', async (
   await choose(page, /Reach$/, 'Lavvel Brook')
   await expect(row('Float over the shoal')).toContainText('Not at Lavvel Brook, by your note of its rules')
   await expect(row('Float over the shoal')).not.toContainText('set it to')
+})
+
+test('from a fly it is asked which rig brings it to its food, and a rig is made so', async ({ page }) => {
+  await page.goto('/patterns')
+  await page.getByRole('link', { name: 'Third Button', exact: true }).click()
+  await page.getByRole('button', { name: 'Where it fishes' }).click()
+  await page
+    .getByRole('link', { name: /^Which of my rigs bring it to 0\.\d m to 0\.\d m, where trout take/ })
+    .click()
+  await expect(page.getByText(/^With Third Button #\d+ .*, on the point of each rig/)).toBeVisible()
+  const row = (name: string) => page.getByRole('row').filter({ hasText: name })
+  await expect(row('Float over the shoal')).toContainText(/Third Button #\d+ .*: set it to \d\.\d\d m/)
+  // what ends in a dry has no point to put it on
+  await expect(row('Brook, one dry')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Float over the shoal' }).click()
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Float over the shoal, Third Button')
+  await expect(page.getByRole('textbox', { name: /^From the rod/ })).toHaveValue(/point Third Button #\d+/)
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(
+    page.getByRole('heading', { level: 1, name: 'Float over the shoal, Third Button' }),
+  ).toBeVisible()
+  // its knots are of today, and it is found by its name
+  await page.getByRole('button', { name: 'Knots tied anew today' }).click()
+  await expect(page.getByText(/Tied Thu 4 June, not fished since: trusted as new\./)).toBeVisible()
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: 'Find anything' }).fill('shoal thir')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/rig=[0-9a-f-]{36}$/)
 })
 
 test('in the Tank two whole rigs sink side by side and are retrieved, by the second', async ({ page }) => {

@@ -20,7 +20,11 @@ describe('a line of the stores', () => {
   it('that floats but for its tip is a floating piece and one that sinks', () => {
     const [belly, tip] = line('line-midge-tip')
     expect(belly).toMatchObject({ sort: 'floating', rateMmPerS: null, lengthMm: 11_000, diameterMm: 1.3 })
-    expect(tip).toMatchObject({ lengthMm: 1000, diameterMm: 0.95, rateMmPerS: Math.round(spoolRate(0.95, 1.19)) })
+    expect(tip).toMatchObject({
+      lengthMm: 1000,
+      diameterMm: 0.95,
+      rateMmPerS: Math.round(spoolRate(0.95, 1.19)),
+    })
   })
   it('is its belly alone where it is no longer than its tip, and level where nobody said how it is built', () => {
     expect(line('line-sink-3', 1500)).toHaveLength(1)
@@ -46,7 +50,9 @@ describe('tackle of the stores', () => {
     expect(part('ring-leader', '3')).toEqual({ kind: 'ring', massMg: 17 })
   })
   it('is read of every size that ships', () => {
-    const tackle = shippedFamilies.filter(({ kind }) => ['leader', 'float', 'shot', 'swivel', 'ring'].includes(kind))
+    const tackle = shippedFamilies.filter(({ kind }) =>
+      ['leader', 'float', 'shot', 'swivel', 'ring'].includes(kind),
+    )
     expect(tackle).toHaveLength(8)
     for (const { key, kind, sizes } of tackle)
       for (const size of sizes) expect(part(key, size), `${key} ${size}`).toMatchObject({ kind })

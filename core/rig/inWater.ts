@@ -40,6 +40,8 @@ export interface RigInWater {
   readonly untilS?: number
   /** what counts that were made say of the rate of its line, and how sure that is, as sd of the logarithm */
   readonly lineRate?: { readonly factor: number; readonly sdLog: number }
+  /** which of its flies is to be brought to a depth, as index of the rig's; left out where any of them will do */
+  readonly askedFly?: number
   /** a look while something is dragged: coarse, and without what may be wrong with it */
   readonly isQuick?: boolean
 }

@@ -34,7 +34,7 @@ export {
 } from './spool.ts'
 export type { OnSpool, ReadSpool } from './spool.ts'
 export { isPartOf, lineOfGoods, partOfGoods, spoolRate } from './goods.ts'
-export { fliesOnRig, KNOTS, lengthOf, LINE_SORTS, settingOf, STUFFS, withSetting } from './parts.ts'
+export { fliesOnRig, KNOTS, lengthOf, LINE_SORTS, settingOf, STUFFS, withPoint, withSetting } from './parts.ts'
 export type { DropperPart, Knot, LeaderPart, LinePart, LineSort, RigPart, Stuff, TippetPart } from './parts.ts'
 export { readTypedRig } from './typedRig.ts'
 export type { Assumed, FlyByName, RigPhrase, Unread } from './typedRig.ts'

@@ -112,6 +112,12 @@ export const fliesOnRig = (parts: readonly RigPart[]): readonly (string | null)[
     part.kind === 'dropper' || part.kind === 'dry' || part.kind === 'point' ? [part.fly] : [],
   )
 
+/** A rig with another fly on its point; null for one that has no point. */
+export const withPoint = (parts: readonly RigPart[], fly: string): readonly RigPart[] | null =>
+  parts.some(({ kind }) => kind === 'point')
+    ? parts.map((part) => (part.kind === 'point' ? { ...part, fly } : part))
+    : null
+
 /** How long the leader with its tippet is, mm: from the line to the point, without droppers. */
 export const leaderOf = (parts: readonly RigPart[]): number =>
   parts.reduce((sum, part) => sum + (part.kind === 'line' ? 0 : lengthOf(part)), 0)

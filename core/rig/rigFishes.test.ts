@@ -186,6 +186,23 @@ describe('a rig brought to a depth', () => {
     const [, point] = depthsOf({ ...input, parts: withSetting(input.parts, found.settingMm)! })
     expect(Math.abs(point! - 1800)).toBeLessThan(12)
     expect(bringTo(input, { fromMm: 50, toMm: 90 })).toEqual({ kind: 'no' })
+    // the dropper, where that is the one asked for: it needs the longer setting
+    const upper = bringTo({ ...input, askedFly: 0 }, { fromMm: 1600, toMm: 2000 })
+    if (upper.kind !== 'set') throw new Error(upper.kind)
+    expect(upper.fly).toBe(0)
+    expect(upper.settingMm).toBeGreaterThan(found.settingMm)
+    const [dropper] = depthsOf({ ...input, parts: withSetting(input.parts, upper.settingMm)! })
+    expect(Math.abs(dropper! - 1800)).toBeLessThan(12)
+    // a long piece above its point lets it be set no shorter: as near to the middle as that
+    const long = rig('float 12 mm, 30 cm 0.16, dropper 15 cm, 80 cm 0.16, point', [nymph, nymph])
+    const nearest = bringTo({ ...long, askedFly: 1 }, { fromMm: 500, toMm: 850 })
+    expect(nearest).toMatchObject({ kind: 'set', settingMm: 840 })
+    expect(bringTo({ ...long, askedFly: 1 }, { fromMm: 500, toMm: 700 })).toEqual({ kind: 'no' })
+    // what another fly does is no answer
+    const [upperMm] = depthsOf(input)
+    const there = { fromMm: upperMm! - 9, toMm: upperMm! + 9 }
+    expect(bringTo(input, there)).toMatchObject({ kind: 'asIs', fly: 0 })
+    expect(bringTo({ ...input, askedFly: 1 }, there)).toMatchObject({ kind: 'set', fly: 1 })
   })
 
   it('is led at a pace that brings it there', () => {

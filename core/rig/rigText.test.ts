@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../uncertainty/index.ts'
 import { rigForbids, KNOTS, knotsOf, LINE_SORTS, readTypedRig, STUFFS, weakestOf, writtenRig } from './index.ts'
 import type { RigPart } from './index.ts'
-import { leastSetting, settingOf, withSetting } from './parts.ts'
+import { leastSetting, settingOf, withPoint, withSetting } from './parts.ts'
 
 const FLIES = [
   { id: 'a', name: 'Wet Slate #14' },
@@ -143,6 +143,9 @@ describe('what a rig is set to', () => {
     expect(withSetting(rig, leastSetting(rig))).not.toBeNull()
     expect(withSetting(rig, leastSetting(rig) - 1)).toBeNull()
     expect(settingOf(readWhole('2 m leader, point'))).toBeNull()
+    expect(withPoint(rig, 'other')!.at(-1)).toEqual({ kind: 'point', fly: 'other' })
+    expect(withPoint(rig, 'other')!.slice(0, -1)).toEqual(rig.slice(0, -1))
+    expect(withPoint(readWhole('2 m leader, dry'), 'other')).toBeNull()
   })
 })
 

@@ -322,14 +322,11 @@ export const weakestSentence = (tied: Tied | null, units: DisplayUnits): string 
     ? ''
     : `The weakest is the ${knotName(tied.knot)} at ${thickness(tied.diameterMm, units)}: about ${holds(tied.holdsKg)} when wet, a quarter more or less.`
 
-/** How far knots are trusted since they were tied: `Tied Mon 1 Jun, fished for 5 h since: of its 1.2 kg about 1.1 kg is trusted.` */
-export function wornSentence({ holdsKg }: Pick<Tied, 'holdsKg'>, worn: Worn, tiedOn: string): string {
-  const hours = Math.round(worn.fishedMin / 60)
-  const fished = worn.fishedMin === 0 ? 'not fished since' : `fished for ${Math.max(hours, 1)} h since`
-  const left = holds(holdsKg * trustIn(worn))
-  const trusted =
-    left === holds(holdsKg)
-      ? 'it is trusted as new'
-      : `of its ${holds(holdsKg)} about ${left} is trusted, by judgement`
+/** How far knots are trusted since they were tied: `Tied Mon 1 Jun, fished for 5 h since: 92 % of that is trusted, by judgement.` */
+export function wornSentence(worn: Worn, tiedOn: string): string {
+  const hours = Math.max(Math.round(worn.fishedMin / 60), 1)
+  const fished = worn.fishedMin === 0 ? 'not fished since' : `fished for ${hours} h since`
+  const percent = Math.round(100 * trustIn(worn))
+  const trusted = percent === 100 ? 'trusted as new' : `${percent} % of that is trusted, by judgement`
   return `Tied ${tiedOn}, ${fished}: ${trusted}.${wantsNewKnots(worn) ? ' Tie its knots anew.' : ''}`
 }

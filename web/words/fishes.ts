@@ -1,5 +1,8 @@
 /** Words of the rigs that a fly is fished on. */
 export const labels = {
+  onMyRigs: 'Which of my rigs',
+  bringsItTo: 'bring it to',
+  where: 'where trout take',
   whereItFishes: 'Where it fishes',
   fishedHow: 'How it is fished',
   underAFloat: 'Under a float',

@@ -191,8 +191,10 @@ export default function Outings() {
       <Suspense fallback={<p aria-busy="true">{labels.turningThePages}</p>}>
         <Rigs
           open={rig}
+          like={params.get('like')}
+          fly={params.get('fly')}
           wanted={wantedIn(params)}
-          onOpen={(id) => setParams({ rig: id })}
+          onOpen={(id, like) => setParams(like ? { rig: id, ...like } : { rig: id })}
           onOutings={() => setParams({})}
         />
       </Suspense>

@@ -8,6 +8,7 @@ import type { WorkedOut } from './useFlyReport.ts'
 import { labels } from '../../words/patterns.ts'
 
 const FindWeighting = lazy(() => import('./find/FindWeighting.tsx'))
+const OnMyRigs = lazy(() => import('./fishes/OnMyRigs.tsx'))
 const WhereItFishes = lazy(() => import('./fishes/WhereItFishes.tsx'))
 
 interface FindOrTrimProps {
@@ -69,6 +70,7 @@ export const FindOrTrim = memo(function FindOrTrim({
       {open === 'fishes' && sinks ? (
         <Suspense fallback={<p aria-busy="true">{labels.reckonsTheDrift}</p>}>
           <WhereItFishes worked={worked} />
+          {chosen.kept ? <OnMyRigs draft={draft} variantId={chosen.id} /> : null}
         </Suspense>
       ) : null}
       {open === 'trim' && floats ? (

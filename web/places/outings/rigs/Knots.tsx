@@ -35,7 +35,7 @@ export function Knots({ rig, parts }: { readonly rig: RigLine | null; readonly p
         {wording.weakestSentence(weakest, units)}{' '}
         {weakest && rig
           ? rig.knotsOn !== null && worn
-            ? wording.wornSentence(weakest, worn, dayName(rig.knotsOn))
+            ? wording.wornSentence(worn, dayName(rig.knotsOn))
             : labels.knotsNotSaid
           : null}
       </p>

@@ -98,7 +98,7 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
   if (wholeMm === 0) return null
   const scale = (TALL_PX - STUB_PX) / wholeMm
   const y = (mm: number) => STUB_PX + mm * scale
-  const line = parts.find((part) => part.kind === 'line')
+  const lineMm = parts.reduce((all, part) => all + (part.kind === 'line' ? part.lengthMm : 0), 0)
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   /** how a handle slides; of a float + is a deeper setting, which lies further up */
   const drag = (upper: number, isFloat: boolean) =>
@@ -136,7 +136,7 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
     <Drawn style={{ height: TALL_PX + 18 }}>
       <svg width="100%" height={TALL_PX + 18} role="group" aria-label={labels.toScale}>
         <text x={LINE_AT_PX + 12} y={14}>
-          {line ? `${wording.rigLength(line.lengthMm, units)} of line above` : ''}
+          {lineMm > 0 ? `${wording.rigLength(lineMm, units)} of line above` : ''}
         </text>
         <rect x={LINE_AT_PX - 2} y={0} width={4} height={STUB_PX} fill="var(--quiet)" />
         {pieces.map(({ index, fromMm, toMm, topMm, endMm }) => {

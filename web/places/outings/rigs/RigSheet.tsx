@@ -58,16 +58,18 @@ const Understood = styled.ul`
 interface RigSheetProps {
   /** null for one that is being made */
   readonly rig: RigLine | null
+  /** what one that is being made begins with */
+  readonly like?: Pick<RigLine, 'name' | 'way' | 'parts' | 'note'> | null
   readonly flies: readonly FlyChoice[]
   readonly onOpen: (id: RigId | null) => void
 }
 
 /** One rig: typed in a line or built by hand, drawn to scale, with its knots, what a water forbids, and where it fishes. */
-export function RigSheet({ rig, flies, onOpen }: RigSheetProps) {
+export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
   const { units } = useWording()
   const command = useCommand()
   const moment = useMoment()
-  const { draft, phrases, isRead, isChanged, isTouched, change, type, putParts } = useRigDraft(rig, flies)
+  const { draft, phrases, isRead, isChanged, isTouched, change, type, putParts } = useRigDraft(rig, like, flies)
   const [isDragging, setDragging] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
   const [done, setDone] = useState<{ readonly to: RigId | null } | null>(null)

@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react'
-import { fliesOnRig, rigForbids, settingOf, wantsNewKnots, weakestOf, wording } from '../../../../core/index.ts'
+import {
+  fliesOnRig,
+  rigForbids,
+  settingOf,
+  wantsNewKnots,
+  weakestOf,
+  withPoint,
+  wording,
+} from '../../../../core/index.ts'
 import type { BringTo } from '../../../../core/index.ts'
 import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { Button } from '../../../ui/Button.tsx'
@@ -25,14 +33,18 @@ const NOWRAP = { whiteSpace: 'nowrap' } as const
 interface RigsProps {
   /** which is open: its id, `new`, or empty for the list */
   readonly open: string
-  readonly onOpen: (id: string) => void
+  /** of a new one: which it is like */
+  readonly like: string | null
+  /** a fly that is asked after, on the point of each; null where none is */
+  readonly fly: string | null
+  readonly onOpen: (id: string, like?: { readonly like: string; readonly fly: string }) => void
   /** depths between which flies are wanted, where another place asked for them */
   readonly wanted: Wanted | null
   readonly onOutings: () => void
 }
 
 /** All rigs by name, or one of them open. */
-export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
+export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: RigsProps) {
   const { data } = useRigsQuery()
   const { data: frame } = useFrameQuery()
   const moment = useMoment()
@@ -42,8 +54,13 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
     () => (fromMm !== null && toMm !== null && open === '' ? { fromMm, toMm } : null),
     [fromMm, toMm, open],
   )
-  const which = useWhichRigs(data?.rigs ?? NO_RIGS, moment, between)
   const flies = useFlyChoices()
+  const asked = flies?.find(({ id }) => id === fly) ?? null
+  const rigs = useMemo(
+    () => (data ? (asked ? onPoints(data.rigs, asked.id) : data.rigs) : NO_RIGS),
+    [data, asked],
+  )
+  const which = useWhichRigs(rigs, moment, between, asked?.id ?? null)
   const { units } = useWording()
   usePlaceActions(open ? [] : [{ key: 'n', what: labels.newRig, go: () => onOpen(NEW) }])
   if (!data || !flies) return <p aria-busy="true">{labels.turningThePages}</p>
@@ -51,7 +68,9 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
   const show = (id: RigId | null) => onOpen(id ?? '')
   if (opened)
     return <RigSheet key={`${opened.id} ${opened.version}`} rig={opened} flies={flies} onOpen={show} />
-  if (open === NEW) return <RigSheet key={NEW} rig={null} flies={flies} onOpen={show} />
+  const model = rigs.find(({ id }) => id === like)
+  const begin = model && asked ? { ...model, name: `${model.name}, ${asked.patternName}`, note: '' } : null
+  if (open === NEW) return <RigSheet key={NEW} rig={null} like={begin} flies={flies} onOpen={show} />
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   return (
     <>
@@ -64,7 +83,15 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
           {labels.outings}
         </Button>
       </Heading>
-      {data.rigs.length > 0 && moment ? (
+      {asked ? (
+        <p>
+          {labels.onThePoint} {asked.name}, {labels.onEachRig}{' '}
+          <Button look="quiet" onPress={() => onOpen('')}>
+            {labels.asTheyAre}
+          </Button>
+        </p>
+      ) : null}
+      {rigs.length > 0 && moment ? (
         <Row $gap={10} $align="end" style={{ padding: '4px 0 10px' }}>
           <span>{labels.whichFishes}</span>
           <MeasureField
@@ -91,7 +118,7 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
       {data.rigs.length === 0 ? <p>{labels.noRigYet}</p> : null}
       <Dense aria-label={labels.rigs}>
         <tbody>
-          {data.rigs.map((rig) => {
+          {rigs.map((rig) => {
             const { id, name, way, parts, spells } = rig
             const setMm = settingOf(parts)
             const weakest = weakestOf(parts)
@@ -100,7 +127,10 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
             return (
               <tr key={id}>
                 <td>
-                  <Button look="quiet" onPress={() => onOpen(id)}>
+                  <Button
+                    look="quiet"
+                    onPress={() => (asked ? onOpen(NEW, { like: id, fly: asked.id }) : onOpen(id))}
+                  >
                     {name}
                   </Button>
                 </td>
@@ -131,6 +161,13 @@ export default function Rigs({ open, onOpen, wanted, onOutings }: RigsProps) {
     </>
   )
 }
+
+/** Rigs with a fly on the point of each that has one. */
+const onPoints = (rigs: readonly RigLine[], fly: string): readonly RigLine[] =>
+  rigs.flatMap((rig) => {
+    const parts = withPoint(rig.parts, fly)
+    return parts ? [{ ...rig, parts: parts as RigLine['parts'] }] : []
+  })
 
 /** How a rig is brought between the depths that are wanted; what the water's note forbids is not proposed. */
 function BroughtTo({

@@ -28,14 +28,18 @@ const NEW_RIG: Omit<RigDraft, 'typed'> = {
 const saidOf = ({ name, way, note, parts }: Omit<RigDraft, 'typed'>) =>
   JSON.stringify([name.trim(), way, note.trim(), parts])
 
-/** A rig that is being made or changed: its typed line and its parts follow each other. */
-export function useRigDraft(saved: RigLine | null, flies: readonly FlyChoice[]) {
+/** A rig that is being made, like another where one is given, or changed: its typed line and its parts follow each other. */
+export function useRigDraft(
+  saved: RigLine | null,
+  like: Omit<RigDraft, 'typed'> | null,
+  flies: readonly FlyChoice[],
+) {
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   const from = (rig: Omit<RigDraft, 'typed'>): RigDraft => ({
     ...rig,
     typed: writtenRig(rig.parts, nameOf),
   })
-  const [begun] = useState<RigDraft>(() => from(saved ?? NEW_RIG))
+  const [begun] = useState<RigDraft>(() => from(saved ?? like ?? NEW_RIG))
   const [draft, setDraft] = useState<RigDraft>(begun)
   const phrases = useMemo((): readonly RigPhrase[] => readTypedRig(draft.typed, flies), [draft.typed, flies])
   return {

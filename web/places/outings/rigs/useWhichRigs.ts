@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState } from 'react'
+import { fliesOnRig } from '../../../../core/index.ts'
 import type { BringTo, RigInWater } from '../../../../core/index.ts'
 import type { RigLine } from '../../../../contract/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
@@ -17,6 +18,8 @@ export function useWhichRigs(
   rigs: readonly RigLine[],
   moment: Moment | null,
   wanted: Wanted | null,
+  /** the fly that is to be there; null where any of a rig will do */
+  fly: string | null,
 ): ReadonlyMap<string, BringTo> {
   const ids = useMemo(
     () => rigs.flatMap(({ parts }) => parts.flatMap((part) => ('fly' in part ? (part.fly ?? []) : []))),
@@ -29,12 +32,13 @@ export function useWhichRigs(
     const inputs = rigs.map(({ parts, way }): RigInWater => ({
       ...inReach(moment, way, moment.reach.typicalDepthMm),
       parts,
+      ...(fly === null ? {} : { askedFly: fliesOnRig(parts).lastIndexOf(fly) }),
       flies: fliesFrom(book, parts),
       tipHeightMm: USUAL_TIP_MM,
       ledMmPerS: usualLead(moment),
     }))
     return { inputs, between: wanted }
-  }, [rigs, book, moment, wanted])
+  }, [rigs, book, moment, wanted, fly])
   useEffect(() => {
     setTold([])
     if (!asked) return undefined
