@@ -249,6 +249,11 @@ test.describe('on a phone', () => {
   test('a rig is read within the screen', async ({ page }) => {
     await page.goto('/outings?rig=')
     await page.getByRole('button', { name: 'Dry with a dropper below' }).click()
+    const free = page.getByRole('region', { name: 'How long it drifts free' })
+    await expect(free.getByRole('status')).toContainText(/drifts free for about \d\.\d s, \d\.\d s to \d\.\d s/)
+    await free.getByRole('textbox', { name: 'Slack, in 100' }).fill('30')
+    await free.getByRole('textbox', { name: 'Slack, in 100' }).blur()
+    await expect(free.getByRole('status')).toContainText(/drifts free for about [3-9]\.\d s/)
     const status = page.getByRole('region', { name: FISHES }).getByRole('status')
     await expect(status).toContainText(
       /The dry goes \d\d cm\/s where the surface goes \d\d cm\/s\. It bears \d\d mg\./,

@@ -62,7 +62,8 @@ function leaderPieces({ lengthMm, buttMm, tipMm, stuff }: LeaderPart): readonly 
   return [piece(TAPER.butt, buttMm), ...steps, piece(TAPER.tip, tipMm)]
 }
 
-function piecesOf(part: RigPart, are: LinesAre): readonly LinePiece[] {
+/** What a part of a rig is as pieces of line; none for what is tied in. */
+export function piecesOf(part: RigPart, are: LinesAre = AS_THEY_SAY): readonly LinePiece[] {
   if (part.kind === 'leader') return leaderPieces(part)
   if (part.kind === 'tippet')
     return [

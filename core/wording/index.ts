@@ -41,6 +41,7 @@ export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
 export { cutWords } from './cut.ts'
 export {
   bringToSentence,
+  dragFreeSentence,
   holds,
   knotName,
   lineRateSentence,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { DisplayUnits } from '../quantity/index.ts'
 import type { FishesRig, RigSense } from '../rig/index.ts'
 import { readSpool } from '../rig/index.ts'
-import { bringToSentence, lineRateSentence, lineSentences, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence, wornSentence } from './rigs.ts' // prettier-ignore
+import { bringToSentence, dragFreeSentence, lineRateSentence, lineSentences, otherFliesSentences, rigFlySentences, rigForbidsSentence, rigNotSentence, rigPartWords, rigPhraseWords, rigSenseSentence, rigSentences, spoolSentence, thickness, weakestSentence, wornSentence } from './rigs.ts' // prettier-ignore
 
 const UNITS: DisplayUnits = { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' }
 const INCHES: DisplayUnits = { smallLength: 'in', depth: 'ft', speed: 'in/s', temperature: '°F', mass: 'gr' }
@@ -156,6 +156,15 @@ describe('what a rig lacks in sentences', () => {
     expect(said[1]).toBe('Dries on hand that bear what hangs from it: Fly a, Fly b, Fly c, Fly d and 1 more.')
     const none = otherFliesSentences({ point: null, dries: [] }, { ...rig, parts: [] }, String, UNITS)
     expect(none).toEqual(['No point on hand fishes within 0.15 m of the bed without lying on it.'])
+  })
+  it('says how long a cast drifts free, and how that hangs on its slack', () => {
+    expect(dragFreeSentence({ forS: 2.1, lowS: 1.6, highS: 2.4000000000000004 })).toBe(
+      'Laid so it drifts free for about 2.1 s, 1.6 s to 2.4 s by how its slack lies; then its line draws it.',
+    )
+    expect(dragFreeSentence({ forS: null, lowS: 12, highS: null })).toContain(
+      'about more than 20 s, 12.0 s to more than 20 s',
+    )
+    expect(dragFreeSentence({ forS: null, lowS: null, highS: null })).toContain('nothing draws it')
   })
   it('says how far knots are trusted, and when they are to be tied anew', () => {
     const worn = { fishedMin: 0, days: 0, stuff: 'nylon' } as const

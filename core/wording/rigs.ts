@@ -3,6 +3,7 @@ import { settingOf, SPOOL_TEST_C, spoolRate, trustIn, wantsNewKnots } from '../r
 import type {
   Assumed,
   BringTo,
+  DragFree,
   FishesNot,
   FishesRig,
   LineRate,
@@ -251,6 +252,14 @@ export function otherFliesSentences(
       ? 'No dry on hand bears what hangs from it.'
       : `Dries on hand that bear what hangs from it: ${named.join(', ')}${others > 0 ? ` and ${others} more` : ''}.`,
   ]
+}
+
+/** How long a cast drifts free: `Laid so it drifts free for about 2.1 s, 1.6 s to 2.4 s by how its slack lies; then its line draws it.` */
+export function dragFreeSentence({ forS, lowS, highS }: DragFree): string {
+  const seconds = (s: number | null) => (s === null ? 'more than 20 s' : `${s.toFixed(1)} s`)
+  if (lowS === null) return 'Laid so nothing draws it for 20 s and more.'
+  const between = lowS === highS ? '' : `, ${seconds(lowS)} to ${seconds(highS)} by how its slack lies`
+  return `Laid so it drifts free for about ${seconds(forS)}${between}; then its line draws it.`
 }
 
 /** X of tippet: `5X`, or `about 5X`. */

@@ -3,6 +3,7 @@ import {
   countedDown,
   coverageOf,
   coverLooks,
+  dragFree,
   findWeightings,
   greedyPlan,
   keptLongest,
@@ -26,6 +27,7 @@ import type {
   CoverageInput,
   CoverLook,
   CoverRow,
+  DragFree,
   FindInput,
   FoodStage,
   LookCover,
@@ -52,6 +54,7 @@ import type {
   ProposedVariant,
   ProposeInput,
   RigInWater,
+  SlackCast,
   SampledFall,
   SampleInput,
   UnderFloat,
@@ -105,6 +108,7 @@ export const jobs = {
     input: RigInWater,
   ): Generator<Progress & { readonly soFar: FishesRig | null }, FishesRig | FishesNot> => rigFishes(input),
   underFloat: (input: UnderFloat): Generator<Progress, FishesUnder> => underFloat(input),
+  dragFree: (input: SlackCast): Generator<Progress, DragFree | null> => dragFree(input),
   otherFlies: (input: {
     readonly rig: RigInWater
     readonly others: readonly OtherFly[]

@@ -91,9 +91,10 @@ export function askWater({ net, dims, at }: Motion, around: Around): Pick<Prepar
   const runs = new Float64Array(wetMm.length)
   net.segments.forEach(({ a, b, restMm }, s) => {
     ASKED.forEach(({ t, share }, k) => {
-      const z = (1 - t) * at[a * dims + dims - 1]! + t * at[b * dims + dims - 1]!
+      const between = (d: number) => (1 - t) * at[a * dims + d]! + t * at[b * dims + d]!
+      const z = between(dims - 1)
       wetMm[s * ASKED.length + k] = wetShare(z) * share * restMm
-      runs[s * ASKED.length + k] = around.current(Math.max(z, 0))
+      runs[s * ASKED.length + k] = around.current(Math.max(z, 0), dims === 3 ? between(1) : 0)
     })
   })
   return { wetMm, runs }
@@ -169,10 +170,12 @@ function addBodies(prepared: Prepared, next: Float64Array): void {
   const grips = gripsIn(around)
   for (const { node, body } of net.bodies) {
     const wet = wetShare(at[node * dims + depth]!)
+    const across = dims === 3 ? at[node * dims + 1]! : 0
+    const runs = around.current(Math.max(at[node * dims + depth]!, 0), across)
     let all = 0
     for (let d = 0; d < dims; d += 1) {
       const moved = (next[node * dims + d]! - at[node * dims + d]!) / h
-      relative[d] = moved - (d === 0 ? around.current(Math.max(at[node * dims + depth]!, 0)) : 0)
+      relative[d] = moved - (d === 0 ? runs : 0)
       all += relative[d]! ** 2
       right[node * dims + d]! -= (body.inertiaMg / GRAVITY_MM_PER_S2 / h) * (moved - speed[node * dims + d]!)
     }

@@ -8,8 +8,8 @@ import type { Stretch } from './net.ts'
 /** The water that a rig is in: what it is like, how it runs, and where it ends. */
 export interface Around {
   readonly water: WaterProperties
-  /** speed along x at a depth, mm/s, as the rig's frame sees it; above the surface it is not asked */
-  readonly current: (depthMm: number) => number
+  /** speed along x at a depth, and of what lies in space so far across, mm/s, as the rig's frame sees it; above the surface it is not asked */
+  readonly current: (depthMm: number, acrossMm: number) => number
   /** depth of the bed, mm; none where nothing comes near it */
   readonly bedMm: number | null
   /** by how much the drag of the line across and along is off; 1 as reckoned */

@@ -19,6 +19,7 @@ import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
 import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
+const DragFree = lazy(() => import('./DragFree.tsx'))
 const OtherFlies = lazy(() => import('./OtherFlies.tsx'))
 
 const LONGEST_S = { counted: 60, swung: 30 }
@@ -121,98 +122,105 @@ export function RigWhere({
   const where =
     way === 'counted' ? `In still water of ${wording.fineDepth(depthMm, units)}` : `At ${reach.reachName}`
   return (
-    <section aria-label={labels.whereItFishes}>
-      <h2>{labels.whereItFishes}</h2>
-      <Row $gap={10} $align="end" style={{ paddingBottom: 8 }}>
-        <MeasureField
-          label={labels.waterDeep}
-          unit={units.depth}
-          value={depthMm}
-          {...within('waterDepthMm')}
-          onChange={setDeep}
-          width="120px"
-        />
-        {way === 'tight' ? (
-          <>
-            <MeasureField
-              label={labels.tipAbove}
-              unit={units.depth}
-              value={tipMm}
-              min={200}
-              max={5000}
-              onChange={setTipMm}
-              width="150px"
-            />
-            <MeasureField
-              label={labels.ledAt}
-              unit={units.speed}
-              value={led}
+    <div>
+      <section aria-label={labels.whereItFishes}>
+        <h2>{labels.whereItFishes}</h2>
+        <Row $gap={10} $align="end" style={{ paddingBottom: 8 }}>
+          <MeasureField
+            label={labels.waterDeep}
+            unit={units.depth}
+            value={depthMm}
+            {...within('waterDepthMm')}
+            onChange={setDeep}
+            width="120px"
+          />
+          {way === 'tight' ? (
+            <>
+              <MeasureField
+                label={labels.tipAbove}
+                unit={units.depth}
+                value={tipMm}
+                min={200}
+                max={5000}
+                onChange={setTipMm}
+                width="150px"
+              />
+              <MeasureField
+                label={labels.ledAt}
+                unit={units.speed}
+                value={led}
+                min={10}
+                max={4000}
+                onChange={setLed}
+                width="120px"
+              />
+            </>
+          ) : null}
+        </Row>
+        {way === 'swung' ? (
+          <div style={{ paddingBottom: 8 }}>
+            <NumberField
+              label={labels.castAt}
+              value={castDeg}
               min={10}
-              max={4000}
-              onChange={setLed}
-              width="120px"
+              max={120}
+              onChange={(next) => setCastDeg(next ?? USUAL_CAST_DEG)}
+              width="170px"
             />
-          </>
+          </div>
         ) : null}
-      </Row>
-      {way === 'swung' ? (
-        <div style={{ paddingBottom: 8 }}>
-          <NumberField
-            label={labels.castAt}
-            value={castDeg}
-            min={10}
-            max={120}
-            onChange={(next) => setCastDeg(next ?? USUAL_CAST_DEG)}
-            width="170px"
+        {way === 'counted' || way === 'swung' ? (
+          <label style={{ display: 'flex', gap: 10, alignItems: 'center', paddingBottom: 8 }}>
+            {way === 'counted' ? labels.count : labels.afterTheCast}
+            <input
+              type="range"
+              min={0}
+              max={LONGEST_S[way]}
+              value={Math.min(countS, LONGEST_S[way])}
+              onChange={({ target }) => setCount(Number(target.value))}
+              style={{ flex: '0 1 260px', minWidth: 0, accentColor: 'var(--thistle)' }}
+            />
+            <span className="figures">{Math.min(countS, LONGEST_S[way])}</span>
+          </label>
+        ) : null}
+        <p role="status">
+          {found?.kind === 'not' && isOfThis
+            ? wording.rigNotSentence(found)
+            : now && fishes && of
+              ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, of, units)].join(' ')}`
+              : labels.reckons}
+        </p>
+        {now && !(found?.kind === 'not' && isOfThis) ? (
+          <RigUnderWater
+            now={now}
+            ghost={ghost}
+            names={names}
+            bedMm={depthMm}
+            isCarried={way === 'carried'}
+            title={`${labels.whereItFishes}: ${wording.rigFlySentences(now, names, units).join(' ')}`}
           />
-        </div>
+        ) : null}
+        {way === 'carried' || way === 'tight' ? (
+          isAsking && input ? (
+            <Suspense fallback={<p>{labels.reckons}</p>}>
+              <OtherFlies rig={input} flies={flies} moment={moment} />
+            </Suspense>
+          ) : (
+            <Button onPress={() => setAsking(true)}>{labels.whichWouldDo}</Button>
+          )
+        ) : null}
+        {way === 'counted' && rig ? <LineCounts rig={rig} rate={rate} waterTempC={waterTempC} /> : null}
+        <p>
+          <Quiet>
+            {labels.doubts} {labels.reckonedWith}
+          </Quiet>
+        </p>
+      </section>
+      {way === 'carried' && reach.surfaceSpeedMmPerS > 0 && parts.some(({ kind }) => kind === 'line') ? (
+        <Suspense fallback={<p>{labels.reckons}</p>}>
+          <DragFree parts={parts} moment={moment} />
+        </Suspense>
       ) : null}
-      {way === 'counted' || way === 'swung' ? (
-        <label style={{ display: 'flex', gap: 10, alignItems: 'center', paddingBottom: 8 }}>
-          {way === 'counted' ? labels.count : labels.afterTheCast}
-          <input
-            type="range"
-            min={0}
-            max={LONGEST_S[way]}
-            value={Math.min(countS, LONGEST_S[way])}
-            onChange={({ target }) => setCount(Number(target.value))}
-            style={{ flex: '0 1 260px', minWidth: 0, accentColor: 'var(--thistle)' }}
-          />
-          <span className="figures">{Math.min(countS, LONGEST_S[way])}</span>
-        </label>
-      ) : null}
-      <p role="status">
-        {found?.kind === 'not' && isOfThis
-          ? wording.rigNotSentence(found)
-          : now && fishes && of
-            ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, of, units)].join(' ')}`
-            : labels.reckons}
-      </p>
-      {now && !(found?.kind === 'not' && isOfThis) ? (
-        <RigUnderWater
-          now={now}
-          ghost={ghost}
-          names={names}
-          bedMm={depthMm}
-          isCarried={way === 'carried'}
-          title={`${labels.whereItFishes}: ${wording.rigFlySentences(now, names, units).join(' ')}`}
-        />
-      ) : null}
-      {way === 'carried' || way === 'tight' ? (
-        isAsking && input ? (
-          <Suspense fallback={<p>{labels.reckons}</p>}>
-            <OtherFlies rig={input} flies={flies} moment={moment} />
-          </Suspense>
-        ) : (
-          <Button onPress={() => setAsking(true)}>{labels.whichWouldDo}</Button>
-        )
-      ) : null}
-      {way === 'counted' && rig ? <LineCounts rig={rig} rate={rate} waterTempC={waterTempC} /> : null}
-      <p>
-        <Quiet>
-          {labels.doubts} {labels.reckonedWith}
-        </Quiet>
-      </p>
-    </section>
+    </div>
   )
 }

@@ -1,0 +1,103 @@
+import { useEffect, useMemo, useState } from 'react'
+import { waterAt, wording } from '../../../../core/index.ts'
+import type { DragFree as Found, RigPart, SlackCast } from '../../../../core/index.ts'
+import type { Moment } from '../../../moment/useMoment.ts'
+import { Quiet, Row } from '../../../ui/layout.tsx'
+import { MeasureField } from '../../../ui/MeasureField.tsx'
+import { NumberField } from '../../../ui/NumberField.tsx'
+import { labels } from '../../../words/rigs.ts'
+import { useWording } from '../../../words/useWording.ts'
+import { runJob } from '../../../workers/gateway.ts'
+
+interface DragFreeProps {
+  readonly parts: readonly RigPart[]
+  readonly moment: Moment
+}
+
+/** How long a dry drifts free on a cast across the run of the moment, with slack, a mend, and a lane of other water on the way. */
+export default function DragFree({ parts, moment: { reach, waterTempC } }: DragFreeProps) {
+  const { units } = useWording()
+  const runs = reach.surfaceSpeedMmPerS
+  const [acrossMm, setAcross] = useState<number | null>(8000)
+  const [slack, setSlack] = useState<number | null>(10)
+  const [mendMm, setMend] = useState<number | null>(0)
+  const [laneMm, setLane] = useState<number | null>(0)
+  const [laneMmPerS, setLaneSpeed] = useState<number | null>(null)
+  const [found, setFound] = useState<{ readonly of: SlackCast; readonly is: Found | null } | null>(null)
+  const cast = useMemo((): SlackCast | null => {
+    if (acrossMm === null || slack === null || mendMm === null || laneMm === null) return null
+    const nearMm = Math.max((acrossMm - laneMm) / 2, 0)
+    const lanes = [
+      { widthMm: nearMm, mmPerS: runs },
+      { widthMm: laneMm, mmPerS: laneMmPerS ?? runs },
+      { widthMm: nearMm, mmPerS: runs },
+    ]
+    return { parts, water: waterAt(waterTempC), lanes, acrossMm, slackShare: slack / 100, mendMm }
+  }, [parts, waterTempC, runs, acrossMm, slack, mendMm, laneMm, laneMmPerS])
+  useEffect(() => {
+    if (!cast) return undefined
+    const controller = new AbortController()
+    void runJob('dragFree', cast, { key: 'dragFree', lane: 1, signal: controller.signal }).then((is) =>
+      is === null || 'forS' in is ? setFound({ of: cast, is }) : undefined,
+    )
+    return () => controller.abort()
+  }, [cast])
+  const told = found && found.of === cast ? found : null
+  return (
+    <section aria-label={labels.driftsFree} style={{ paddingTop: 8 }}>
+      <h2>{labels.driftsFree}</h2>
+      <Row $gap={10} $align="end">
+        <MeasureField
+          label={labels.castAcross}
+          unit={units.depth}
+          value={acrossMm}
+          min={1000}
+          max={30_000}
+          onChange={setAcross}
+          width="110px"
+        />
+        <NumberField
+          label={labels.slackPercent}
+          value={slack}
+          min={0}
+          max={60}
+          onChange={setSlack}
+          width="110px"
+        />
+        <MeasureField
+          label={labels.mend}
+          unit={units.depth}
+          value={mendMm}
+          min={0}
+          max={6000}
+          onChange={setMend}
+          width="150px"
+        />
+        <MeasureField
+          label={labels.otherLane}
+          unit={units.depth}
+          value={laneMm}
+          min={0}
+          max={20_000}
+          onChange={setLane}
+          width="150px"
+        />
+        {laneMm ? (
+          <MeasureField
+            label={labels.laneRuns}
+            unit={units.speed}
+            value={laneMmPerS ?? runs}
+            min={0}
+            max={4000}
+            onChange={setLaneSpeed}
+            width="110px"
+          />
+        ) : null}
+      </Row>
+      <p role="status">
+        {told ? (told.is ? wording.dragFreeSentence(told.is) : labels.noLineToLay) : labels.reckons}
+      </p>
+      <Quiet>{labels.slackIsWeak}</Quiet>
+    </section>
+  )
+}
