@@ -89,14 +89,17 @@ export function turnTangents({ motion: { net, dims, at }, tangents }: Prepared, 
 export function askWater({ net, dims, at }: Motion, around: Around): Pick<Prepared, 'wetMm' | 'runs'> {
   const wetMm = new Float64Array(net.segments.length * ASKED.length)
   const runs = new Float64Array(wetMm.length)
-  net.segments.forEach(({ a, b, restMm }, s) => {
-    ASKED.forEach(({ t, share }, k) => {
-      const between = (d: number) => (1 - t) * at[a * dims + d]! + t * at[b * dims + d]!
-      const z = between(dims - 1)
+  const [depth, isSpace] = [dims - 1, dims === 3]
+  for (let s = 0; s < net.segments.length; s += 1) {
+    const { a, b, restMm } = net.segments[s]!
+    for (let k = 0; k < ASKED.length; k += 1) {
+      const { t, share } = ASKED[k]!
+      const z = (1 - t) * at[a * dims + depth]! + t * at[b * dims + depth]!
+      const across = isSpace ? (1 - t) * at[a * dims + 1]! + t * at[b * dims + 1]! : 0
       wetMm[s * ASKED.length + k] = wetShare(z) * share * restMm
-      runs[s * ASKED.length + k] = around.current(Math.max(z, 0), dims === 3 ? between(1) : 0)
-    })
-  })
+      runs[s * ASKED.length + k] = around.current(Math.max(z, 0), across)
+    }
+  }
   return { wetMm, runs }
 }
 
