@@ -48,7 +48,8 @@ describe('a rig', () => {
     expect((await rigs())[0]).toMatchObject({ name: 'One under a float', version: 2 })
     const stale = await server.command('rigSave', { ...made, version: 1 }).expect(409)
     expect(stale.body).toMatchObject({ code: 'staleVersion', current: { name: 'One under a float' } })
-    const found = async () => ((await server.get('/api/search?q=und%20flo').expect(200)).body as SearchView).hits
+    const found = async () =>
+      ((await server.get('/api/search?q=und%20flo').expect(200)).body as SearchView).hits
     expect(await found()).toMatchObject([{ kind: 'rig', id: made.rigId, title: 'One under a float' }])
     await server.command('rigArchive', { rigId: made.rigId, version: 2 }).expect(200)
     expect(await rigs()).toEqual([])
