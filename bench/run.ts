@@ -15,6 +15,7 @@ import { benchLoad } from './load.ts'
 import { benchNonsense } from './nonsense.ts'
 import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
+import { benchRhythm } from './rhythm.ts'
 import { benchRig } from './rig.ts'
 import { benchSeason } from './season.ts'
 import { benchUndo } from './undo.ts'
@@ -188,6 +189,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   core: benchCore,
   season: benchSeason,
   rig: benchRig,
+  rhythm: benchRhythm,
   plan: benchPlan,
   demo: benchDemo,
   load: benchLoad,
