@@ -65,9 +65,9 @@ async function ready(): Promise<void> {
 const undo = (actionId: string) => server.command('undo', { actionId: actionId })
 
 describe('a new data directory', () => {
-  it('has what ships: 192 families, 164 stages, a bench tray, settings', async () => {
+  it('has what ships: 200 families, 164 stages, a bench tray, settings', async () => {
     const { db } = server.database
-    expect(await db.$count(family)).toBe(192)
+    expect(await db.$count(family)).toBe(200)
     expect(await db.$count(foodStage)).toBe(164)
     const frame = await body<FrameView>('/api/frame')
     expect(frame.settings.parCount).toBe(3)

@@ -84,7 +84,7 @@ export function callHook<Given, Result>(
 /** Waits until something is there and gives it. */
 export async function until<Value>(
   look: () => Value | null | undefined | false | Promise<Value | null | undefined | false>,
-  timeout = 30_000,
+  timeout = 90_000,
 ): Promise<Value> {
   let found: Value | null | undefined | false
   await waitFor(
