@@ -391,6 +391,7 @@ export {
   densityByRate,
   fliesOnRig,
   keptLongest,
+  STRIP_MM,
   KNOTS,
   knotsOf,
   LEADER_MG_PER_MM3,

@@ -31,6 +31,22 @@ async function toldOn(page: Page): Promise<string> {
   return AS_SOLD.reduce((rest, name) => rest.replace(name, ''), text)
 }
 
+/** What the page says once nothing more comes to it. */
+async function toldAtLast(page: Page): Promise<string> {
+  let told = ''
+  await expect
+    .poll(
+      async () => {
+        const before = told
+        told = await toldOn(page)
+        return told === before
+      },
+      { intervals: [400], timeout: 60_000 },
+    )
+    .toBe(true)
+  return told
+}
+
 test('units follow the user everywhere', async ({ page }) => {
   await page.goto('/settings')
   const units = [
@@ -52,7 +68,7 @@ test('units follow the user everywhere', async ({ page }) => {
   const look = async (place: string) => {
     await page.locator('#sheet h1, #sheet h2').first().waitFor()
     await expect(page.locator('#sheet [aria-busy="true"]')).toHaveCount(0)
-    const text = await toldOn(page)
+    const text = await toldAtLast(page)
     for (const { 0: figure, index } of text.matchAll(METRIC))
       left.push(
         `${place}: ${text.slice(Math.max(index - 40, 0), index + figure.length + 20).replace(/\n/g, ' ⏎ ')}`,

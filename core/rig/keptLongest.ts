@@ -4,8 +4,8 @@ import { bestRetrieve } from './bestRetrieve.ts'
 import type { Between, KeptThere } from './bestRetrieve.ts'
 import type { Retrieve } from './sinking.ts'
 
-/** A hand draws in strips of about so much. */
-const STRIP_MM = 300
+/** A hand draws line in by strips of about so much. */
+export const STRIP_MM = 300
 const PULLS_MM_PER_S = [50, 100, 200, 300, 450] as const
 const PAUSES_S = [0, 1] as const
 /** Counts that are tried: fewer than these nobody counts, and of the many between every other. */

@@ -45,7 +45,7 @@ export const labels = {
   depthBySecond: 'Depth by the second,',
   reckons: 'Being reckoned …',
   castStraight:
-    'Cast straight, held at the rod’s tip at the surface; pulled in strips of 30 cm. What is likely holds 8 in 10.',
+    'Cast straight, held at the rod’s tip at the surface. What is likely holds 8 in 10. Pulled in strips of',
   saveTheTable: 'Save the table',
   saveThePicture: 'Save the picture',
   putAnotherFlyIn: 'Put another fly in',

@@ -68,8 +68,8 @@ export const labels = {
 /** Regions that a new water may begin from. */
 export const regionName: Readonly<Record<Region['key'] | 'own', string>> = {
   valley: 'a valley of the temperate north',
-  coolValley: 'such a valley, 2 °C colder',
-  coldValley: 'such a valley, 4 °C colder',
+  coolValley: 'such a valley, a little colder',
+  coldValley: 'such a valley, much colder',
   alpine: 'a river of high mountains',
   southern: 'a valley of the temperate south',
   own: 'none of these',

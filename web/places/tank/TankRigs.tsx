@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react'
 import type { RefObject } from 'react'
 import styled from 'styled-components'
 import { within } from '../../../contract/limits.ts'
-import { isStillwater, wording } from '../../../core/index.ts'
+import { isStillwater, STRIP_MM, wording } from '../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart } from '../../../core/index.ts'
 import type { RigLine } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -32,7 +32,6 @@ const LONGEST_S = 60
 /** Of a stillwater of which nothing else is said. */
 const USUAL_DEPTH_MM = 6000
 const TABLE_S = [0, 5, 10, 15, 20, 30, 45, 60]
-const STRIP_MM = 300
 
 /** How both are fished: counted so long, then pulled at a speed with a pause between strips. */
 interface FishedSo {
@@ -275,7 +274,9 @@ export default function TankRigs() {
           </Row>
         </>
       ) : null}
-      <Quiet>{labels.castStraight}</Quiet>
+      <Quiet>
+        {labels.castStraight} {wording.cutLength(STRIP_MM, units)}.
+      </Quiet>
     </Section>
   )
 }
