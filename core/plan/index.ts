@@ -39,7 +39,7 @@ export { benchTime, eveningsUntil, heldThrough, periodsOf, plannedNeeds, problem
 export type { Evening, MadeProblem, PlannedNeed, ServingsOf } from './needs.ts'
 export { outingServings } from './outingNeeds.ts'
 export type { OutingNeed, OutingServing } from './outingNeeds.ts'
-export { forbiddenAt, servedBy } from './serving.ts'
+export { forbiddenAt, servedBy, servedWhatever } from './serving.ts'
 export type { ServedBy, Serving, ServingPlace } from './serving.ts'
 export { standingOf, standingsOf, STANDINGS } from './standing.ts'
 export type { Asked, StageStanding, Standing } from './standing.ts'
