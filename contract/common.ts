@@ -88,6 +88,8 @@ export const actionId = id('Action')
 export const spellId = id('Spell')
 /** Names a rig. */
 export const rigId = id('Rig')
+/** Names a tap at the water. */
+export const tapId = id('Tap')
 /** Names a picture. */
 export const photoId = id('Photo')
 /** Names an order. */
@@ -131,6 +133,8 @@ export type PhotoId = z.infer<typeof photoId>
 export type PurchaseId = z.infer<typeof purchaseId>
 /** Id of a line of an order. */
 export type PurchaseLineId = z.infer<typeof purchaseLineId>
+/** Id of a tap at the water. */
+export type TapId = z.infer<typeof tapId>
 /** Id of a rig. */
 export type RigId = z.infer<typeof rigId>
 /** Id of a spell. */

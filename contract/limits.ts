@@ -317,6 +317,11 @@ export const LIMITS = {
 
   // outings
   spellMin: whole(1, 1440, 'min', 'Minutes of a day.', 'At least a minute.', 'At most a day.'),
+  taps: list(1, 2000, 'A long day at the water.', 'Say what was noted.'),
+  tapAtMs: whole(0, 4_102_444_800_000, 's', 'A moment of this century.'),
+  fishMm: any(20, 1500, 'mm', 'From a fry to the largest trout.'),
+  teamLost: list(1, 5, 'Flies of one rig.', 'Say which flies.'),
+  sampledNow: whole(-999, 999, 'times', 'What a hand counts in a tray; below nought takes some back.'),
   takes: whole(0, 500, 'times', 'A day that nobody has.', NOUGHT, 'At most 500.'),
 
   // season

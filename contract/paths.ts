@@ -23,6 +23,7 @@ export const PATHS = {
   history: '/api/history',
   ledger: '/api/ledger',
   outings: '/api/outings',
+  along: '/api/outings/:id/along',
   rigs: '/api/rigs',
   stores: '/api/stores',
   materialUses: '/api/materials/:id/uses',

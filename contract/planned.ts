@@ -33,27 +33,32 @@ export interface Planned extends Omit<PlanView, 'variants'> {
   readonly variants: readonly PlannedVariant[]
 }
 
-/** The plan's answer put together: each variant with what the answer says of its pattern, place and drawers. */
-export function plannedOf(view: PlanView): Planned {
-  const drawer = (at: number | null): string => (at === null ? '' : (view.drawers[at]?.materialId ?? ''))
-  return {
-    ...view,
-    variants: view.variants.flatMap(({ pattern: patternAt, place: placeAt, bill, setup, ...variant }) => {
-      const pattern = view.patterns[patternAt]
-      const place = placeAt === null ? undefined : view.places[placeAt]
-      if (!pattern) return []
-      return {
-        ...variant,
-        ...pattern,
-        name: `${pattern.name} ${variant.label}`,
-        compartmentId: place?.compartmentId ?? null,
-        compartmentLabel: place?.label ?? '',
-        bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
-        setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
-      }
-    }),
-  }
+/** Variants put together from what the plan's answer says of them in several places. */
+export function plannedVariants({
+  variants,
+  patterns,
+  places,
+  drawers,
+}: Pick<PlanView, 'variants' | 'patterns' | 'places' | 'drawers'>): readonly PlannedVariant[] {
+  const drawer = (at: number | null): string => (at === null ? '' : (drawers[at]?.materialId ?? ''))
+  return variants.flatMap(({ pattern: patternAt, place: placeAt, bill, setup, ...variant }) => {
+    const pattern = patterns[patternAt]
+    const place = placeAt === null ? undefined : places[placeAt]
+    if (!pattern) return []
+    return {
+      ...variant,
+      ...pattern,
+      name: `${pattern.name} ${variant.label}`,
+      compartmentId: place?.compartmentId ?? null,
+      compartmentLabel: place?.label ?? '',
+      bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
+      setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
+    }
+  })
 }
+
+/** The plan's answer put together: each variant with what the answer says of its pattern, place and drawers. */
+export const plannedOf = (view: PlanView): Planned => ({ ...view, variants: plannedVariants(view) })
 
 /** A variant as foods are held against it. */
 export const toServing = (variant: PlannedVariant): ServingVariant => ({

@@ -9,6 +9,7 @@ import {
   foodStageId,
   localMinute,
   materialId,
+  outingId,
   patternId,
   photoId,
   reachId,
@@ -27,6 +28,7 @@ import { benchView } from './views/bench.ts'
 import { boxesView } from './views/boxes.ts'
 import { familiesView, familyFull } from './views/families.ts'
 import { larderView } from './views/larder.ts'
+import { alongView } from './views/along.ts'
 import { outingsView } from './views/outings.ts'
 import { rigsView } from './views/rigs.ts'
 import { patternView, patternsView } from './views/patterns.ts'
@@ -93,6 +95,8 @@ export const drawingsQuery = z.object({
 })
 /** Which picture. */
 export const photoParams = z.object({ id: photoId })
+/** Which outing. */
+export const outingParams = z.object({ id: outingId })
 /** Which drawer. */
 export const materialParams = z.object({ id: materialId })
 /** Which pattern. */
@@ -231,6 +235,13 @@ export const routes = {
     answer: ledgerView,
   },
   outings: { method: 'get', path: PATHS.outings, summary: 'Outings, planned and done', answer: outingsView },
+  along: {
+    method: 'get',
+    path: PATHS.along,
+    summary: 'All that an outing needs at the water; null where it has no reach, or is gone',
+    params: outingParams,
+    answer: alongView.nullable(),
+  },
   rigs: { method: 'get', path: PATHS.rigs, summary: 'Rigs, by name', answer: rigsView },
   stores: { method: 'get', path: PATHS.stores, summary: 'Materials on hand', answer: storesView },
   materialUses: {

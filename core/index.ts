@@ -230,6 +230,7 @@ export {
   takesAnHour,
   forbiddenAt,
   forbiddenBy,
+  FORBIDS,
   ROLES,
   withoutIdleFlies,
   withoutIdleNewcomers,
@@ -457,5 +458,7 @@ export type {
   Unread,
 } from './rig/index.ts'
 export { CORE_VERSION } from './version.ts'
+/** At the water: signs, what to put on, refusals, the rhythm of a fish. */
+export * as waterside from './waterside/index.ts'
 export * as wording from './wording/index.ts'
 export type { ActionLabel } from './wording/index.ts'

@@ -10,10 +10,12 @@ import type { TestServer } from '../server/testing/testServer.ts'
 import { copyOfDemo } from './testing/filledDemo.ts'
 
 /** Some record of each kind. */
-type Some = Readonly<Record<'reachId' | 'patternId' | 'batchId' | 'materialId' | 'revisionId', string>>
+type Some = Readonly<
+  Record<'variantId' | 'reachId' | 'patternId' | 'batchId' | 'materialId' | 'revisionId', string>
+>
 const SOME = `select (select id from reach limit 1) as reachId, (select id from pattern limit 1) as patternId,
   (select id from batch limit 1) as batchId, (select id from material limit 1) as materialId,
-  (select id from variant_revision limit 1) as revisionId`
+  (select id from variant_revision limit 1) as revisionId, (select id from variant limit 1) as variantId`
 
 /** What a loader is asked beside the database, where it needs more. */
 const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
@@ -26,6 +28,12 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
   loadSkill: ({ reachId }) => [reachId, fixedId('stage:dark-olive-dun')],
   loadUnlearned: ({ reachId }) => [reachId, 2026],
   loadHours: ({ reachId }) => [{ reachId, on: '2026-06-06' }, 600, 720],
+  loadShowings: ({ reachId, variantId }) => [
+    {
+      reachId, on: '2026-06-06', ways: ['dry'], school: 'sizeAndStage', rules: {},
+      variantIds: [variantId], stageIds: [fixedId('stage:dark-olive-dun')],
+    }, // prettier-ignore
+  ],
   loadYear: ({ reachId }) => [reachId, 2026],
   loadEarlier: ({ patternId, batchId }) => [patternId, batchId],
   loadEvents: ({ batchId }) => [batchId],

@@ -146,10 +146,7 @@ async function putBack(address: string): Promise<void> {
 async function makeOlder(file: string): Promise<void> {
   const client = createClient({ url: pathToFileURL(file).href })
   await client.batch([
-    'drop trigger search_rig_insert',
-    'drop trigger search_rig_update',
-    'drop trigger search_rig_delete',
-    'alter table rig drop column knots_on',
+    'drop table outing_tap',
     'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
   ])
   client.close()

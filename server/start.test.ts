@@ -227,8 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    for (const on of ['insert', 'update', 'delete']) await client.execute(`drop trigger search_rig_${on}`)
-    await client.execute('alter table rig drop column knots_on')
+    await client.execute('drop table outing_tap')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -242,7 +241,7 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const tables = "select count(*) as n from sqlite_master where name = 'search_rig_insert'"
+    const tables = "select count(*) as n from sqlite_master where name = 'outing_tap'"
     expect((await kept.execute(tables)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })

@@ -4,6 +4,7 @@ import { civilDate, foodId, outingId, reachId, rigId, spellId, variantId, versio
 import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
 import { rigBody } from '../records/rig.ts'
+import { watersideTap } from '../records/waterside.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
 import { nextVersion } from './shared.ts'
 
@@ -30,6 +31,8 @@ export const waterCommands = {
       refusals: figure('takes'),
     })
     .strict(),
+  /** what was noted at the water; what came before counts once */
+  outingNote: z.object({ outingId, taps: listed('taps', watersideTap) }).strict(),
   spellArchive: z.object({ spellId, version }).strict(),
   /** version null makes a new one; one that was fished is copied instead */
   rigSave: z.object({ rigId, version: nextVersion, rig: rigBody }).strict(),

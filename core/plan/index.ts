@@ -31,7 +31,7 @@ export type {
   TieableVariant,
 } from './inputs.ts'
 export { ROLES } from './inputs.ts'
-export { forbiddenBy } from './rules.ts'
+export { forbiddenBy, FORBIDS } from './rules.ts'
 export type { FlyRules, Forbidden, RuledFly } from './rules.ts'
 export { expectedLosses, learnedLossRate, lossQuantile, parFor, priorLossRate } from './losses.ts'
 export type { LossClass, LossRate } from './losses.ts'

@@ -26,7 +26,8 @@ export interface RuledFly {
 }
 
 /** Why a fly may not be fished, by the user's own note; the posted rule decides. */
-export type Forbidden = 'dryOnly' | 'noLead' | 'noAddedWeight' | 'hookTooSmall' | 'hookTooLarge' | 'barbed'
+export const FORBIDS = ['dryOnly', 'noLead', 'noAddedWeight', 'hookTooSmall', 'hookTooLarge', 'barbed'] as const
+export type Forbidden = (typeof FORBIDS)[number]
 
 /** The first rule of a note that a fly breaks; null where it may be fished. */
 export function forbiddenBy(

@@ -60,6 +60,7 @@ export type ActionCode =
   | 'reachArchived'
   | 'waterFoodSaid'
   | 'outingSaved'
+  | 'outingNoted'
   | 'spellSaved'
   | 'spellArchived'
   | 'rigMade'
@@ -89,6 +90,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Saved ${subject}, ${count === 1 ? 'a fly' : `${count} flies`} in the boxes with it`
     case 'patternArchived':
       return `Put ${subject} away`
+    case 'outingNoted':
+      return `Noted ${count === 1 ? 'one thing' : `${count} things`} at ${subject}`
     case 'spellSaved':
       return count === 1 ? `${subject} took one` : `${subject} took ${count === 0 ? 'none' : count}`
     case 'spellArchived':

@@ -299,6 +299,20 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       },
     }
   },
+  outingNote: async (server, random) => {
+    const [outing, fly] = [oneOf(random, await outings(server)), oneOf(random, await variants(server))]
+    const atMs = 1_780_000_000_000 + from(random, 10_000)
+    return (
+      outing &&
+      fly && {
+        outingId: outing.id,
+        taps: [
+          { id: newId(), atMs, kind: 'tiedOn', variantKey: fly.id, way: 'dry', stageKey: null, step: null },
+          { id: newId(), atMs: atMs + 60_000, kind: 'refused', refusal: 'turned' },
+        ],
+      }
+    )
+  },
   spellSave: async (server, random) => {
     const [outing, fly] = [oneOf(random, await outings(server)), oneOf(random, await variants(server))]
     return (

@@ -20,6 +20,7 @@ export const TABLES = {
   setting: schema.setting,
   rig: schema.rig,
   lineCount: schema.lineCount,
+  outingTap: schema.outingTap,
   spell: schema.spell,
   packing: schema.packing,
   plan: schema.plan,

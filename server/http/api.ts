@@ -17,6 +17,7 @@ import { larderView } from '../views/larder.ts'
 import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
+import { alongView } from '../views/along.ts'
 import { outingsView } from '../views/outings.ts'
 import { rigsView } from '../views/rigs.ts'
 import { searchView } from '../views/search.ts'
@@ -155,6 +156,7 @@ export function apiRouter({
   read('bench', () => benchView(db))
   read('boxes', async () => boxesView(db, (await settings()).parCount, await today()))
   read('outings', () => outingsView(db))
+  read('along', ({ params }) => alongView(db, clock, params.id))
   read('rigs', () => rigsView(db))
   read('history', async () => historyView(db, (await settings()).timeZone))
   read('ledger', async ({ query }) => {

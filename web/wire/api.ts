@@ -118,6 +118,7 @@ export const api = createApi({
       history: plain('history'),
       ledger: asked('ledger'),
       outings: plain('outings'),
+      along: named('along'),
       rigs: plain('rigs'),
       stores: plain('stores'),
       materialUses: named('materialUses'),
@@ -169,7 +170,7 @@ export const api = createApi({
 
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
-  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,

@@ -32,6 +32,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   outingSave: 'An outing',
   outingPack: 'Packing',
   outingUnpack: 'Unpacking',
+  outingNote: 'Notes from the water',
   spellSave: 'A spell of an outing',
   spellArchive: 'Putting a spell away',
   rigSave: 'A rig',

@@ -7,6 +7,8 @@ import type {
   RigBody,
   RigId,
   SpellId,
+  TapId,
+  TapSaid,
   Technique,
   VariantId,
   WaterId,
@@ -67,6 +69,23 @@ export const lineCount = sqliteTable(
     ...editable,
   },
   (t) => [index('line_count_rig').on(t.rigId), check('line_count_figures', sql`depth_mm > 0 and count_s > 0`)],
+)
+
+/** What was noted at the water, a tap a row, under the id that the phone gave it. */
+export const outingTap = sqliteTable(
+  'outing_tap',
+  {
+    id: id<TapId>(),
+    outingId: text('outing_id')
+      .$type<OutingId>()
+      .notNull()
+      .references(() => outing.id),
+    atMs: integer('at_ms').notNull(),
+    /** the tap without its id and time */
+    said: json<TapSaid>('said').notNull(),
+    ...editable,
+  },
+  (t) => [index('outing_tap_outing').on(t.outingId)],
 )
 
 /** How long a fly was fished on an outing, and what came of it. */

@@ -1,0 +1,84 @@
+import { z } from 'zod'
+import { FORBIDS, RIG_WAYS, SCHOOLS, TECHNIQUES, WATER_KINDS } from '../../core/index.ts'
+import { compartmentId, foodStageId, rigId, share, variantId } from '../common.ts'
+import { watersideTap } from '../records/waterside.ts'
+import { outingLine } from './outings.ts'
+import { depthBand, drawingKey, variantFigure } from './parts.ts'
+
+/** A stage that fish may be on that day, half hour by half hour. */
+const stageAlong = z.object({
+  foodStageId,
+  /** names the food to signs; the id of one's own */
+  foodKey: z.string(),
+  groupKey: z.string(),
+  stage: z.string(),
+  name: z.string(),
+  band: depthBand,
+  fromMm: z.number(),
+  toMm: z.number(),
+  lengthMmLow: z.number(),
+  lengthMmHigh: z.number(),
+  hexWet: z.string(),
+  howFished: z.string(),
+  /** share of the fish that are on it, by half hour */
+  onIt: z.array(share),
+})
+/** A stage that fish may be on that day. */
+export type StageAlong = z.infer<typeof stageAlong>
+
+/** A fly that is packed, or that serves and lies at home. */
+const flyAlong = z.object({
+  variantId,
+  name: z.string(),
+  figure: variantFigure.pick({ kind: true, sinkSpeedMmPerS: true, posture: true, hookSize: true }),
+  drawingKey: drawingKey.nullable(),
+  /** its main colour, wet; null where its recipe is incomplete */
+  hex: z.string().nullable(),
+  /** how many are packed; nought where it lies at home */
+  aboard: z.number(),
+  compartmentId: compartmentId.nullable(),
+  /** box and compartment, in words */
+  place: z.string(),
+  /** why the water's note forbids it; null where it may be fished */
+  forbidden: z.enum(FORBIDS).nullable(),
+  meantFor: z.array(foodStageId),
+})
+/** A fly that goes along, or stays at home. */
+export type FlyAlong = z.infer<typeof flyAlong>
+
+/** All that an outing needs at the water, where no server answers. */
+export const alongView = z
+  .object({
+    outing: outingLine,
+    /** when it was made, ms since 1970: how old its forecast is */
+    madeAtMs: z.number(),
+    timeZone: z.string(),
+    school: z.enum(SCHOOLS),
+    waterKind: z.enum(WATER_KINDS),
+    bedMm: z.number(),
+    surfaceSpeedMmPerS: z.number(),
+    /** minute of the day at which the first half hour begins */
+    fromLocalMin: z.number(),
+    stages: z.array(stageAlong),
+    /** share of the fish that take whatever comes, by half hour */
+    whatever: z.array(share),
+    /** signs that the forecast of the day knows already */
+    known: z.array(z.string()),
+    flies: z.array(flyAlong),
+    /** each fly by its place in the list in each way of the day, with how well it does for stages by theirs */
+    showings: z.array(
+      z.object({
+        fly: z.number(),
+        way: z.enum(TECHNIQUES).nullable(),
+        stages: z.array(z.tuple([z.number(), z.number()])),
+        whatever: z.number(),
+        /** where it fishes so, mm; null where nobody knows */
+        depthMm: z.number().nullable(),
+      }),
+    ),
+    rigs: z.array(z.object({ rigId, name: z.string(), way: z.enum(RIG_WAYS) })),
+    taps: z.array(watersideTap),
+  })
+  .meta({ id: 'Along' })
+/** All that an outing needs at the water. */
+export type AlongView = z.infer<typeof alongView>

@@ -1,0 +1,136 @@
+import { colourDistance } from '../colour/index.ts'
+import type { Posture } from '../float/index.ts'
+import type { Choice } from './choose.ts'
+import { choose } from './choose.ts'
+import type { Step } from './ladder.ts'
+import { STEPS } from './ladder.ts'
+import type { OnStage, Shares } from './reckon.ts'
+import type { Showing } from './showings.ts'
+
+/** What of a packed fly decides whether it is a step from another. */
+export interface FlyAboard {
+  readonly key: string
+  readonly hookSize: number | null
+  /** null where it does not float */
+  readonly posture: Posture | null
+  /** null where it does not sink, mm/s */
+  readonly fallMmPerS: number | null
+  /** its main colour, wet */
+  readonly hex: string | null
+}
+
+/** What is fished, and what there is to change to. */
+export interface OnNow {
+  readonly on: FlyAboard
+  readonly stageId: string | null
+  readonly aboard: readonly FlyAboard[]
+  readonly showings: readonly Showing[]
+  readonly shares: Shares
+}
+
+/** From high to low. */
+const HEIGHTS: readonly Posture[] = ['proud', 'low', 'inFilm', 'hanging', 'awash']
+const heightOf = ({ posture }: FlyAboard) => (posture === null ? null : HEIGHTS.indexOf(posture))
+/** Postures that leave something to be cut off below. */
+const TO_CUT: ReadonlySet<Posture | null> = new Set<Posture | null>(['proud', 'low'])
+/** A fly is heavier where it falls so much faster. */
+const HEAVIER = 1.15
+/** Colours further apart than this, in OKLab, are another colour to anyone. Judgement. */
+const OTHER_COLOUR = 0.12
+/** Stages between the nymph and the winged fly. */
+const RISING: ReadonlySet<string> = new Set(['emerger', 'cripple', 'risingNymph', 'pupaRising', 'pupa'])
+
+/** How well a fly does for a stage, in its best way. */
+const doesFor = (key: string, stageId: string | null, showings: readonly Showing[]): number =>
+  Math.max(
+    0,
+    ...showings
+      .filter((one) => one.key === key)
+      .map(({ stages, whatever }) => (stageId === null ? whatever : (stages.get(stageId) ?? 0))),
+  )
+
+/** The one that does best for a stage, of those that are as wanted. */
+function best(
+  { on, aboard, showings }: OnNow,
+  stageIds: readonly (string | null)[],
+  wanted: (fly: FlyAboard) => boolean,
+): string | null {
+  const [first] = aboard
+    .filter((fly) => fly.key !== on.key && wanted(fly))
+    .map(({ key }) => ({ key, does: Math.max(...stageIds.map((id) => doesFor(key, id, showings))) }))
+    .filter(({ does }) => does > 0)
+    .sort((a, b) => b.does - a.does || (a.key < b.key ? -1 : 1))
+  return first?.key ?? null
+}
+
+/** Smaller sizes have higher numbers; the nearest first. */
+function nextSize(now: OnNow, isNext: (size: number, from: number) => boolean): string | null {
+  const from = now.on.hookSize
+  if (from === null) return null
+  const sizes = [...new Set(now.aboard.flatMap(({ hookSize }) => hookSize ?? []))]
+    .filter((size) => isNext(size, from))
+    .sort((a, b) => Math.abs(a - from) - Math.abs(b - from))
+  for (const size of sizes) {
+    const key = best(now, [now.stageId], (fly) => fly.hookSize === size && isAlike(fly, now.on))
+    if (key !== null) return key
+  }
+  return null
+}
+
+/** Both float, or both sink. */
+const isAlike = (a: FlyAboard, b: FlyAboard) => (a.posture === null) === (b.posture === null)
+
+/** The emerging stages of the food that is fished for; the same stage where it is none. */
+function risingOf({ stageId, shares }: OnNow): readonly OnStage[] {
+  const food = shares.stages.find(({ id }) => id === stageId)?.foodKey
+  return shares.stages.filter((stage) => stage.foodKey === food && RISING.has(stage.stage))
+}
+
+/** The best for the stage that most fish are on beside the one that is fished for. */
+function ofOtherStage({ on, stageId, aboard, showings, shares }: OnNow): Choice | null {
+  const packed = new Set(aboard.map(({ key }) => key))
+  const others = { ...shares, stages: shares.stages.filter(({ id }) => id !== stageId) }
+  const rest = showings.filter(({ key }) => key !== on.key && packed.has(key))
+  return choose(rest, others, 1)[0] ?? null
+}
+
+/** The packed fly that is one step from the one that is on; null where none is, and for steps that change no fly. */
+export function flyForStep(step: Step, now: OnNow): string | null {
+  const { on, stageId } = now
+  switch (step) {
+    case 'emerger': {
+      const rising = risingOf(now).map(({ id }) => id)
+      const height = heightOf(on)
+      const isLower = (fly: FlyAboard) => height === null || (heightOf(fly) ?? HEIGHTS.length) > height
+      return rising.length > 0 ? best(now, rising, isLower) : null
+    }
+    case 'smaller':
+      return nextSize(now, (size, from) => size > from)
+    case 'widerGape':
+      return nextSize(now, (size, from) => size < from)
+    case 'heavier':
+      return best(now, [stageId], (fly) => (fly.fallMmPerS ?? 0) > HEAVIER * (on.fallMmPerS ?? Infinity))
+    case 'colour':
+      return best(
+        now,
+        [stageId],
+        (fly) =>
+          isAlike(fly, on) &&
+          fly.hookSize === on.hookSize &&
+          fly.hex !== null &&
+          on.hex !== null &&
+          colourDistance(fly.hex, on.hex) > OTHER_COLOUR,
+      )
+    case 'stage':
+      return ofOtherStage(now)?.showing.key ?? null
+    default:
+      return null
+  }
+}
+
+/** Whether a step can be made with what is aboard. */
+export function canStep(step: Step, now: OnNow): boolean {
+  if (step === 'cutLower') return TO_CUT.has(now.on.posture)
+  if (step === 'hookPoint') return true
+  return STEPS[step] !== 'fly' || flyForStep(step, now) !== null
+}

@@ -1,0 +1,201 @@
+import { and, eq, isNull } from 'drizzle-orm'
+import {
+  bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt,
+} from '../../core/index.ts' // prettier-ignore
+import { usableZone } from '../../contract/index.ts'
+import type {
+  AlongView,
+  FlyAlong,
+  OutingId,
+  OutingLine,
+  StageAlong,
+  WatersideTap,
+} from '../../contract/index.ts'
+import { toServing } from '../../contract/planned.ts'
+import type { PlannedVariant } from '../../contract/planned.ts'
+import type { Clock } from '../clock/clock.ts'
+import type { Reader } from '../db/database.ts'
+import { food, outingTap, rig } from '../db/schema.ts'
+import { loadHours } from '../read/feedingRows.ts'
+import { saidOrRead } from '../read/likely.ts'
+import { loadPlaces } from '../read/places.ts'
+import { loadReaches } from '../read/reaches.ts'
+import type { LoadedReach } from '../read/reaches.ts'
+import { loadSettings } from '../read/settings.ts'
+import { loadFlies, loadShowings } from '../read/showingsOf.ts'
+import { loadStages, stageTitle } from '../read/stages.ts'
+import { outingsView } from './outings.ts'
+
+const HALF_HOUR_MIN = 30
+const DAY_MIN = 1440
+/** One is there before it begins, and stays on after it ends. */
+const AROUND_MIN = 60
+/** What hardly a fish is on at any hour does not go along. */
+const LEAST_ON_IT = 0.001
+const MOST_STAGES = 110
+const MOST_AT_HOME = 40
+
+interface Hours {
+  readonly from: number
+  readonly to: number
+}
+
+const hoursOf = ({ fromLocalMin, toLocalMin }: OutingLine): Hours => ({
+  from: Math.max(Math.floor((fromLocalMin - AROUND_MIN) / HALF_HOUR_MIN) * HALF_HOUR_MIN, 0),
+  to: Math.min(Math.ceil((toLocalMin + AROUND_MIN) / HALF_HOUR_MIN) * HALF_HOUR_MIN, DAY_MIN),
+})
+
+/** What fish may be on through the hours of an outing, the most first. */
+async function stagesAlong(
+  db: Reader,
+  { reach, water }: LoadedReach,
+  on: string,
+  { from, to }: Hours,
+): Promise<Pick<AlongView, 'stages' | 'whatever'>> {
+  const row = await loadHours(db, { reachId: reach.id, on }, from, to)
+  const byId = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const keys = new Map(
+    (await db.select({ id: food.id, key: food.shippedKey }).from(food)).map(({ id, key }) => [id, key ?? id]),
+  )
+  const stages = row.stages
+    .flatMap(({ stageId, onIt }): StageAlong[] => {
+      const stage = byId.get(stageId)
+      const band = stage && bandIn(stage.core, water.kind)
+      if (!stage || !band || Math.max(...onIt) < LEAST_ON_IT) return []
+      const { howFished } = stage.row.body.more
+      const [lengthMmLow, lengthMmHigh] = lengthOn(monthsAt(stage.core, water.latitudeDeg), epochDayOf(on))
+      return [
+        {
+          foodStageId: stage.row.id,
+          foodKey: keys.get(stage.row.foodId) ?? stage.row.foodId,
+          groupKey: stage.groupKey,
+          stage: stage.row.stage,
+          name: stageTitle(stage),
+          band,
+          ...bandRange(band, reach.typicalDepthMm, water.kind),
+          ...{ lengthMmLow, lengthMmHigh },
+          hexWet: stage.row.body.colours[0]?.hexWet ?? '#808080',
+          howFished: typeof howFished === 'string' ? howFished : '',
+          onIt: [...onIt],
+        },
+      ]
+    })
+    .sort((a, b) => Math.max(...b.onIt) - Math.max(...a.onIt))
+    .slice(0, MOST_STAGES)
+  return { stages, whatever: [...row.whatever] }
+}
+
+/** Packed flies, less what was lost of them, and those at home that are meant for what fish may be on. */
+async function fliesAlong(
+  db: Reader,
+  outing: OutingLine,
+  stages: readonly StageAlong[],
+): Promise<readonly FlyAlong[]> {
+  const flies = await loadFlies(db)
+  const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
+  const byId = new Map(flies.map((fly) => [fly.variantId as string, fly]))
+  const there = new Map(stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
+  const lostOf = (id: string) =>
+    outing.losses.filter(({ variantId }) => variantId === id).reduce((sum, { count }) => sum + count, 0)
+  const inWords = (fly: PlannedVariant, aboard: number, compartmentId: string | null): FlyAlong => {
+    const { kind, sinkSpeedMmPerS, posture, hookSize, drawingKey } = fly.figure
+    return {
+      variantId: fly.variantId,
+      name: fly.name,
+      figure: { kind, sinkSpeedMmPerS, posture, hookSize },
+      drawingKey,
+      hex: fly.look?.palette[0]?.hexWet ?? null,
+      aboard,
+      compartmentId: compartmentId as FlyAlong['compartmentId'],
+      place: placeOf.get(compartmentId ?? '') ?? '',
+      forbidden: forbiddenAt(outing.rules, toServing(fly)),
+      meantFor: fly.meantFor.filter((id) => there.has(id)),
+    }
+  }
+  const packed = outing.packed.flatMap(({ variantId, count, compartmentId }) => {
+    const fly = byId.get(variantId)
+    return fly ? [inWords(fly, Math.max(count - lostOf(variantId), 0), compartmentId)] : []
+  })
+  const aboard = new Set(packed.map(({ variantId }) => variantId))
+  const soon = (fly: FlyAlong) => Math.min(...fly.meantFor.map((id) => there.get(id) ?? Infinity))
+  const atHome = flies
+    .filter((fly) => fly.onHand > 0 && !aboard.has(fly.variantId) && fly.meantFor.some((id) => there.has(id)))
+    .map((fly) => inWords(fly, 0, fly.compartmentId))
+    .filter(({ forbidden }) => forbidden === null)
+    .sort((a, b) => soon(a) - soon(b))
+    .slice(0, MOST_AT_HOME)
+  return [...packed, ...atHome]
+}
+
+async function showingsAlong(
+  db: Reader,
+  outing: OutingLine,
+  { reach, water }: LoadedReach,
+  along: Pick<AlongView, 'flies' | 'stages' | 'school'>,
+): Promise<AlongView['showings']> {
+  const ways = [outing.technique, ...outing.alsoTechniques]
+  const showings = await loadShowings(db, {
+    reachId: reach.id,
+    on: outing.on,
+    ways,
+    school: along.school,
+    rules: water.rules,
+    variantIds: along.flies.map(({ variantId }) => variantId),
+    stageIds: along.stages.map(({ foodStageId }) => foodStageId),
+  })
+  const flyAt = new Map(along.flies.map(({ variantId }, i) => [variantId as string, i]))
+  const stageAt = new Map(along.stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
+  const figureOf = new Map((await loadFlies(db)).map(({ variantId, figure }) => [variantId as string, figure]))
+  const place = { bedMm: reach.typicalDepthMm, surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS }
+  return showings.flatMap(({ key, way, stages, whatever }) => {
+    const [fly, figure] = [flyAt.get(key), figureOf.get(key)]
+    if (fly === undefined || !figure) return []
+    const of = [...stages].flatMap(([id, does]): [number, number][] => {
+      const at = stageAt.get(id)
+      return at === undefined ? [] : [[at, Math.round(does * 1e3) / 1e3]]
+    })
+    const depthMm = fishingDepthMm(behaviourOfListed(figure), way ? [way] : [], place)
+    return [{ fly, way, stages: of, whatever, depthMm }]
+  })
+}
+
+/** What was noted at the water, in order. */
+async function tapsOf(db: Reader, outingId: OutingId): Promise<WatersideTap[]> {
+  const rows = await db
+    .select()
+    .from(outingTap)
+    .where(and(eq(outingTap.outingId, outingId), isNull(outingTap.archivedAtMs)))
+    .orderBy(outingTap.atMs, outingTap.id)
+  return rows.map(({ id, atMs, said }) => ({ ...said, id, atMs }))
+}
+
+/** All that an outing needs at the water, where no server answers; null where it is gone, or its water has no reach. */
+export async function alongView(db: Reader, clock: Clock, outingId: OutingId): Promise<AlongView | null> {
+  const outing = (await outingsView(db)).outings.find(({ id }) => id === outingId)
+  const reaches = await loadReaches(db)
+  const place =
+    reaches.find(({ reach }) => reach.id === outing?.reachId) ??
+    reaches.find(({ water }) => water.id === outing?.waterId)
+  if (!outing || !place) return null
+  const { school } = (await loadSettings(db)).body
+  const hours = hoursOf(outing)
+  const feeding = await stagesAlong(db, place, outing.on, hours)
+  const flies = [...(await fliesAlong(db, outing, feeding.stages))]
+  const { level } = await saidOrRead(db, { reachId: place.reach.id, on: outing.on, localMin: hours.from }, {})
+  return {
+    outing,
+    madeAtMs: clock.nowMs(),
+    timeZone: usableZone(place.water.timeZone),
+    school,
+    waterKind: place.water.kind,
+    bedMm: place.reach.typicalDepthMm,
+    surfaceSpeedMmPerS: place.reach.surfaceSpeedMmPerS,
+    fromLocalMin: hours.from,
+    ...feeding,
+    known: level?.is === 'rising' ? ['coloured-rising-water'] : [],
+    flies,
+    showings: await showingsAlong(db, outing, place, { ...feeding, flies, school }),
+    rigs: await db.select({ rigId: rig.id, name: rig.name, way: rig.way }).from(rig).where(isNull(rig.archivedAtMs)), // prettier-ignore
+    taps: await tapsOf(db, outingId),
+  }
+}

@@ -1,0 +1,105 @@
+import { afterEach, describe, expect, it } from 'vitest'
+import { v7 } from 'uuid'
+import type { AlongView, CommandInput } from '../contract/index.ts'
+import { box, midge, placeA, placeB, variantId } from './testing/smallBox.ts'
+import { lowReach, river } from './testing/smallRiver.ts'
+import { onShippedData } from './testing/onShippedData.ts'
+import type { TestServer } from './testing/testServer.ts'
+
+let server: TestServer
+onShippedData((opened) => {
+  server = opened
+})
+afterEach(() => server.close())
+
+type Taps = CommandInput<'outingNote'>['taps']
+const newId = () => v7() as never
+const outingId = newId()
+
+/** A fly that is tied, two of it in the pocket, and an outing to come. */
+async function packed(rules: Partial<CommandInput<'waterCreate'>['water']['rules']> = {}): Promise<void> {
+  const water = { ...river.water, rules: { ...river.water.rules, ...rules } }
+  await server.command('waterCreate', { ...river, water }).expect(200)
+  await server.command('boxCreate', box).expect(200)
+  await server.command('patternSave', midge()).expect(200)
+  await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 5 }).expect(200)
+  const outing = {
+    waterId: river.waterId, reachId: lowReach, on: '2026-06-01', fromLocalMin: 600, toLocalMin: 900,
+    status: 'planned', technique: 'dry', note: '',
+  } as const // prettier-ignore
+  await server.command('outingSave', { outingId, version: null, outing }).expect(200)
+  const flies = [{ fromCompartmentId: placeA, variantId, count: 2 }]
+  await server.command('outingPack', { outingId, toCompartmentId: placeB, flies }).expect(200)
+}
+const along = async () =>
+  (await server.get(`/api/outings/${outingId}/along`).expect(200)).body as AlongView | null
+const taps: Taps = [
+  { id: newId(), atMs: 1_780_300_000_000, kind: 'watch' },
+  { id: newId(), atMs: 1_780_300_060_000, kind: 'sign', signKey: 'duns-upright', seen: true },
+  { id: newId(), atMs: 1_780_300_120_000, kind: 'tiedOn', variantKey: variantId, way: 'dry', stageKey: null, step: null }, // prettier-ignore
+]
+
+describe('what goes along to the water', () => {
+  it('is the outing with what fish may be on, an hour before to an hour after, and the flies that are packed', async () => {
+    await packed()
+    const view = await along()
+    expect(view).toMatchObject({ fromLocalMin: 540, waterKind: 'freestone', taps: [] })
+    expect(view?.flies.filter(({ aboard }) => aboard > 0)).toMatchObject([
+      { variantId, aboard: 2, compartmentId: placeB, forbidden: null },
+    ])
+    // half hours of seven hours; shares of one of them are all the fish
+    const half = 5
+    expect(view?.whatever.length).toBe(14)
+    const all = (view?.stages ?? []).reduce((sum, { onIt }) => sum + (onIt[half] ?? 0), view?.whatever[half] ?? 0) // prettier-ignore
+    expect(all).toBeGreaterThan(0.97)
+    expect(all).toBeLessThanOrEqual(1.001)
+    expect(view?.stages.find(({ foodKey }) => foodKey === 'dark-olive')?.groupKey).toBe('mayfly')
+  })
+
+  it('is nothing where there is no such outing', async () => {
+    expect(await along()).toBeNull()
+  })
+
+  it('shows no fly that the water’s note forbids, and names the rule', async () => {
+    await packed({ maxHookSize: 22 })
+    const view = await along()
+    expect(view?.flies.find((fly) => fly.variantId === variantId)?.forbidden).toBe('hookTooLarge')
+    const at = view?.flies.findIndex((fly) => fly.variantId === variantId)
+    expect(view?.showings.filter(({ fly }) => fly === at)).toEqual([])
+  })
+})
+
+describe('what was noted at the water', () => {
+  it('is kept in order, each tap once however often it comes, and undone in one', async () => {
+    await packed()
+    await server.command('outingNote', { outingId, taps: taps.slice(1) }).expect(200)
+    const { body } = await server.command('outingNote', { outingId, taps }).expect(200)
+    expect(body).toMatchObject({ label: 'Noted one thing at Test Water' })
+    expect((await along())?.taps).toEqual(taps)
+    await server.command('outingNote', { outingId, taps }).expect(200)
+    expect((await along())?.taps).toEqual(taps)
+  })
+
+  it('comes back after it was undone, when it is sent again', async () => {
+    await packed()
+    const { body } = await server.command('outingNote', { outingId, taps }).expect(200)
+    const { actionId } = body as { actionId: string }
+    await server.command('undo', { actionId: actionId as never }).expect(200)
+    expect((await along())?.taps).toEqual([])
+    await server.command('outingNote', { outingId, taps }).expect(200)
+    expect((await along())?.taps).toEqual(taps)
+  })
+
+  it('goes to no outing that is not there, takes no sign that nobody knows, and belongs to one outing', async () => {
+    await packed()
+    await server.command('outingNote', { outingId: newId(), taps }).expect(404)
+    const unknown = [{ ...taps[1]!, signKey: 'a-mermaid' }] as Taps
+    await server.command('outingNote', { outingId, taps: unknown }).expect(400)
+    await server.command('outingNote', { outingId, taps }).expect(200)
+    const other = newId()
+    const outing = { waterId: river.waterId, reachId: null, on: '2026-06-02', fromLocalMin: 600, toLocalMin: 900, status: 'planned', technique: 'dry', note: '' } as const // prettier-ignore
+    await server.command('outingSave', { outingId: other, version: null, outing }).expect(200)
+    const refused = await server.command('outingNote', { outingId: other, taps }).expect(400)
+    expect(refused.body).toMatchObject({ fields: [{ path: 'taps.0.id' }] })
+  })
+})
