@@ -51,8 +51,7 @@ describe('what goes along to the water', () => {
     const half = 5
     expect(view?.whatever.length).toBe(14)
     const all = (view?.stages ?? []).reduce((sum, { onIt }) => sum + (onIt[half] ?? 0), view?.whatever[half] ?? 0) // prettier-ignore
-    expect(all).toBeGreaterThan(0.97)
-    expect(all).toBeLessThanOrEqual(1.001)
+    expect(all).toBeCloseTo(1, 3)
     expect(view?.stages.find(({ foodKey }) => foodKey === 'dark-olive')?.groupKey).toBe('mayfly')
   })
 
