@@ -83,8 +83,8 @@ async function stagesAlong(
     .sort((a, b) => Math.max(...b.onIt) - Math.max(...a.onIt))
     .slice(0, MOST_STAGES)
   // those on what does not go along are as good as fish that take whatever comes
-  const on = row.whatever.map((_, half) => stages.reduce((sum, { onIt }) => sum + (onIt[half] ?? 0), 0))
-  return { stages, whatever: on.map((share) => Math.max(1 - share, 0)) }
+  const along = row.whatever.map((_, half) => stages.reduce((sum, { onIt }) => sum + (onIt[half] ?? 0), 0))
+  return { stages, whatever: along.map((share) => Math.max(1 - share, 0)) }
 }
 
 /** Packed flies, less what was lost of them, and those at home that are meant for what fish may be on. */
