@@ -28,6 +28,10 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
   loadSkill: ({ reachId }) => [reachId, fixedId('stage:dark-olive-dun')],
   loadUnlearned: ({ reachId }) => [reachId, 2026],
   loadHours: ({ reachId }) => [{ reachId, on: '2026-06-06' }, 600, 720],
+  loadCuts: ({ revisionId }) => [
+    [revisionId],
+    { smallLength: 'mm', depth: 'm', speed: 'cm/s', temperature: '°C', mass: 'mg' },
+  ],
   loadShowings: ({ reachId, variantId }) => [
     {
       reachId, on: '2026-06-06', ways: ['dry'], school: 'sizeAndStage', rules: {},

@@ -1,12 +1,27 @@
 import { z } from 'zod'
-import { FOOD_WORDS } from '../../core/index.ts'
-import { civilDate, foodId, outingId, reachId, rigId, spellId, variantId, version, waterId } from '../common.ts'
+import { FOOD_WORDS, wording } from '../../core/index.ts'
+import {
+  civilDate,
+  compartmentId,
+  foodId,
+  outingId,
+  reachId,
+  rigId,
+  spellId,
+  tapId,
+  variantId,
+  version,
+  waterId,
+} from '../common.ts'
 import { figure, listed } from '../limited.ts'
 import { outingBody } from '../records/outing.ts'
 import { rigBody } from '../records/rig.ts'
 import { watersideTap } from '../records/waterside.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
 import { nextVersion } from './shared.ts'
+
+/** A fly that was left somewhere, by the compartment that it was packed in. */
+const lostFly = z.object({ compartmentId, variantId, cause: z.enum(wording.LOSS_CAUSES) }).strict()
 
 /** Waters, outings to them, and rigs. */
 export const waterCommands = {
@@ -33,6 +48,25 @@ export const waterCommands = {
     .strict(),
   /** what was noted at the water; what came before counts once */
   outingNote: z.object({ outingId, taps: listed('taps', watersideTap) }).strict(),
+  /** makes spells and losses of what was noted, each tap once */
+  outingTakeIn: z
+    .object({
+      outingId,
+      spells: listed(
+        'tapsTakenIn',
+        z
+          .object({
+            tapId,
+            variantId,
+            minutes: figure('spellMin'),
+            takes: figure('takes'),
+            refusals: figure('takes'),
+          })
+          .strict(),
+      ),
+      losses: listed('tapsTakenIn', z.object({ tapId, losses: listed('teamLost', lostFly) }).strict()),
+    })
+    .strict(),
   spellArchive: z.object({ spellId, version }).strict(),
   /** version null makes a new one; one that was fished is copied instead */
   rigSave: z.object({ rigId, version: nextVersion, rig: rigBody }).strict(),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FORBIDS, RIG_WAYS, SCHOOLS, TECHNIQUES, WATER_KINDS } from '../../core/index.ts'
-import { compartmentId, foodStageId, rigId, share, variantId } from '../common.ts'
+import { compartmentId, foodStageId, rigId, share, tapId, variantId } from '../common.ts'
 import { watersideTap } from '../records/waterside.ts'
 import { outingLine } from './outings.ts'
 import { depthBand, drawingKey, variantFigure } from './parts.ts'
@@ -32,6 +32,8 @@ const flyAlong = z.object({
   name: z.string(),
   figure: variantFigure.pick({ kind: true, sinkSpeedMmPerS: true, posture: true, hookSize: true }),
   drawingKey: drawingKey.nullable(),
+  /** what a cut makes of a packed fly that floats, in words; null where none has it sit lower */
+  cut: z.string().nullable(),
   /** its main colour, wet; null where its recipe is incomplete */
   hex: z.string().nullable(),
   /** how many are packed; nought where it lies at home */
@@ -78,6 +80,8 @@ export const alongView = z
     ),
     rigs: z.array(z.object({ rigId, name: z.string(), way: z.enum(RIG_WAYS) })),
     taps: z.array(watersideTap),
+    /** taps of which a spell or a loss was made already */
+    booked: z.array(tapId),
   })
   .meta({ id: 'Along' })
 /** All that an outing needs at the water. */

@@ -53,7 +53,7 @@ export interface Trial {
 }
 
 /** So many clean drifts are a fair trial. */
-const FAIR = { onTop: 5, under: 8 }
+export const FAIR_DRIFTS = { onTop: 5, under: 8 }
 
 /** Which comes first of what is changed on a fly that was looked at, by what a tier holds to matter most. */
 const LOOKED_AT: Readonly<Record<School, readonly Step[]>> = {
@@ -106,6 +106,6 @@ function ladderOf(refusal: Refusal, where: Trial['where'], school: School): read
  */
 export function nextStep(refusal: Refusal, trial: Trial, school: School): Step {
   const { where, cleanDrifts, tried, can } = trial
-  if (refusal === 'ignored' && cleanDrifts < FAIR[where]) return 'showAgain'
+  if (refusal === 'ignored' && cleanDrifts < FAIR_DRIFTS[where]) return 'showAgain'
   return ladderOf(refusal, where, school).find((step) => !tried.has(step) && can(step)) ?? 'leave'
 }

@@ -13,6 +13,8 @@ export interface FlyAboard {
   readonly hookSize: number | null
   /** null where it does not float */
   readonly posture: Posture | null
+  /** whether shears have it sit lower */
+  readonly canBeCut: boolean
   /** null where it does not sink, mm/s */
   readonly fallMmPerS: number | null
   /** its main colour, wet */
@@ -31,8 +33,6 @@ export interface OnNow {
 /** From high to low. */
 const HEIGHTS: readonly Posture[] = ['proud', 'low', 'inFilm', 'hanging', 'awash']
 const heightOf = ({ posture }: FlyAboard) => (posture === null ? null : HEIGHTS.indexOf(posture))
-/** Postures that leave something to be cut off below. */
-const TO_CUT: ReadonlySet<Posture | null> = new Set<Posture | null>(['proud', 'low'])
 /** A fly is heavier where it falls so much faster. */
 const HEAVIER = 1.15
 /** Colours further apart than this, in OKLab, are another colour to anyone. Judgement. */
@@ -130,7 +130,7 @@ export function flyForStep(step: Step, now: OnNow): string | null {
 
 /** Whether a step can be made with what is aboard. */
 export function canStep(step: Step, now: OnNow): boolean {
-  if (step === 'cutLower') return TO_CUT.has(now.on.posture)
+  if (step === 'cutLower') return now.on.canBeCut
   if (step === 'hookPoint') return true
   return STEPS[step] !== 'fly' || flyForStep(step, now) !== null
 }

@@ -59,6 +59,9 @@ export function weightFor({ suggests }: Sign, { foodKey, groupKey, stage }: OfFo
   return weights.length > 0 ? Math.max(...weights) : null
 }
 
+/** Whether a sign, once seen, makes a stage likelier. */
+export const speaksFor = (sign: Sign, stage: OfFood): boolean => seenOn(sign, stage) > sign.background
+
 /** Seen by those who look while fish are on what it speaks for: hardly by chance, and never for sure. */
 const SEEN = { least: 0.05, byWeight: 0.75 }
 

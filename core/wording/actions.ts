@@ -61,6 +61,7 @@ export type ActionCode =
   | 'waterFoodSaid'
   | 'outingSaved'
   | 'outingNoted'
+  | 'outingTakenIn'
   | 'spellSaved'
   | 'spellArchived'
   | 'rigMade'
@@ -90,6 +91,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Saved ${subject}, ${count === 1 ? 'a fly' : `${count} flies`} in the boxes with it`
     case 'patternArchived':
       return `Put ${subject} away`
+    case 'outingTakenIn':
+      return `Took in what was noted at ${subject}`
     case 'outingNoted':
       return `Noted ${count === 1 ? 'one thing' : `${count} things`} at ${subject}`
     case 'spellSaved':

@@ -1,8 +1,10 @@
 import { inArray } from 'drizzle-orm'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, SpellId } from '../../contract/index.ts'
 import { outingTap } from '../db/schema.ts'
+import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
-import type { Handler } from './context.ts'
+import type { CommandContext, Handler } from './context.ts'
+import { fliesLose } from './flies.ts'
 
 /** Keeps what was noted at the water: each tap once, however often it comes; what an undo took away comes back. */
 export const outingNote: Handler<CommandBody<'outingNote'>> = async ({ tx, recorder }, { outingId, taps }) => {
@@ -29,4 +31,33 @@ export const outingNote: Handler<CommandBody<'outingNote'>> = async ({ tx, recor
     noted += 1
   }
   return { label: { code: 'outingNoted', subject: name, count: noted } }
+}
+
+/** A tap of an outing that nothing was made of yet; null where something was. */
+async function unbooked({ recorder }: CommandContext, outingId: string, id: string) {
+  const row = await recorder.need('outingTap', id, 'note')
+  if (row.outingId !== outingId) throw new ProblemError('invalidInput', 'That was noted on another outing.')
+  return row.booked ? null : row
+}
+
+/** Makes spells and losses of what was noted, each tap once: what was taken in before is left as it is. */
+export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context, body) => {
+  const { recorder } = context
+  const { outingId, spells, losses } = body
+  const { waterId } = await recorder.need('outing', outingId, 'outing')
+  const { name } = await recorder.need('water', waterId, 'water')
+  for (const { tapId, ...spell } of spells) {
+    if (!(await unbooked(context, outingId, tapId))) continue
+    await recorder.need('variant', spell.variantId, 'variant')
+    await recorder.insert('spell', { ...spell, id: newId<SpellId>(), outingId, rigId: null })
+    await recorder.update('outingTap', tapId, null, { booked: true })
+  }
+  const gone: CommandBody<'fliesLose'>['losses'] = []
+  for (const { tapId, losses: flies } of losses) {
+    if (!(await unbooked(context, outingId, tapId))) continue
+    gone.push(...flies.map((fly) => ({ ...fly, count: 1 })))
+    await recorder.update('outingTap', tapId, null, { booked: true })
+  }
+  await fliesLose(context, { outingId, losses: gone })
+  return { label: { code: 'outingTakenIn', subject: name } }
 }

@@ -3,27 +3,23 @@ import {
   bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt,
 } from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
-import type {
-  AlongView,
-  FlyAlong,
-  OutingId,
-  OutingLine,
-  StageAlong,
-  WatersideTap,
-} from '../../contract/index.ts'
+import type { AlongView, FlyAlong, OutingId, OutingLine, StageAlong } from '../../contract/index.ts'
 import { toServing } from '../../contract/planned.ts'
 import type { PlannedVariant } from '../../contract/planned.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { food, outingTap, rig } from '../db/schema.ts'
+import { loadCuts } from '../read/cuts.ts'
 import { loadHours } from '../read/feedingRows.ts'
 import { saidOrRead } from '../read/likely.ts'
+import { loadBalances } from '../read/balances.ts'
 import { loadPlaces } from '../read/places.ts'
 import { loadReaches } from '../read/reaches.ts'
 import type { LoadedReach } from '../read/reaches.ts'
 import { loadSettings } from '../read/settings.ts'
 import { loadFlies, loadShowings } from '../read/showingsOf.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
+import { loadRecipes } from '../read/variants.ts'
 import { outingsView } from './outings.ts'
 
 const HALF_HOUR_MIN = 30
@@ -96,6 +92,11 @@ async function fliesAlong(
   const flies = await loadFlies(db)
   const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
   const byId = new Map(flies.map((fly) => [fly.variantId as string, fly]))
+  const liesIn = new Map(
+    (await loadBalances(db))
+      .filter(({ count }) => count > 0)
+      .map((one) => [one.variantId as string, one.compartmentId]),
+  )
   const there = new Map(stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
   const lostOf = (id: string) =>
     outing.losses.filter(({ variantId }) => variantId === id).reduce((sum, { count }) => sum + count, 0)
@@ -107,6 +108,7 @@ async function fliesAlong(
       figure: { kind, sinkSpeedMmPerS, posture, hookSize },
       drawingKey,
       hex: fly.look?.palette[0]?.hexWet ?? null,
+      cut: null,
       aboard,
       compartmentId: compartmentId as FlyAlong['compartmentId'],
       place: placeOf.get(compartmentId ?? '') ?? '',
@@ -114,15 +116,26 @@ async function fliesAlong(
       meantFor: fly.meantFor.filter((id) => there.has(id)),
     }
   }
+  const revisionOf = new Map(
+    (await loadRecipes(db)).map(({ variant }) => [variant.id as string, variant.currentRevisionId]),
+  )
+  const floating = outing.packed.filter(({ variantId }) => byId.get(variantId)?.figure.kind === 'floats')
+  const cuts = await loadCuts(
+    db,
+    floating.flatMap(({ variantId }) => revisionOf.get(variantId) ?? []),
+    (await loadSettings(db)).body.units,
+  )
   const packed = outing.packed.flatMap(({ variantId, count, compartmentId }) => {
     const fly = byId.get(variantId)
-    return fly ? [inWords(fly, Math.max(count - lostOf(variantId), 0), compartmentId)] : []
+    if (!fly) return []
+    const cut = cuts.get(revisionOf.get(variantId) ?? '') ?? null
+    return [{ ...inWords(fly, Math.max(count - lostOf(variantId), 0), compartmentId), cut }]
   })
   const aboard = new Set(packed.map(({ variantId }) => variantId))
   const soon = (fly: FlyAlong) => Math.min(...fly.meantFor.map((id) => there.get(id) ?? Infinity))
   const atHome = flies
     .filter((fly) => fly.onHand > 0 && !aboard.has(fly.variantId) && fly.meantFor.some((id) => there.has(id)))
-    .map((fly) => inWords(fly, 0, fly.compartmentId))
+    .map((fly) => inWords(fly, 0, liesIn.get(fly.variantId) ?? null))
     .filter(({ forbidden }) => forbidden === null)
     .sort((a, b) => soon(a) - soon(b))
     .slice(0, MOST_AT_HOME)
@@ -161,14 +174,17 @@ async function showingsAlong(
   })
 }
 
-/** What was noted at the water, in order. */
-async function tapsOf(db: Reader, outingId: OutingId): Promise<WatersideTap[]> {
+/** What was noted at the water, in order, and of which of it a spell or a loss was made. */
+async function tapsOf(db: Reader, outingId: OutingId): Promise<Pick<AlongView, 'taps' | 'booked'>> {
   const rows = await db
     .select()
     .from(outingTap)
     .where(and(eq(outingTap.outingId, outingId), isNull(outingTap.archivedAtMs)))
     .orderBy(outingTap.atMs, outingTap.id)
-  return rows.map(({ id, atMs, said }) => ({ ...said, id, atMs }))
+  return {
+    taps: rows.map(({ id, atMs, said }) => ({ ...said, id, atMs })),
+    booked: rows.filter(({ booked }) => booked).map(({ id }) => id),
+  }
 }
 
 /** All that an outing needs at the water, where no server answers; null where it is gone, or its water has no reach. */
@@ -198,6 +214,6 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
     flies,
     showings: await showingsAlong(db, outing, place, { ...feeding, flies, school }),
     rigs: await db.select({ rigId: rig.id, name: rig.name, way: rig.way }).from(rig).where(isNull(rig.archivedAtMs)), // prettier-ignore
-    taps: await tapsOf(db, outingId),
+    ...(await tapsOf(db, outingId)),
   }
 }

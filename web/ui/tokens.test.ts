@@ -17,6 +17,10 @@ function contrast(a: string, b: string): number {
 }
 
 describe('colours', () => {
+  it.each(permittedPairs)('in the sun: %s on %s reads at 10:1 or better', (text, ground) => {
+    expect(contrast(palettes.sun[text], palettes.sun[ground])).toBeGreaterThanOrEqual(10)
+  })
+
   const cases = (['day', 'night'] as const).flatMap((palette: Palette) =>
     permittedPairs.map(([text, ground]) => [palette, text, ground] as const),
   )

@@ -29,6 +29,21 @@ export const palettes = {
     waterDeep: '#0C1A1C',
     paper: '#B7C2BD',
   },
+  /** at the water, where the sun stands on the screen: every text reads at ten to one and better */
+  sun: {
+    ground: '#FFFFFF',
+    panel: '#FFFFFF',
+    ink: '#000000',
+    quiet: '#2E3436',
+    rule: '#8A9396',
+    thistle: '#3F1463',
+    moss: '#12330B',
+    brass: '#452B00',
+    madder: '#5E0A08',
+    waterFilm: '#FFFFFF',
+    waterDeep: '#F0F5F5',
+    paper: '#FFFFFF',
+  },
 } as const
 
 export type Palette = keyof typeof palettes

@@ -32,6 +32,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   outingSave: 'An outing',
   outingPack: 'Packing',
   outingUnpack: 'Unpacking',
+  outingTakeIn: 'Taking in notes from the water',
   outingNote: 'Notes from the water',
   spellSave: 'A spell of an outing',
   spellArchive: 'Putting a spell away',

@@ -83,6 +83,8 @@ export const outingTap = sqliteTable(
     atMs: integer('at_ms').notNull(),
     /** the tap without its id and time */
     said: json<TapSaid>('said').notNull(),
+    /** whether a spell or a loss was made of it */
+    booked: integer('booked', { mode: 'boolean' }).notNull().default(false),
     ...editable,
   },
   (t) => [index('outing_tap_outing').on(t.outingId)],

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
 import { EMPTY_CONTENT, useColumn } from '../../column/marks.ts'
@@ -83,7 +83,7 @@ function OutingRow({
       <Row $align="start">
         <div style={{ flex: 1, minWidth: 260 }}>
           <h2>
-            {dateName(outing.on)}{' '}
+            <Link to={`/outings/${outing.id}`}>{dateName(outing.on)}</Link>{' '}
             <Quiet>
               {outing.status === 'planned' ? (isPast ? 'planned, past' : 'planned') : outing.status}
             </Quiet>

@@ -1,0 +1,35 @@
+import { inArray } from 'drizzle-orm'
+import { LIST_CONDITIONS, resolveDressing, waterAt, waterside, wording } from '../../core/index.ts'
+import type { DisplayUnits } from '../../core/index.ts'
+import type { VariantRevisionId } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
+import { family, material, setting, variantRevision } from '../db/schema.ts'
+import { loadMaterials, materialIdsOf } from './materials.ts'
+
+async function readCuts(
+  db: Reader,
+  revisionIds: readonly VariantRevisionId[],
+  units: DisplayUnits,
+): Promise<ReadonlyMap<string, string>> {
+  const rows = await db
+    .select()
+    .from(variantRevision)
+    .where(inArray(variantRevision.id, [...revisionIds]))
+  const materials = await loadMaterials(
+    db,
+    rows.flatMap(({ body }) => materialIdsOf(body)),
+  )
+  const cuts = rows.flatMap(({ id, body }): [string, string][] => {
+    const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
+    const found = fly.kind === 'fly' ? waterside.lowerByCut(fly, waterAt(LIST_CONDITIONS.waterTempC)) : null
+    const part = fly.kind === 'fly' && fly.components.find(({ key }) => key === found?.componentKey)
+    return found && part
+      ? [[id, wording.cutWords(wording.componentName[part.kind], found.cut, found, units)]]
+      : []
+  })
+  return new Map(cuts)
+}
+
+/** What shears at the water make of flies that float, in words, by recipe; a fly that no cut has sit lower is left out. */
+export const loadCuts = keptUntilWrite(readCuts, [variantRevision, material, family, setting])

@@ -1,0 +1,132 @@
+import { useState } from 'react'
+import styled from 'styled-components'
+import { Button } from '../../ui/Button.tsx'
+import { Checkbox } from '../../ui/fields.tsx'
+import { OneOf } from '../../ui/OneOf.tsx'
+import { Caution, Quiet, Row } from '../../ui/layout.tsx'
+import { asCss } from '../../ui/tokens.ts'
+import { minuteOfDay } from '../../words/instants.ts'
+import { labels } from '../../words/waterside.ts'
+import { useWording } from '../../words/useWording.ts'
+import { clockTime, shortTemp } from '../../words/words.ts'
+import { halfOf } from './answer.ts'
+import { Fish } from './Fish.tsx'
+import { Look } from './Look.tsx'
+import { PutOn } from './PutOn.tsx'
+import { Rise } from './Rise.tsx'
+import { useClock, useWaterside } from './useWaterside.ts'
+import type { TapLog } from './useWaterside.ts'
+import type { AlongView } from '../../../contract/index.ts'
+
+const STEPS = ['look', 'putOn', 'fish', 'rise'] as const
+type StepName = (typeof STEPS)[number]
+
+const Page = styled.div<{ $sun: boolean }>`
+  ${({ $sun }) => ($sun ? asCss('sun') : '')}
+  background: var(--ground);
+  color: var(--ink);
+  max-width: 1120px;
+  display: flex;
+  flex-direction: column;
+  @media (max-width: 700px) {
+    min-height: calc(100dvh - 220px);
+  }
+`
+/** On a phone the steps lie under the thumb. */
+const Steps = styled.div`
+  position: sticky;
+  top: -14px;
+  z-index: 2;
+  padding: 6px 0;
+  background: var(--ground);
+  border-bottom: 1px solid var(--rule);
+  > div {
+    flex-wrap: nowrap;
+  }
+  button {
+    min-height: 48px;
+    flex: 1;
+  }
+  @media (max-width: 700px) {
+    order: 1;
+    margin-top: auto;
+    top: auto;
+    bottom: 0;
+    border-top: 1px solid var(--rule);
+    border-bottom: 0;
+  }
+`
+
+/** What is known of the hour: which one it is, and what was read off. */
+function Hour({
+  along,
+  localMin,
+  waterTempC,
+}: {
+  readonly along: AlongView
+  readonly localMin: number
+  readonly waterTempC: number | null
+}) {
+  const { units } = useWording()
+  const from = along.fromLocalMin + 30 * halfOf(along, localMin)
+  return (
+    <Quiet>
+      {labels.asAt} {clockTime(from)}–{clockTime(from + 30)}
+      {waterTempC === null ? '' : `; ${labels.water} ${shortTemp(waterTempC, units)}`}
+    </Quiet>
+  )
+}
+
+/** From here on trout do not recover well, °C. */
+const TOO_WARM_C = 19
+
+/** At the water: look, put on, fish, and listen to one fish; a thumb is enough. */
+export function There({
+  along,
+  log,
+  today,
+}: {
+  readonly along: AlongView
+  readonly log: TapLog
+  /** whether it is the day of the outing: else its middle stands for the hour */
+  readonly today: boolean
+}) {
+  const at = useWaterside(along, log)
+  const [step, setStep] = useState<StepName>(at.standing.fished.length > 0 ? 'fish' : 'look')
+  const [sun, setSun] = useState(false)
+  const nowMs = useClock(20_000)
+  const { fromLocalMin, toLocalMin } = along.outing
+  const localMin = today ? minuteOfDay(nowMs, along.timeZone) : (fromLocalMin + toLocalMin) / 2
+  const half = halfOf(along, localMin)
+  const { waterTempC } = at.standing
+  return (
+    <Page $sun={sun}>
+      <Row>
+        <Hour along={along} localMin={localMin} waterTempC={waterTempC} />
+        <Checkbox isSelected={sun} onChange={setSun}>
+          {labels.sun}
+        </Checkbox>
+        {at.undo ? (
+          <Button onPress={at.undo} look="quiet">
+            {labels.undo}
+          </Button>
+        ) : null}
+      </Row>
+      {waterTempC !== null && waterTempC >= TOO_WARM_C ? <Caution>{labels.tooWarm}</Caution> : null}
+      <Steps>
+        <OneOf
+          label={labels.steps}
+          choices={STEPS.map((id) => ({ id, name: labels[id] }))}
+          chosen={step}
+          onChoose={setStep}
+        />
+      </Steps>
+      {step === 'look' ? <Look {...at} /> : null}
+      {step === 'putOn' ? <PutOn at={at} half={half} onTied={() => setStep('fish')} /> : null}
+      {step === 'fish' ? (
+        <Fish at={at} half={half} onPutOn={() => setStep('putOn')} onRise={() => setStep('rise')} />
+      ) : null}
+      {step === 'rise' ? <Rise {...at} /> : null}
+    </Page>
+  )
+}

@@ -1,0 +1,194 @@
+import type { waterside } from '../../core/index.ts'
+
+/** Plain labels of an outing's sheet, and of what is used at the water. */
+export const labels = {
+  faces: 'Before, there or after',
+  before: 'Before',
+  there: 'There',
+  after: 'After',
+  steps: 'What to do now',
+  look: 'Look',
+  putOn: 'Put on',
+  for: 'For',
+  fish: 'Fish',
+  rise: 'Rise',
+  backToOutings: 'All outings',
+  noSuchOuting: 'There is no such outing.',
+  noReach: 'Its water has no reach any more.',
+  turningThePages: 'Turning the pages …',
+  watchFirst: 'Watch first',
+  watchWhy: 'Five minutes, before a fly is wet. Tick what you see, and what you looked for in vain.',
+  startWatching: 'Start watching',
+  watchAnew: 'Watch anew',
+  watchedEnough: 'Long enough: what did you see?',
+  none: 'looked, none',
+  seen: 'seen',
+  whatFishAreOn: 'What fish are on',
+  before2: 'by the season',
+  whatever: 'whatever comes',
+  whatWouldSettleIt: 'What would settle it',
+  sawIt: 'Saw it',
+  sawNone: 'Looked, none',
+  whatToPutOn: 'What to put on',
+  nothingPacked: 'Nothing is packed for this outing.',
+  packIt: 'Pack it',
+  nothingAboardServes: 'Nothing that is packed, and allowed, is something to show to them.',
+  ifRefused: 'If it is refused',
+  nextBest: 'Or, for the other fish',
+  tieOn: 'Tie it on',
+  itIsOn: 'It is on',
+  notAboard: 'Not aboard:',
+  atHome: 'it lies at home in',
+  nothingIsOn: 'Nothing is tied on yet.',
+  seeWhat: 'What to put on',
+  cleanDrift: 'Clean drift',
+  aTake: 'It took',
+  landed: 'landed',
+  cameOff: 'came off',
+  missed: 'missed',
+  itRefused: 'It refused',
+  flyLost: 'Fly lost',
+  newFish: 'Another fish',
+  reelIn: 'Reel in',
+  undo: 'Undo',
+  undone: 'Taken back.',
+  nextStep: 'One change',
+  doneSo: 'Done so',
+  itRose: 'It rose',
+  naturalPassed: 'A natural passed',
+  risesHeard: 'rises',
+  anotherTarget: 'Another fish',
+  sun: 'For the sun',
+  asAt: 'As at',
+  now: 'now',
+  temperatures: 'Read off',
+  water: 'Water',
+  air: 'Air',
+  tooWarm: 'At 19 °C and above trout do not recover well: leave them alone.',
+  rules: 'Rules',
+  theDay: 'The day',
+  dayStrip: 'Share of the fish that are on each food, by half hours',
+  fliesForIt: 'Flies for it',
+  hours: 'hours',
+  whatFor: 'for',
+  lower: 'lower',
+  smaller: 'smaller',
+  nothingShowing: 'While nothing shows',
+  anAnchor: 'An anchor for the team',
+  tallest: 'The tallest bar:',
+  yourFly: 'your fly',
+  upTo: 'up to',
+  aboard: 'aboard',
+  gap: 'Nothing that is packed is for them.',
+  noted: 'Noted at the water',
+  nothingNoted: 'Nothing was noted at the water.',
+  fly: 'fly',
+  whatChanged: 'what changed',
+  whatCameOfIt: 'what came of it',
+  unknownFly: 'a fly that is gone',
+  nothing: 'nothing',
+  lost: 'lost',
+  takenIn: 'taken in',
+  takeIn: 'Take in',
+  spells: 'What was fished',
+  emptyThePockets: 'Empty the pockets',
+  dryTheBox: 'Let the flies dry before the box is closed; touch up the points; put the worn ones away.',
+  wade: 'Wade with care. In thunder the rod lies down.',
+} as const
+
+/** What signs are of. */
+export const SIGN_GROUP: Readonly<Record<waterside.SignGroup, string>> = {
+  rises: 'How they rise',
+  onTheWater: 'On the water',
+  inTheAir: 'In the air',
+  onTheBank: 'On the bank',
+  below: 'Below',
+  birds: 'Birds',
+  fry: 'Fry',
+  water: 'The water',
+}
+
+/** What a fish did. */
+export const REFUSAL: Readonly<Record<waterside.Refusal, string>> = {
+  ignored: 'ignored it',
+  turned: 'looked, turned',
+  nosed: 'nosed it',
+  splashedShort: 'splashed short',
+  followed: 'followed',
+  cameOff: 'took, came off',
+  dragged: 'it dragged',
+  spooked: 'spooked',
+}
+
+/** The single thing to change. */
+export const STEP: Readonly<Record<waterside.Step, string>> = {
+  showAgain: 'Show it again: that was no fair trial yet.',
+  mend: 'Mend, or throw slack: the fly drifts as the foam does.',
+  position: 'Move: cast from where no line falls over the fish and the current is even.',
+  deeper: 'Deeper, before any other fly.',
+  letItFall: 'Let it fall past the fish on a slack line.',
+  pause: 'Pause, and let it hang where it followed.',
+  strikeLater: 'Strike later: let the head go down.',
+  finerTippet: 'A finer or longer tippet.',
+  heavier: 'The heavier one.',
+  cutLower: 'Cut it so that it sits lower; away from the fingers.',
+  emerger: 'The emerger of the same.',
+  stage: 'Another stage.',
+  smaller: 'One smaller.',
+  colour: 'Another colour.',
+  hookPoint: 'Try the point on a nail; sharpen it or change the fly.',
+  widerGape: 'One with a wider gape.',
+  rest: 'Let it be for ten minutes, out of its sight.',
+  leave: 'Leave this fish. It has seen enough.',
+}
+
+/** Where a fly was left. */
+export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {
+  tree: 'tree',
+  bottom: 'bottom',
+  fish: 'fish',
+  knot: 'knot',
+  chewed: 'chewed',
+  given: 'given',
+}
+
+/** Why a stage: the signs that speak for it. */
+export const whySentence = (says: readonly string[]): string =>
+  says.length === 0 ? 'By the season and the hour; no sign speaks for it yet.' : `${says.join('. ')}.`
+
+/** How long to try before it is a verdict. */
+export const fairTrial = (drifts: number, isStill: boolean): string =>
+  `${drifts} clean ${isStill ? 'casts' : 'drifts'} past a fish are a fair trial.`
+
+/** How far the trial has got. */
+export const driftsSoFar = (drifts: number, fair: number, isStill: boolean): string =>
+  `${drifts} of ${fair} clean ${isStill ? 'casts' : 'drifts'}`
+
+const s = (seconds: number) => `${Math.max(Math.round(seconds), 0)} s`
+
+/** When a fish rises next, or that nobody can say. */
+export function rhythmSentence(rhythm: waterside.Rhythm, sinceS: number): string {
+  switch (rhythm.kind) {
+    case 'tooFew':
+      return 'Tap each rise; from the fourth on it is listened to.'
+    case 'noBeat':
+      return rhythm.isGivenUp
+        ? 'No beat in fifteen rises: do not wait for one.'
+        : 'No beat yet that is more than chance.'
+    case 'naturals':
+      return rhythm.before === 0
+        ? `It takes each ${ordinal(rhythm.nth)} natural: the next one.`
+        : `It takes each ${ordinal(rhythm.nth)} natural: let ${rhythm.before} more pass.`
+    default: {
+      const next = rhythm.next.find(({ toS }) => toS > sinceS)
+      if (!next) return 'It should have risen by now: wait for its next rise.'
+      const slower = rhythm.isSlowing ? ' It slows, as a full fish does.' : ''
+      const bursts = rhythm.kind === 'bursts' ? ' It rises in bursts.' : ''
+      return `Put it down in ${s(next.fromS - sinceS)} to ${s(next.toS - sinceS)}.${bursts}${slower}`
+    }
+  }
+}
+
+function ordinal(n: number): string {
+  return ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth'][n] ?? `${n}th`
+}
