@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm'
-import { readTypedRig, USUAL_CURL_DEG } from '../core/index.ts'
+import { readTypedRig, USUAL_CURL_DEG, waterside } from '../core/index.ts'
 import type { Material } from '../core/index.ts'
 import { shippedFamilies } from '../core/material/shipped/catalogue.ts'
 import { defaultSettings } from '../contract/index.ts'
@@ -17,6 +17,7 @@ import type { DemoPattern } from './patterns/index.ts'
 import { tie } from './tie.ts'
 import type { Drawer } from './tie.ts'
 import { rigs } from './rigs.ts'
+import { notedOn } from './waterside.ts'
 import { observations, readings, UNDER_MM } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
 
@@ -228,8 +229,49 @@ async function tellRigs(tell: Tell): Promise<void> {
   }
 }
 
+/** The valley's clock is an hour ahead of the world's in summer. */
+const ms = (on: string, localMin: number, s = 0) =>
+  Date.parse(`${on}T00:00:00Z`) + (localMin - 60) * 60_000 + s * 1000
+
+/** What was noted on an outing, and the spells that were made of it in the evening. */
+async function tellNoted(
+  tell: Tell,
+  on: string,
+  outingId: Id<'outingNote', 'outingId'>,
+  rigOf: ReadonlyMap<string, string>,
+): Promise<void> {
+  const noted = notedOn[on]
+  if (!noted) return
+  type Taps = CommandInput<'outingNote'>['taps']
+  const events = noted.map(([localMin, said, s], i): waterside.Event => {
+    const id = fixedId(`tap:${on}:${i}`)
+    const keyed =
+      said.kind === 'tiedOn'
+        ? {
+            ...said,
+            variantKey: fixedId(`variant:${said.variantKey}`),
+            stageKey: fixedId(`stage:${said.stageKey}`),
+          }
+        : said
+    return { ...keyed, id, atMs: ms(on, localMin, s) }
+  })
+  await tell(`${on}T20:30:00Z`, 'outingNote', { outingId, taps: events as unknown as Taps })
+  const rigById = new Map([...rigOf].map(([fly, rig]) => [fixedId(`variant:${fly}`), fixedId(`rig:${rig}`)]))
+  const spells = waterside.spellsOf(waterside.standingAfter(events)).map(({ id, variantKey, ...spell }) => ({
+    ...spell,
+    tapId: id,
+    variantId: variantKey,
+    rigId: rigById.get(variantKey) ?? null,
+  }))
+  await tell(`${on}T20:40:00Z`, 'outingTakeIn', {
+    outingId,
+    spells: spells as unknown as CommandInput<'outingTakeIn'>['spells'],
+    losses: [],
+  })
+}
+
 async function tellOutings(tell: Tell): Promise<void> {
-  for (const { water, reach, losses, fished = [], ...outing } of outings) {
+  for (const { water, reach, losses, fishedOn = {}, ...outing } of outings) {
     const outingId = fixedId(`outing:${outing.on}`) as Id<'outingSave', 'outingId'>
     const at = outing.status === 'done' ? outing.on : '2026-06-01'
     await tell(at, 'outingSave', {
@@ -241,18 +283,7 @@ async function tellOutings(tell: Tell): Promise<void> {
         reachId: fixedId(`reach:${reach}`) as CommandInput<'outingSave'>['outing']['reachId'],
       },
     })
-    for (const [name, label, minutes, takes, refusals, rig] of fished) {
-      await tell(`${outing.on}T20:30:00Z`, 'spellSave', {
-        spellId: fixedId(`spell:${outing.on}:${name}`) as CommandInput<'spellSave'>['spellId'],
-        version: null,
-        outingId,
-        variantId: variantIdOf(name, label),
-        rigId: rig ? (fixedId(`rig:${rig}`) as Id<'rigSave', 'rigId'>) : null,
-        minutes,
-        takes,
-        refusals,
-      })
-    }
+    await tellNoted(tell, outing.on, outingId, new Map(Object.entries(fishedOn)))
     if (losses.length === 0) continue
     await tell(`${outing.on}T21:00:00Z`, 'fliesLose', {
       outingId,

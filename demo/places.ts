@@ -262,8 +262,8 @@ export interface DemoOuting extends Omit<OutingBody, 'waterId' | 'reachId' | 'al
     readonly count: number
     readonly cause: 'bottom' | 'tree' | 'fish' | 'chewed'
   }[]
-  /** flies that were noted one by one: pattern, variant, minutes, takes and refusals, and on which rig */
-  readonly fished?: readonly (readonly [string, string, number, number, number, rig?: string])[]
+  /** rigs that flies were fished on, by pattern and variant; what came of them was noted at the water */
+  readonly fishedOn?: Readonly<Record<string, string>>
 }
 
 const hour = (hours: number, minutes = 0) => hours * 60 + minutes
@@ -277,10 +277,7 @@ export const outings: readonly DemoOuting[] = [
       { pattern: 'Barley Sugar', label: '#14 amber', count: 2, cause: 'bottom' },
       { pattern: 'Third Button', label: '#16 W 2.8', count: 2, cause: 'bottom' },
     ],
-    fished: [
-      ['Barley Sugar', '#14 amber', 120, 5, 0], ['Thimble', '#14 green', 90, 4, 1], ['Chapel Roof', '#14', 60, 2, 3],
-      ['Third Button', '#16 W 2.8', 120, 3, 0, 'Tight line, one nymph'],
-    ],
+    fishedOn: { 'Third Button|#16 W 2.8': 'Tight line, one nymph' },
   },
   {
     water: 'harnsel', reach: 'mill', on: '2026-05-23', fromLocalMin: hour(12), toLocalMin: hour(20), status: 'done',
@@ -293,10 +290,7 @@ export const outings: readonly DemoOuting[] = [
       { pattern: 'Kettle Lid', label: '#14 olive', count: 1, cause: 'fish' },
       { pattern: 'Third Button', label: '#16 W 2.8', count: 3, cause: 'bottom' },
     ],
-    fished: [
-      ['Paper Lantern', '#10 2XL', 150, 6, 0], ['Kettle Lid', '#14 olive', 60, 2, 0], ['Cold Tea', '#10 pale', 60, 2, 0],
-      ['Third Button', '#16 W 2.8', 120, 4, 0, 'Tight line, one nymph'],
-    ],
+    fishedOn: { 'Third Button|#16 W 2.8': 'Tight line, one nymph' },
   },
   { water: 'harnsel', reach: 'bridge', on: '2026-06-06', fromLocalMin: hour(10), toLocalMin: hour(16), status: 'planned', technique: 'tightLineNymph', alsoTechniques: ['dry'], note: 'Nymph first, then dry.', losses: [] },
   { water: 'lavvel', reach: 'lavvel', on: '2026-06-13', fromLocalMin: hour(17), toLocalMin: hour(21, 30), status: 'planned', technique: 'dry', note: '', losses: [] },

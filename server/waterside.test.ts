@@ -102,3 +102,45 @@ describe('what was noted at the water', () => {
     expect(refused.body).toMatchObject({ fields: [{ path: 'taps.0.id' }] })
   })
 })
+
+describe('what was noted, taken in', () => {
+  const [watch, , tiedOn] = taps
+  const lost = { id: newId(), atMs: 1_780_300_900_000, kind: 'lost', variantKeys: [variantId], leftIn: 'tree' } as Taps[number] // prettier-ignore
+  const made: CommandInput<'outingTakeIn'> = {
+    outingId,
+    spells: [{ tapId: tiedOn!.id, variantId, minutes: 13, takes: 1, refusals: 2 }],
+    losses: [{ tapId: lost.id, losses: [{ compartmentId: placeB, variantId, cause: 'tree' }] }],
+  }
+  const prepare = async () => {
+    await packed()
+    await server.command('outingNote', { outingId, taps: [watch!, tiedOn!, lost] }).expect(200)
+  }
+
+  it('makes spells and losses of it once, out of the box that was along', async () => {
+    await prepare()
+    await server.command('outingTakeIn', made).expect(200)
+    await server.command('outingTakeIn', made).expect(200)
+    const view = await along()
+    expect(view?.outing.spells).toMatchObject([{ variantId, minutes: 13, takes: 1, refusals: 2 }])
+    expect(view?.outing.losses).toMatchObject([{ variantId, count: 1, cause: 'tree' }])
+    expect(view?.booked.toSorted()).toEqual([tiedOn!.id, lost.id].toSorted())
+    expect(view?.flies.find((fly) => fly.variantId === variantId)?.aboard).toBe(1)
+  })
+
+  it('is undone in one, and can be taken in again', async () => {
+    await prepare()
+    const { body } = await server.command('outingTakeIn', made).expect(200)
+    await server.command('undo', { actionId: (body as { actionId: string }).actionId as never }).expect(200)
+    expect(await along()).toMatchObject({ booked: [], outing: { spells: [], losses: [] } })
+    await server.command('outingTakeIn', made).expect(200)
+    expect((await along())?.outing.spells.length).toBe(1)
+  })
+
+  it('is all or nothing: where a fly is no more in the box, no spell is made either', async () => {
+    await prepare()
+    await server.command('outingUnpack', { outingId }).expect(200)
+    const { body } = await server.command('outingTakeIn', made)
+    expect(body).toMatchObject({ status: 409 })
+    expect((await along())?.outing.spells).toEqual([])
+  })
+})

@@ -58,6 +58,7 @@ export const waterCommands = {
           .object({
             tapId,
             variantId,
+            rigId: rigId.nullable().default(null),
             minutes: figure('spellMin'),
             takes: figure('takes'),
             refusals: figure('takes'),

@@ -49,7 +49,8 @@ export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context
   for (const { tapId, ...spell } of spells) {
     if (!(await unbooked(context, outingId, tapId))) continue
     await recorder.need('variant', spell.variantId, 'variant')
-    await recorder.insert('spell', { ...spell, id: newId<SpellId>(), outingId, rigId: null })
+    if (spell.rigId) await recorder.need('rig', spell.rigId, 'rig')
+    await recorder.insert('spell', { ...spell, id: newId<SpellId>(), outingId })
     await recorder.update('outingTap', tapId, null, { booked: true })
   }
   const gone: CommandBody<'fliesLose'>['losses'] = []

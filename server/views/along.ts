@@ -47,6 +47,7 @@ async function stagesAlong(
   { reach, water }: LoadedReach,
   on: string,
   { from, to }: Hours,
+  noted: ReadonlySet<string>,
 ): Promise<Pick<AlongView, 'stages' | 'whatever'>> {
   const row = await loadHours(db, { reachId: reach.id, on }, from, to)
   const byId = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
@@ -57,7 +58,7 @@ async function stagesAlong(
     .flatMap(({ stageId, onIt }): StageAlong[] => {
       const stage = byId.get(stageId)
       const band = stage && bandIn(stage.core, water.kind)
-      if (!stage || !band || Math.max(...onIt) < LEAST_ON_IT) return []
+      if (!stage || !band || (Math.max(...onIt) < LEAST_ON_IT && !noted.has(stageId))) return []
       const { howFished } = stage.row.body.more
       const [lengthMmLow, lengthMmHigh] = lengthOn(monthsAt(stage.core, water.latitudeDeg), epochDayOf(on))
       return [
@@ -83,11 +84,12 @@ async function stagesAlong(
   return { stages, whatever: along.map((share) => Math.max(1 - share, 0)) }
 }
 
-/** Packed flies, less what was lost of them, and those at home that are meant for what fish may be on. */
+/** Packed flies, less what was lost of them, those that were noted, and those at home that are meant for what fish may be on. */
 async function fliesAlong(
   db: Reader,
   outing: OutingLine,
   stages: readonly StageAlong[],
+  taps: AlongView['taps'],
 ): Promise<readonly FlyAlong[]> {
   const flies = await loadFlies(db)
   const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
@@ -132,14 +134,21 @@ async function fliesAlong(
     return [{ ...inWords(fly, Math.max(count - lostOf(variantId), 0), compartmentId), cut }]
   })
   const aboard = new Set(packed.map(({ variantId }) => variantId))
+  const noted = [...new Set(taps.flatMap((tap) => (tap.kind === 'tiedOn' ? [tap.variantKey] : [])))].flatMap(
+    (id) => {
+      const fly = aboard.has(id) ? undefined : byId.get(id)
+      return fly ? [inWords(fly, 0, liesIn.get(id) ?? null)] : []
+    },
+  )
+  const known = new Set([...aboard, ...noted.map(({ variantId }) => variantId)])
   const soon = (fly: FlyAlong) => Math.min(...fly.meantFor.map((id) => there.get(id) ?? Infinity))
   const atHome = flies
-    .filter((fly) => fly.onHand > 0 && !aboard.has(fly.variantId) && fly.meantFor.some((id) => there.has(id)))
+    .filter((fly) => fly.onHand > 0 && !known.has(fly.variantId) && fly.meantFor.some((id) => there.has(id)))
     .map((fly) => inWords(fly, 0, liesIn.get(fly.variantId) ?? null))
     .filter(({ forbidden }) => forbidden === null)
     .sort((a, b) => soon(a) - soon(b))
     .slice(0, MOST_AT_HOME)
-  return [...packed, ...atHome]
+  return [...packed, ...noted, ...atHome]
 }
 
 async function showingsAlong(
@@ -197,8 +206,10 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
   if (!outing || !place) return null
   const { school } = (await loadSettings(db)).body
   const hours = hoursOf(outing)
-  const feeding = await stagesAlong(db, place, outing.on, hours)
-  const flies = [...(await fliesAlong(db, outing, feeding.stages))]
+  const noted = await tapsOf(db, outingId)
+  const ofNotes = noted.taps.flatMap((tap) => (tap.kind === 'tiedOn' ? (tap.stageKey ?? []) : []))
+  const feeding = await stagesAlong(db, place, outing.on, hours, new Set<string>(ofNotes))
+  const flies = [...(await fliesAlong(db, outing, feeding.stages, noted.taps))]
   const { level } = await saidOrRead(db, { reachId: place.reach.id, on: outing.on, localMin: hours.from }, {})
   return {
     outing,
@@ -214,6 +225,6 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
     flies,
     showings: await showingsAlong(db, outing, place, { ...feeding, flies, school }),
     rigs: await db.select({ rigId: rig.id, name: rig.name, way: rig.way }).from(rig).where(isNull(rig.archivedAtMs)), // prettier-ignore
-    ...(await tapsOf(db, outingId)),
+    ...noted,
   }
 }

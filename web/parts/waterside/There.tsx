@@ -52,6 +52,8 @@ const Steps = styled.div`
     margin-top: auto;
     top: auto;
     bottom: 0;
+    /* what scrolls below it is not read through the sheet's own edge */
+    box-shadow: 0 40px 0 var(--ground);
     border-top: 1px solid var(--rule);
     border-bottom: 0;
   }

@@ -50,9 +50,17 @@ export const halfOf = ({ fromLocalMin, whatever }: AlongView, localMin: number):
   Math.min(Math.max(Math.floor((localMin - fromLocalMin) / HALF_HOUR_MIN), 0), whatever.length - 1)
 
 /** How many of a fly are still aboard, after what was noted as lost. */
-export const aboardNow = (fly: FlyAlong, { lost }: waterside.Standing): number =>
+export const aboardNow = (
+  { variantId, aboard }: FlyAlong,
+  { lost }: waterside.Standing,
+  booked: readonly string[],
+): number =>
   Math.max(
-    fly.aboard - lost.flatMap(({ variantKeys }) => variantKeys).filter((key) => key === fly.variantId).length,
+    aboard -
+      lost
+        .filter(({ id }) => !booked.includes(id))
+        .flatMap(({ variantKeys }) => variantKeys)
+        .filter((key) => key === variantId).length,
     0,
   )
 
@@ -145,13 +153,15 @@ export class Waterside {
     const now = this.nowWith(put.fly, put.stage?.foodStageId ?? null, standing, half)
     const where = now.on.posture === null ? 'under' : 'onTop'
     const found: Rung[] = []
-    const isOfFly = (step: waterside.Step) => waterside.STEPS[step] === 'fly' && waterside.canStep(step, now)
     while (found.length < 2) {
       const tried = new Set(found.map(({ step }) => step))
-      const trial = { where, cleanDrifts: Infinity, tried, can: isOfFly } as const
+      const named = new Set<string>(found.flatMap(({ fly }) => fly?.variantId ?? []))
+      const left = { ...now, aboard: now.aboard.filter(({ key }) => !named.has(key)) }
+      const can = (one: waterside.Step) => waterside.STEPS[one] === 'fly' && waterside.canStep(one, left)
+      const trial = { where, cleanDrifts: Infinity, tried, can } as const
       const step = waterside.nextStep('turned', trial, this.along.school)
       if (step === 'leave') return found
-      found.push(this.rung(step, now))
+      found.push(this.rung(step, left))
     }
     return found
   }
@@ -198,7 +208,7 @@ export class Waterside {
   private aboard(standing: waterside.Standing): readonly waterside.Showing[] {
     const left = new Set(
       this.along.flies
-        .filter((fly) => aboardNow(fly, standing) > 0)
+        .filter((fly) => aboardNow(fly, standing, this.along.booked) > 0)
         .map(({ variantId }) => variantId as string),
     )
     return this.all.filter(({ key }) => left.has(key))
@@ -242,7 +252,7 @@ export class Waterside {
     standing: waterside.Standing,
     half: number,
   ): waterside.OnNow {
-    const left = this.along.flies.filter((one) => aboardNow(one, standing) > 0)
+    const left = this.along.flies.filter((one) => aboardNow(one, standing, this.along.booked) > 0)
     const shares = this.shares(standing, half)
     return { on: toAboard(fly), stageId, aboard: left.map(toAboard), showings: this.aboard(standing), shares }
   }

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import { waterside } from '../../../core/index.ts'
+import type { AlongView } from '../../../contract/index.ts'
+import { aboardNow, halfOf, Waterside } from './answer.ts'
+import { packNeeds } from './packNeeds.ts'
+import { takenIn } from './takeIn.ts'
+
+const stage = (id: string, name: string, onIt: readonly number[]) =>
+  ({
+    ...{ foodStageId: id, foodKey: 'dark-olive', groupKey: 'mayfly', stage: id, name, band: 'onFilm' },
+    ...{
+      fromMm: 0,
+      toMm: 0,
+      lengthMmLow: 7,
+      lengthMmHigh: 9,
+      hexWet: '#6a6d37',
+      howFished: 'Dead drift.',
+      onIt,
+    },
+  }) as unknown as AlongView['stages'][number]
+const fly = (id: string, aboard: number, figure: object = { kind: 'floats', posture: 'proud', hookSize: 16, sinkSpeedMmPerS: null }) =>
+  ({
+    ...{ variantId: id, name: id, figure, drawingKey: null, hex: '#6a6d37', cut: null, aboard },
+    ...{ compartmentId: 'pocket', place: 'Pocket', forbidden: null, meantFor: [] },
+  }) as unknown as AlongView['flies'][number] // prettier-ignore
+
+/** Four half hours from ten: nymphs, then duns with their emergers. */
+const along = {
+  outing: { technique: 'dry', alsoTechniques: ['tightLineNymph'], rules: { maxFlies: null } },
+  ...{ school: 'sizeAndStage', waterKind: 'freestone', bedMm: 700, surfaceSpeedMmPerS: 600, fromLocalMin: 600 },
+  stages: [
+    stage('nymph', 'Olive, nymph', [0.5, 0.4, 0.1, 0.1]),
+    stage('emerger', 'Olive, emerger', [0, 0.1, 0.3, 0.2]),
+    stage('dun', 'Olive, dun', [0, 0.1, 0.3, 0.4]),
+  ],
+  whatever: [0.5, 0.4, 0.3, 0.3],
+  known: [],
+  flies: [
+    fly('dun 16', 2),
+    fly('emerger 16', 0),
+    fly('nymph 16', 1, { kind: 'sinks', posture: null, hookSize: 16, sinkSpeedMmPerS: 350 }),
+  ],
+  showings: [
+    { fly: 0, way: 'dry', stages: [[2, 0.9], [1, 0.3]], whatever: 0.3, depthMm: 0 },
+    { fly: 1, way: 'dry', stages: [[1, 0.9], [2, 0.4]], whatever: 0.3, depthMm: 0 },
+    { fly: 2, way: 'tightLineNymph', stages: [[0, 0.9]], whatever: 0.4, depthMm: 650 },
+  ],
+  rigs: [],
+  taps: [],
+  booked: [],
+} as unknown as AlongView // prettier-ignore
+
+const after = (...said: readonly waterside.Tap[]) =>
+  waterside.standingAfter(said.map((tap, i) => ({ ...tap, id: `e${i}`, atMs: i * 60_000 })))
+const saw = (signKey: string): waterside.Tap => ({ kind: 'sign', signKey, seen: true })
+const water = new Waterside(along)
+
+describe('an hour at the water', () => {
+  it('is told by the season before anything was seen, by the signs once they were', () => {
+    expect(water.answer(after(), 3).stages[0]?.stage.name).toBe('Olive, dun')
+    const seen = water.answer(after(saw('back-and-tail'), saw('drifting-shucks')), 3)
+    expect(seen.stages[0]).toMatchObject({ before: 0.2, stage: { name: 'Olive, emerger' } })
+    expect(seen.stages[0]?.says.map(({ key }) => key)).toEqual(['back-and-tail', 'drifting-shucks'])
+  })
+
+  it('puts on what is packed, and names what lies at home and would do more', () => {
+    const { put, atHome } = water.answer(after(saw('back-and-tail'), saw('drifting-shucks')), 3)
+    expect(put?.fly.name).toBe('dun 16')
+    expect(atHome?.name).toBe('emerger 16')
+    expect(water.answer(after(), 0)).toMatchObject({
+      atHome: null,
+      put: { way: 'tightLineNymph', depthMm: 650 },
+    })
+  })
+
+  it('no more has what was lost, until that is taken in and gone from the box', () => {
+    const lost = after({ kind: 'lost', variantKeys: ['nymph 16'], leftIn: 'bottom' })
+    expect(water.answer(lost, 0).put?.fly.name).not.toBe('nymph 16')
+    expect(aboardNow(along.flies[2]!, lost, [])).toBe(0)
+    expect(aboardNow(along.flies[2]!, lost, ['e0'])).toBe(1)
+  })
+
+  it('changes one thing after a refusal, and ends with leaving', () => {
+    const on: waterside.Tap = { kind: 'tiedOn', variantKey: 'dun 16', way: 'dry', stageKey: 'dun', step: null }
+    const steps: waterside.Step[] = []
+    for (;;) {
+      const standing = after(on, ...steps.map((step): waterside.Tap => ({ kind: 'step', step })))
+      const step = water.next('turned', standing, 3)?.step
+      if (!step || steps.includes(step) || steps.length > 20) break
+      steps.push(step)
+    }
+    expect(steps.at(-1)).toBe('leave')
+    expect(new Set(steps).size).toBe(steps.length)
+  })
+
+  it('is of the half hour of the clock, the first before and the last after', () => {
+    expect([590, 600, 629, 630, 719, 900].map((min) => halfOf(along, min))).toEqual([0, 0, 0, 1, 3, 3])
+  })
+})
+
+describe('a box for the day', () => {
+  it('is asked for each food, for nothing showing, and for an anchor; gaps name what lies at home', () => {
+    const needs = packNeeds(along).map(({ kind, stage: of, put, atHome, fromHalf, toHalf }) => [
+      of?.name ?? kind, put?.fly.name ?? null, atHome?.name ?? null, fromHalf, toHalf,
+    ]) // prettier-ignore
+    expect(needs).toEqual([
+      ['Olive, nymph', 'nymph 16', null, 0, 2],
+      ['Olive, dun', 'dun 16', null, 2, 4],
+      ['Olive, emerger', 'dun 16', null, 2, 4],
+      ['whatever', 'nymph 16', null, 0, 4],
+      ['anchor', 'nymph 16', null, 0, 4],
+    ])
+    const bare = { ...along, flies: along.flies.map((one) => ({ ...one, aboard: 0 })) }
+    expect(packNeeds(bare).find(({ stage: of }) => of?.name === 'Olive, dun')).toMatchObject({ put: null, atHome: { name: 'dun 16' } }) // prettier-ignore
+  })
+})
+
+describe('what is taken in', () => {
+  it('is each spell that has ended and each loss, once', () => {
+    const on: waterside.Tap = { kind: 'tiedOn', variantKey: 'dun 16', way: 'dry', stageKey: 'dun', step: null }
+    const standing = after(
+      on, { kind: 'take', end: 'cameOff', lengthMm: null }, { kind: 'refused', refusal: 'turned' },
+      { kind: 'refused', refusal: 'dragged' }, { kind: 'lost', variantKeys: ['dun 16', 'nymph 16'], leftIn: 'tree' },
+    ) // prettier-ignore
+    const made = takenIn(along, standing)
+    expect(made.spells).toEqual([{ tapId: 'e0', variantId: 'dun 16', minutes: 4, takes: 1, refusals: 1, rigId: null }]) // prettier-ignore
+    expect(made.losses.flatMap(({ losses }) => losses.map(({ variantId }) => variantId))).toEqual(['dun 16', 'nymph 16']) // prettier-ignore
+    expect(takenIn({ ...along, booked: ['e0', 'e4'] as never }, standing)).toEqual({ spells: [], losses: [] })
+  })
+})
