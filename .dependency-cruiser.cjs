@@ -8,7 +8,8 @@ const layer = (name, path, allowed) => ({
 
 /**
  * The floors of the web, from the ground: each stands on those before it. Wire, words, ui, drawing and workers are the
- * ground; rooms (places) never open into one another; the app is the roof.
+ * ground; rooms (places) never open into one another; the app is the roof,
+ * and `along` the one-file page that goes to the water.
  */
 const FLOORS = [
   ['workers'],
@@ -20,6 +21,7 @@ const FLOORS = [
   ['moment', 'recipe'],
   ['column', 'parts'],
   ['places'],
+  ['along'],
   ['app'],
 ]
 /** The floors of the server: database and clock below, what is read, upkeep, what writes and answers, HTTP; the roof starts it. */

@@ -318,6 +318,7 @@ export const LIMITS = {
   // outings
   spellMin: whole(1, 1440, 'min', 'Minutes of a day.', 'At least a minute.', 'At most a day.'),
   taps: list(1, 2000, 'A long day at the water.', 'Say what was noted.'),
+  tapsCarried: list(0, 2000, 'A long day at the water.'),
   tapsTakenIn: list(0, 300, 'An outing.'),
   tapAtMs: whole(0, 4_102_444_800_000, 's', 'A moment of this century.'),
   fishMm: any(20, 1500, 'mm', 'From a fry to the largest trout.'),

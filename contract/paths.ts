@@ -24,6 +24,7 @@ export const PATHS = {
   ledger: '/api/ledger',
   outings: '/api/outings',
   along: '/api/outings/:id/along',
+  alongPage: '/api/outings/:id/page',
   rigs: '/api/rigs',
   stores: '/api/stores',
   materialUses: '/api/materials/:id/uses',

@@ -242,6 +242,14 @@ export const routes = {
     params: outingParams,
     answer: alongView.nullable(),
   },
+  alongPage: {
+    method: 'get',
+    path: PATHS.alongPage,
+    summary: 'One file with all that an outing needs at the water; it asks no network',
+    params: outingParams,
+    media: 'text/html',
+    answer: z.string(),
+  },
   rigs: { method: 'get', path: PATHS.rigs, summary: 'Rigs, by name', answer: rigsView },
   stores: { method: 'get', path: PATHS.stores, summary: 'Materials on hand', answer: storesView },
   materialUses: {

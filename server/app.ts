@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import compression from 'compression'
 import express from 'express'
 import type { Express } from 'express'
@@ -10,7 +11,7 @@ import type { Database } from './db/database.ts'
 import { apiRouter } from './http/api.ts'
 import { errorHandler, notFound } from './http/errors.ts'
 import { openApiDocument } from './http/openapi.ts'
-import { docsRouter, pagesRouter } from './http/pages.ts'
+import { docsRouter, fillPageFrom, pagesRouter } from './http/pages.ts'
 import { makeFigureKeeper } from './upkeep/figureKeeper.ts'
 import type { BackupService } from './upkeep/backupService.ts'
 import type { Valley } from './upkeep/valley.ts'
@@ -59,6 +60,7 @@ export function createApp(options: AppOptions): Express {
       buildId,
       backups,
       valley,
+      fillPage: webFolder ? fillPageFrom(join(webFolder, '..', 'along')) : null,
       alive,
     }),
   )

@@ -13,7 +13,7 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
 const SOURCES = ['core', 'contract', 'server', 'web', 'demo']
-const BUILD_FILES = ['package-lock.json', 'vite.config.ts', 'vite.server.config.ts']
+const BUILD_FILES = ['package-lock.json', 'vite.config.ts', 'vite.along.config.ts', 'vite.server.config.ts']
 
 /** Runs a program in the project's root; resolves with its exit code and, where captured, its output. */
 export function run(program, args, { env = {}, capture = false, quiet = false } = {}) {
@@ -87,6 +87,7 @@ export async function ensureBuilt() {
   process.stdout.write('Building …\n')
   for (const args of [
     ['build', '--logLevel', 'warn'],
+    ['build', '--config', 'vite.along.config.ts', '--logLevel', 'warn'],
     ['build', '--config', 'vite.server.config.ts', '--logLevel', 'warn'],
   ]) {
     const { code, output } = await run(bin('vite'), args, { capture: true })

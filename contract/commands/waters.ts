@@ -52,6 +52,8 @@ export const waterCommands = {
   outingTakeIn: z
     .object({
       outingId,
+      /** of a log that came home: kept first, as `outingNote` does */
+      taps: listed('tapsCarried', watersideTap).default([]),
       spells: listed(
         'tapsTakenIn',
         z

@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { FORBIDS, RIG_WAYS, SCHOOLS, TECHNIQUES, WATER_KINDS } from '../../core/index.ts'
 import { compartmentId, foodStageId, rigId, share, tapId, variantId } from '../common.ts'
 import { watersideTap } from '../records/waterside.ts'
+import type { SettingsBody } from '../records/settings.ts'
 import { outingLine } from './outings.ts'
+import type { DrawingsView } from './parts.ts'
 import { depthBand, drawingKey, variantFigure } from './parts.ts'
 
 /** A stage that fish may be on that day, half hour by half hour. */
@@ -86,3 +88,12 @@ export const alongView = z
   .meta({ id: 'Along' })
 /** All that an outing needs at the water. */
 export type AlongView = z.infer<typeof alongView>
+
+/** What the page that goes along carries within itself. */
+export interface Carried {
+  /** of the database that it was made from: its log comes home to no other */
+  readonly dataId: string
+  readonly units: SettingsBody['units']
+  readonly sketches: DrawingsView['sketches']
+  readonly along: AlongView
+}

@@ -1,36 +1,46 @@
 import { inArray } from 'drizzle-orm'
-import type { CommandBody, SpellId } from '../../contract/index.ts'
+import type { CommandBody, OutingId, SpellId } from '../../contract/index.ts'
 import { outingTap } from '../db/schema.ts'
 import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { fliesLose } from './flies.ts'
 
-/** Keeps what was noted at the water: each tap once, however often it comes; what an undo took away comes back. */
-export const outingNote: Handler<CommandBody<'outingNote'>> = async ({ tx, recorder }, { outingId, taps }) => {
-  const { waterId } = await recorder.need('outing', outingId, 'outing')
-  const { name } = await recorder.need('water', waterId, 'water')
-  const known = await tx
-    .select({ id: outingTap.id, outingId: outingTap.outingId, archivedAtMs: outingTap.archivedAtMs })
-    .from(outingTap)
-    .where(inArray(outingTap.id, taps.map(({ id }) => id))) // prettier-ignore
-  const before = new Map(known.map((row) => [row.id, row]))
-  let noted = 0
+type Taps = CommandBody<'outingNote'>['taps']
+
+/** Keeps taps that are not kept yet, and those that an undo took away; gives how many. */
+async function keepTaps({ tx, recorder }: CommandContext, outingId: OutingId, taps: Taps): Promise<number> {
+  const ids = taps.map(({ id }) => id)
+  const known = await tx.select().from(outingTap).where(inArray(outingTap.id, ids))
+  const before = new Map(
+    known.map(({ id, outingId: of, archivedAtMs }) => [id, { of, isGone: archivedAtMs !== null }]),
+  )
+  let kept = 0
   for (const [i, { id, atMs, ...said }] of taps.entries()) {
     const there = before.get(id)
-    if (there && there.outingId !== outingId)
+    if (there && there.of !== outingId)
       throw new ProblemError('invalidInput', 'That was noted on another outing.', [
         { path: `taps.${i}.id`, message: 'It belongs to another outing.' },
       ])
-    if (there?.archivedAtMs === null) continue
+    if (there && !there.isGone) continue
     if (there) await recorder.update('outingTap', id, null, { archivedAtMs: null })
-    else {
-      await recorder.insert('outingTap', { id, outingId, atMs, said })
-      before.set(id, { id, outingId, archivedAtMs: null })
-    }
-    noted += 1
+    else await recorder.insert('outingTap', { id, outingId, atMs, said })
+    before.set(id, { of: outingId, isGone: false })
+    kept += 1
   }
-  return { label: { code: 'outingNoted', subject: name, count: noted } }
+  return kept
+}
+
+/** Keeps what was noted at the water: each tap once, however often it comes. */
+export const outingNote: Handler<CommandBody<'outingNote'>> = async (context, { outingId, taps }) => {
+  const name = await waterOf(context, outingId)
+  return { label: { code: 'outingNoted', subject: name, count: await keepTaps(context, outingId, taps) } }
+}
+
+/** What the water of an outing is called. */
+async function waterOf({ recorder }: CommandContext, outingId: OutingId): Promise<string> {
+  const { waterId } = await recorder.need('outing', outingId, 'outing')
+  return (await recorder.need('water', waterId, 'water')).name
 }
 
 /** A tap of an outing that nothing was made of yet; null where something was. */
@@ -43,9 +53,9 @@ async function unbooked({ recorder }: CommandContext, outingId: string, id: stri
 /** Makes spells and losses of what was noted, each tap once: what was taken in before is left as it is. */
 export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context, body) => {
   const { recorder } = context
-  const { outingId, spells, losses } = body
-  const { waterId } = await recorder.need('outing', outingId, 'outing')
-  const { name } = await recorder.need('water', waterId, 'water')
+  const { outingId, taps, spells, losses } = body
+  const name = await waterOf(context, outingId)
+  await keepTaps(context, outingId, taps)
   for (const { tapId, ...spell } of spells) {
     if (!(await unbooked(context, outingId, tapId))) continue
     await recorder.need('variant', spell.variantId, 'variant')

@@ -8,6 +8,7 @@ import type { Database } from '../db/database.ts'
 import { makeInstruments } from '../instruments/instruments.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { heard, makeAnswerCache } from './answerCache.ts'
+import type { FillPage } from './pages.ts'
 import { askedOf } from './asked.ts'
 import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
@@ -48,6 +49,8 @@ export interface ApiContext {
   readonly buildId: string
   readonly backups: BackupService
   readonly valley: Valley | null
+  /** null where no pages were built */
+  readonly fillPage: FillPage | null
   readonly alive: RouteAnswer<'alive'>
 }
 
@@ -63,6 +66,7 @@ export function apiRouter({
   buildId,
   backups,
   valley,
+  fillPage,
   alive,
   ...context
 }: ApiContext): Router {
@@ -185,6 +189,17 @@ export function apiRouter({
       response.json({ photoId: await takePhoto(database, Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0)) })
     },
   )
+  router.get(routes.alongPage.path, async (request, response) => {
+    const along = await alongView(db, clock, askedOf('alongPage', request).params.id)
+    if (!along || !fillPage) throw new ProblemError('notFound', 'There is no such outing to take along.')
+    const keys = along.flies.flatMap(({ aboard, drawingKey }) => (aboard > 0 && drawingKey ? [drawingKey] : []))
+    const { sketches } = await drawingsOf(db, keys)
+    const { units } = await settings()
+    response
+      .type('html')
+      .attachment(`at-the-water-${along.outing.on}.html`)
+      .send(fillPage({ dataId: alive.dataId, units, sketches, along }))
+  })
   router.get(routes.photo.path, async (request, response) => {
     const { mime, bytes } = await readPhoto(database, askedOf('photo', request).params.id)
     response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')

@@ -2,6 +2,7 @@ import express, { Router } from 'express'
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
+import type { Carried } from '../../contract/index.ts'
 import { nonceOf } from './security.ts'
 
 const NONCE_PLACEHOLDER = /__CSP_NONCE__/g
@@ -30,6 +31,22 @@ export function docsRouter(describe: () => unknown): Router {
   })
   router.use('/api/docs', express.static(folder, { index: false, maxAge: '1d' }))
   return router
+}
+
+/** Text within a script element: nothing in it ends the element, whatever a fly is called. */
+const asJsonInPage = (value: unknown): string => JSON.stringify(value).replaceAll('<', '\\u003c')
+
+/** Puts what a page carries into the page that goes along. */
+export type FillPage = (carried: Carried) => string
+
+/** The page that goes along, as it was built; read when someone first takes it along. */
+export function fillPageFrom(folder: string): FillPage {
+  let template: string | undefined
+  return (carried) => {
+    template ??= readFileSync(join(folder, 'index.html'), 'utf8')
+    // by a function: in a text, `$&` and its like would mean something
+    return template.replace('__CARRIED__', () => asJsonInPage(carried))
+  }
 }
 
 /** The built pages: hashed files are kept by the browser, the page itself never. */

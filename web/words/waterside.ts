@@ -93,6 +93,16 @@ export const labels = {
   spells: 'What was fished',
   emptyThePockets: 'Empty the pockets',
   dryTheBox: 'Let the flies dry before the box is closed; touch up the points; put the worn ones away.',
+  theLog: 'The log',
+  saveTheLog: 'Save the log',
+  logAsText: 'The log as text',
+  keepsNothing: 'This phone keeps nothing: send the log before you close.',
+  aLogFromAPhone: 'A log from a phone',
+  itsFile: 'Its file',
+  orItsText: 'or its text, pasted',
+  noLongerThere: 'Noted as lost, and in no box any more:',
+  madeOn: 'Forecast made',
+  takeAlong: 'Take along',
   wade: 'Wade with care. In thunder the rod lies down.',
 } as const
 
@@ -192,3 +202,47 @@ export function rhythmSentence(rhythm: waterside.Rhythm, sinceS: number): string
 function ordinal(n: number): string {
   return ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth'][n] ?? `${n}th`
 }
+
+/** How much of the log was sent. */
+export const sendWords = (taps: number, sent: number): string =>
+  taps === 0
+    ? 'Nothing noted yet.'
+    : sent === taps
+      ? 'All of it is sent.'
+      : `${taps - sent} of ${taps} not sent yet.`
+
+/** Why a log is not taken in. */
+export const LOG_REFUSED = {
+  noLog: 'That is no log of an outing. It begins with “heavy-thistle log”.',
+  otherData: 'That log belongs to other data than are open here: take it in there.',
+  otherOuting: 'That log is of another outing: open that one, and take it in there.',
+} as const
+
+/** What became of a log on its way, a sentence each; none where it is whole. */
+export function logDamage({
+  missing,
+  unread,
+  isChanged,
+}: {
+  readonly missing: number | null
+  readonly unread: number
+  readonly isChanged: boolean
+}): readonly string[] {
+  if (missing === null)
+    return ['Its end is missing: what is whole of it can be taken in, and the rest when it comes.']
+  return [
+    ...(missing > 0 ? [`${missing === 1 ? 'One tap' : `${missing} taps`} of it did not come along.`] : []),
+    ...(unread > 0
+      ? [`${unread === 1 ? 'One line' : `${unread} lines`} of it cannot be read, and will be left out.`]
+      : []),
+    ...(isChanged && missing === 0 && unread === 0
+      ? ['It was changed since it left the phone: look at it before you keep it.']
+      : []),
+  ]
+}
+
+/** What a log would bring. */
+export const logSays = (fresh: number, known: number, spells: number, losses: number): string =>
+  fresh === 0
+    ? `All ${known} taps of it are here already: nothing would change.`
+    : `${fresh} new ${fresh === 1 ? 'tap' : 'taps'}${known > 0 ? `, ${known} known` : ''}: ${spells} ${spells === 1 ? 'spell' : 'spells'} and ${losses} ${losses === 1 ? 'loss' : 'losses'} to be made of them.`

@@ -1,13 +1,11 @@
 import styled from 'styled-components'
 import { waterside, wording } from '../../../core/index.ts'
-import { ListedFly } from '../../drawing/ListedFly.tsx'
-import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { FORBIDDEN } from '../../words/outings.ts'
 import { fairTrial, labels, STEP, whySentence } from '../../words/waterside.ts'
-import { useWording } from '../../words/useWording.ts'
 import { techniqueName } from '../../words/words.ts'
+import { useMeans } from './means.ts'
 import type { Answer, OnStage, Put, Rung } from './answer.ts'
 import type { AtTheWater } from './useWaterside.ts'
 
@@ -57,13 +55,12 @@ function Stage({ stage, share, before, says }: OnStage) {
 
 /** A fly, where it lies, how it is fished and how deep it gets so. */
 function Fly({ put, large = false }: { readonly put: Put; readonly large?: boolean }) {
-  const { units } = useWording()
-  const pxPerMm = useTrueSize()
+  const { units, pxPerMm, DrawnFly } = useMeans()
   const { fly, way, stage, depthMm } = put
   return (
     <div>
       <Row $gap={10}>
-        <ListedFly drawingKey={fly.drawingKey} pxPerMm={large ? 1.6 * pxPerMm : pxPerMm} />
+        <DrawnFly drawingKey={fly.drawingKey} pxPerMm={large ? 1.6 * pxPerMm : pxPerMm} />
         <strong style={{ fontSize: large ? '1.25rem' : undefined }}>{fly.name}</strong>
         <span>{fly.place}</span>
       </Row>

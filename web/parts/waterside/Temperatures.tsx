@@ -2,8 +2,8 @@ import { limitOf } from '../../../contract/limits.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/waterside.ts'
-import { useWording } from '../../words/useWording.ts'
 import { shortTemp } from '../../words/words.ts'
+import { useMeans } from './means.ts'
 import type { AtTheWater } from './useWaterside.ts'
 
 const STEP_C = 0.5
@@ -12,7 +12,7 @@ const USUAL_C = { waterTemp: 10, airTemp: 14 }
 
 /** Water and air, read off by two taps: up or down by half a degree. */
 export function Temperatures({ standing, note }: AtTheWater) {
-  const { units } = useWording()
+  const { units } = useMeans()
   const one = (kind: 'waterTemp' | 'airTemp', name: string, tempC: number | null) => {
     const { min, max } = limitOf(kind === 'waterTemp' ? 'waterTempC' : 'airTempC')
     const move = (by: number) =>

@@ -7,11 +7,11 @@ import { Caution, Quiet, Row } from '../../ui/layout.tsx'
 import { asCss } from '../../ui/tokens.ts'
 import { minuteOfDay } from '../../words/instants.ts'
 import { labels } from '../../words/waterside.ts'
-import { useWording } from '../../words/useWording.ts'
 import { clockTime, shortTemp } from '../../words/words.ts'
 import { halfOf } from './answer.ts'
 import { Fish } from './Fish.tsx'
 import { Look } from './Look.tsx'
+import { useMeans } from './means.ts'
 import { PutOn } from './PutOn.tsx'
 import { Rise } from './Rise.tsx'
 import { useClock, useWaterside } from './useWaterside.ts'
@@ -69,7 +69,7 @@ function Hour({
   readonly localMin: number
   readonly waterTempC: number | null
 }) {
-  const { units } = useWording()
+  const { units } = useMeans()
   const from = along.fromLocalMin + 30 * halfOf(along, localMin)
   return (
     <Quiet>

@@ -125,6 +125,12 @@ describe('what is taken in', () => {
     const made = takenIn(along, standing)
     expect(made.spells).toEqual([{ tapId: 'e0', variantId: 'dun 16', minutes: 4, takes: 1, refusals: 1, rigId: null }]) // prettier-ignore
     expect(made.losses.flatMap(({ losses }) => losses.map(({ variantId }) => variantId))).toEqual(['dun 16', 'nymph 16']) // prettier-ignore
-    expect(takenIn({ ...along, booked: ['e0', 'e4'] as never }, standing)).toEqual({ spells: [], losses: [] })
+    const elsewhere = along.flies.map((one) => ({ ...one, compartmentId: null }))
+    expect(takenIn({ ...along, flies: elsewhere }, standing)).toMatchObject({ losses: [], gone: ['dun 16', 'nymph 16'] }) // prettier-ignore
+    expect(takenIn({ ...along, booked: ['e0', 'e4'] as never }, standing)).toEqual({
+      spells: [],
+      losses: [],
+      gone: [],
+    })
   })
 })

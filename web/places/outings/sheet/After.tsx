@@ -10,6 +10,7 @@ import { useCommand } from '../../../wire/useCommand.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
 import { labels, LEFT, REFUSAL, STEP } from '../../../words/waterside.ts'
 import { clockTime } from '../../../words/words.ts'
+import { TakeInLog } from './TakeInLog.tsx'
 import { Fished } from '../Fished.tsx'
 
 /** What was noted at the water, spell by spell, and what was made of it. */
@@ -72,8 +73,8 @@ export function After({ along, log }: { readonly along: AlongView; readonly log:
   const command = useCommand()
   const navigate = useNavigate()
   const standing = useMemo(() => waterside.standingAfter(log.taps), [log.taps])
-  const made = takenIn(along, standing)
-  const waits = made.spells.length + made.losses.length
+  const { spells, losses } = takenIn(along, standing)
+  const waits = spells.length + losses.length
   const { outing } = along
   return (
     <>
@@ -84,10 +85,10 @@ export function After({ along, log }: { readonly along: AlongView; readonly log:
             <Button
               look="main"
               large
-              onPress={() => void command('outingTakeIn', { outingId: outing.id, ...made })}
+              onPress={() => void command('outingTakeIn', { outingId: outing.id, spells, losses })}
             >
-              {labels.takeIn}: {made.spells.length} {made.spells.length === 1 ? 'spell' : 'spells'},{' '}
-              {made.losses.flatMap(({ losses }) => losses).length} {labels.lost}
+              {labels.takeIn}: {spells.length} {spells.length === 1 ? 'spell' : 'spells'},{' '}
+              {losses.flatMap((one) => one.losses).length} {labels.lost}
             </Button>
           ) : null}
         </Row>
@@ -97,6 +98,7 @@ export function After({ along, log }: { readonly along: AlongView; readonly log:
           <Noted along={along} standing={standing} />
         )}
       </Section>
+      <TakeInLog along={along} />
       <Section>
         <h2>{labels.spells}</h2>
         <Fished outing={outing} />

@@ -1,6 +1,7 @@
 import styled from 'styled-components'
 import { useNavigate } from 'react-router'
 import { wording } from '../../../../core/index.ts'
+import { PATHS } from '../../../../contract/paths.ts'
 import type { AlongView } from '../../../../contract/index.ts'
 import { packNeeds } from '../../../parts/waterside/packNeeds.ts'
 import type { PackNeed } from '../../../parts/waterside/packNeeds.ts'
@@ -131,6 +132,9 @@ export function Before({ along }: { readonly along: AlongView }) {
           >
             {labels.packIt}
           </Button>
+          <a href={PATHS.alongPage.replace(':id', outing.id)} download>
+            {labels.takeAlong}
+          </a>
         </Row>
         <DayStrip along={along} />
       </Section>

@@ -1,6 +1,9 @@
 import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import type { AlongView } from '../../../../contract/index.ts'
+import { ListedFly } from '../../../drawing/ListedFly.tsx'
+import { useTrueSize } from '../../../drawing/trueSize.ts'
+import { MeansContext } from '../../../parts/waterside/means.ts'
 import { There } from '../../../parts/waterside/There.tsx'
 import { Heading, Quiet } from '../../../ui/layout.tsx'
 import { OneOf } from '../../../ui/OneOf.tsx'
@@ -8,6 +11,7 @@ import { useAlongQuery, useFrameQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/waterside.ts'
 import { clockTime, dateName } from '../../../words/words.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { After } from './After.tsx'
 import { Before } from './Before.tsx'
 import { useTaps } from './useTaps.ts'
@@ -27,6 +31,8 @@ function faceNow({ outing, timeZone }: AlongView, today: string): Face {
 
 function Faces({ along, today }: { readonly along: AlongView; readonly today: string }) {
   const log = useTaps(along)
+  const { units } = useWording()
+  const pxPerMm = useTrueSize()
   const [params, setParams] = useSearchParams()
   const [byClock] = useState(() => faceNow(along, today))
   const asked = params.get('face')
@@ -50,7 +56,11 @@ function Faces({ along, today }: { readonly along: AlongView; readonly today: st
         <Link to="/outings">{labels.backToOutings}</Link>
       </Heading>
       {face === 'before' ? <Before along={along} /> : null}
-      {face === 'there' ? <There along={along} log={log} today={today === outing.on} /> : null}
+      {face === 'there' ? (
+        <MeansContext value={{ units, pxPerMm, DrawnFly: ListedFly }}>
+          <There along={along} log={log} today={today === outing.on} />
+        </MeansContext>
+      ) : null}
       {face === 'after' ? <After along={along} log={log} /> : null}
     </>
   )

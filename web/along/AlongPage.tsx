@@ -1,0 +1,72 @@
+import { useCallback, useMemo, useRef, useState } from 'react'
+import { v7 } from 'uuid'
+import type { FlySketch } from '../../core/index.ts'
+import type { Carried, TapId, WatersideTap } from '../../contract/index.ts'
+import { FlyDrawing } from '../drawing/FlyDrawing.tsx'
+import { MeansContext } from '../parts/waterside/means.ts'
+import type { Means } from '../parts/waterside/means.ts'
+import { There } from '../parts/waterside/There.tsx'
+import type { Said } from '../parts/waterside/useWaterside.ts'
+import { Quiet } from '../ui/layout.tsx'
+import { instantName } from '../words/instants.ts'
+import { rulesSentence } from '../words/rules.ts'
+import { labels } from '../words/waterside.ts'
+import { clockTime, dateName } from '../words/words.ts'
+import { keptTaps } from './keptTaps.ts'
+import { SendLog } from './SendLog.tsx'
+
+/** What CSS takes for a millimetre. */
+const PX_PER_MM = 96 / 25.4
+
+/** Draws the flies that the page carries. */
+const drawnFrom = (sketches: Carried['sketches']): Means['DrawnFly'] =>
+  function DrawnFly({ drawingKey, pxPerMm }) {
+    const sketch = sketches[drawingKey ?? ''] as FlySketch | undefined
+    return sketch ? <FlyDrawing sketch={sketch} pxPerMm={pxPerMm} /> : null
+  }
+
+/** Whether it is the day of the outing where its water lies. */
+const isToday = ({ outing, timeZone }: Carried['along']) =>
+  new Date().toLocaleDateString('en-CA', { timeZone }) === outing.on
+
+/** The page that goes along: an outing at the water, from a file, with nobody to ask. */
+export function AlongPage({ carried }: { readonly carried: Carried }) {
+  const { along, dataId, units, sketches } = carried
+  const { outing } = along
+  const kept = useMemo(() => keptTaps(dataId, outing.id), [dataId, outing.id])
+  const [taps, setTaps] = useState<readonly WatersideTap[]>(() => [...along.taps, ...kept.before])
+  const all = useRef(taps)
+  const [keeps, setKeeps] = useState(kept.keeps)
+  const note = useCallback(
+    (said: Said) => {
+      const tap = { ...said, id: v7() as TapId, atMs: Date.now() } as WatersideTap
+      all.current = [...all.current, tap]
+      setTaps(all.current)
+      setKeeps(kept.keep(all.current))
+    },
+    [kept],
+  )
+  const means = useMemo(
+    (): Means => ({ units, pxPerMm: PX_PER_MM, DrawnFly: drawnFrom(sketches) }),
+    [units, sketches],
+  )
+  return (
+    <main id="sheet" style={{ padding: 14 }}>
+      <h1>
+        {outing.reachName ?? outing.waterName}{' '}
+        <Quiet>
+          {dateName(outing.on)}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)}
+        </Quiet>
+      </h1>
+      <p>
+        <Quiet>
+          {rulesSentence(outing.rules, units)} {labels.madeOn} {instantName(along.madeAtMs, along.timeZone)}.
+        </Quiet>
+      </p>
+      <MeansContext value={means}>
+        <There along={along} log={{ taps, note }} today={isToday(along)} />
+      </MeansContext>
+      <SendLog carried={carried} taps={taps} keeps={keeps} />
+    </main>
+  )
+}

@@ -1,0 +1,66 @@
+import { useState } from 'react'
+import { waterside } from '../../core/index.ts'
+import type { Carried, WatersideTap } from '../../contract/index.ts'
+import { Button } from '../ui/Button.tsx'
+import { Fault, Quiet, Row, Section } from '../ui/layout.tsx'
+import { labels, sendWords } from '../words/waterside.ts'
+
+/** How many taps may be made before one is asked to send them, where the phone keeps nothing. */
+const ASKED_EVERY = 10
+
+interface SendLogProps {
+  readonly carried: Carried
+  readonly taps: readonly WatersideTap[]
+  /** whether this phone keeps what is tapped */
+  readonly keeps: boolean
+}
+
+/** The log on its way home: as a file, or as text to paste; a phone that keeps nothing asks for it again and again. */
+export function SendLog({ carried, taps, keeps }: SendLogProps) {
+  const [sent, setSent] = useState(0)
+  const [shown, setShown] = useState(false)
+  const { dataId, along } = carried
+  const outingId = along.outing.id
+  const text = waterside.writeLog({ dataId, outingId }, taps)
+  const save = () => {
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/plain' }))
+    const link = document.createElement('a')
+    link.href = url
+    link.download = `log-${along.outing.on}.txt`
+    link.click()
+    URL.revokeObjectURL(url)
+    setSent(taps.length)
+  }
+  const isUrgent = !keeps && taps.length - sent >= ASKED_EVERY
+  return (
+    <Section aria-label={labels.theLog}>
+      {keeps ? null : <Fault role={isUrgent ? 'alert' : undefined}>{labels.keepsNothing}</Fault>}
+      <Row>
+        <Button large look={isUrgent ? 'main' : 'plain'} onPress={save} isDisabled={taps.length === 0}>
+          {labels.saveTheLog}
+        </Button>
+        <Button
+          large
+          onPress={() => {
+            setShown(!shown)
+            setSent(taps.length)
+          }}
+          isDisabled={taps.length === 0}
+        >
+          {labels.logAsText}
+        </Button>
+        <Quiet>{sendWords(taps.length, sent)}</Quiet>
+      </Row>
+      {shown ? (
+        <textarea
+          readOnly
+          aria-label={labels.theLog}
+          value={text}
+          rows={6}
+          style={{ width: '100%', font: '0.875rem var(--figures)' }}
+          onFocus={(event) => event.target.select()}
+        />
+      ) : null}
+    </Section>
+  )
+}

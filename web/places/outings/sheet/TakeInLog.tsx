@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import { waterside } from '../../../../core/index.ts'
+import type { AlongView } from '../../../../contract/index.ts'
+import { takenIn } from '../../../parts/waterside/takeIn.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Caution, Fault, Quiet, Row, Section } from '../../../ui/layout.tsx'
+import { NoteField } from '../../../ui/fields.tsx'
+import { useCommand } from '../../../wire/useCommand.ts'
+import { whose } from '../../../wire/whose.ts'
+import { labels, LOG_REFUSED, logDamage, logSays } from '../../../words/waterside.ts'
+import { carriedHome } from './carriedHome.ts'
+
+/** A log that comes home from a phone, by file or by paste: shown first, then kept in one action. */
+export function TakeInLog({ along }: { readonly along: AlongView }) {
+  const command = useCommand()
+  const [text, setText] = useState('')
+  const [fault, setFault] = useState<string | null>(null)
+  const read = text.trim() === '' ? null : carriedHome(text, along, whose())
+  const all = read?.kind === 'log' ? [...along.taps, ...read.fresh] : along.taps
+  const made = takenIn(along, waterside.standingAfter(all))
+  const nameOf = new Map(along.flies.map(({ variantId, name }) => [variantId as string, name]))
+  const take = async () => {
+    if (read?.kind !== 'log') return
+    const { spells, losses } = made
+    const body = { outingId: along.outing.id, taps: [...read.fresh], spells, losses }
+    const delivery = await command('outingTakeIn', body, { quietly: true })
+    if (delivery.kind === 'refused') setFault(delivery.problem.detail)
+    else {
+      setText('')
+      setFault(null)
+    }
+  }
+  return (
+    <Section aria-label={labels.aLogFromAPhone}>
+      <h2>{labels.aLogFromAPhone}</h2>
+      <Row $align="end">
+        <label>
+          <Quiet>{labels.itsFile}</Quiet>{' '}
+          <input
+            type="file"
+            accept=".txt,text/plain"
+            aria-label={labels.itsFile}
+            onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+          />
+        </label>
+        <NoteField label={labels.orItsText} value={text} onChange={setText} width="420px" />
+      </Row>
+      {read?.kind === 'refused' ? <Fault>{LOG_REFUSED[read.why]}</Fault> : null}
+      {read?.kind === 'log' ? (
+        <>
+          {logDamage(read).map((sentence) => (
+            <Caution key={sentence}>{sentence}</Caution>
+          ))}
+          {made.gone.length > 0 ? (
+            <Caution>
+              {labels.noLongerThere} {made.gone.map((key) => nameOf.get(key) ?? labels.unknownFly).join(', ')}.
+            </Caution>
+          ) : null}
+          <p>{logSays(read.fresh.length, read.known, made.spells.length, made.losses.length)}</p>
+          {read.fresh.length > 0 ? (
+            <Button look="main" large onPress={() => void take()}>
+              {labels.takeIn}
+            </Button>
+          ) : null}
+        </>
+      ) : null}
+      {fault ? <Fault>{fault}</Fault> : null}
+    </Section>
+  )
+}
