@@ -46,6 +46,16 @@ describe('a step from the fly that is on', () => {
     expect(flyForStep(step, now())).toBe(key)
   })
 
+  it('to the emerger is none from an emerger, and never from a floating fly to one that sinks', () => {
+    const emerger = box.find(({ key }) => key === 'emerger 16')!
+    expect(flyForStep('emerger', now({ on: emerger, stageId: 'emerger' }))).toBeNull()
+    const sunk = [
+      ...showings.filter(({ key }) => key !== 'emerger 16'),
+      shows('heavy nymph 16', { emerger: 0.9 }),
+    ]
+    expect(flyForStep('emerger', now({ showings: sunk }))).toBeNull()
+  })
+
   it('to a heavier one falls faster, and is for the same stage', () => {
     expect(flyForStep('heavier', now({ on: box[7]!, stageId: 'nymph' }))).toBe('heavy nymph 16')
     expect(flyForStep('heavier', now({ on: box[8]!, stageId: 'nymph' }))).toBeNull()

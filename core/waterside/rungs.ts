@@ -80,10 +80,11 @@ function nextSize(now: OnNow, isNext: (size: number, from: number) => boolean): 
 /** Both float, or both sink. */
 const isAlike = (a: FlyAboard, b: FlyAboard) => (a.posture === null) === (b.posture === null)
 
-/** The emerging stages of the food that is fished for; the same stage where it is none. */
+/** The emerging stages of the food that is fished for; none where it is fished for one of them already. */
 function risingOf({ stageId, shares }: OnNow): readonly OnStage[] {
-  const food = shares.stages.find(({ id }) => id === stageId)?.foodKey
-  return shares.stages.filter((stage) => stage.foodKey === food && RISING.has(stage.stage))
+  const now = shares.stages.find(({ id }) => id === stageId)
+  if (!now || RISING.has(now.stage)) return []
+  return shares.stages.filter(({ foodKey, stage }) => foodKey === now.foodKey && RISING.has(stage))
 }
 
 /** The best for the stage that most fish are on beside the one that is fished for. */
@@ -102,7 +103,7 @@ export function flyForStep(step: Step, now: OnNow): string | null {
       const rising = risingOf(now).map(({ id }) => id)
       const height = heightOf(on)
       const isLower = (fly: FlyAboard) => height === null || (heightOf(fly) ?? HEIGHTS.length) > height
-      return rising.length > 0 ? best(now, rising, isLower) : null
+      return rising.length > 0 ? best(now, rising, (fly) => isAlike(fly, on) && isLower(fly)) : null
     }
     case 'smaller':
       return nextSize(now, (size, from) => size > from)

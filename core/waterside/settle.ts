@@ -1,5 +1,5 @@
 import { sum } from '../number/index.ts'
-import { reckon } from './reckon.ts'
+import { evidenceFor, reckon } from './reckon.ts'
 import type { Looked, Shares } from './reckon.ts'
 import { seenOn } from './signs.ts'
 import type { Sign } from './signs.ts'
@@ -31,10 +31,12 @@ export function whatSettles(
   if (!first || !second) return []
   const openNow = openness(first.share, second.share)
   const both = first.share + second.share
+  // how the two stand to each other hangs on them alone, whatever the others do
+  const shareOf = (id: string) => before.stages.find((stage) => stage.id === id)?.share ?? 0
+  const [was, wasSecond] = [shareOf(first.id), shareOf(second.id)]
   const after = (sign: Sign, seen: boolean) => {
-    const { stages } = reckon(before, [...looked, { sign, seen }])
-    const shareOf = (id: string) => stages.find((stage) => stage.id === id)?.share ?? 0
-    return openness(shareOf(first.id), shareOf(second.id))
+    const more = [...looked, { sign, seen }]
+    return openness(was * Math.exp(evidenceFor(more, first)), wasSecond * Math.exp(evidenceFor(more, second)))
   }
   return signs
     .filter(({ key }) => !looked.some(({ sign }) => sign.key === key))

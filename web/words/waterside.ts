@@ -32,6 +32,7 @@ export const labels = {
   whatToPutOn: 'What to put on',
   nothingPacked: 'Nothing is packed for this outing.',
   packIt: 'Pack it',
+  couldPass: 'It could pass, and no more: nothing that is packed is made for them.',
   nothingAboardServes: 'Nothing that is packed, and allowed, is something to show to them.',
   ifRefused: 'If it is refused',
   nextBest: 'Or, for the other fish',

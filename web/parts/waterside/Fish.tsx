@@ -45,12 +45,10 @@ function Change({
   readonly cut: string | null
   readonly onRise: () => void
 }) {
-  const { step, fly } = rung
-  const last = at.standing.fished.at(-1)
+  const { step, fly, way, stageId } = rung
   const done = () => {
     if (step === 'leave') at.note({ kind: 'newFish' })
-    else if (fly && last)
-      at.note({ kind: 'tiedOn', variantKey: fly.variantId, way: last.way, stageKey: last.stageKey, step })
+    else if (fly) at.note({ kind: 'tiedOn', variantKey: fly.variantId, way, stageKey: stageId, step })
     else at.note({ kind: 'step', step })
   }
   return (
@@ -61,9 +59,11 @@ function Change({
       </p>
       {step === 'cutLower' && cut ? <p>{cut}.</p> : null}
       <Row>
-        <Button large look="main" onPress={done}>
-          {step === 'leave' ? labels.newFish : labels.doneSo}
-        </Button>
+        {step === 'showAgain' ? null : (
+          <Button large look="main" onPress={done}>
+            {step === 'leave' ? labels.newFish : labels.doneSo}
+          </Button>
+        )}
         {step === 'rest' || step === 'leave' ? (
           <Button large onPress={onRise}>
             {labels.rise}

@@ -6,6 +6,7 @@ import { FORBIDDEN } from '../../words/outings.ts'
 import { fairTrial, labels, STEP, whySentence } from '../../words/waterside.ts'
 import { techniqueName } from '../../words/words.ts'
 import { useMeans } from './means.ts'
+import { SERVES } from './answer.ts'
 import type { Answer, OnStage, Put, Rung } from './answer.ts'
 import type { AtTheWater } from './useWaterside.ts'
 
@@ -69,6 +70,7 @@ function Fly({ put, large = false }: { readonly put: Put; readonly large?: boole
         {way ? `; ${techniqueName[way] ?? way}` : ''}
         {depthMm !== null && depthMm > 0 ? `; ${wording.fineDepth(depthMm, units)}` : ''}. {stage?.howFished}
       </p>
+      {stage && put.does < SERVES ? <Caution>{labels.couldPass}</Caution> : null}
     </div>
   )
 }

@@ -106,8 +106,8 @@ describe('a box for the day', () => {
     expect(needs).toEqual([
       ['Olive, nymph', 'nymph 16', null, 0, 2],
       ['Olive, dun', 'dun 16', null, 2, 4],
-      ['Olive, emerger', 'dun 16', null, 2, 4],
-      ['whatever', 'nymph 16', null, 0, 4],
+      ['Olive, emerger', null, 'emerger 16', 2, 4],
+      ['whatever', null, null, 0, 4],
       ['anchor', 'nymph 16', null, 0, 4],
     ])
     const bare = { ...along, flies: along.flies.map((one) => ({ ...one, aboard: 0 })) }

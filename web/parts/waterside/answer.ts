@@ -18,15 +18,23 @@ export interface Put {
   readonly way: Technique | null
   /** null where it is for fish that take whatever comes */
   readonly stage: StageAlong | null
+  /** how well it does for them alone, 0 to 1; below {@link SERVES} it could pass, and no more */
+  readonly does: number
   readonly shown: number
   readonly depthMm: number | null
 }
+
+/** From here on a fly is something to show to those it is put on for. */
+export const SERVES = 0.5
 
 /** A single change, and the fly that it takes. */
 export interface Rung {
   readonly step: waterside.Step
   /** null where the same fly is fished on */
   readonly fly: FlyAlong | null
+  /** how that fly is fished, and for which stage; null where nothing of it changes */
+  readonly way: Technique | null
+  readonly stageId: string | null
 }
 
 /** What is made of an hour at the water. */
@@ -219,7 +227,8 @@ export class Waterside {
     const at = fly ? this.along.flies.indexOf(fly) : -1
     const listed = this.along.showings.find((one) => one.fly === at && one.way === showing.way)
     const stage = this.stageById.get(stageId ?? '') ?? null
-    return fly && { fly, way: showing.way, stage, shown, depthMm: listed?.depthMm ?? null }
+    const does = stage ? (showing.stages.get(stage.foodStageId) ?? 0) : showing.whatever
+    return fly && { fly, way: showing.way, stage, does, shown, depthMm: listed?.depthMm ?? null }
   }
 
   private onStage(
@@ -259,7 +268,11 @@ export class Waterside {
 
   private rung(step: waterside.Step, now: waterside.OnNow): Rung {
     const key = waterside.flyForStep(step, now)
-    return { step, fly: (key === null ? undefined : this.byKey.get(key)) ?? null }
+    const fly = (key === null ? undefined : this.byKey.get(key)) ?? null
+    if (!fly) return { step, fly, way: null, stageId: null }
+    const own = now.showings.filter((showing) => showing.key === key)
+    const [best] = waterside.choose(own, now.shares, 1)
+    return { step, fly, way: best?.showing.way ?? null, stageId: best?.stageId ?? null }
   }
 }
 

@@ -1,6 +1,6 @@
 import { waterside } from '../../../core/index.ts'
 import type { AlongView, FlyAlong, StageAlong } from '../../../contract/index.ts'
-import { Waterside } from './answer.ts'
+import { SERVES, Waterside } from './answer.ts'
 import type { Put } from './answer.ts'
 
 /** One thing that a box for the day should hold, and what of it is packed. */
@@ -25,8 +25,6 @@ export interface PackNeed {
 /** Foods that fewer fish are on at their best are not packed for. */
 const LEAST_SHARE = 0.05
 const MOST_FOODS = 7
-/** A fly that does less than this for a food is no fly for it. */
-const SHOWS = 0.3
 /** From this fall on a fly takes a team down, mm/s. */
 const ANCHOR_MM_PER_S = 300
 
@@ -46,14 +44,14 @@ function needOf(
   const nothing = waterside.standingAfter([])
   const stageId = stage?.foodStageId ?? null
   const best = water.putFor(stageId, nothing)
-  const put = best && best.shown >= SHOWS ? best : null
+  const put = best && best.does >= SERVES ? best : null
   const [lower, smaller] = put ? water.stepsFrom(put, nothing, ['emerger', 'smaller']) : []
   return {
     ...{ kind, stage, put },
     ...hoursOf(onIt),
     lower: lower ?? null,
     smaller: smaller ?? null,
-    atHome: put ? null : water.homeFor(stageId, SHOWS),
+    atHome: put ? null : water.homeFor(stageId, SERVES),
   }
 }
 
@@ -64,7 +62,9 @@ function anchorOf(along: AlongView, share: number): PackNeed {
     .filter(({ figure }) => (figure.sinkSpeedMmPerS ?? 0) >= ANCHOR_MM_PER_S)
     .toSorted((a, b) => (b.figure.sinkSpeedMmPerS ?? 0) - (a.figure.sinkSpeedMmPerS ?? 0))
   const [fly] = heavy
-  const put = fly ? ({ fly, way: 'tightLineNymph', stage: null, shown: 1, depthMm: null } as const) : null
+  const put = fly
+    ? ({ fly, way: 'tightLineNymph', stage: null, does: 1, shown: 1, depthMm: null } as const)
+    : null
   const none = { stage: null, lower: null, smaller: null, atHome: null }
   return { ...none, kind: 'anchor', fromHalf: 0, toHalf: along.whatever.length, share, put }
 }

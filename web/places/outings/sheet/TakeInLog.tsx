@@ -4,11 +4,13 @@ import type { AlongView } from '../../../../contract/index.ts'
 import { takenIn } from '../../../parts/waterside/takeIn.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row, Section } from '../../../ui/layout.tsx'
-import { NoteField } from '../../../ui/fields.tsx'
 import { useCommand } from '../../../wire/useCommand.ts'
 import { whose } from '../../../wire/whose.ts'
 import { labels, LOG_REFUSED, logDamage, logSays } from '../../../words/waterside.ts'
 import { carriedHome } from './carriedHome.ts'
+
+/** A long day's log, and room above it. */
+const LONGEST_TEXT = 1_000_000
 
 /** A log that comes home from a phone, by file or by paste: shown first, then kept in one action. */
 export function TakeInLog({ along }: { readonly along: AlongView }) {
@@ -43,7 +45,18 @@ export function TakeInLog({ along }: { readonly along: AlongView }) {
             onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
           />
         </label>
-        <NoteField label={labels.orItsText} value={text} onChange={setText} width="420px" />
+        <label style={{ flex: 1, minWidth: 260 }}>
+          <Quiet>{labels.orItsText}</Quiet>
+          <textarea
+            aria-label={labels.orItsText}
+            value={text}
+            rows={3}
+            maxLength={LONGEST_TEXT}
+            spellCheck={false}
+            style={{ width: '100%', font: '0.875rem var(--figures)' }}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
       </Row>
       {read?.kind === 'refused' ? <Fault>{LOG_REFUSED[read.why]}</Fault> : null}
       {read?.kind === 'log' ? (

@@ -1,0 +1,236 @@
+import { readFile, writeFile } from 'node:fs/promises'
+import type { APIRequestContext, BrowserContext, Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { BoxesView, OutingsView } from '../contract/index.ts'
+import { axeFaults, expect, tabTo, test } from './thistle.ts'
+
+const SATURDAY = '2026-06-06'
+
+/** Packs flies of Saturday's story into the tray, as the evening before does; gives the outing's id. */
+async function packed(request: APIRequestContext, names: readonly string[]): Promise<string> {
+  const { boxes } = (await (await request.get('/api/boxes')).json()) as BoxesView
+  const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
+  const outing = outings.find(({ on }) => on === SATURDAY)!
+  const places = boxes.flatMap(({ compartments }) => compartments)
+  const tray = places.find(({ label }) => label === 'Bench tray')!
+  const flies = places.flatMap((place) =>
+    place.flies
+      .filter(({ patternName, count }) => count > 0 && names.includes(patternName))
+      .map(({ variantId, count }) => ({ fromCompartmentId: place.id, variantId, count })),
+  )
+  const body = { outingId: outing.id, toCompartmentId: tray.id, flies, anyway: true }
+  const answer = await request.post('/api/commands', { data: { id: v7(), kind: 'outingPack', body } })
+  expect(answer.status(), await answer.text()).toBe(200)
+  return outing.id
+}
+
+const NAMES = ['Third Button', 'Paper Lantern', 'Cold Tea', 'Kettle Lid', 'Chapel Roof', 'Singed Cuff']
+const step = (page: Page, name: string) => page.getByRole('group', { name: 'What to do now' }).getByRole('button', { name }) // prettier-ignore
+const part = (page: Page, name: string) => page.getByRole('region', { name })
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+  test('from signs to the fly, refused, changed, taken and lost; taken in at home in one action', async ({
+    page,
+    request,
+  }) => {
+    const id = await packed(request, NAMES)
+    await page.goto(`/outings/${id}?face=there`)
+    await page.getByRole('button', { name: 'Start watching' }).tap()
+    await expect(page.getByRole('timer')).toContainText(/[45]:\d\d/)
+    await page.getByRole('button', { name: 'Empty shucks drifting', exact: true }).tap()
+    await page.getByRole('button', { name: 'Back and tail, no snout', exact: true }).tap()
+    await step(page, 'Put on').tap()
+    await expect(part(page, 'What fish are on').getByRole('listitem').first()).toContainText('emerger')
+    await expect(part(page, 'What fish are on').getByRole('listitem').first()).toContainText('Back and tail')
+    const choice = part(page, 'What to put on')
+    await expect(choice).toContainText('Singed Cuff #12 cream')
+    expect(await axeFaults(page)).toEqual([])
+    await choice.getByRole('button', { name: 'Tie it on' }).first().tap()
+    for (let n = 0; n < 2; n += 1) await page.getByRole('button', { name: /^Clean drift/ }).tap()
+    await expect(page.locator('#sheet')).toContainText('2 of 5 clean drifts')
+    // ignored on two drifts is no verdict
+    await page.getByRole('button', { name: 'ignored it' }).tap()
+    await expect(page.getByRole('status').filter({ hasText: 'One change' })).toContainText('no fair trial')
+    await page.getByRole('button', { name: 'looked, turned' }).tap()
+    // one thing is changed, and it is kept what it was
+    const change = page.getByRole('status').filter({ hasText: 'One change' })
+    await expect(change).toContainText(/Cut it so that it sits lower|One smaller|Another stage/)
+    const [what = ''] =
+      /Cut it so that it sits lower|One smaller|Another stage/.exec(await change.innerText()) ?? []
+    await page.getByRole('button', { name: 'Done so' }).tap()
+    await page.getByRole('button', { name: 'landed' }).tap()
+    await expect(page.getByRole('button', { name: 'landed 1' })).toBeVisible()
+    await page.getByRole('button', { name: 'tree' }).tap()
+    await expect(page.locator('#sheet')).toContainText('Nothing is tied on yet')
+    await page.getByRole('button', { name: 'After' }).tap()
+    const noted = page.getByRole('table', { name: 'Noted at the water' })
+    await expect(noted).toContainText(what)
+    await page.getByRole('button', { name: 'Take in: 2 spells, 1 lost' }).tap()
+    await expect(noted.getByText('taken in')).toHaveCount(3)
+    await expect(page.locator('#sheet')).toContainText(/Singed Cuff #1\d \w+: 1 minutes?, 1 take/)
+    const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
+    expect(outings.find(({ on }) => on === SATURDAY)?.losses).toMatchObject([{ patternName: 'Singed Cuff', count: 1, cause: 'tree' }]) // prettier-ignore
+  })
+
+  test('taps made with no connection are delivered when there is one', async ({
+    page,
+    request,
+    context,
+    pageErrors,
+  }) => {
+    const id = await packed(request, NAMES)
+    await page.goto(`/outings/${id}?face=there`)
+    const shucks = page.getByRole('button', { name: 'Empty shucks drifting', exact: true })
+    await shucks.waitFor()
+    await context.setOffline(true)
+    await shucks.tap()
+    await expect(shucks).toHaveAttribute('aria-pressed', 'true')
+    await step(page, 'Put on').tap()
+    await expect(part(page, 'What fish are on')).toContainText('Empty shucks drifting')
+    await context.setOffline(false)
+    await expect.poll(async () => ((await (await request.get(`/api/outings/${id}/along`)).json()) as { taps: unknown[] }).taps.length).toBe(1) // prettier-ignore
+    // what the browser itself says of a lost connection
+    pageErrors.splice(0, pageErrors.length, ...pageErrors.filter((error) => !error.includes('ERR_INTERNET_DISCONNECTED'))) // prettier-ignore
+  })
+
+  test('a rising fish is tapped, and the sun has a light of its own', async ({ page, request }) => {
+    const id = await packed(request, NAMES)
+    await page.goto(`/outings/${id}?face=there`)
+    await step(page, 'Rise').tap()
+    for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'It rose' }).tap()
+    await expect(page.getByText('4 rises')).toBeVisible()
+    await expect(page.getByRole('status').first()).not.toContainText('Tap each rise')
+    await page.getByText('For the sun').tap()
+    expect(await axeFaults(page)).toEqual([])
+  })
+})
+
+test('by keyboard at a desk: the day before, a sign, what would settle it, and the fly tied on', async ({
+  page,
+  request,
+}) => {
+  const id = await packed(request, NAMES)
+  await page.goto('/outings')
+  await tabTo(page, page.getByRole('link', { name: 'Sat 6 June 2026' }))
+  await page.keyboard.press('Enter')
+  const box = page.getByRole('table', { name: 'Flies for it' })
+  await expect(box).toContainText('While nothing shows')
+  await expect(box).toContainText('An anchor for the team')
+  expect(await axeFaults(page)).toEqual([])
+  await tabTo(page, page.getByRole('button', { name: 'There' }))
+  await page.keyboard.press('Enter')
+  await tabTo(page, page.getByRole('button', { name: 'Back and tail, no snout', exact: true }))
+  await page.keyboard.press('Space')
+  await tabTo(page, step(page, 'Put on'))
+  await page.keyboard.press('Enter')
+  await expect(part(page, 'What fish are on').getByRole('listitem').first()).toContainText('emerger')
+  await tabTo(page, page.getByRole('button', { name: 'Looked, none' }))
+  await page.keyboard.press('Enter')
+  await tabTo(page, part(page, 'What to put on').getByRole('button', { name: 'Tie it on' }).first())
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Clean drift/ })).toBeVisible()
+  expect(page.url()).toContain(id)
+})
+
+test.describe('the page that goes along', () => {
+  /** Saves the page of an outing, and opens it from the file with no network; tells each request that it makes. */
+  async function taken(request: APIRequestContext, context: BrowserContext, path: string, id: string) {
+    const answer = await request.get(`/api/outings/${id}/page`)
+    expect(answer.headers()['content-disposition']).toContain('at-the-water-2026-06-06.html')
+    await writeFile(path, await answer.body())
+    const asked: string[] = []
+    await context.setOffline(true)
+    const open = async () => {
+      const page = await context.newPage()
+      page.on('request', (one) => {
+        if (!one.url().startsWith('data:') && !one.url().startsWith('blob:')) asked.push(one.url())
+      })
+      await page.goto(`file://${path}`)
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      return page
+    }
+    return { asked, open, size: (await readFile(path)).byteLength }
+  }
+  /** The log as it is shown to be copied. */
+  async function logOf(page: Page): Promise<string> {
+    await page.getByRole('button', { name: 'The log as text' }).click()
+    return page.getByRole('textbox', { name: 'The log' }).inputValue()
+  }
+
+  test('asks nobody, is small, loses nothing with its tab, and its log comes home once', async ({
+    page,
+    browser,
+    request,
+  }, info) => {
+    const id = await packed(request, NAMES)
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+    const { asked, open, size } = await taken(request, phone, info.outputPath('along.html'), id)
+    expect(size).toBeLessThan(2_000_000)
+    const first = await open()
+    await first.getByRole('button', { name: 'Snout and a bubble left behind', exact: true }).tap()
+    await step(first, 'Put on').tap()
+    await expect(part(first, 'What to put on').locator('svg').first()).toBeVisible()
+    await part(first, 'What to put on').getByRole('button', { name: 'Tie it on' }).first().tap()
+    const drift = first.getByRole('button', { name: /^Clean drift/ })
+    await drift.waitFor()
+    // a thousand taps, as fast as a page takes them
+    await drift.evaluate((button: HTMLElement) => {
+      for (let n = 0; n < 1000; n += 1) button.click()
+    })
+    await first.getByRole('button', { name: 'missed' }).tap()
+    await first.close()
+    const again = await open()
+    await step(again, 'Fish').tap()
+    await expect(again.getByRole('button', { name: 'Clean drift 1000' })).toBeVisible()
+    await again.getByRole('button', { name: 'Reel in' }).tap()
+    const log = await logOf(again)
+    expect(new Set(asked)).toEqual(new Set([`file://${info.outputPath('along.html')}`]))
+    await phone.close()
+
+    await page.goto(`/outings/${id}?face=after`)
+    const intake = part(page, 'A log from a phone')
+    const paste = (text: string) => intake.getByLabel('or its text, pasted').fill(text)
+    await paste('Dear diary')
+    await expect(intake).toContainText('no log of an outing')
+    await paste(log.replace(/log 1 \S+/, 'log 1 another-database'))
+    await expect(intake).toContainText('belongs to other data')
+    await paste(log.split('\n').slice(0, 40).join('\n'))
+    await expect(intake).toContainText('Its end is missing')
+    await paste(log.replace('missed', 'landed'))
+    await expect(intake).toContainText('changed since it left the phone')
+    await paste(log)
+    await expect(intake).toContainText('1004 new taps: 1 spell and 0 losses')
+    await intake.getByRole('button', { name: 'Take in' }).click()
+    await expect(page.getByRole('table', { name: 'Noted at the water' })).toContainText('taken in')
+    await paste(log)
+    await expect(intake).toContainText('All 1004 taps of it are here already')
+    await expect(intake.getByRole('button', { name: 'Take in' })).toHaveCount(0)
+  })
+
+  test('says where a phone keeps nothing, and asks for the log after ten taps', async ({
+    browser,
+    request,
+  }, info) => {
+    const id = await packed(request, NAMES)
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+    await phone.addInitScript(() => {
+      Object.defineProperty(window, 'localStorage', {
+        get: () => {
+          throw new DOMException('denied', 'SecurityError')
+        },
+      })
+    })
+    const { open } = await taken(request, phone, info.outputPath('along.html'), id)
+    const page = await open()
+    await expect(page.getByText('This phone keeps nothing')).toBeVisible()
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await step(page, 'Rise').tap()
+    for (let n = 0; n < 10; n += 1) await page.getByRole('button', { name: 'It rose' }).tap()
+    await expect(page.getByRole('alert')).toContainText('send the log before you close')
+    await logOf(page)
+    await expect(page.getByRole('alert')).toHaveCount(0)
+    await phone.close()
+  })
+})
