@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { waterside } from '../../core/index.ts'
 import type { Carried, WatersideTap } from '../../contract/index.ts'
+import { saveFile } from '../files/saveFile.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Quiet, Row, Section } from '../ui/layout.tsx'
 import { labels, sendWords } from '../words/waterside.ts'
@@ -23,12 +24,7 @@ export function SendLog({ carried, taps, keeps }: SendLogProps) {
   const outingId = along.outing.id
   const text = waterside.writeLog({ dataId, outingId }, taps)
   const save = () => {
-    const url = URL.createObjectURL(new Blob([text], { type: 'text/plain' }))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `log-${along.outing.on}.txt`
-    link.click()
-    URL.revokeObjectURL(url)
+    saveFile(`log-${along.outing.on}.txt`, new Blob([text], { type: 'text/plain' }))
     setSent(taps.length)
   }
   const isUrgent = !keeps && taps.length - sent >= ASKED_EVERY

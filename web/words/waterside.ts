@@ -104,8 +104,13 @@ export const labels = {
   noLongerThere: 'Noted as lost, and in no box any more:',
   madeOn: 'Forecast made',
   takeAlong: 'Take along',
+  pocketPdf: 'Pocket card',
+  pocketText: 'as Markdown',
   wade: 'Wade with care. In thunder the rod lies down.',
 } as const
+
+/** What a box should hold beside foods. */
+export const NEED_OF = { whatever: labels.nothingShowing, anchor: labels.anAnchor } as const
 
 /** What signs are of. */
 export const SIGN_GROUP: Readonly<Record<waterside.SignGroup, string>> = {

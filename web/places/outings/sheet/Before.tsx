@@ -3,6 +3,9 @@ import { useNavigate } from 'react-router'
 import { wording } from '../../../../core/index.ts'
 import { PATHS } from '../../../../contract/paths.ts'
 import type { AlongView } from '../../../../contract/index.ts'
+import { saveFile } from '../../../files/saveFile.ts'
+import { pocketCard, pocketMarkdown } from '../../../parts/waterside/pocketCard.ts'
+import type { PocketCard } from '../../../parts/waterside/pocketCard.ts'
 import { packNeeds } from '../../../parts/waterside/packNeeds.ts'
 import type { PackNeed } from '../../../parts/waterside/packNeeds.ts'
 import { ListedFly } from '../../../drawing/ListedFly.tsx'
@@ -11,7 +14,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { Caution, Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { FORBIDDEN } from '../../../words/outings.ts'
 import { rulesSentence } from '../../../words/rules.ts'
-import { labels } from '../../../words/waterside.ts'
+import { labels, NEED_OF } from '../../../words/waterside.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { clockTime } from '../../../words/words.ts'
 
@@ -63,8 +66,6 @@ function DayStrip({ along }: { readonly along: AlongView }) {
   )
 }
 
-const NEED_OF = { whatever: labels.nothingShowing, anchor: labels.anAnchor } as const
-
 /** One thing that the box should hold: when, for how many fish, and what of it is packed. */
 function NeedRow({ along, need }: { readonly along: AlongView; readonly need: PackNeed }) {
   const { units } = useWording()
@@ -104,6 +105,14 @@ function NeedRow({ along, need }: { readonly along: AlongView; readonly need: Pa
   )
 }
 
+/** Offers the pocket card for printing. */
+async function savePocketPdf(card: PocketCard): Promise<void> {
+  const { pocketPdf } = await import('./pocketPdf.ts')
+  const { shippedFont } = await import('../../../files/shippedFont.ts')
+  const bytes = await pocketPdf(card, await shippedFont())
+  saveFile('pocket-card.pdf', new Blob([bytes as BlobPart], { type: 'application/pdf' }))
+}
+
 /** The evening before: rules, the day by half hours, and which packed fly is for which of it. */
 export function Before({ along }: { readonly along: AlongView }) {
   const { units } = useWording()
@@ -131,6 +140,18 @@ export function Before({ along }: { readonly along: AlongView }) {
             onPress={() => void navigate(`/outings?pack=${outing.id}`)}
           >
             {labels.packIt}
+          </Button>
+          <Button onPress={() => void savePocketPdf(pocketCard(along, units))}>{labels.pocketPdf}</Button>
+          <Button
+            look="quiet"
+            onPress={() =>
+              saveFile(
+                `pocket-${outing.on}.md`,
+                new Blob([pocketMarkdown(pocketCard(along, units))], { type: 'text/markdown' }),
+              )
+            }
+          >
+            {labels.pocketText}
           </Button>
           <a href={PATHS.alongPage.replace(':id', outing.id)} download>
             {labels.takeAlong}

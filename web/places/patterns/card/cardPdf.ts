@@ -4,6 +4,7 @@ import { drawSketch } from '../../../../core/index.ts'
 import type { FlySketch, wording } from '../../../../core/index.ts'
 import { pdfPen } from '../../../files/pdfPen.ts'
 import type { FontFiles } from '../../../files/pdfPen.ts'
+import { wrapped } from '../../../files/wrapped.ts'
 
 const PT_PER_MM = 72 / 25.4
 /** Width and height of a card, mm: A6, and a quarter of a letter. */
@@ -21,19 +22,6 @@ function colourOf(hex: string | null) {
   if (!match) return undefined
   const [r = 0, g = 0, b = 0] = match.slice(1).map((pair) => parseInt(pair, 16) / 255)
   return rgb(r, g, b)
-}
-
-function wrapped(text: string, widthOf: (text: string) => number, wide: number): readonly string[] {
-  const lines: string[] = []
-  let line = ''
-  for (const word of text.split(/\s+/)) {
-    const longer = line ? `${line} ${word}` : word
-    if (line && widthOf(longer) > wide) {
-      lines.push(line)
-      line = word
-    } else line = longer
-  }
-  return line ? [...lines, line] : lines
 }
 
 /** Printers have more dots than points: the fly is drawn at so many to the point. */
