@@ -1,6 +1,6 @@
 export { choose } from './choose.ts'
 export type { Choice } from './choose.ts'
-export { FAIR_DRIFTS, nextStep, REFUSALS, STEPS } from './ladder.ts'
+export { FAIR_DRIFTS, ladderOf, nextStep, REFUSALS, STEPS } from './ladder.ts'
 export type { Refusal, Step, Trial } from './ladder.ts'
 export { readLog, writeLog } from './carriedLog.ts'
 export type { ReadLog } from './carriedLog.ts'

@@ -80,7 +80,8 @@ function ignoredUnder(school: School): readonly Step[] {
 /** What a sunk fly that was looked at or followed is changed in: how it moves, then what it is. */
 const FOLLOWED: readonly Step[] = ['pause', 'letItFall', 'smaller', 'finerTippet', 'colour', 'stage']
 
-function ladderOf(refusal: Refusal, where: Trial['where'], school: School): readonly Step[] {
+/** What is changed for a refusal, in the order of a school, as far as the box and the note can. */
+export function ladderOf(refusal: Refusal, where: Trial['where'], school: School): readonly Step[] {
   switch (refusal) {
     case 'spooked':
       return ['rest']

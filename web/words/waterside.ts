@@ -105,6 +105,8 @@ export const labels = {
   madeOn: 'Forecast made',
   takeAlong: 'Take along',
   pocketPdf: 'Pocket card',
+  floating: 'on top, it',
+  sunk: 'sunk, it',
   pocketText: 'as Markdown',
   wade: 'Wade with care. In thunder the rod lies down.',
 } as const
@@ -157,6 +159,33 @@ export const STEP: Readonly<Record<waterside.Step, string>> = {
   rest: 'Let it be for ten minutes, out of its sight.',
   leave: 'Leave this fish. It has seen enough.',
 }
+
+/** The same on a card, where there is little room. */
+const STEP_IN_SHORT: Readonly<Partial<Record<waterside.Step, string>>> = {
+  position: 'where you stand',
+  deeper: 'depth',
+  letItFall: 'let it fall',
+  pause: 'a pause',
+  finerTippet: 'tippet',
+  heavier: 'weight',
+  cutLower: 'cut it lower',
+  emerger: 'the emerger',
+  stage: 'another stage',
+  smaller: 'smaller',
+  colour: 'colour',
+}
+
+/** What to change after a refusal, one after the other: `looked, turned: cut it lower, the emerger, smaller`. */
+export const ladderInShort = (refusal: string, steps: readonly waterside.Step[]): string =>
+  `${refusal}: ${steps.flatMap((step) => STEP_IN_SHORT[step] ?? []).join(', ')}.`
+
+/** What a rise says of where it takes, by what breaks the film first. */
+export const RISES_IN_SHORT = [
+  'A swirl, the film whole: under it.',
+  'Back and tail: in the film. Lower the fly before you change it.',
+  'Snout and a bubble: on top.',
+  'Nothing: near the bed.',
+] as const
 
 /** Where a fly was left. */
 export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {

@@ -1,10 +1,17 @@
-import { wording } from '../../../core/index.ts'
+import { waterside, wording } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
-import type { AlongView } from '../../../contract/index.ts'
+import type { AlongView, StageAlong } from '../../../contract/index.ts'
 import { rulesSentence } from '../../words/rules.ts'
-import { labels, NEED_OF } from '../../words/waterside.ts'
+import { labels, ladderInShort, NEED_OF, REFUSAL, RISES_IN_SHORT } from '../../words/waterside.ts'
 import { clockTime, dateName } from '../../words/words.ts'
 import { packNeeds } from './packNeeds.ts'
+
+/** Above this a food is at the film, and no depth is told. */
+const FILM_MM = 50
+
+/** How deep a food is met, after a comma; nothing at the film. */
+export const stageDepth = (stage: StageAlong | null, units: DisplayUnits): string =>
+  stage && stage.toMm > FILM_MM ? `, ${wording.fineDepth((stage.fromMm + stage.toMm) / 2, units)}` : ''
 
 /** A line of a pocket card: when, for what, and the fly with the two that stand ready below it. */
 export interface PocketLine {
@@ -23,6 +30,18 @@ export interface PocketCard {
   readonly title: string
   readonly rules: string
   readonly lines: readonly PocketLine[]
+  /** what to look for, and what to change when it is refused, one after the other */
+  readonly help: readonly string[]
+}
+
+/** What a rise says, and what to change in the order of the tier's school. */
+function helpOf({ school }: AlongView): readonly string[] {
+  const ladder = (refusal: waterside.Refusal, where: 'onTop' | 'under') =>
+    ladderInShort(
+      `${where === 'onTop' ? labels.floating : labels.sunk} ${REFUSAL[refusal]}`,
+      waterside.ladderOf(refusal, where, school),
+    )
+  return [...RISES_IN_SHORT, ladder('turned', 'onTop'), ladder('ignored', 'onTop'), ladder('ignored', 'under')]
 }
 
 /** The pocket card of an outing, from what is packed. */
@@ -34,25 +53,27 @@ export function pocketCard(along: AlongView, units: DisplayUnits): PocketCard {
     title: `${outing.reachName ?? outing.waterName}, ${dateName(outing.on)}, ${hours}`,
     rules: rulesSentence(outing.rules, units),
     lines: packNeeds(along).map(({ kind, stage, fromHalf, toHalf, share, put, lower, smaller }) => {
-      const depth =
-        stage && stage.toMm > 0 ? `, ${wording.fineDepth((stage.fromMm + stage.toMm) / 2, units)}` : ''
       const then = [
         lower ? `${labels.lower}: ${lower.name}` : '',
         smaller ? `${labels.smaller}: ${smaller.name}` : '',
       ]
       return {
         when: kind === 'food' ? `${at(fromHalf)}–${at(toHalf)}` : '',
-        what: kind === 'food' ? `${stage?.name ?? ''}${depth}, ${wording.fishOnIt(share)}` : NEED_OF[kind],
+        what:
+          kind === 'food'
+            ? `${stage?.name ?? ''}${stageDepth(stage, units)}, ${wording.fishOnIt(share)}`
+            : NEED_OF[kind],
         fly: put?.fly.name ?? null,
         place: put?.fly.place ?? '',
         then: then.filter(Boolean).join('; '),
       }
     }),
+    help: helpOf(along),
   }
 }
 
 /** A pocket card as Markdown. */
-export const pocketMarkdown = ({ title, rules, lines }: PocketCard): string =>
+export const pocketMarkdown = ({ title, rules, lines, help }: PocketCard): string =>
   [
     `# ${title}`,
     '',
@@ -62,6 +83,8 @@ export const pocketMarkdown = ({ title, rules, lines }: PocketCard): string =>
       const put = fly ? `**${fly}** (${place})` : labels.gap
       return `- ${when ? `${when} ` : ''}${what}: ${put}${then ? `; ${then}` : ''}`
     }),
+    '',
+    ...help.map((line) => `- ${line}`),
     '',
     labels.wade,
     '',

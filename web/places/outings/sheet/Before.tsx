@@ -4,7 +4,7 @@ import { wording } from '../../../../core/index.ts'
 import { PATHS } from '../../../../contract/paths.ts'
 import type { AlongView } from '../../../../contract/index.ts'
 import { saveFile } from '../../../files/saveFile.ts'
-import { pocketCard, pocketMarkdown } from '../../../parts/waterside/pocketCard.ts'
+import { pocketCard, pocketMarkdown, stageDepth } from '../../../parts/waterside/pocketCard.ts'
 import type { PocketCard } from '../../../parts/waterside/pocketCard.ts'
 import { packNeeds } from '../../../parts/waterside/packNeeds.ts'
 import type { PackNeed } from '../../../parts/waterside/packNeeds.ts'
@@ -79,7 +79,7 @@ function NeedRow({ along, need }: { readonly along: AlongView; readonly need: Pa
         {kind === 'food' ? stage?.name : NEED_OF[kind]}{' '}
         <Quiet>
           {labels.upTo} {wording.fishOnIt(share)}
-          {stage ? `, ${wording.fineDepth((stage.fromMm + stage.toMm) / 2, units)}` : ''}
+          {stageDepth(stage, units)}
         </Quiet>
       </td>
       <td>

@@ -13,6 +13,7 @@ const card: PocketCard = {
     { when: '12:30–15:00', what: 'Dark olive, dun', fly: null, place: '', then: '' },
     { when: '', what: 'While nothing shows', fly: 'Attic <b>Stair</b> #12', place: 'Searching', then: '' },
   ],
+  help: ['Snout and a bubble: on top.'],
 }
 
 describe('a pocket card', () => {
@@ -24,7 +25,7 @@ describe('a pocket card', () => {
     )
     expect(sizes).toEqual([[...POCKET_SIZES.card], [...POCKET_SIZES.strip]])
     const text = await textOfPdf(bytes)
-    for (const told of ['Cellar Door #16 (Nymphs)', 'smaller: Cellar Door #18', 'Nothing that is packed is for them.', 'no lead'])
+    for (const told of ['Cellar Door #16 (Nymphs)', 'smaller: Cellar Door #18', 'Nothing that is packed is for them.', 'no lead', 'Snout and a bubble'])
       expect(text).toContain(told) // prettier-ignore
     expect(text.match(/Attic <b>Stair<\/b> #12/g)?.length).toBe(2)
   })

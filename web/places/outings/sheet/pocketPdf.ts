@@ -74,6 +74,8 @@ export async function pocketPdf(card: PocketCard, files: FontFiles): Promise<Uin
     line(fly ? `${fly} (${place})` : labels.gap, { heavy: fly !== null, indent: 8 })
     if (then) line(then, { indent: 8 })
   }
+  line(' ')
+  for (const one of card.help) line(one)
   line(labels.wade, { quiet: true, size: 6 })
   writeStrip(pdf, pen, card)
   return pdf.save()
