@@ -32,6 +32,7 @@ export type StageAlong = z.infer<typeof stageAlong>
 const flyAlong = z.object({
   variantId,
   name: z.string(),
+  /** its fall as it is fished, with its line trailing, where that is known */
   figure: variantFigure.pick({ kind: true, sinkSpeedMmPerS: true, posture: true, hookSize: true }),
   drawingKey: drawingKey.nullable(),
   /** what a cut makes of a packed fly that floats, in words; null where none has it sit lower */

@@ -1,5 +1,7 @@
 export { choose } from './choose.ts'
 export type { Choice } from './choose.ts'
+export { CRUISES_MM_PER_S, HEADINGS, leadOf, speedByMarks } from './cruiser.ts'
+export type { Cruise, Cruiser, Heading, Lead } from './cruiser.ts'
 export { FAIR_DRIFTS, ladderOf, nextStep, REFUSALS, STEPS } from './ladder.ts'
 export type { Refusal, Step, Trial } from './ladder.ts'
 export { readLog, writeLog } from './carriedLog.ts'

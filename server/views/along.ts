@@ -103,7 +103,8 @@ async function fliesAlong(
   const lostOf = (id: string) =>
     outing.losses.filter(({ variantId }) => variantId === id).reduce((sum, { count }) => sum + count, 0)
   const inWords = (fly: PlannedVariant, aboard: number, compartmentId: string | null): FlyAlong => {
-    const { kind, sinkSpeedMmPerS, posture, hookSize, drawingKey } = fly.figure
+    const { kind, posture, hookSize, drawingKey } = fly.figure
+    const sinkSpeedMmPerS = fly.figure.trailingSpeedMmPerS ?? fly.figure.sinkSpeedMmPerS
     return {
       variantId: fly.variantId,
       name: fly.name,

@@ -1,4 +1,5 @@
-import type { waterside } from '../../core/index.ts'
+import { wording } from '../../core/index.ts'
+import type { DisplayUnits, waterside } from '../../core/index.ts'
 
 /** Plain labels of an outing's sheet, and of what is used at the water. */
 export const labels = {
@@ -59,6 +60,14 @@ export const labels = {
   naturalPassed: 'A natural passed',
   risesHeard: 'rises',
   anotherTarget: 'Another fish',
+  itCruises: 'A fish that cruises',
+  itSwims: 'It swims',
+  howFast: 'How fast',
+  passedAMark: 'It passed a mark',
+  ofThreeMarks: 'of three marks, a metre apart',
+  itsDepth: 'Its depth',
+  leader: 'Leader',
+  linesIt: 'The line would fall over it: wait until it turns, or cast well to its side.',
   sun: 'For the sun',
   asAt: 'As at',
   now: 'now',
@@ -186,6 +195,28 @@ export const RISES_IN_SHORT = [
   'Snout and a bubble: on top.',
   'Nothing: near the bed.',
 ] as const
+
+/** Which way a fish swims. */
+export const HEADING: Readonly<Record<waterside.Heading, string>> = {
+  towards: 'towards me',
+  across: 'across',
+  away: 'away',
+}
+
+/** How fast it cruises. */
+export const CRUISE: Readonly<Record<waterside.Cruise, string>> = {
+  slow: 'slow',
+  usual: 'as usual',
+  fast: 'fast',
+}
+
+/** Where to put a fly before a cruising fish, and when to move it. */
+export const leadSentence = (
+  fly: string,
+  { aheadMm, moveAfterS }: waterside.Lead,
+  units: DisplayUnits,
+): string =>
+  `${fly}: put it ${wording.depth(aheadMm, units)} ahead on its way, and move it ${Math.round(moveAfterS)} s after it has landed.`
 
 /** Where a fly was left. */
 export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {
