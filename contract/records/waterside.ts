@@ -3,7 +3,7 @@ import { TECHNIQUES, waterside } from '../../core/index.ts'
 import { foodStageId, tapId, variantId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 
-const { LEFT_IN, REFUSALS, SIGNS, STEPS, TAKE_ENDS } = waterside
+const { LEFT_IN, REFUSALS, SAMPLED_FROM, SIGNS, STEPS, TAKE_ENDS } = waterside
 const step = z.enum(Object.keys(STEPS) as [waterside.Step, ...waterside.Step[]])
 const signKey = z.enum(SIGNS.map(({ key }) => key) as [string, ...string[]])
 /** Minted on the phone, with the time on its clock, ms since 1970. */
@@ -31,7 +31,7 @@ export const watersideTap = z.discriminatedUnion('kind', [
   tap('airTemp', { tempC: figure('airTempC') }),
   tap('rise', {}),
   tap('natural', {}),
-  tap('counted', { stageKey: foodStageId, count: figure('sampledNow') }),
+  tap('counted', { from: z.enum(SAMPLED_FROM), stageKey: foodStageId, count: figure('sampledNow') }),
   tap('reeledIn', {}),
   tap('undo', { of: tapId }),
 ])

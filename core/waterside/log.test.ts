@@ -58,10 +58,10 @@ describe('a log kept at the water', () => {
 
   it('adds samples up, and takes readings as they come', () => {
     const now = standingAfter(
-      taps({ kind: 'counted', stageKey: 'scud', count: 3 }, { kind: 'counted', stageKey: 'scud', count: 2 },
+      taps({ kind: 'counted', stageKey: 'scud', from: 'stones', count: 3 }, { kind: 'counted', stageKey: 'scud', from: 'stones', count: 2 }, { kind: 'counted', stageKey: 'scud', from: 'net', count: 1 }, { kind: 'counted', stageKey: 'scud', from: 'net', count: -1 },
         { kind: 'waterTemp', tempC: 9 }, { kind: 'waterTemp', tempC: 11.5 }),
     ) // prettier-ignore
-    expect(now.counts.get('scud')).toBe(5)
+    expect(now.counted).toEqual([{ stageId: 'scud', from: 'stones', count: 5 }])
     expect(now.waterTempC).toBe(11.5)
   })
 

@@ -1,5 +1,6 @@
 import type { Technique } from '../technique/index.ts'
 import type { Refusal, Step } from './ladder.ts'
+import type { Counted, SampledFrom } from './sample.ts'
 
 /** How a take ended. */
 export const TAKE_ENDS = ['landed', 'cameOff', 'missed'] as const
@@ -35,8 +36,8 @@ export type Tap =
   | { readonly kind: 'lost'; readonly variantKeys: readonly string[]; readonly leftIn: LeftIn }
   | { readonly kind: 'waterTemp' | 'airTemp'; readonly tempC: number }
   | { readonly kind: 'rise' | 'natural' }
-  /** so many of a stage, on stones, in a net, in a stomach */
-  | { readonly kind: 'counted'; readonly stageKey: string; readonly count: number }
+  /** so many of a stage in a sample */
+  | { readonly kind: 'counted'; readonly stageKey: string; readonly from: SampledFrom; readonly count: number }
   /** the line is in */
   | { readonly kind: 'reeledIn' }
   /** an earlier tap was a slip */
@@ -85,7 +86,7 @@ export interface Standing {
   readonly lost: readonly Lost[]
   readonly waterTempC: number | null
   readonly airTempC: number | null
-  readonly counts: ReadonlyMap<string, number>
+  readonly counted: readonly Counted[]
 }
 
 const AT_FIRST: Standing = {
@@ -99,7 +100,7 @@ const AT_FIRST: Standing = {
   lost: [],
   waterTempC: null,
   airTempC: null,
-  counts: new Map(),
+  counted: [],
 }
 
 /** Events in order, each once, without those that were slips. */
@@ -151,6 +152,17 @@ const changedIn = (event: Event & { readonly kind: 'step' }, fished: readonly Fi
   ]
 }
 
+/** Counts of samples with one more; of a stage from one place they are added up. */
+function withCount(
+  counted: readonly Counted[],
+  { stageKey, from, count }: Event & { readonly kind: 'counted' },
+): readonly Counted[] {
+  const isIt = (one: Counted) => one.stageId === stageKey && one.from === from
+  const before = counted.find(isIt)?.count ?? 0
+  const rest = counted.filter((one) => !isIt(one))
+  return before + count > 0 ? [...rest, { stageId: stageKey, from, count: before + count }] : rest
+}
+
 function after(now: Standing, event: Event): Standing {
   const s = event.atMs / 1000
   switch (event.kind) {
@@ -196,14 +208,7 @@ function after(now: Standing, event: Event): Standing {
     case 'natural':
       return { ...now, naturals: [...now.naturals, s] }
     case 'counted':
-      return {
-        ...now,
-        counts: withEntry(
-          now.counts,
-          event.stageKey,
-          (now.counts.get(event.stageKey) ?? 0) + event.count || null,
-        ),
-      }
+      return { ...now, counted: withCount(now.counted, event) }
     case 'reeledIn':
       return { ...now, fished: ended(now.fished, event.atMs) }
     case 'undo':

@@ -68,6 +68,11 @@ export const labels = {
   itsDepth: 'Its depth',
   leader: 'Leader',
   linesIt: 'The line would fall over it: wait until it turns, or cast well to its side.',
+  sample: 'A sample',
+  sampledFrom: 'Where from',
+  sampleCare:
+    'Put stones back as they lay. Disinfect net and boots between waters. A fish’s stomach only of one that is kept, where that is lawful.',
+  moreFoods: 'more foods',
   sun: 'For the sun',
   asAt: 'As at',
   now: 'now',
@@ -228,7 +233,19 @@ export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {
   given: 'given',
 }
 
-/** Why a stage: the signs that speak for it. */
+/** Where a sample was taken. */
+export const SAMPLED: Readonly<Record<waterside.SampledFrom, string>> = {
+  stones: 'on stones',
+  net: 'in the net',
+  web: 'on webs',
+  bush: 'in bushes',
+  stomach: 'in a fish',
+}
+
+/** How many of a stage were in a sample. */
+export const sampleWords = ({ count, from }: waterside.Counted): string => `${count} ${SAMPLED[from]}`
+
+/** Why a stage: the signs that speak for it, and what was found of it. */
 export const whySentence = (says: readonly string[]): string =>
   says.length === 0 ? 'By the season and the hour; no sign speaks for it yet.' : `${says.join('. ')}.`
 

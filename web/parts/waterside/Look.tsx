@@ -3,6 +3,7 @@ import { waterside } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
 import { labels, SIGN_GROUP } from '../../words/waterside.ts'
+import { Sample } from './Sample.tsx'
 import { Temperatures } from './Temperatures.tsx'
 import { useClock } from './useWaterside.ts'
 import type { AtTheWater } from './useWaterside.ts'
@@ -90,6 +91,7 @@ export function Look(at: AtTheWater) {
           </Signs>
         </Section>
       ))}
+      <Sample {...at} />
     </>
   )
 }

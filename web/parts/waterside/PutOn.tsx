@@ -3,7 +3,7 @@ import { waterside, wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { FORBIDDEN } from '../../words/outings.ts'
-import { fairTrial, labels, STEP, whySentence } from '../../words/waterside.ts'
+import { fairTrial, labels, sampleWords, STEP, whySentence } from '../../words/waterside.ts'
 import { techniqueName } from '../../words/words.ts'
 import { useMeans } from './means.ts'
 import { SERVES } from './answer.ts'
@@ -39,7 +39,7 @@ const Sub = styled.h3`
 `
 
 /** One stage that fish are on: how many, what by the season alone, and why. */
-function Stage({ stage, share, before, says }: OnStage) {
+function Stage({ stage, share, before, says, samples }: OnStage) {
   return (
     <li style={{ padding: '6px 0' }}>
       <Row $gap={8}>
@@ -49,7 +49,7 @@ function Stage({ stage, share, before, says }: OnStage) {
         </Quiet>
       </Row>
       <Bar $share={share} $before={before} aria-hidden />
-      <Quiet>{whySentence(says.map(({ text }) => text))}</Quiet>
+      <Quiet>{whySentence([...says.map(({ text }) => text), ...samples.map(sampleWords)])}</Quiet>
     </li>
   )
 }

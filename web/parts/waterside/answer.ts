@@ -10,6 +10,8 @@ export interface OnStage {
   readonly before: number
   /** signs seen that speak for it */
   readonly says: readonly waterside.Sign[]
+  /** how many of it were in samples */
+  readonly samples: readonly waterside.Counted[]
 }
 
 /** A packed fly to put on, and how. */
@@ -115,25 +117,26 @@ export class Waterside {
 
   /** What fish are on at a half hour after what was seen. */
   shares(standing: waterside.Standing, half: number): waterside.Shares {
-    return waterside.reckon(sharesAt(this.along, half), lookedAt(this.along, standing))
+    return waterside.reckon(this.sampled(standing, half), lookedAt(this.along, standing))
   }
 
   answer(standing: waterside.Standing, half: number): Answer {
     const before = sharesAt(this.along, half)
+    const sampled = this.sampled(standing, half)
     const looked = lookedAt(this.along, standing)
-    const shares = waterside.reckon(before, looked)
+    const shares = waterside.reckon(sampled, looked)
     const aboard = this.aboard(standing)
     const choices = waterside.choose(aboard, shares, 2)
     const [first, second] = choices.map((choice) => this.put(choice))
     const home = waterside.choose(this.all, shares, 1)[0]
     const fly = home && this.byKey.get(home.showing.key)
     const isMissed = home && fly?.aboard === 0 && home.shown > BETTER * (first?.shown ?? 0)
-    const [settles] = waterside.whatSettles(before, looked, this.worthLooking())
+    const [settles] = waterside.whatSettles(sampled, looked, this.worthLooking())
     return {
       stages: shares.stages
         .toSorted((a, b) => b.share - a.share)
         .slice(0, 3)
-        .flatMap((on) => this.onStage(on, before, looked)),
+        .flatMap((on) => this.onStage(on, before, looked, standing.counted)),
       whatever: shares.whatever,
       settles: settles?.sign ?? null,
       put: first ?? null,
@@ -213,6 +216,12 @@ export class Waterside {
     return this.byKey.get(key)
   }
 
+  /** What fish are on by the season and the samples. */
+  private sampled(standing: waterside.Standing, half: number): waterside.Shares {
+    const bandOf = (id: string) => this.stageById.get(id)?.band ?? 'bottom'
+    return waterside.afterSamples(sharesAt(this.along, half), standing.counted, bandOf)
+  }
+
   private aboard(standing: waterside.Standing): readonly waterside.Showing[] {
     const left = new Set(
       this.along.flies
@@ -235,12 +244,21 @@ export class Waterside {
     on: waterside.OnStage,
     before: waterside.Shares,
     looked: readonly waterside.Looked[],
+    counted: readonly waterside.Counted[],
   ): readonly OnStage[] {
     const stage = this.stageById.get(on.id)
     if (!stage) return []
     const says = looked.flatMap(({ sign, seen }) => (seen && waterside.speaksFor(sign, on) ? [sign] : []))
     const was = before.stages.find(({ id }) => id === on.id)?.share ?? 0
-    return [{ stage, share: on.share, before: was, says }]
+    return [
+      {
+        stage,
+        share: on.share,
+        before: was,
+        says,
+        samples: counted.filter(({ stageId }) => stageId === on.id),
+      },
+    ]
   }
 
   /** Conditions that the forecast knows are not looked for. */
