@@ -4,7 +4,8 @@ import { foodStageId, tapId, variantId } from '../common.ts'
 import { figure, listed } from '../limited.ts'
 
 const { LEFT_IN, REFUSALS, SAMPLED_FROM, SIGNS, STEPS, TAKE_ENDS } = waterside
-const step = z.enum(Object.keys(STEPS) as [waterside.Step, ...waterside.Step[]])
+/** The single thing that is changed for a fish that refused; see core's `STEPS`. */
+export const waterStep = z.enum(Object.keys(STEPS) as [waterside.Step, ...waterside.Step[]])
 const signKey = z.enum(SIGNS.map(({ key }) => key) as [string, ...string[]])
 /** Minted on the phone, with the time on its clock, ms since 1970. */
 const each = { id: tapId, atMs: figure('tapAtMs') }
@@ -20,9 +21,9 @@ export const watersideTap = z.discriminatedUnion('kind', [
     variantKey: variantId,
     way: z.enum(TECHNIQUES).nullable(),
     stageKey: foodStageId.nullable(),
-    step: step.nullable(),
+    step: waterStep.nullable(),
   }),
-  tap('step', { step }),
+  tap('step', { step: waterStep }),
   tap('drift', {}),
   tap('refused', { refusal: z.enum(REFUSALS) }),
   tap('take', { end: z.enum(TAKE_ENDS), lengthMm: figure('fishMm').nullable() }),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { TECHNIQUES } from '../techniques.ts'
 import { compartmentId, outingId, reachId, rigId, spellId, version, waterId } from '../common.ts'
+import { waterStep } from '../records/waterside.ts'
 import { waterRules } from '../records/water.ts'
 import { variantMention } from './parts.ts'
 
@@ -41,7 +42,14 @@ export const outingLine = z
   .meta({ id: 'Outing' })
 /** An outing. */
 export type OutingLine = z.infer<typeof outingLine>
+const taken = z.object({ minutes: z.number(), takes: z.number() })
 /** Outings that are planned, then those that are done, newest first. */
-export const outingsView = z.object({ outings: z.array(outingLine) }).meta({ id: 'Outings' })
+export const outingsView = z
+  .object({
+    outings: z.array(outingLine),
+    /** what came before and after each kind of change, as it was noted at the water */
+    changes: z.array(z.object({ step: waterStep, times: z.number(), before: taken, after: taken })),
+  })
+  .meta({ id: 'Outings' })
 /** All outings. */
 export type OutingsView = z.infer<typeof outingsView>

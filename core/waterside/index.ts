@@ -1,3 +1,5 @@
+export { changesOf } from './changes.ts'
+export type { ChangeWorth, Taken } from './changes.ts'
 export { choose } from './choose.ts'
 export type { Choice } from './choose.ts'
 export { CRUISES_MM_PER_S, HEADINGS, leadOf, speedByMarks } from './cruiser.ts'

@@ -1,14 +1,21 @@
-import { and, eq, isNull } from 'drizzle-orm'
+import { isNull } from 'drizzle-orm'
 import {
   bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt,
 } from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
-import type { AlongView, FlyAlong, OutingId, OutingLine, StageAlong } from '../../contract/index.ts'
+import type {
+  AlongView,
+  FlyAlong,
+  OutingId,
+  OutingLine,
+  StageAlong,
+  WatersideTap,
+} from '../../contract/index.ts'
 import { toServing } from '../../contract/planned.ts'
 import type { PlannedVariant } from '../../contract/planned.ts'
 import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
-import { food, outingTap, rig } from '../db/schema.ts'
+import { food, rig } from '../db/schema.ts'
 import { loadCuts } from '../read/cuts.ts'
 import { loadHours } from '../read/feedingRows.ts'
 import { saidOrRead } from '../read/likely.ts'
@@ -19,6 +26,7 @@ import type { LoadedReach } from '../read/reaches.ts'
 import { loadSettings } from '../read/settings.ts'
 import { loadFlies, loadShowings } from '../read/showingsOf.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
+import { loadTaps } from '../read/taps.ts'
 import { loadRecipes } from '../read/variants.ts'
 import { outingsView } from './outings.ts'
 
@@ -89,7 +97,7 @@ async function fliesAlong(
   db: Reader,
   outing: OutingLine,
   stages: readonly StageAlong[],
-  taps: AlongView['taps'],
+  taps: readonly WatersideTap[],
 ): Promise<readonly FlyAlong[]> {
   const flies = await loadFlies(db)
   const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
@@ -184,19 +192,6 @@ async function showingsAlong(
   })
 }
 
-/** What was noted at the water, in order, and of which of it a spell or a loss was made. */
-async function tapsOf(db: Reader, outingId: OutingId): Promise<Pick<AlongView, 'taps' | 'booked'>> {
-  const rows = await db
-    .select()
-    .from(outingTap)
-    .where(and(eq(outingTap.outingId, outingId), isNull(outingTap.archivedAtMs)))
-    .orderBy(outingTap.atMs, outingTap.id)
-  return {
-    taps: rows.map(({ id, atMs, said }) => ({ ...said, id, atMs })),
-    booked: rows.filter(({ booked }) => booked).map(({ id }) => id),
-  }
-}
-
 /** All that an outing needs at the water, where no server answers; null where it is gone, or its water has no reach. */
 export async function alongView(db: Reader, clock: Clock, outingId: OutingId): Promise<AlongView | null> {
   const outing = (await outingsView(db)).outings.find(({ id }) => id === outingId)
@@ -207,7 +202,7 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
   if (!outing || !place) return null
   const { school } = (await loadSettings(db)).body
   const hours = hoursOf(outing)
-  const noted = await tapsOf(db, outingId)
+  const noted = (await loadTaps(db)).get(outingId) ?? { taps: [], booked: [] }
   const ofNotes = noted.taps.flatMap((tap) => (tap.kind === 'tiedOn' ? (tap.stageKey ?? []) : []))
   const feeding = await stagesAlong(db, place, outing.on, hours, new Set<string>(ofNotes))
   const flies = [...(await fliesAlong(db, outing, feeding.stages, noted.taps))]
@@ -226,6 +221,7 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
     flies,
     showings: await showingsAlong(db, outing, place, { ...feeding, flies, school }),
     rigs: await db.select({ rigId: rig.id, name: rig.name, way: rig.way }).from(rig).where(isNull(rig.archivedAtMs)), // prettier-ignore
-    ...noted,
+    taps: [...noted.taps],
+    booked: [...noted.booked],
   }
 }

@@ -1,6 +1,8 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { waterside } from '../../core/index.ts'
 import type { OutingsView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { loadTaps } from '../read/taps.ts'
 import {
   compartment,
   flyEntry,
@@ -26,7 +28,9 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
   const losses = await loadLosses(db)
   const spells = await loadSpells(db)
   const packed = await loadPacked(db)
+  const noted = [...(await loadTaps(db)).values()].map(({ taps }) => waterside.standingAfter(taps))
   return {
+    changes: [...waterside.changesOf(noted)],
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
       id: o.id,
       version: o.version,

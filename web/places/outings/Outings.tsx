@@ -10,6 +10,7 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { clockTime, dateName, techniquesInWords } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { Changes } from './Changes.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
 import { Fished, MostTrusted } from './Fished.tsx'
 import { Pack } from './Pack.tsx'
@@ -247,6 +248,7 @@ export default function Outings() {
         />
       ))}
       <MostTrusted outings={data.outings} />
+      <Changes changes={data.changes} />
       {data.outings.length === 0 ? <p>{labels.noOutingYetPlan}</p> : null}
     </>
   )
