@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { CHROMIUM_ARGS, chromiumPath } from './chromium.ts'
+import { packedForSaturday } from './packed.ts'
 import { FLY_SHEET, flySheet } from './flySheet.ts'
 import { serveApart } from './serving.ts'
 
@@ -103,20 +104,6 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'finder',
-    path: '/patterns',
-    before: async (page) => {
-      await open(page, 'Third Button')
-      await page.getByRole('button', { name: 'Find a weighting' }).click()
-      await page.getByRole('button', { name: 'Find weightings' }).click()
-      await page.getByText('The best of').waitFor()
-      await page
-        .getByRole('form', { name: 'Find a weighting' })
-        .evaluate((form) => form.scrollIntoView({ block: 'start' }))
-      await page.locator('#sheet').evaluate((sheet) => sheet.scrollBy(0, -220))
-    },
-  },
-  {
     name: 'rig',
     path: '/outings?rig=',
     before: async (page) => {
@@ -146,6 +133,21 @@ const shots: readonly Shot[] = [
     },
   },
   { name: 'bench-phone', path: '/bench', size: PHONE },
+  {
+    name: 'there-phone',
+    path: '/outings',
+    size: PHONE,
+    before: async (page) => {
+      const { origin } = new URL(page.url())
+      const id = await packedForSaturday(page.request, origin)
+      await page.goto(`${origin}/outings/${id}?face=there`)
+      for (const sign of ['Back and tail, no snout', 'Empty shucks drifting'])
+        await page.getByRole('button', { name: sign, exact: true }).click()
+      await page.getByRole('button', { name: 'Put on' }).click()
+      await page.getByRole('region', { name: 'What to put on' }).waitFor()
+      await page.locator('#sheet').evaluate((sheet) => sheet.scrollTo(0, 0))
+    },
+  },
 ]
 
 const only = process.argv.slice(2).filter((arg) => !arg.startsWith('--'))

@@ -1,30 +1,9 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test'
-import { v7 } from 'uuid'
-import type { BoxesView, OutingsView } from '../contract/index.ts'
+import type { OutingsView } from '../contract/index.ts'
+import { packedForSaturday, SATURDAY } from './packed.ts'
 import { axeFaults, expect, tabTo, test } from './thistle.ts'
 
-const SATURDAY = '2026-06-06'
-
-/** Packs flies of Saturday's story into the tray, as the evening before does; gives the outing's id. */
-async function packed(request: APIRequestContext, names: readonly string[]): Promise<string> {
-  const { boxes } = (await (await request.get('/api/boxes')).json()) as BoxesView
-  const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
-  const outing = outings.find(({ on }) => on === SATURDAY)!
-  const places = boxes.flatMap(({ compartments }) => compartments)
-  const tray = places.find(({ label }) => label === 'Bench tray')!
-  const flies = places.flatMap((place) =>
-    place.flies
-      .filter(({ patternName, count }) => count > 0 && names.includes(patternName))
-      .map(({ variantId, count }) => ({ fromCompartmentId: place.id, variantId, count })),
-  )
-  const body = { outingId: outing.id, toCompartmentId: tray.id, flies, anyway: true }
-  const answer = await request.post('/api/commands', { data: { id: v7(), kind: 'outingPack', body } })
-  expect(answer.status(), await answer.text()).toBe(200)
-  return outing.id
-}
-
-const NAMES = ['Third Button', 'Paper Lantern', 'Cold Tea', 'Kettle Lid', 'Chapel Roof', 'Singed Cuff']
 const step = (page: Page, name: string) => page.getByRole('group', { name: 'What to do now' }).getByRole('button', { name }) // prettier-ignore
 const part = (page: Page, name: string) => page.getByRole('region', { name })
 
@@ -35,7 +14,7 @@ test.describe('on a phone', () => {
     page,
     request,
   }) => {
-    const id = await packed(request, NAMES)
+    const id = await packedForSaturday(request)
     await page.goto(`/outings/${id}?face=there`)
     await page.getByRole('button', { name: 'Start watching' }).tap()
     await expect(page.getByRole('timer')).toContainText(/[45]:\d\d/)
@@ -80,7 +59,7 @@ test.describe('on a phone', () => {
     context,
     pageErrors,
   }) => {
-    const id = await packed(request, NAMES)
+    const id = await packedForSaturday(request)
     await page.goto(`/outings/${id}?face=there`)
     const shucks = page.getByRole('button', { name: 'Empty shucks drifting', exact: true })
     await shucks.waitFor()
@@ -96,7 +75,7 @@ test.describe('on a phone', () => {
   })
 
   test('a rising fish is tapped, and the sun has a light of its own', async ({ page, request }) => {
-    const id = await packed(request, NAMES)
+    const id = await packedForSaturday(request)
     await page.goto(`/outings/${id}?face=there`)
     await step(page, 'Rise').tap()
     for (let n = 0; n < 4; n += 1) await page.getByRole('button', { name: 'It rose' }).tap()
@@ -111,7 +90,7 @@ test('by keyboard at a desk: the day before, a sign, what would settle it, and t
   page,
   request,
 }) => {
-  const id = await packed(request, NAMES)
+  const id = await packedForSaturday(request)
   await page.goto('/outings')
   await tabTo(page, page.getByRole('link', { name: 'Sat 6 June 2026' }))
   await page.keyboard.press('Enter')
@@ -164,7 +143,7 @@ test.describe('the page that goes along', () => {
     browser,
     request,
   }, info) => {
-    const id = await packed(request, NAMES)
+    const id = await packedForSaturday(request)
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
     const { asked, open, size } = await taken(request, phone, info.outputPath('along.html'), id)
     expect(size).toBeLessThan(2_000_000)
@@ -213,7 +192,7 @@ test.describe('the page that goes along', () => {
     browser,
     request,
   }, info) => {
-    const id = await packed(request, NAMES)
+    const id = await packedForSaturday(request)
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
     await phone.addInitScript(() => {
       Object.defineProperty(window, 'localStorage', {

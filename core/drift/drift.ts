@@ -84,9 +84,12 @@ export interface Interception {
   readonly spareS: number
 }
 
+/** How far before a cruising fish a fly must fall in that takes so long to its depth, mm: it swims that far meanwhile. */
+export const aheadOf = (speedMmPerS: number, downS: number): number => speedMmPerS * downS
+
 /** How a fly meets a cruising fish; null for one that does not get down to it. */
 export function intercept(descent: Descent, { awayMm, depthMm, speedMmPerS }: Cruiser): Interception | null {
   const timeS = timeToDepth(descent, depthMm)
   if (timeS === null) return null
-  return { aheadMm: speedMmPerS * timeS, spareS: awayMm / speedMmPerS - timeS }
+  return { aheadMm: aheadOf(speedMmPerS, timeS), spareS: awayMm / speedMmPerS - timeS }
 }

@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../uncertainty/index.ts'
 import { CRUISES_MM_PER_S, leadOf, speedByMarks } from './index.ts'
-import type { Cruiser } from './index.ts'
+import type { CruisingFish } from './index.ts'
 
-const fish: Cruiser = { speedMmPerS: 350, depthMm: 800, heading: 'across', fallMmPerS: 100, leaderMm: 4000 }
+const fish: CruisingFish = {
+  speedMmPerS: 350,
+  depthMm: 800,
+  heading: 'across',
+  fallMmPerS: 100,
+  leaderMm: 4000,
+}
 
 describe('a fish that cruises', () => {
   it('has the fly at its depth a second before it is there, reckoned by hand', () => {
@@ -22,7 +28,7 @@ describe('a fish that cruises', () => {
   it('is led further the faster it swims and the slower the fly falls, and the fly is never moved before it is down', () => {
     const random = randomFrom(7)
     for (let n = 0; n < 500; n += 1) {
-      const one: Cruiser = {
+      const one: CruisingFish = {
         ...fish,
         speedMmPerS: 100 + 600 * random(),
         depthMm: 3000 * random(),

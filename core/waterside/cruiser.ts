@@ -1,3 +1,5 @@
+import { aheadOf } from '../drift/index.ts'
+
 /** Which way a fish swims, as the angler sees it. */
 export const HEADINGS = ['towards', 'across', 'away'] as const
 export type Heading = (typeof HEADINGS)[number]
@@ -7,7 +9,7 @@ export const CRUISES_MM_PER_S = { slow: 200, usual: 350, fast: 500 } as const
 export type Cruise = keyof typeof CRUISES_MM_PER_S
 
 /** A fish that swims its way at one depth, and the fly and leader that it is fished with. */
-export interface Cruiser {
+export interface CruisingFish {
   readonly speedMmPerS: number
   /** below the surface, mm; nought where it takes off the top */
   readonly depthMm: number
@@ -37,15 +39,15 @@ const MOVED_AT_MM = 600
 const SLACK_MM = 500
 
 /** How long a fly takes to a depth, s; nought for one that floats. */
-const downS = ({ depthMm, fallMmPerS }: Cruiser) => (fallMmPerS === null ? 0 : depthMm / fallMmPerS)
+const downS = ({ depthMm, fallMmPerS }: CruisingFish) => (fallMmPerS === null ? 0 : depthMm / fallMmPerS)
 
 /**
  * Where a fly has to land before a cruising fish, so that it hangs at its depth a second before it is there and lands no
  * nearer than startles it; and how long after that it is moved. The fish swims on as it swims.
  */
-export function leadOf(fish: Cruiser): Lead {
+export function leadOf(fish: CruisingFish): Lead {
   const { speedMmPerS, heading, leaderMm } = fish
-  const aheadMm = Math.max(speedMmPerS * (downS(fish) + STILL_S), NEAREST_MM)
+  const aheadMm = Math.max(aheadOf(speedMmPerS, downS(fish) + STILL_S), NEAREST_MM)
   return {
     aheadMm,
     moveAfterS: Math.max((aheadMm - MOVED_AT_MM) / speedMmPerS, downS(fish)),

@@ -11,6 +11,8 @@ export const labels = {
   look: 'Look',
   putOn: 'Put on',
   for: 'For',
+  to: 'to',
+  metAt: 'they are met at',
   fish: 'Fish',
   rise: 'Rise',
   backToOutings: 'All outings',
@@ -221,7 +223,7 @@ export const leadSentence = (
   { aheadMm, moveAfterS }: waterside.Lead,
   units: DisplayUnits,
 ): string =>
-  `${fly}: put it ${wording.depth(aheadMm, units)} ahead on its way, and move it ${Math.round(moveAfterS)} s after it has landed.`
+  `${fly}: put it ${wording.depth(aheadMm, units)} ahead on its way, and move it ${Math.round(moveAfterS)} s after it has landed: it is down a second before the fish is there.`
 
 /** Where a fly was left. */
 export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {

@@ -5,6 +5,7 @@ import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { FORBIDDEN } from '../../words/outings.ts'
 import { fairTrial, labels, sampleWords, STEP, whySentence } from '../../words/waterside.ts'
 import { techniqueName } from '../../words/words.ts'
+import { stageDepth } from './pocketCard.ts'
 import { useMeans } from './means.ts'
 import { SERVES } from './answer.ts'
 import type { Answer, OnStage, Put, Rung } from './answer.ts'
@@ -68,7 +69,11 @@ function Fly({ put, large = false }: { readonly put: Put; readonly large?: boole
       <p>
         {labels.for} {stage?.name ?? labels.whatever}
         {way ? `; ${techniqueName[way] ?? way}` : ''}
-        {depthMm !== null && depthMm > 0 ? `; ${wording.fineDepth(depthMm, units)}` : ''}. {stage?.howFished}
+        {depthMm !== null && depthMm > 0 ? `, ${labels.to} ${wording.fineDepth(depthMm, units)}` : ''}
+        {depthMm !== null && depthMm > 0 && stage
+          ? `; ${labels.metAt}${stageDepth(stage, units).slice(1)}`
+          : ''}
+        . {stage?.howFished}
       </p>
       {stage && put.does < SERVES ? <Caution>{labels.couldPass}</Caution> : null}
     </div>
