@@ -1,5 +1,6 @@
 import styled from 'styled-components'
 import { waterside, wording } from '../../../core/index.ts'
+import type { DisplayUnits } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { FORBIDDEN } from '../../words/outings.ts'
@@ -55,10 +56,23 @@ function Stage({ stage, share, before, says, samples }: OnStage) {
   )
 }
 
+/** For what, by which way, and how deep it gets so where they are met deeper than at the film. */
+function howSo({ way, stage, depthMm }: Put, units: DisplayUnits): string {
+  const isSunk = depthMm !== null && depthMm > 0
+  const met = stageDepth(stage, units)
+  return [
+    `${labels.for} ${stage?.name ?? labels.whatever}`,
+    way ? `; ${techniqueName[way] ?? way}` : '',
+    isSunk ? `, ${labels.to} ${wording.fineDepth(depthMm, units)}` : '',
+    isSunk && met ? `; ${labels.metAt}${met.slice(1)}` : '',
+    '.',
+  ].join('')
+}
+
 /** A fly, where it lies, how it is fished and how deep it gets so. */
 function Fly({ put, large = false }: { readonly put: Put; readonly large?: boolean }) {
   const { units, pxPerMm, DrawnFly } = useMeans()
-  const { fly, way, stage, depthMm } = put
+  const { fly, stage } = put
   return (
     <div>
       <Row $gap={10}>
@@ -67,13 +81,7 @@ function Fly({ put, large = false }: { readonly put: Put; readonly large?: boole
         <span>{fly.place}</span>
       </Row>
       <p>
-        {labels.for} {stage?.name ?? labels.whatever}
-        {way ? `; ${techniqueName[way] ?? way}` : ''}
-        {depthMm !== null && depthMm > 0 ? `, ${labels.to} ${wording.fineDepth(depthMm, units)}` : ''}
-        {depthMm !== null && depthMm > 0 && stage
-          ? `; ${labels.metAt}${stageDepth(stage, units).slice(1)}`
-          : ''}
-        . {stage?.howFished}
+        {howSo(put, units)} {stage?.howFished}
       </p>
       {stage && put.does < SERVES ? <Caution>{labels.couldPass}</Caution> : null}
     </div>
