@@ -90,7 +90,8 @@ export async function until<Value>(
   await waitFor(
     async () => {
       found = await look()
-      if (found === null || found === undefined || found === false) throw new Error('not there yet')
+      if (found === null || found === undefined || found === false)
+        throw new Error(`not there yet: ${look.toString()}`)
     },
     { timeout },
   )

@@ -2,6 +2,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
+import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import Coverage from './cover/Coverage.tsx'
 import NewBox from './NewBox.tsx'
@@ -11,10 +12,6 @@ import PasteFlies from './PasteFlies.tsx'
 onTheDemo()
 
 const button = (name: string | RegExp) => screen.getByRole<HTMLButtonElement>('button', { name })
-const choose = async (label: RegExp, option: RegExp) => {
-  fireEvent.click(button(label))
-  fireEvent.click(await until(() => screen.queryByRole('option', { name: option })))
-}
 
 describe('a new box', () => {
   it('has rows and columns of compartments, each with its slits', () => {

@@ -3,6 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { OutingLine } from '../../../contract/index.ts'
 import { asked } from '../../testing/asked.ts'
+import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import { EmptyPockets } from './EmptyPockets.tsx'
 import { Pack } from './Pack.tsx'
@@ -10,10 +11,6 @@ import { Pack } from './Pack.tsx'
 onTheDemo()
 
 const button = (name: string | RegExp) => screen.getByRole<HTMLButtonElement>('button', { name })
-const choose = async (label: RegExp, option: RegExp) => {
-  fireEvent.click(button(label))
-  fireEvent.click(await until(() => screen.queryByRole('option', { name: option })))
-}
 const outing = async (on: string): Promise<OutingLine> =>
   (await asked.outings()).outings.find((one) => one.on === on)!
 const held = async (label: string) =>

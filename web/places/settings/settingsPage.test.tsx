@@ -2,6 +2,7 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
+import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import { store } from '../../wire/store.ts'
 import Settings from './Settings.tsx'
@@ -12,10 +13,6 @@ const kept = async () => (await asked.frame()).settings
 async function settings() {
   show(<Settings />)
   await until(() => screen.queryByRole('heading', { level: 1 }))
-}
-const choose = async (label: RegExp, option: string) => {
-  fireEvent.click(screen.getByRole('button', { name: label }))
-  fireEvent.click(await until(() => screen.queryByRole('option', { name: option })))
 }
 
 describe('settings', () => {
