@@ -74,6 +74,17 @@ test.describe('on a phone', () => {
     pageErrors.splice(0, pageErrors.length, ...pageErrors.filter((error) => !error.includes('ERR_INTERNET_DISCONNECTED'))) // prettier-ignore
   })
 
+  test('a tap that is taken back in the tray is gone from the page', async ({ page, request }) => {
+    const id = await packedForSaturday(request)
+    await page.goto(`/outings/${id}?face=there`)
+    const shucks = page.getByRole('button', { name: 'Empty shucks drifting', exact: true })
+    await shucks.tap()
+    await expect(page.getByText('Noted one thing at River Harnsel')).toBeVisible()
+    await expect(shucks).toHaveAttribute('aria-pressed', 'true')
+    await page.getByRole('button', { name: 'Undo' }).last().tap()
+    await expect(shucks).toHaveAttribute('aria-pressed', 'false')
+  })
+
   test('a rising fish is tapped, and the sun has a light of its own', async ({ page, request }) => {
     const id = await packedForSaturday(request)
     await page.goto(`/outings/${id}?face=there`)
@@ -160,11 +171,17 @@ test.describe('the page that goes along', () => {
     })
     await first.getByRole('button', { name: 'missed' }).tap()
     await first.close()
-    const again = await open()
+    // two tabs of one page keep the taps of both
+    const [again, other] = [await open(), await open()]
+    await step(other, 'Rise').tap()
+    await other.getByRole('button', { name: 'It rose' }).tap()
+    await other.close()
     await step(again, 'Fish').tap()
     await expect(again.getByRole('button', { name: 'Clean drift 1000' })).toBeVisible()
     await again.getByRole('button', { name: 'Reel in' }).tap()
-    const log = await logOf(again)
+    await again.close()
+    const last = await open()
+    const log = await logOf(last)
     expect(new Set(asked)).toEqual(new Set([`file://${info.outputPath('along.html')}`]))
     await phone.close()
 
@@ -180,11 +197,11 @@ test.describe('the page that goes along', () => {
     await paste(log.replace('missed', 'landed'))
     await expect(intake).toContainText('changed since it left the phone')
     await paste(log)
-    await expect(intake).toContainText('1004 new taps: 1 spell and 0 losses')
+    await expect(intake).toContainText('1005 new taps: 1 spell and 0 losses')
     await intake.getByRole('button', { name: 'Take in' }).click()
     await expect(page.getByRole('table', { name: 'Noted at the water' })).toContainText('taken in')
     await paste(log)
-    await expect(intake).toContainText('All 1004 taps of it are here already')
+    await expect(intake).toContainText('All 1005 taps of it are here already')
     await expect(intake.getByRole('button', { name: 'Take in' })).toHaveCount(0)
   })
 

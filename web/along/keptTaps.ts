@@ -41,7 +41,9 @@ export function keptTaps(dataId: string, outingId: string): KeptTaps {
     keeps: true,
     keep: (taps) => {
       try {
-        localStorage.setItem(key, JSON.stringify(taps))
+        // another tab of the page may have kept some meanwhile
+        const all = new Map([...parsed(localStorage.getItem(key)), ...taps].map((tap) => [tap.id, tap]))
+        localStorage.setItem(key, JSON.stringify([...all.values()]))
         return true
       } catch {
         return false

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { AlongView, CommandInput, TapId, WatersideTap } from '../../../../contract/index.ts'
 import type { Said, TapLog } from '../../../parts/waterside/useWaterside.ts'
 import { readQueue } from '../../../wire/outbox/kept.ts'
@@ -18,6 +18,13 @@ export function useTaps({ outing, taps }: AlongView): TapLog {
   const command = useCommand()
   const [own, setOwn] = useState(() => waiting(outing.id))
   const all = useMemo(() => [...new Map([...taps, ...own].map((tap) => [tap.id, tap])).values()], [taps, own])
+  // what the server has is its own from then on: taken back there, it is gone here
+  useEffect(() => {
+    const there = new Set(taps.map(({ id }) => id))
+    setOwn((before) =>
+      before.some(({ id }) => there.has(id)) ? before.filter(({ id }) => !there.has(id)) : before,
+    )
+  }, [taps])
   const note = useCallback(
     (said: Said) => {
       const tap = { ...said, id: newId<TapId>(), atMs: Date.now() } as WatersideTap
