@@ -28,7 +28,7 @@ const FLOORS = [
 const SERVER_FLOORS = [
   ['db', 'clock', 'problems', 'instruments'],
   ['read'],
-  ['upkeep'],
+  ['upkeep', 'pairing'],
   ['commands', 'views'],
   ['http'],
 ]

@@ -44,4 +44,7 @@ export const PATHS = {
   backupPreview: '/api/backups/:id/preview',
   backupMake: '/api/backups/make',
   backupRestore: '/api/backups/restore',
+  pairing: '/api/phones',
+  pairingOpen: '/api/phones/code',
+  pairingEnd: '/api/phones/end',
 } as const

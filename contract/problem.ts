@@ -18,6 +18,7 @@ export const PROBLEM_STATUS = {
   viseTaken: 409,
   cannotUndo: 409,
   notAPicture: 415,
+  notPaired: 401,
   incompleteRecipe: 422,
   bodyTooLarge: 413,
   forbiddenOrigin: 403,

@@ -14,6 +14,7 @@ import {
   photoId,
   reachId,
 } from './common.ts'
+import { pairingView } from './paired.ts'
 import { command, commandResult } from './commands/index.ts'
 import { instrumentAsk, instrumentReading } from './records/instrument.ts'
 import { backupName, backupPreview, backupsView } from './views/backups.ts'
@@ -353,6 +354,27 @@ export const routes = {
     summary: 'Puts a copy in the place of the database; what is there now is kept beside it',
     body: z.object({ name: backupName }).strict(),
     answer: z.object({ restoring: z.boolean() }),
+  },
+  pairing: {
+    method: 'get',
+    path: PATHS.pairing,
+    summary: 'Phones that may come in from the home network, and the code that admits one more',
+    answer: pairingView,
+  },
+  pairingOpen: {
+    method: 'post',
+    path: PATHS.pairingOpen,
+    summary:
+      'Opens a code for one phone: for ten minutes and five tries; an older code is worth nothing any more',
+    body: z.object({}).strict(),
+    answer: pairingView,
+  },
+  pairingEnd: {
+    method: 'post',
+    path: PATHS.pairingEnd,
+    summary: 'Shows a phone out',
+    body: z.object({ deviceId: z.uuid() }).strict(),
+    answer: pairingView,
   },
   command: {
     method: 'post',

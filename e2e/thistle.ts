@@ -10,11 +10,15 @@ import { FILLED } from './fill.ts'
 interface Served {
   readonly address: string
   readonly dataPath: string
+  /** where phones are served; null where they are not */
+  readonly phonesAt: string | null
 }
 
 interface Fixtures {
   /** the test writes nothing, and may share a server with others of its kind */
   readonly onlyReads: boolean
+  /** phones of the home network are served too, on another address of this machine */
+  readonly servesPhones: boolean
   /** a server over a copy of the demo's data: the test's own, or shared where it only reads */
   readonly serving: Served
   /** errors of the page's console; a test fails where there are any at its end */
@@ -22,15 +26,16 @@ interface Fixtures {
 }
 
 /** Serves a copy of the demo's data while it is used, within this process: a process of its own takes a second to start. */
-async function serveCopy(use: (serving: Served) => Promise<void>): Promise<void> {
+async function serveCopy(use: (serving: Served) => Promise<void>, servesPhones = false): Promise<void> {
   const copy = await copyOfDemo(process.env[FILLED] ?? '')
-  const { address, stop } = await start({
+  const { address, phonesAt, stop } = await start({
     dataPath: copy.path,
     port: 0,
     rootPath: process.cwd(),
     webFolder: join('dist', 'web'),
+    ...(servesPhones ? { phones: { host: '127.0.0.2', port: 0 } } : {}),
   })
-  await use({ address, dataPath: copy.path })
+  await use({ address, phonesAt, dataPath: copy.path })
   await stop()
   await copy.remove()
 }
@@ -38,8 +43,10 @@ async function serveCopy(use: (serving: Served) => Promise<void>): Promise<void>
 /** Tests over the demo's data: a server of its own where it writes, and a page whose console stays clean. */
 export const test = base.extend<Fixtures, { readonly shared: Served }>({
   onlyReads: [false, { option: true }],
+  servesPhones: [false, { option: true }],
   shared: [async ({}, use) => serveCopy(use), { scope: 'worker' }],
-  serving: async ({ shared, onlyReads }, use) => (onlyReads ? use(shared) : serveCopy(use)),
+  serving: async ({ shared, onlyReads, servesPhones }, use) =>
+    onlyReads ? use(shared) : serveCopy(use, servesPhones),
   baseURL: async ({ serving }, use) => use(serving.address),
 
   pageErrors: async ({}, use) => use([]),

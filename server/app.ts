@@ -15,7 +15,9 @@ import { docsRouter, fillPageFrom, pagesRouter } from './http/pages.ts'
 import { makeFigureKeeper } from './upkeep/figureKeeper.ts'
 import type { BackupService } from './upkeep/backupService.ts'
 import type { Valley } from './upkeep/valley.ts'
-import { sameOrigin, securityHeaders } from './http/security.ts'
+import type { Pairing } from './pairing/pairing.ts'
+import { phonesApp } from './http/phones.ts'
+import { isLoopback, sameOrigin, securityHeaders } from './http/security.ts'
 
 /** What the application stands on. */
 export interface AppOptions {
@@ -30,14 +32,24 @@ export interface AppOptions {
   readonly valley: Valley | null
   /** what tells this process, and its data, from any other at the same address */
   readonly alive: RouteAnswer<'alive'>
+  /** which phones of the home network may come in */
+  readonly pairing: Pairing
 }
 
-/** The whole server as an Express application. */
-export function createApp(options: AppOptions): Express {
-  const { database, clock, buildId, log, webFolder, backups, valley, alive } = options
+/** What answers on loopback, and what answers phones of the home network. */
+export interface Apps {
+  readonly own: Express
+  readonly phones: Express
+}
+
+/** The whole server as two Express applications over one database. */
+export function createApps(options: AppOptions): Apps {
+  const { database, clock, buildId, log, webFolder, backups, valley, alive, pairing } = options
   const figures = makeFigureKeeper(database, (error) => log.error({ error }, 'figures could not be worked out'))
   // what was under way when the server ended last
   void figures.catchUp()
+  const commands = makeCommandService(database, clock, figures)
+  const fillPage = webFolder ? fillPageFrom(join(webFolder, '..', 'along')) : null
   const app = express()
   app.disable('x-powered-by')
   app.set('query parser', 'simple')
@@ -50,22 +62,24 @@ export function createApp(options: AppOptions): Express {
       customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
     }),
   )
-  app.use(...securityHeaders(), sameOrigin(), compression())
+  app.use(...securityHeaders(), sameOrigin(isLoopback), compression())
   app.use(docsRouter(() => openApiDocument(buildId)))
   app.use(
     apiRouter({
       database,
       clock,
-      commands: makeCommandService(database, clock, figures),
+      commands,
       buildId,
       backups,
       valley,
-      fillPage: webFolder ? fillPageFrom(join(webFolder, '..', 'along')) : null,
+      fillPage,
       alive,
+      pairing,
     }),
   )
   app.use('/api', notFound)
   if (webFolder) app.use(pagesRouter(webFolder))
   app.use(errorHandler(log))
-  return app
+  const phones = phonesApp({ database, clock, commands, pairing, fillPage, dataId: alive.dataId, log })
+  return { own: app, phones }
 }

@@ -1,12 +1,10 @@
 import { readFile } from 'node:fs/promises'
-import type { RequestListener, Server } from 'node:http'
-import { createServer } from 'node:http'
-import type { AddressInfo } from 'node:net'
+import type { RequestListener } from 'node:http'
 import { basename, join } from 'node:path'
-import type { Express } from 'express'
 import { pino } from 'pino'
 import { FALLBACK_ZONE, isTimeZone } from '../contract/index.ts'
-import { createApp } from './app.ts'
+import { createApps } from './app.ts'
+import type { Apps } from './app.ts'
 import { makeClock } from './clock/clock.ts'
 import type { Clock } from './clock/clock.ts'
 import { localTime } from './clock/localTime.ts'
@@ -15,6 +13,9 @@ import { openDataDirectory } from './db/dataDirectory.ts'
 import type { DataDirectory } from './db/dataDirectory.ts'
 import type { Database } from './db/database.ts'
 import { whileAway } from './http/whileAway.ts'
+import { endListening, listen } from './listening.ts'
+import type { Listening, Tls } from './listening.ts'
+import { makePairing } from './pairing/pairing.ts'
 import { loadSettings } from './read/settings.ts'
 import { backupsElsewhere, makeBackupService } from './upkeep/backupService.ts'
 import type { BackupNews, BackupService } from './upkeep/backupService.ts'
@@ -32,30 +33,20 @@ export interface StartOptions {
   /** fills a new data directory beyond what ships */
   readonly fill?: (database: Database) => Promise<void>
   readonly logLevel?: string
+  /** where phones of the home network are served; they are not where this is not given */
+  readonly phones?: { readonly host: string; readonly port: number; readonly tls?: Tls }
 }
 
 /** A server that runs. */
 export interface Running {
   readonly address: string
+  /** where phones are served; null where they are not */
+  readonly phonesAt: string | null
   /** the database that is open now: another one after a copy was put back */
   readonly database: Database
   /** what whoever started it should know */
   readonly notes: readonly string[]
   readonly stop: () => Promise<void>
-}
-
-/** A port that another program holds, with words for whoever started this one. */
-export class PortTakenError extends Error {}
-
-function listen(answer: RequestListener, port: number): Promise<Server> {
-  return new Promise((resolve, reject) => {
-    const server = createServer(answer).listen(port, '127.0.0.1')
-    server.once('listening', () => resolve(server))
-    server.once('error', (error: NodeJS.ErrnoException) => {
-      const message = `Port ${port} is taken by another program. Stop it, or choose another with --port.`
-      reject(error.code === 'EADDRINUSE' ? new PortTakenError(message) : error)
-    })
-  })
 }
 
 const readBuildId = (rootPath: string) =>
@@ -67,7 +58,7 @@ const readBuildId = (rootPath: string) =>
 /** A database with the application over it. */
 interface Store {
   readonly database: Database
-  readonly app: Express
+  readonly apps: Apps
   readonly backups: BackupService
   readonly clock: Clock
 }
@@ -101,6 +92,21 @@ export async function start(options: StartOptions): Promise<Running> {
   }
 }
 
+/** Listens on loopback, and where it is asked for to the home network: to both, or to neither. */
+async function listenTo(
+  answers: (kind: keyof Apps) => RequestListener,
+  { port, phones }: StartOptions,
+): Promise<readonly [Listening, ...Listening[]]> {
+  const own = await listen(answers('own'), { host: '127.0.0.1', port, portFlag: '--port' })
+  if (!phones) return [own]
+  try {
+    return [own, await listen(answers('phones'), { ...phones, portFlag: '--listen-port' })]
+  } catch (error) {
+    await endListening(own)
+    throw error
+  }
+}
+
 async function serveDirectory(directory: DataDirectory, options: StartOptions): Promise<Running> {
   const { rootPath, webFolder, fill } = options
   const { path: dataPath, databaseFile, instance } = directory
@@ -110,6 +116,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone as string | undefined
   const timeZone = zone && isTimeZone(zone) ? zone : FALLBACK_ZONE
   const valley = fill ? null : makeValley(rootPath, dataPath)
+  const pairing = await makePairing(dataPath)
   const news: BackupNews = { trouble: null, restored: null }
 
   async function open(): Promise<Store> {
@@ -120,19 +127,25 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
       database, dataPath, databaseFile, migrationsFolder, news,
       swapFor: (file) => void setImmediate(() => (swapping = swap(file))),
     }) // prettier-ignore
-    const app = createApp({
+    const apps = createApps({
       database, clock, buildId, log, webFolder, backups, valley, alive: { instance, dataId: settings.dataId },
+      pairing,
     }) // prettier-ignore
-    return { database, app, backups, clock }
+    return { database, apps, backups, clock }
   }
 
   let store = await open()
-  let answer: RequestListener = store.app
+  /** What answers, of either kind; while a copy is put back, neither does. */
+  const answers =
+    (kind: keyof Apps): RequestListener =>
+    (request, response) =>
+      (isAway ? whileAway : store.apps[kind])(request, response)
+  let isAway = false
   let swapping: Promise<void> = Promise.resolve()
 
   /** Puts a copy in the place of the open database; where that fails, or it cannot be opened, what was there comes back. */
   async function swap(file: string): Promise<void> {
-    answer = whileAway
+    isAway = true
     await store.database.close()
     let aside: string | null = null
     try {
@@ -147,16 +160,15 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
       if (aside) await putBack(aside, dataPath, migrationsFolder)
       store = await open()
     }
-    answer = store.app
+    isAway = false
   }
 
-  const server = await listen((request, response) => answer(request, response), options.port).catch(
-    async (error: unknown) => {
-      await store.database.close()
-      throw error
-    },
-  )
-  const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  const listening = await listenTo(answers, options).catch(async (error: unknown) => {
+    await store.database.close()
+    throw error
+  })
+  const [{ address }, phones] = listening
+  pairing.servedAt = phones?.address ?? null
   await directory.announce(address)
   const endCopies = keepDailyCopies(() => store.backups)
   const endTelling = keepTelling(
@@ -167,6 +179,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
   )
   return {
     address,
+    phonesAt: pairing.servedAt,
     get database() {
       return store.database
     },
@@ -180,8 +193,7 @@ async function serveDirectory(directory: DataDirectory, options: StartOptions): 
       valley?.close()
       endCopies()
       endTelling()
-      server.closeAllConnections()
-      await new Promise((resolve) => server.close(resolve))
+      for (const one of listening) await endListening(one)
       await swapping
       await store.database.close()
       await directory.release()

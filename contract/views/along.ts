@@ -97,4 +97,6 @@ export interface Carried {
   readonly units: SettingsBody['units']
   readonly sketches: DrawingsView['sketches']
   readonly along: AlongView
+  /** where the log is sent to of itself: a page that was opened from home; null for one that lies in a file */
+  readonly home: string | null
 }

@@ -8,6 +8,7 @@ import type { Database } from '../db/database.ts'
 import { makeInstruments } from '../instruments/instruments.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { heard, makeAnswerCache } from './answerCache.ts'
+import { sendAlongFile } from './pages.ts'
 import type { FillPage } from './pages.ts'
 import { askedOf } from './asked.ts'
 import { benchView } from '../views/bench.ts'
@@ -19,6 +20,7 @@ import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
 import { alongView } from '../views/along.ts'
+import { carriedAlong } from '../views/carried.ts'
 import { outingsView } from '../views/outings.ts'
 import { rigsView } from '../views/rigs.ts'
 import { searchView } from '../views/search.ts'
@@ -32,6 +34,7 @@ import { momentView } from '../views/moment.ts'
 import { reachSeasonView } from '../views/season.ts'
 import { loadHours, loadYear } from '../read/feedingRows.ts'
 import { loadSkill } from '../read/season.ts'
+import type { Pairing } from '../pairing/pairing.ts'
 import type { BackupService } from '../upkeep/backupService.ts'
 import type { Valley } from '../upkeep/valley.ts'
 import { readPhoto, takePhoto } from '../upkeep/photos.ts'
@@ -52,6 +55,7 @@ export interface ApiContext {
   /** null where no pages were built */
   readonly fillPage: FillPage | null
   readonly alive: RouteAnswer<'alive'>
+  readonly pairing: Pairing
 }
 
 const BODY_LIMIT = '256kb'
@@ -68,6 +72,7 @@ export function apiRouter({
   valley,
   fillPage,
   alive,
+  pairing,
   ...context
 }: ApiContext): Router {
   const clock = heard(context.clock)
@@ -134,6 +139,11 @@ export function apiRouter({
   })
   take('backupMake', BODY_LIMIT, () => backups.make())
   take('backupRestore', BODY_LIMIT, ({ body }) => backups.restore(body.name))
+  router.get(routes.pairing.path, (_request, response) => {
+    response.json(pairing.view() satisfies RouteAnswer<'pairing'>)
+  })
+  take('pairingOpen', BODY_LIMIT, () => Promise.resolve(pairing.open()))
+  take('pairingEnd', BODY_LIMIT, ({ body }) => pairing.end(body.deviceId))
   read('frame', () => frameView(db, clock, buildId))
   read('tonight', ({ query }) => tonightView(db, clock, query.minutes))
   read('standings', () => standingsView(db, clock))
@@ -190,15 +200,8 @@ export function apiRouter({
     },
   )
   router.get(routes.alongPage.path, async (request, response) => {
-    const along = await alongView(db, clock, askedOf('alongPage', request).params.id)
-    if (!along || !fillPage) throw new ProblemError('notFound', 'There is no such outing to take along.')
-    const keys = along.flies.flatMap(({ aboard, drawingKey }) => (aboard > 0 && drawingKey ? [drawingKey] : []))
-    const { sketches } = await drawingsOf(db, keys)
-    const { units } = await settings()
-    response
-      .type('html')
-      .attachment(`at-the-water-${along.outing.on}.html`)
-      .send(fillPage({ dataId: alive.dataId, units, sketches, along }))
+    const { id } = askedOf('alongPage', request).params
+    sendAlongFile(response, fillPage, await carriedAlong(db, clock, { outingId: id, dataId: alive.dataId }))
   })
   router.get(routes.photo.path, async (request, response) => {
     const { mime, bytes } = await readPhoto(database, askedOf('photo', request).params.id)

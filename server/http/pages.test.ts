@@ -10,7 +10,7 @@ beforeEach(async () => {
   folder = await mkdtemp(join(tmpdir(), 'along-'))
   await writeFile(
     join(folder, 'index.html'),
-    '<main></main><script type="application/json" id="carried">__CARRIED__</script><script>run()</script>',
+    '<meta content="connect-src __HOME__"><main></main><script type="application/json" id="carried">__CARRIED__</script><script type="module">run()</script>',
   )
 })
 afterEach(() => rm(folder, { recursive: true }))
@@ -30,5 +30,15 @@ describe('the page that goes along', () => {
     expect(JSON.parse(text)).toEqual(carried)
     expect(page.match(/<script/g)?.length).toBe(2)
     expect(page).not.toContain('<img')
+  })
+
+  it('asks nobody from a file; opened from home it asks home, and runs no script without the nonce', () => {
+    const fill = fillPageFrom(folder)
+    const carried = (home: string | null) => ({ dataId: 'data', home }) as unknown as Carried
+    expect(fill(carried(null))).toContain("connect-src 'none'")
+    expect(fill(carried(null))).not.toContain('nonce')
+    const atHome = fill(carried('/outings/one/log'), 'abc')
+    expect(atHome).toContain("connect-src 'self'")
+    expect(atHome).toContain('<script nonce="abc" type="module">run()')
   })
 })

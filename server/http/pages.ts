@@ -1,8 +1,10 @@
 import express, { Router } from 'express'
+import type { Response } from 'express'
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
 import type { Carried } from '../../contract/index.ts'
+import { ProblemError } from '../problems/problem.ts'
 import { nonceOf } from './security.ts'
 
 const NONCE_PLACEHOLDER = /__CSP_NONCE__/g
@@ -36,17 +38,29 @@ export function docsRouter(describe: () => unknown): Router {
 /** Text within a script element: nothing in it ends the element, whatever a fly is called. */
 const asJsonInPage = (value: unknown): string => JSON.stringify(value).replaceAll('<', '\\u003c')
 
-/** Puts what a page carries into the page that goes along. */
-export type FillPage = (carried: Carried) => string
+/**
+ * Puts what a page carries into the page that goes along. A file asks no network; a page that was opened from home may
+ * ask home, and where a nonce is given, no script runs without it.
+ */
+export type FillPage = (carried: Carried, nonce?: string) => string
 
 /** The page that goes along, as it was built; read when someone first takes it along. */
 export function fillPageFrom(folder: string): FillPage {
   let template: string | undefined
-  return (carried) => {
+  return (carried, nonce) => {
     template ??= readFileSync(join(folder, 'index.html'), 'utf8')
     // by a function: in a text, `$&` and its like would mean something
-    return template.replace('__CARRIED__', () => asJsonInPage(carried))
+    return template
+      .replace('__HOME__', carried.home ? "'self'" : "'none'")
+      .replace('<script type="module"', `<script${nonce ? ` nonce="${nonce}"` : ''} type="module"`)
+      .replace('__CARRIED__', () => asJsonInPage(carried))
   }
+}
+
+/** Answers with the page that goes along as a file; refused where there is nothing to fill it with. */
+export function sendAlongFile(response: Response, fillPage: FillPage | null, carried: Carried | null): void {
+  if (!carried || !fillPage) throw new ProblemError('notFound', 'There is no such outing to take along.')
+  response.type('html').attachment(`at-the-water-${carried.along.outing.on}.html`).send(fillPage(carried))
 }
 
 /** The built pages: hashed files are kept by the browser, the page itself never. */

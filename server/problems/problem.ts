@@ -33,6 +33,7 @@ const TITLES: Readonly<Record<ProblemCode, string>> = {
   viseTaken: 'Another batch is on the vise',
   cannotUndo: 'This cannot be undone now',
   notAPicture: 'This is no picture',
+  notPaired: 'This phone is not paired',
   incompleteRecipe: 'The recipe lacks something',
   bodyTooLarge: 'Too large',
   forbiddenOrigin: 'Not from here',

@@ -5,11 +5,12 @@ import { pino } from 'pino'
 import request from 'supertest'
 import { v7 } from 'uuid'
 import type { CommandInput, CommandKind } from '../../contract/index.ts'
-import { createApp } from '../app.ts'
+import { createApps } from '../app.ts'
 import { makeClock } from '../clock/clock.ts'
 import { openDatabase } from '../db/database.ts'
 import type { Database } from '../db/database.ts'
 import { setting } from '../db/schema.ts'
+import { makePairing } from '../pairing/pairing.ts'
 import { makeBackupService } from '../upkeep/backupService.ts'
 
 const MIGRATIONS = join(process.cwd(), 'server', 'migrations')
@@ -37,7 +38,7 @@ export async function makeTemplate(fill: (database: Database) => Promise<void>) 
 /** The application over an open database. */
 export async function testApp(database: Database, file: string, webFolder: string | null = null) {
   const [settings] = await database.db.select().from(setting)
-  return createApp({
+  return createApps({
     database,
     clock: makeClock(settings?.clockStandsAtMs ?? null, undefined),
     buildId: 'test',
@@ -53,7 +54,8 @@ export async function testApp(database: Database, file: string, webFolder: strin
     }),
     valley: null,
     alive: { instance: 'test', dataId: settings?.dataId ?? '' },
-  })
+    pairing: await makePairing(dirname(file)),
+  }).own
 }
 
 /** The real application over a database file. */

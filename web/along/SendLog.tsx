@@ -4,7 +4,8 @@ import type { Carried, WatersideTap } from '../../contract/index.ts'
 import { saveFile } from '../files/saveFile.ts'
 import { Button } from '../ui/Button.tsx'
 import { Fault, Quiet, Row, Section } from '../ui/layout.tsx'
-import { labels, sendWords } from '../words/waterside.ts'
+import { useSendHome } from './useSendHome.ts'
+import { homeWords, labels, sendWords } from '../words/waterside.ts'
 
 /** How many taps may be made before one is asked to send them, where the phone keeps nothing. */
 const ASKED_EVERY = 10
@@ -27,10 +28,13 @@ export function SendLog({ carried, taps, keeps }: SendLogProps) {
     saveFile(`log-${along.outing.on}.txt`, new Blob([text], { type: 'text/plain' }))
     setSent(taps.length)
   }
-  const isUrgent = !keeps && taps.length - sent >= ASKED_EVERY
+  const onItsWay = useSendHome(carried.home, along.taps, taps)
+  const isAtHome = carried.home !== null && onItsWay.waiting === 0
+  const isUrgent = !keeps && !isAtHome && taps.length - sent >= ASKED_EVERY
   return (
     <Section aria-label={labels.theLog}>
-      {keeps ? null : <Fault role={isUrgent ? 'alert' : undefined}>{labels.keepsNothing}</Fault>}
+      {keeps || isAtHome ? null : <Fault role={isUrgent ? 'alert' : undefined}>{labels.keepsNothing}</Fault>}
+      {carried.home === null ? null : <p role="status">{homeWords(onItsWay.waiting, onItsWay.state)}</p>}
       <Row>
         <Button large look={isUrgent ? 'main' : 'plain'} onPress={save} isDisabled={taps.length === 0}>
           {labels.saveTheLog}
@@ -45,7 +49,7 @@ export function SendLog({ carried, taps, keeps }: SendLogProps) {
         >
           {labels.logAsText}
         </Button>
-        <Quiet>{sendWords(taps.length, sent)}</Quiet>
+        {carried.home === null ? <Quiet>{sendWords(taps.length, sent)}</Quiet> : null}
       </Row>
       {shown ? (
         <textarea

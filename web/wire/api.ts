@@ -127,6 +127,9 @@ export const api = createApi({
       actions: plain('actions'),
       backups: plain('backups'),
       backupPreview: named('backupPreview'),
+      pairing: plain('pairing'),
+      openPairing: posted('pairingOpen'),
+      endPairing: posted('pairingEnd'),
       makeBackup: posted('backupMake'),
       restoreBackup: posted('backupRestore'),
       search: asked('search'),
@@ -173,7 +176,7 @@ export const {
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
-  useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation,
+  useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation, usePairingQuery, useOpenPairingMutation, useEndPairingMutation,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

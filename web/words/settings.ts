@@ -15,6 +15,17 @@ export const labels = {
   settings: 'Settings',
   weightCode: 'Weight code',
   theInterfaceForPrograms: 'The interface for programs',
+  phones: 'Phones',
+  pairAPhone: 'Pair a phone',
+  theCode: 'The code for the phone',
+  phone: 'Phone',
+  addressOfIt: 'Address',
+  paired: 'Paired',
+  lastSeen: 'Last seen',
+  showOut: 'Show out',
+  notListening:
+    'No phone can come in: this server was started for this machine alone. Stop it and type npm start -- --listen. The file that goes along needs none of it.',
+  withoutTls: 'Without a certificate, whoever is in this network can read what goes to and fro.',
   copies: 'Copies of your data',
   copyNow: 'Copy now',
   noCopyYet: 'No copy yet: one is made each day on which something was written, and before each update.',
@@ -48,3 +59,7 @@ export const labels = {
   noTurn: 'no turn',
   theColourOfThe: 'The colour of the turn of thread behind the bead. Patterns shows the flies that break it.',
 } as const
+
+/** What to do on the phone, and for how long the code is good. */
+export const codeSentence = (servedAt: string, until: string, triesLeft: number): string =>
+  `Open ${servedAt} on the phone and type it there, until ${until}. ${triesLeft} ${triesLeft === 1 ? 'try' : 'tries'} left.`

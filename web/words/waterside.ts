@@ -296,6 +296,21 @@ export const sendWords = (taps: number, sent: number): string =>
       ? 'All of it is sent.'
       : `${taps - sent} of ${taps} not sent yet.`
 
+/** How a log that goes home of itself fares. */
+export function homeWords(
+  waiting: number,
+  state: 'home' | 'onTheWay' | 'away' | 'shownOut' | 'refused',
+): string {
+  const notes = waiting === 1 ? 'One note' : `${waiting} notes`
+  if (state === 'home') return 'All of it is at home.'
+  if (state === 'onTheWay') return `${notes} on the way home.`
+  if (state === 'away')
+    return `${notes} ${waiting === 1 ? 'waits' : 'wait'} until this phone is near home: keep this page open, or save the log.`
+  if (state === 'shownOut')
+    return `This phone has to be paired again before ${notes.toLowerCase()} ${waiting === 1 ? 'goes' : 'go'} home. Save the log first.`
+  return `Home did not take ${notes.toLowerCase()}. Save the log, and take it in there.`
+}
+
 /** Why a log is not taken in. */
 export const LOG_REFUSED = {
   noLog: 'That is no log of an outing. It begins with “heavy-thistle log”.',

@@ -4,6 +4,7 @@ import { NARROW, useColumn } from '../../column/marks.ts'
 import { Heading, Quiet, Section } from '../../ui/layout.tsx'
 import { CardOnScreen } from './CardOnScreen.tsx'
 import { Copies } from './Copies.tsx'
+import { Phones } from './Phones.tsx'
 import { HabitFields } from './HabitFields.tsx'
 import { UnitFields } from './UnitFields.tsx'
 import { WeightCodeFields } from './WeightCodeFields.tsx'
@@ -30,6 +31,7 @@ export default function Settings() {
         />
       </Section>
       <Copies zone={settings.timeZone} folder={settings.backupFolder} />
+      <Phones zone={settings.timeZone} />
       <CardOnScreen />
       <Section>
         <Quiet>
