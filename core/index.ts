@@ -459,6 +459,7 @@ export type {
 } from './rig/index.ts'
 export { CORE_VERSION } from './version.ts'
 /** At the water: signs, what to put on, refusals, the rhythm of a fish. */
+export * as drill from './drill/index.ts'
 export * as waterside from './waterside/index.ts'
 export * as wording from './wording/index.ts'
 export type { ActionLabel } from './wording/index.ts'

@@ -1,0 +1,64 @@
+import { oneOf } from './question.ts'
+import type { Random } from '../uncertainty/index.ts'
+
+/** The drills, each of which asks one thing. */
+export const DRILLS = [
+  'afterTheCut',
+  'riseForm',
+  'dunOrSpent',
+  'leadACruiser',
+  'theBeat',
+  'hookSize',
+  'howDeep',
+  'flyForSigns',
+] as const
+export type Drill = (typeof DRILLS)[number]
+
+/** An answer that was given. */
+export interface Answered {
+  readonly subject: string
+  readonly atMs: number
+  readonly isRight: boolean
+}
+
+/** How a subject stands: when it is asked again, and whether it was missed last. */
+export interface SubjectStanding {
+  readonly subject: string
+  readonly dueMs: number
+  readonly isMissed: boolean
+}
+
+const DAY_MS = 86_400_000
+/** Days until a subject is asked again after so many right answers in a row; what was missed is asked at once. */
+const WAIT_DAYS = [0, 1, 3, 8, 21, 60] as const
+
+/** How subjects of a drill stand after all answers. */
+export function standingsOf(answers: readonly Answered[]): readonly SubjectStanding[] {
+  const bySubject = new Map<string, { inRow: number; atMs: number }>()
+  for (const { subject, atMs, isRight } of answers.toSorted((a, b) => a.atMs - b.atMs))
+    bySubject.set(subject, { inRow: isRight ? (bySubject.get(subject)?.inRow ?? 0) + 1 : 0, atMs })
+  return [...bySubject].map(([subject, { inRow, atMs }]) => ({
+    subject,
+    dueMs: atMs + (WAIT_DAYS[inRow] ?? WAIT_DAYS[WAIT_DAYS.length - 1]!) * DAY_MS,
+    isMissed: inRow === 0,
+  }))
+}
+
+/**
+ * What is asked next: first what was missed, then what is due, then what was never asked, then whatever is due soonest; never
+ * the same twice running while there is another.
+ */
+export function nextSubject(
+  random: Random,
+  subjects: readonly string[],
+  standings: readonly SubjectStanding[],
+  now: { readonly atMs: number; readonly last: string | null },
+): string | undefined {
+  const others = subjects.filter((subject) => subject !== now.last)
+  const open = others.length > 0 ? others : subjects
+  const of = new Map(standings.map((standing) => [standing.subject, standing]))
+  const known = open.flatMap((subject) => of.get(subject) ?? []).toSorted((a, b) => a.dueMs - b.dueMs)
+  const due = known.filter(({ dueMs }) => dueMs <= now.atMs)
+  const first = due.find(({ isMissed }) => isMissed) ?? due[0]
+  return first?.subject ?? oneOf(random, open.filter((subject) => !of.has(subject))) ?? known[0]?.subject // prettier-ignore
+}
