@@ -89,6 +89,7 @@ export const spellId = id('Spell')
 /** Names a rig. */
 export const rigId = id('Rig')
 /** Names a tap at the water. */
+export const drillAnswerId = id('DrillAnswer')
 export const tapId = id('Tap')
 /** Names a picture. */
 export const photoId = id('Photo')
@@ -134,6 +135,7 @@ export type PurchaseId = z.infer<typeof purchaseId>
 /** Id of a line of an order. */
 export type PurchaseLineId = z.infer<typeof purchaseLineId>
 /** Id of a tap at the water. */
+export type DrillAnswerId = z.infer<typeof drillAnswerId>
 export type TapId = z.infer<typeof tapId>
 /** Id of a rig. */
 export type RigId = z.infer<typeof rigId>

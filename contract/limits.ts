@@ -324,6 +324,8 @@ export const LIMITS = {
   fishMm: any(20, 1500, 'mm', 'From a fry to the largest trout.'),
   teamLost: list(1, 5, 'Flies of one rig.', 'Say which flies.'),
   sampledNow: whole(-999, 999, 'times', 'What a hand counts in a tray; below nought takes some back.'),
+  drillSubject: text(1, 60, 'The key of a fly, a stage or a sign.'),
+  drillAnswers: list(1, 200, 'What anyone answers in three minutes.', 'Say what was answered.'),
   pairingCode: text(1, 40, 'Eight letters, and what parts them.', 'Type the code that the computer shows.'),
   phoneName: text(0, 40, 'What a phone is called.'),
   takes: whole(0, 500, 'times', 'A day that nobody has.', NOUGHT, 'At most 500.'),

@@ -25,6 +25,7 @@ export const PATHS = {
   outings: '/api/outings',
   along: '/api/outings/:id/along',
   alongPage: '/api/outings/:id/page',
+  drills: '/api/drills',
   rigs: '/api/rigs',
   stores: '/api/stores',
   materialUses: '/api/materials/:id/uses',

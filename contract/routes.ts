@@ -30,6 +30,7 @@ import { boxesView } from './views/boxes.ts'
 import { familiesView, familyFull } from './views/families.ts'
 import { larderView } from './views/larder.ts'
 import { alongView } from './views/along.ts'
+import { drillsView } from './views/drills.ts'
 import { outingsView } from './views/outings.ts'
 import { rigsView } from './views/rigs.ts'
 import { patternView, patternsView } from './views/patterns.ts'
@@ -250,6 +251,12 @@ export const routes = {
     params: outingParams,
     media: 'text/html',
     answer: z.string(),
+  },
+  drills: {
+    method: 'get',
+    path: PATHS.drills,
+    summary: 'What drills are made of, and how each of their subjects stands',
+    answer: drillsView,
   },
   rigs: { method: 'get', path: PATHS.rigs, summary: 'Rigs, by name', answer: rigsView },
   stores: { method: 'get', path: PATHS.stores, summary: 'Materials on hand', answer: storesView },

@@ -146,7 +146,7 @@ async function putBack(address: string): Promise<void> {
 async function makeOlder(file: string): Promise<void> {
   const client = createClient({ url: pathToFileURL(file).href })
   await client.batch([
-    'drop table outing_tap',
+    'drop table drill_answer',
     'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
   ])
   client.close()

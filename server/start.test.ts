@@ -227,7 +227,7 @@ describe('an older database', () => {
     expect(await readdir(dataPath())).not.toContain('backups')
     // taken back by one step of its history
     const client = createClient({ url: pathToFileURL(directory.databaseFile).href })
-    await client.execute('drop table outing_tap')
+    await client.execute('drop table drill_answer')
     await client.execute(
       'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
     )
@@ -241,7 +241,7 @@ describe('an older database', () => {
     expect((await kept.execute('select count(*) as n from __drizzle_migrations')).rows[0]?.n).toBe(
       entries.length - 1,
     )
-    const tables = "select count(*) as n from sqlite_master where name = 'outing_tap'"
+    const tables = "select count(*) as n from sqlite_master where name = 'drill_answer'"
     expect((await kept.execute(tables)).rows[0]?.n).toBe(0)
     kept.close()
     const now = createClient({ url: pathToFileURL(directory.databaseFile).href })

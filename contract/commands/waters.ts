@@ -14,6 +14,7 @@ import {
   waterId,
 } from '../common.ts'
 import { figure, listed } from '../limited.ts'
+import { drillAnswered, drillKey } from '../records/drill.ts'
 import { outingBody } from '../records/outing.ts'
 import { rigBody } from '../records/rig.ts'
 import { watersideTap } from '../records/waterside.ts'
@@ -70,6 +71,8 @@ export const waterCommands = {
       losses: listed('tapsTakenIn', z.object({ tapId, losses: listed('teamLost', lostFly) }).strict()),
     })
     .strict(),
+  /** what was answered in one drill */
+  drillDone: z.object({ drill: drillKey, answers: listed('drillAnswers', drillAnswered) }).strict(),
   spellArchive: z.object({ spellId, version }).strict(),
   /** version null makes a new one; one that was fished is copied instead */
   rigSave: z.object({ rigId, version: nextVersion, rig: rigBody }).strict(),

@@ -62,6 +62,7 @@ export type ActionCode =
   | 'outingSaved'
   | 'outingNoted'
   | 'outingTakenIn'
+  | 'drilled'
   | 'spellSaved'
   | 'spellArchived'
   | 'rigMade'
@@ -91,6 +92,8 @@ export function actionSentence({ code, subject, count = 0, place = '' }: ActionL
       return `Saved ${subject}, ${count === 1 ? 'a fly' : `${count} flies`} in the boxes with it`
     case 'patternArchived':
       return `Put ${subject} away`
+    case 'drilled':
+      return `Drilled ${subject}`
     case 'outingTakenIn':
       return `Took in what was noted at ${subject}`
     case 'outingNoted':

@@ -38,7 +38,7 @@ export {
   wholeTemperature,
 } from './figures.ts'
 export { copyAge, copyReason, fileSize, lostSentence } from './copies.ts'
-export { cutWords } from './cut.ts'
+export { cutDone, cutWords } from './cut.ts'
 export {
   bringToSentence,
   dragFreeSentence,
@@ -79,6 +79,7 @@ export {
   componentName,
   countInWords,
   depthBandName,
+  drillName,
   LOSS_CAUSES,
   postureWord,
   putAwayName,

@@ -1,3 +1,4 @@
+import type { Drill } from '../drill/index.ts'
 import type { ComponentKind } from '../dressing/index.ts'
 import type { SplashWord } from '../evaluate/index.ts'
 import type { Bears, Posture } from '../float/index.ts'
@@ -84,6 +85,18 @@ export const bearsWord: Readonly<Record<Bears, string>> = {
   ripple: 'a ripple',
   waves: 'waves that do not break',
   broken: 'broken water',
+}
+
+/** What a drill asks. */
+export const drillName: Readonly<Record<Drill, string>> = {
+  afterTheCut: 'how a fly sits after a cut',
+  riseForm: 'what is taken like this',
+  dunOrSpent: 'dun or spent',
+  leadACruiser: 'where to land before a cruiser',
+  theBeat: 'the beat of a rise',
+  hookSize: 'the hook for a natural',
+  howDeep: 'how deep after a count',
+  flyForSigns: 'which fly for these signs',
 }
 
 /** How a fly goes in. */

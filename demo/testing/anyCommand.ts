@@ -299,6 +299,11 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
       },
     }
   },
+  drillDone: async (server, random) => {
+    const fly = oneOf(random, await variants(server))
+    const answered = { atMs: 1_780_000_000_000 + from(random, 10_000), isRight: from(random, 2) === 0 }
+    return fly && { drill: 'howDeep', answers: [{ id: newId(), subject: fly.id, ...answered }] }
+  },
   outingNote: async (server, random) => {
     const [outing, fly] = [oneOf(random, await outings(server)), oneOf(random, await variants(server))]
     const atMs = 1_780_000_000_000 + from(random, 10_000)

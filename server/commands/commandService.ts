@@ -25,7 +25,7 @@ import { familyCreate } from './families.ts'
 import { foodStageArchive, foodStageRestore, foodStageSave, larderPutIn } from './foods.ts'
 import { fliesCount, fliesLose, fliesMove } from './flies.ts'
 import { dropTestSave, lineCountSave, measurementArchive, weighingSave } from './measurements.ts'
-import { outingNote, outingTakeIn } from './waterside.ts'
+import { drillDone, outingNote, outingTakeIn } from './waterside.ts'
 import { patternArchive, patternSave, variantHome } from './patterns.ts'
 import {
   boxCreate,
@@ -64,7 +64,7 @@ import { undo } from './undo.ts'
 
 const handlers: { readonly [Kind in CommandKind]: Handler<CommandBody<Kind>> } = {
   patternSave, patternArchive, variantHome, batchPlan, batchNote, batchOnVise, batchCount, batchFinish, fliesLose, fliesCount, fliesPutIn, storesPutIn,
-  fliesMove, materialEntry, materialSave, hookMeasure, lineSpool, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, outingNote, outingTakeIn, spellSave, spellArchive, settingsSave, undo,
+  fliesMove, materialEntry, materialSave, hookMeasure, lineSpool, boxCreate, waterCreate, waterFood, waterSave, reachSave, reachAdd, reachArchive, outingSave, outingNote, outingTakeIn, drillDone, spellSave, spellArchive, settingsSave, undo,
   dropTestSave, weighingSave, lineCountSave, measurementArchive, readingsImport, readingsArchive, observationSave, sampleSave, observationArchive,
   foodStageSave, larderPutIn, foodStageRestore, foodStageArchive, batchWay, batchSpoiledCause, outingPack, outingUnpack, photoAttach, planFix,
   rigSave, rigKnots, rigArchive, purchaseOrder, purchaseArrive, purchaseClose, familyCreate, eveningSet,

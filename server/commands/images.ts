@@ -21,6 +21,7 @@ export const TABLES = {
   rig: schema.rig,
   lineCount: schema.lineCount,
   outingTap: schema.outingTap,
+  drillAnswer: schema.drillAnswer,
   spell: schema.spell,
   packing: schema.packing,
   plan: schema.plan,

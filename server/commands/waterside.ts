@@ -1,3 +1,4 @@
+import { wording } from '../../core/index.ts'
 import { inArray } from 'drizzle-orm'
 import type { CommandBody, OutingId, SpellId } from '../../contract/index.ts'
 import { outingTap } from '../db/schema.ts'
@@ -29,6 +30,12 @@ async function keepTaps({ tx, recorder }: CommandContext, outingId: OutingId, ta
     kept += 1
   }
   return kept
+}
+
+/** Keeps what was answered in one drill. */
+export const drillDone: Handler<CommandBody<'drillDone'>> = async ({ recorder }, { drill, answers }) => {
+  for (const answer of answers) await recorder.insert('drillAnswer', { ...answer, drill })
+  return { label: { code: 'drilled', subject: wording.drillName[drill] } }
 }
 
 /** Keeps what was noted at the water: each tap once, however often it comes. */

@@ -21,6 +21,7 @@ import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
 import { alongView } from '../views/along.ts'
 import { carriedAlong } from '../views/carried.ts'
+import { drillsView } from '../views/drills.ts'
 import { outingsView } from '../views/outings.ts'
 import { rigsView } from '../views/rigs.ts'
 import { searchView } from '../views/search.ts'
@@ -171,6 +172,7 @@ export function apiRouter({
   read('boxes', async () => boxesView(db, (await settings()).parCount, await today()))
   read('outings', () => outingsView(db))
   read('along', ({ params }) => alongView(db, clock, params.id))
+  read('drills', () => drillsView(db))
   read('rigs', () => rigsView(db))
   read('history', async () => historyView(db, (await settings()).timeZone))
   read('ledger', async ({ query }) => {

@@ -139,7 +139,7 @@ async function fliesAlong(
   const packed = outing.packed.flatMap(({ variantId, count, compartmentId }) => {
     const fly = byId.get(variantId)
     if (!fly) return []
-    const cut = cuts.get(revisionOf.get(variantId) ?? '') ?? null
+    const cut = cuts.get(revisionOf.get(variantId) ?? '')?.becomes ?? null
     return [{ ...inWords(fly, Math.max(count - lostOf(variantId), 0), compartmentId), cut }]
   })
   const aboard = new Set(packed.map(({ variantId }) => variantId))

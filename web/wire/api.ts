@@ -119,6 +119,7 @@ export const api = createApi({
       ledger: asked('ledger'),
       outings: plain('outings'),
       along: named('along'),
+      drills: plain('drills'),
       rigs: plain('rigs'),
       stores: plain('stores'),
       materialUses: named('materialUses'),
@@ -173,7 +174,7 @@ export const api = createApi({
 
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
-  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useDrillsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation, usePairingQuery, useOpenPairingMutation, useEndPairingMutation,

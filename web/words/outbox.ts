@@ -34,6 +34,7 @@ const of: Readonly<Record<CommandKind, string>> = {
   outingUnpack: 'Unpacking',
   outingTakeIn: 'Taking in notes from the water',
   outingNote: 'Notes from the water',
+  drillDone: 'What was drilled',
   spellSave: 'A spell of an outing',
   spellArchive: 'Putting a spell away',
   rigSave: 'A rig',

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm'
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { drill } from '../../../core/index.ts'
 import type {
+  DrillAnswerId,
   LineCountId,
   OutingId,
   ReachId,
@@ -88,6 +90,21 @@ export const outingTap = sqliteTable(
     ...editable,
   },
   (t) => [index('outing_tap_outing').on(t.outingId)],
+)
+
+/** An answer that was given in a drill. */
+export const drillAnswer = sqliteTable(
+  'drill_answer',
+  {
+    id: id<DrillAnswerId>(),
+    drill: text('drill').$type<drill.Drill>().notNull(),
+    /** the fly, stage or sign that was asked about */
+    subject: text('subject').notNull(),
+    atMs: integer('at_ms').notNull(),
+    isRight: integer('is_right', { mode: 'boolean' }).notNull(),
+    ...editable,
+  },
+  (t) => [index('drill_answer_drill').on(t.drill)],
 )
 
 /** How long a fly was fished on an outing, and what came of it. */
