@@ -141,6 +141,9 @@ describe('flies', () => {
     for (const question of questions) {
       expect(answer(question)).toBe('dun')
       expect(question.shown.signs).toHaveLength(2)
+      expect(
+        new Set(question.shown.signs.map((key) => SIGNS.find((sign) => sign.key === key)?.group)).size,
+      ).toBe(2)
       for (const key of question.shown.signs) {
         const sign = SIGNS.find((one) => one.key === key)
         expect(sign && weightFor(sign, shares.stages[0]!)).toBeGreaterThanOrEqual(0.5)

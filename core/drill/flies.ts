@@ -35,9 +35,15 @@ const [SAYS, HALF] = [0.5, 0.5]
 const signsFor = (stage: Shares['stages'][number]): readonly Sign[] =>
   SIGNS.filter((sign) => (weightFor(sign, stage) ?? 0) >= SAYS && !sign.isCondition)
 
-/** Stages of a day that at least two signs speak for: those that can be asked about. */
+/** One of each group, in any order: two of a group would be two words for one thing, or speak against one another. */
+const apart = (random: Random, signs: readonly Sign[]): readonly Sign[] =>
+  shuffled(random, signs).filter(({ group }, i, all) => all.findIndex((one) => one.group === group) === i)
+
+/** Stages of a day that signs of at least two groups speak for: those that can be asked about. */
 export const askable = ({ shares }: ADay): readonly string[] =>
-  shares.stages.filter((stage) => stage.share > 0 && signsFor(stage).length >= SEEN).map(({ id }) => id)
+  shares.stages
+    .filter((stage) => stage.share > 0 && new Set(signsFor(stage).map(({ group }) => group)).size >= SEEN)
+    .map(({ id }) => id)
 
 /** Which of these flies for these signs? Null where the flies hardly differ for them. */
 export function flyForSigns(
@@ -47,7 +53,7 @@ export function flyForSigns(
 ): Question<{ readonly signs: readonly string[]; readonly stage: string | null }, string> | null {
   const stage = shares.stages.find(({ id }) => id === stageId)
   if (!stage) return null
-  const seen = shuffled(random, signsFor(stage)).slice(0, SEEN)
+  const seen = apart(random, signsFor(stage)).slice(0, SEEN)
   const after = reckon(shares, seen.map((sign) => ({ sign, seen: true }))) // prettier-ignore
   const [best] = choose(showings, after, 1)
   if (!best) return null

@@ -41,16 +41,20 @@ export function hookSize(random: Random, stage: OwnStage): Question<Drawn, strin
 /** How a mayfly lies that came up, stands, or is spent. */
 export const MAYFLY_STAGES = ['emerger', 'dun', 'spinner'] as const
 export type MayflyStage = (typeof MAYFLY_STAGES)[number]
-const isMayflyStage = (stage: string): stage is MayflyStage => MAYFLY_STAGES.some((one) => one === stage)
+
+/** Whether a stage is one of a mayfly at the film. */
+export const isMayfly = ({ groupKey, stage }: OfFood): boolean =>
+  groupKey === 'mayfly' && MAYFLY_STAGES.some((one) => one === stage)
 
 /** What is this, seen from below: coming out, a dun, or spent? Null for what is no such mayfly. */
 export function dunOrSpent(
   random: Random,
   stage: OwnStage,
 ): Question<Drawn & { readonly turnDeg: number }, MayflyStage> | null {
-  if (stage.groupKey !== 'mayfly' || !isMayflyStage(stage.stage)) return null
+  const right = MAYFLY_STAGES.indexOf(stage.stage as MayflyStage)
+  if (!isMayfly(stage)) return null
   const shown = { stage: stage.key, lengthMm: lengthOf(random, stage), turnDeg: Math.floor(random() * 360) }
-  return { subject: stage.key, shown, choices: MAYFLY_STAGES, right: MAYFLY_STAGES.indexOf(stage.stage) }
+  return { subject: stage.key, shown, choices: MAYFLY_STAGES, right }
 }
 
 /** Rise forms that can be drawn. */

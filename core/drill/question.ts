@@ -19,7 +19,7 @@ export const oneOf = <T>(random: Random, all: readonly T[]): T | undefined => al
 /** All in a random order (Fisher and Yates). */
 export function shuffled<T>(random: Random, all: readonly T[]): readonly T[] {
   const left = [...all]
-  return all.map(() => left.splice(below(random, left.length), 1)[0]!)
+  return all.flatMap(() => left.splice(below(random, left.length), 1))
 }
 
 /** A question whose choices stand in a random order. */

@@ -30,7 +30,8 @@ export interface SubjectStanding {
 
 const DAY_MS = 86_400_000
 /** Days until a subject is asked again after so many right answers in a row; what was missed is asked at once. */
-const WAIT_DAYS = [0, 1, 3, 8, 21, 60] as const
+const WAIT_DAYS = [0, 1, 3, 8, 21] as const
+const LONGEST_DAYS = 60
 
 /** How subjects of a drill stand after all answers. */
 export function standingsOf(answers: readonly Answered[]): readonly SubjectStanding[] {
@@ -39,7 +40,7 @@ export function standingsOf(answers: readonly Answered[]): readonly SubjectStand
     bySubject.set(subject, { inRow: isRight ? (bySubject.get(subject)?.inRow ?? 0) + 1 : 0, atMs })
   return [...bySubject].map(([subject, { inRow, atMs }]) => ({
     subject,
-    dueMs: atMs + (WAIT_DAYS[inRow] ?? WAIT_DAYS[WAIT_DAYS.length - 1]!) * DAY_MS,
+    dueMs: atMs + (WAIT_DAYS[inRow] ?? LONGEST_DAYS) * DAY_MS,
     isMissed: inRow === 0,
   }))
 }

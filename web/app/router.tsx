@@ -14,6 +14,7 @@ const Tank = lazy(() => import('../places/tank/Tank.tsx'))
 const Bench = lazy(() => import('../places/bench/Bench.tsx'))
 const Boxes = lazy(() => import('../places/boxes/Boxes.tsx'))
 const Outings = lazy(() => import('../places/outings/Outings.tsx'))
+const Drills = lazy(() => import('../places/outings/drills/Drills.tsx'))
 const OutingSheet = lazy(() => import('../places/outings/sheet/OutingSheet.tsx'))
 const Stores = lazy(() => import('../places/stores/Stores.tsx'))
 const Settings = lazy(() => import('../places/settings/Settings.tsx'))
@@ -48,6 +49,7 @@ export const router = createBrowserRouter([
       { path: 'bench', element: <Bench /> },
       { path: 'boxes', element: <Boxes /> },
       { path: 'outings', element: <Outings /> },
+      { path: 'outings/drills', element: <Drills /> },
       { path: 'outings/:outingId', element: <OutingSheet /> },
       { path: 'stores', element: <Stores /> },
       { path: 'settings', element: <Settings /> },

@@ -40,6 +40,7 @@ export const labels = {
   turningThePages: 'Turning the pages …',
   outings: 'Outings',
   rigs: 'Rigs',
+  drills: 'Drills',
   planAnOuting: 'Plan an outing',
   noOutingYetPlan: 'No outing yet. Plan one, and Tonight says what it asks for.',
   crushBarbs:

@@ -216,6 +216,12 @@ export class Waterside {
     return this.byKey.get(key)
   }
 
+  /** What fish are on at a half hour, and what is packed to show to them; where nothing is packed, what lies at home. */
+  dayAt(half: number, standing: waterside.Standing): Pick<waterside.OnNow, 'shares' | 'showings'> {
+    const aboard = this.aboard(standing)
+    return { shares: this.shares(standing, half), showings: aboard.length > 0 ? aboard : this.all }
+  }
+
   /** What fish are on by the season and the samples. */
   private sampled(standing: waterside.Standing, half: number): waterside.Shares {
     const bandOf = (id: string) => this.stageById.get(id)?.band ?? 'bottom'

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
 import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
 import { EMPTY_CONTENT, useColumn } from '../../column/marks.ts'
@@ -174,6 +174,7 @@ export default function Outings() {
   const { data } = useOutingsQuery()
   const { data: frame } = useFrameQuery()
   const [params, setParams] = useSearchParams()
+  const navigate = useNavigate()
   const [planning, setPlanning] = useState(params.has('new'))
   const [looked, setLooked] = useState<OutingLine | null>(null)
   useTakes(looked)
@@ -184,6 +185,7 @@ export default function Outings() {
       : [
           { key: 'n', what: labels.planAnOuting, go: () => setPlanning(true) },
           { what: labels.rigs, go: () => setParams({ rig: '' }) },
+          { what: labels.drills, go: () => void navigate('/outings/drills') },
         ],
   )
   const rig = params.get('rig')
@@ -217,6 +219,7 @@ export default function Outings() {
           {labels.planAnOuting}
         </Button>
         <Button onPress={() => setParams({ rig: '' })}>{labels.rigs}</Button>
+        <Link to="/outings/drills">{labels.drills}</Link>
       </Heading>
       {planning ? (
         <PlanOuting

@@ -1,0 +1,88 @@
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { drill, waterside, wording } from '../../../../core/index.ts'
+import { NARROW, useColumn } from '../../../column/marks.ts'
+import { useTrueSize } from '../../../drawing/trueSize.ts'
+import { halfOf, Waterside } from '../../../parts/waterside/answer.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Dense, Heading, Quiet } from '../../../ui/layout.tsx'
+import { useAlongQuery, useDrillsQuery, useFrameQuery, useOutingsQuery } from '../../../wire/api.ts'
+import { drillTitle, labels, NEEDS, standingSentence } from '../../../words/drills.ts'
+import { useWording } from '../../../words/useWording.ts'
+import { DRILL_OF } from './asked.tsx'
+import type { DrilledFrom } from './asked.tsx'
+import { Run } from './Run.tsx'
+
+/** The middle of the next outing: what fish may be on then, and what does for it. */
+function useDay(): DrilledFrom['day'] {
+  const { data: frame } = useFrameQuery()
+  const { data } = useOutingsQuery()
+  const coming = (data?.outings ?? [])
+    .filter(({ on, status }) => status === 'planned' && on >= (frame?.today ?? ''))
+    .toSorted((a, b) => a.on.localeCompare(b.on))
+  const id = coming[0]?.id ?? data?.outings[0]?.id
+  const { data: along } = useAlongQuery(id ?? '', { skip: !id })
+  return useMemo(() => {
+    if (!along) return null
+    const { fromLocalMin, toLocalMin } = along.outing
+    const half = halfOf(along, (fromLocalMin + toLocalMin) / 2)
+    const names = new Map<string, string>([
+      ...along.flies.map(({ variantId, name }) => [variantId, name] as const),
+      ...along.stages.map(({ foodStageId, name }) => [foodStageId, name] as const),
+    ])
+    const day = new Waterside(along).dayAt(half, waterside.standingAfter([]))
+    return { ...day, nameOf: (key) => names.get(key) ?? key }
+  }, [along])
+}
+
+/** Drills for evenings without an outing: what each asks, how it stands, and its three minutes. */
+export default function Drills() {
+  useColumn(NARROW)
+  const { data: view } = useDrillsQuery()
+  const day = useDay()
+  const { units } = useWording()
+  const pxPerMm = useTrueSize()
+  const [running, setRunning] = useState<drill.Drill | null>(null)
+  const [nowMs] = useState(() => Date.now())
+  if (!view) return <p aria-busy="true">{labels.turningThePages}</p>
+  const from: DrilledFrom = { view, day, units, pxPerMm }
+  return (
+    <>
+      <Heading>
+        <h1>{labels.drills}</h1>
+        <Link to="/outings">{labels.backToOutings}</Link>
+      </Heading>
+      {running ? (
+        <Run key={running} drillKey={running} from={from} onDone={() => setRunning(null)} />
+      ) : (
+        <>
+          <p>{labels.about}</p>
+          <Dense aria-label={labels.drills} style={{ maxWidth: 720 }}>
+            <tbody>
+              {drill.DRILLS.map((key) => {
+                const canBe = DRILL_OF[key].subjects(from).length > 0
+                return (
+                  <tr key={key}>
+                    <td>{drillTitle(key)}</td>
+                    <td>
+                      <Quiet>{canBe ? standingSentence(view.standings[key] ?? [], nowMs) : NEEDS[key]}</Quiet>
+                    </td>
+                    <td>
+                      <Button
+                        isDisabled={!canBe}
+                        onPress={() => setRunning(key)}
+                        aria-label={`${labels.start}: ${wording.drillName[key]}`}
+                      >
+                        {labels.start}
+                      </Button>
+                    </td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </Dense>
+        </>
+      )}
+    </>
+  )
+}
