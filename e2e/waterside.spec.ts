@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test'
 import type { OutingsView } from '../contract/index.ts'
+import { v7 } from 'uuid'
 import { packedForSaturday, SATURDAY } from './packed.ts'
 import { axeFaults, expect, tabTo, test } from './thistle.ts'
 
@@ -46,7 +47,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'After' }).tap()
     const noted = page.getByRole('table', { name: 'Noted at the water' })
     await expect(noted).toContainText(what)
-    await page.getByRole('button', { name: 'Take in: 2 spells, 1 lost' }).tap()
+    await page.getByRole('button', { name: 'Take in: 2 spells and 1 loss' }).tap()
     await expect(noted.getByText('taken in')).toHaveCount(3)
     await expect(page.locator('#sheet')).toContainText(/Singed Cuff #1\d \w+: 1 minutes?, 1 take/)
     const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
@@ -83,6 +84,36 @@ test.describe('on a phone', () => {
     await expect(shucks).toHaveAttribute('aria-pressed', 'true')
     await page.getByRole('button', { name: 'Undo' }).last().tap()
     await expect(shucks).toHaveAttribute('aria-pressed', 'false')
+  })
+
+  test('a landed fish is measured in a second tap, and two flies of a rig are lost at one snag', async ({
+    page,
+    request,
+  }) => {
+    const id = await packedForSaturday(request)
+    await page.goto(`/outings/${id}?face=there`)
+    await step(page, 'Put on').tap()
+    await part(page, 'What to put on').getByRole('button', { name: 'Tie it on' }).first().tap()
+    const took = part(page, 'It took')
+    await took.getByRole('button', { name: 'landed' }).tap()
+    await took.getByRole('group', { name: 'How long' }).getByRole('button', { name: '30 cm' }).tap()
+    await expect(took.getByRole('group', { name: 'How long' })).toHaveCount(0)
+    await expect(took.getByRole('button', { name: 'landed 1' })).toBeVisible()
+    const lost = part(page, 'Fly lost')
+    await lost.getByRole('button', { name: 'Another of the rig with it' }).tap()
+    const others = lost.getByRole('group', { name: 'Another of the rig with it' })
+    expect(await axeFaults(page)).toEqual([])
+    await others.getByRole('button').first().tap()
+    await lost.getByRole('button', { name: 'bottom' }).tap()
+    await page.getByRole('button', { name: 'After' }).tap()
+    const noted = page.getByRole('table', { name: 'Noted at the water' })
+    await expect(noted).toContainText('1 take, 30 cm')
+    await page.getByRole('button', { name: 'Take in: 1 spell and 2 losses' }).tap()
+    await expect(noted.getByText('taken in')).toHaveCount(2)
+    const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
+    const losses = outings.find(({ on }) => on === SATURDAY)?.losses ?? []
+    expect(losses.reduce((sum, { count }) => sum + count, 0)).toBe(2)
+    expect(new Set(losses.map(({ cause }) => cause))).toEqual(new Set(['bottom']))
   })
 
   test('a rising fish is tapped, and the sun has a light of its own', async ({ page, request }) => {
@@ -203,6 +234,46 @@ test.describe('the page that goes along', () => {
     await paste(log)
     await expect(intake).toContainText('All 1005 taps of it are here already')
     await expect(intake.getByRole('button', { name: 'Take in' })).toHaveCount(0)
+  })
+
+  test('a log comes home to a box that changed meanwhile: what lies nowhere any more is named, the rest is taken in', async ({
+    page,
+    browser,
+    request,
+  }, info) => {
+    const id = await packedForSaturday(request)
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+    const { open } = await taken(request, phone, info.outputPath('along.html'), id)
+    const there = await open()
+    await step(there, 'Put on').tap()
+    const choice = part(there, 'What to put on')
+    const fly = await choice.locator('strong').first().innerText()
+    await choice.getByRole('button', { name: 'Tie it on' }).first().tap()
+    await there.getByRole('button', { name: /^Clean drift/ }).tap()
+    await there.getByRole('button', { name: 'tree' }).tap()
+    const log = await logOf(there)
+    await phone.close()
+    // at home somebody gives all of them away
+    const outing = async () =>
+      ((await (await request.get('/api/outings')).json()) as OutingsView).outings.find((one) => one.id === id)
+    const packed = (await outing())?.packed.filter(
+      ({ patternName, label }) => fly === `${patternName} ${label}`,
+    )
+    expect(packed?.length).toBeGreaterThan(0)
+    for (const { compartmentId, variantId } of packed ?? []) {
+      const body = { compartmentId, variantId, counted: 0 }
+      const answer = await request.post('/api/commands', { data: { id: v7(), kind: 'fliesCount', body } })
+      expect(answer.status()).toBe(200)
+    }
+    await page.goto(`/outings/${id}?face=after`)
+    const intake = part(page, 'A log from a phone')
+    await intake.getByLabel('or its text, pasted').fill(log)
+    await expect(intake).toContainText(fly)
+    await expect(intake).toContainText('1 spell and 0 losses')
+    await intake.getByRole('button', { name: 'Take in' }).click()
+    await expect(page.getByRole('table', { name: 'Noted at the water' })).toContainText('taken in')
+    expect((await outing())?.losses).toEqual([])
+    expect((await outing())?.spells.length).toBe(1)
   })
 
   test('says where a phone keeps nothing, and asks for the log after ten taps', async ({

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
-import type { AlongView, CommandInput } from '../contract/index.ts'
+import type { AlongView, CommandInput, ReachSeasonView } from '../contract/index.ts'
+import { fixedId } from './db/ids.ts'
 import { box, midge, placeA, placeB, variantId } from './testing/smallBox.ts'
 import { lowReach, river } from './testing/smallRiver.ts'
 import { onShippedData } from './testing/onShippedData.ts'
@@ -14,6 +15,7 @@ afterEach(() => server.close())
 
 type Taps = CommandInput<'outingNote'>['taps']
 const newId = () => v7() as never
+const fixed = (key: string) => fixedId(key) as never
 const outingId = newId()
 
 /** A fly that is tied, two of it in the pocket, and an outing to come. */
@@ -142,5 +144,24 @@ describe('what was noted, taken in', () => {
     const { body } = await server.command('outingTakeIn', made)
     expect(body).toMatchObject({ status: 409 })
     expect((await along())?.outing.spells).toEqual([])
+  })
+
+  it('makes notes of the season of what was counted, once; of a part that was counted before nothing', async () => {
+    const count = (n: number) => ({ id: newId(), atMs: 1_780_300_000_000, kind: 'counted', stageKey: fixed('stage:dark-olive-nymph'), from: 'stones', count: n }) as Taps[number] // prettier-ignore
+    const [first, second] = [count(2), count(3)]
+    await packed()
+    await server.command('outingNote', { outingId, taps: [first, second] }).expect(200)
+    const observation = { reachId: lowReach, on: '2026-06-01', localMin: 700, foodStageId: fixed('stage:dark-olive-nymph'), kind: 'counted', count: 5, lengthMm: null, effortMinutes: null, method: 'stone', note: '' } as const // prettier-ignore
+    const sample = { tapIds: [first.id, second.id], observation }
+    const body = { outingId, spells: [], losses: [], samples: [sample] }
+    await server.command('outingTakeIn', body).expect(200)
+    await server.command('outingTakeIn', body).expect(200)
+    const third = count(1)
+    await server.command('outingNote', { outingId, taps: [third] }).expect(200)
+    const again = { ...sample, tapIds: [second.id, third.id] }
+    await server.command('outingTakeIn', { ...body, samples: [again] }).expect(200)
+    const { body: season } = await server.get(`/api/season/reach?reachId=${lowReach}&on=2026-06-01`).expect(200)
+    const { observations } = season as ReachSeasonView
+    expect(observations.map(({ observation: of }) => [of.kind, of.count, of.method])).toEqual([['counted', 5, 'stone']]) // prettier-ignore
   })
 })

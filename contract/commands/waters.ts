@@ -16,6 +16,7 @@ import {
 import { figure, listed } from '../limited.ts'
 import { drillAnswered, drillKey } from '../records/drill.ts'
 import { outingBody } from '../records/outing.ts'
+import { observationBody } from '../records/season.ts'
 import { rigBody } from '../records/rig.ts'
 import { watersideTap } from '../records/waterside.ts'
 import { reachBody, reachWithId, waterBody } from '../records/water.ts'
@@ -68,6 +69,11 @@ export const waterCommands = {
           })
           .strict(),
       ),
+      /** what was counted, by all the taps that counted it */
+      samples: listed(
+        'tapsTakenIn',
+        z.object({ tapIds: listed('taps', tapId), observation: observationBody }).strict(),
+      ).default([]),
       losses: listed('tapsTakenIn', z.object({ tapId, losses: listed('teamLost', lostFly) }).strict()),
     })
     .strict(),

@@ -42,6 +42,8 @@ const flyAlong = z.object({
   /** how many are packed; nought where it lies at home */
   aboard: z.number(),
   compartmentId: compartmentId.nullable(),
+  /** how many of it lie there now, whatever was packed */
+  lies: z.number(),
   /** box and compartment, in words */
   place: z.string(),
   /** why the water's note forbids it; null where it may be fished */

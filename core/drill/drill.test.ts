@@ -156,8 +156,8 @@ describe('flies', () => {
 describe('what is asked next', () => {
   const DAY = 86_400_000
   const at = (days: number, subject: string, isRight: boolean) => ({ subject, atMs: days * DAY, isRight })
-  const next = (answers: ReturnType<typeof at>[], days: number, last: string | null = null) =>
-    nextSubject(randomFrom(5), ['a', 'b', 'c'], standingsOf(answers), { atMs: days * DAY, last })
+  const next = (answers: ReturnType<typeof at>[], days: number, ...asked: string[]) =>
+    nextSubject(randomFrom(5), ['a', 'b', 'c'], standingsOf(answers), { atMs: days * DAY, asked })
 
   it('waits a day after one right answer, three after two, eight after three; a miss begins anew', () => {
     const due = (...answers: ReturnType<typeof at>[]) => standingsOf(answers)[0]
@@ -172,7 +172,28 @@ describe('what is asked next', () => {
     expect(next([at(0, 'a', true), at(0, 'b', false)], 3, 'b')).toBe('a')
     expect(next([at(0, 'a', true), at(0, 'b', true)], 0.5)).toBe('c')
     expect(next([at(0, 'a', true), at(0, 'b', true), at(0.2, 'c', true)], 0.5, 'a')).toBe('b')
-    expect(nextSubject(randomFrom(5), ['a'], standingsOf([]), { atMs: 0, last: 'a' })).toBe('a')
-    expect(nextSubject(randomFrom(5), [], [], { atMs: 0, last: null })).toBeUndefined()
+    expect(nextSubject(randomFrom(5), ['a'], standingsOf([]), { atMs: 0, asked: ['a'] })).toBe('a')
+    expect(nextSubject(randomFrom(5), [], [], { atMs: 0, asked: [] })).toBeUndefined()
+  })
+
+  it('is something new after one that came again', () => {
+    const all = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h']
+    const missed = standingsOf([at(0, 'a', false), at(0, 'b', false)])
+    const after = (...asked: string[]) => nextSubject(randomFrom(1), all, missed, { atMs: DAY, asked }) ?? ''
+    expect(['a', 'b']).toContain(after())
+    expect(['a', 'b']).not.toContain(after('a', 'c', 'd', 'e', 'a'))
+    expect(['a', 'b']).toContain(after('a', 'c', 'd', 'e', 'a', 'f'))
+  })
+
+  it('is never one of the last three, also where those were missed', () => {
+    const all = ['a', 'b', 'c', 'd', 'e']
+    const asked: string[] = []
+    for (let n = 0; n < 20; n += 1) {
+      const answers = asked.map((subject, i) => at(i / 1000, subject, false))
+      const one = nextSubject(randomFrom(n), all, standingsOf(answers), { atMs: DAY, asked }) ?? ''
+      expect(asked.slice(-3)).not.toContain(one)
+      asked.push(one)
+    }
+    expect(new Set(asked).size).toBeGreaterThan(3)
   })
 })

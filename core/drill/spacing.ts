@@ -45,21 +45,31 @@ export function standingsOf(answers: readonly Answered[]): readonly SubjectStand
   }))
 }
 
+/** So many others come between two times that the same is asked. */
+const APART = 3
+
 /**
- * What is asked next: first what was missed, then what is due, then what was never asked, then whatever is due soonest; never
- * the same twice running while there is another.
+ * What is asked next: first what was missed, then what is due, then what was never asked, then whatever is due soonest; but
+ * after one that was asked before something new, so that what was missed does not stand alone and give itself away. Never
+ * one of the last three again while there is another.
  */
 export function nextSubject(
   random: Random,
   subjects: readonly string[],
   standings: readonly SubjectStanding[],
-  now: { readonly atMs: number; readonly last: string | null },
+  now: { readonly atMs: number; readonly asked: readonly string[] },
 ): string | undefined {
-  const others = subjects.filter((subject) => subject !== now.last)
-  const open = others.length > 0 ? others : subjects
+  const apart = Math.min(APART, subjects.length - 1)
+  const recent = new Set(apart > 0 ? now.asked.slice(-apart) : [])
+  const open = subjects.filter((subject) => !recent.has(subject))
   const of = new Map(standings.map((standing) => [standing.subject, standing]))
   const known = open.flatMap((subject) => of.get(subject) ?? []).toSorted((a, b) => a.dueMs - b.dueMs)
   const due = known.filter(({ dueMs }) => dueMs <= now.atMs)
-  const first = due.find(({ isMissed }) => isMissed) ?? due[0]
-  return first?.subject ?? oneOf(random, open.filter((subject) => !of.has(subject))) ?? known[0]?.subject // prettier-ignore
+  const fresh = oneOf(
+    random,
+    open.filter((subject) => !of.has(subject)),
+  )
+  const last = now.asked.at(-1)
+  if (last !== undefined && now.asked.indexOf(last) < now.asked.length - 1 && fresh !== undefined) return fresh
+  return (due.find(({ isMissed }) => isMissed) ?? due[0])?.subject ?? fresh ?? known[0]?.subject
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../uncertainty/index.ts'
-import { standingAfter } from './index.ts'
+import { samplesOf, standingAfter } from './index.ts'
 import type { Event, Tap } from './index.ts'
 
 const MIN = 60_000
@@ -24,6 +24,7 @@ describe('a log kept at the water', () => {
       ['dun low', 'cutLower', 1, ['landed'], []],
     ]) // prettier-ignore
     expect(fished.map(({ fromMs, toMs }) => ((toMs ?? 0) - fromMs) / MIN)).toEqual([4, 3])
+    expect(fished.map(({ lengthsMm }) => lengthsMm)).toEqual([[], [310]])
   })
 
   it('begins a new spell where something else was changed, and not for a tick', () => {
@@ -79,5 +80,21 @@ describe('a log kept at the water', () => {
       const often = [...events, ...events.slice(0, 9)].toSorted(() => random() - 0.5)
       expect(standingAfter(often)).toEqual(standingAfter(events))
     }
+  })
+})
+
+describe('samples of a log', () => {
+  const count = (stageKey: string, from: 'stones' | 'net', n: number): Tap => ({ kind: 'counted', stageKey, from, count: n }) // prettier-ignore
+
+  it('are added up by stage and place; what was taken back, or made use of, is none', () => {
+    const events = taps(count('scud', 'stones', 2), count('scud', 'stones', 3), count('scud', 'net', 1), count('dun', 'net', 1), count('dun', 'net', -1)) // prettier-ignore
+    expect(samplesOf(events, new Set()).map(({ ids, stageKey, from, count: n }) => [ids, stageKey, from, n])).toEqual([
+      [['e000', 'e001'], 'scud', 'stones', 5],
+      [['e002'], 'scud', 'net', 1],
+    ]) // prettier-ignore
+    // three more after the first two were made use of: they alone are new
+    expect(samplesOf(events, new Set(['e000', 'e002']))).toMatchObject([{ ids: ['e001'], count: 3 }])
+    const undone = [...events, { kind: 'undo', of: 'e001', id: 'e9', atMs: 9 * MIN } as const]
+    expect(samplesOf(undone, new Set())[0]).toMatchObject({ ids: ['e000'], count: 2 })
   })
 })

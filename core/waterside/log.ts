@@ -60,6 +60,8 @@ export interface Fished {
   readonly toMs: number | null
   readonly drifts: number
   readonly ends: readonly TakeEnd[]
+  /** of landed fish that were measured */
+  readonly lengthsMm: readonly number[]
   readonly refusals: readonly Refusal[]
 }
 
@@ -138,6 +140,7 @@ const tiedOn = (event: Event & { readonly kind: 'tiedOn' }): Fished => ({
   toMs: null,
   drifts: 0,
   ends: [],
+  lengthsMm: [],
   refusals: [],
 })
 
@@ -145,7 +148,7 @@ const tiedOn = (event: Event & { readonly kind: 'tiedOn' }): Fished => ({
 const changedIn = (event: Event & { readonly kind: 'step' }, fished: readonly Fished[]): readonly Fished[] => {
   const last = fished.at(-1)
   if (!last || last.toMs !== null) return fished
-  const begun = { drifts: 0, ends: [], refusals: [], toMs: null }
+  const begun = { drifts: 0, ends: [], lengthsMm: [], refusals: [], toMs: null }
   return [
     ...ended(fished, event.atMs),
     { ...last, ...begun, id: event.id, step: event.step, fromMs: event.atMs },
@@ -190,7 +193,11 @@ function after(now: Standing, event: Event): Standing {
       return { ...now, lastRefusal: event.refusal, fished }
     }
     case 'take': {
-      const fished = ofLast(now.fished, (last) => ({ ...last, ends: [...last.ends, event.end] }))
+      const fished = ofLast(now.fished, (last) => ({
+        ...last,
+        ends: [...last.ends, event.end],
+        lengthsMm: [...last.lengthsMm, ...(event.lengthMm === null ? [] : [event.lengthMm])],
+      }))
       return { ...now, lastRefusal: event.end === 'cameOff' ? 'cameOff' : null, fished }
     }
     case 'lost': {

@@ -1,5 +1,5 @@
 import { and, eq, sql } from 'drizzle-orm'
-import type { CommandBody, ObservationBody, ReachId } from '../../contract/index.ts'
+import type { CommandBody, ObservationBody, ObservationId, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
 import { WARMEST_MIN } from '../../core/index.ts'
 import { usableZone } from '../../contract/index.ts'
@@ -87,14 +87,25 @@ export const observationSave: Handler<CommandBody<'observationSave'>> = async (c
   return { label: { code: 'observed', subject: `${stage.foodName}, ${stage.name}, at ${where}` } }
 }
 
+/** Notes what was seen of one food; gives the name of the reach. */
+export async function noteSeen(
+  context: CommandContext,
+  observationId: ObservationId,
+  observation: ObservationBody,
+  path: string,
+): Promise<string> {
+  mustHaveCome(context, observation, path)
+  const where = await reachName(context, observation.reachId)
+  await context.recorder.need('foodStage', observation.foodStageId, 'food')
+  await context.recorder.insert('observation', { ...observation, id: observationId })
+  return where
+}
+
 /** Notes several foods of one net, stone or fish, all or none. */
 export const sampleSave: Handler<CommandBody<'sampleSave'>> = async (context, { observations }) => {
   const reaches = new Set<string>()
   for (const [i, { observationId, observation }] of observations.entries()) {
-    mustHaveCome(context, observation, `observations.${i}.observation.on`)
-    reaches.add(await reachName(context, observation.reachId))
-    await context.recorder.need('foodStage', observation.foodStageId, 'food')
-    await context.recorder.insert('observation', { ...observation, id: observationId })
+    reaches.add(await noteSeen(context, observationId, observation, `observations.${i}.observation.on`))
   }
   return {
     label: { code: 'sampled', subject: `at ${[...reaches].join(' and ')}`, count: observations.length },

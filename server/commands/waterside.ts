@@ -1,11 +1,12 @@
 import { wording } from '../../core/index.ts'
 import { inArray } from 'drizzle-orm'
-import type { CommandBody, OutingId, SpellId } from '../../contract/index.ts'
+import type { CommandBody, ObservationId, OutingId, SpellId } from '../../contract/index.ts'
 import { outingTap } from '../db/schema.ts'
 import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { fliesLose } from './flies.ts'
+import { noteSeen } from './season.ts'
 
 type Taps = CommandBody<'outingNote'>['taps']
 
@@ -60,7 +61,7 @@ async function unbooked({ recorder }: CommandContext, outingId: string, id: stri
 /** Makes spells and losses of what was noted, each tap once: what was taken in before is left as it is. */
 export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context, body) => {
   const { recorder } = context
-  const { outingId, taps, spells, losses } = body
+  const { outingId, taps, spells, losses, samples } = body
   const name = await waterOf(context, outingId)
   await keepTaps(context, outingId, taps)
   for (const { tapId, ...spell } of spells) {
@@ -69,6 +70,14 @@ export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context
     if (spell.rigId) await recorder.need('rig', spell.rigId, 'rig')
     await recorder.insert('spell', { ...spell, id: newId<SpellId>(), outingId })
     await recorder.update('outingTap', tapId, null, { booked: true })
+  }
+  for (const [i, { tapIds, observation }] of samples.entries()) {
+    const fresh = []
+    for (const tapId of tapIds) if (await unbooked(context, outingId, tapId)) fresh.push(tapId)
+    // a sample of which a part was taken in before would count that part twice
+    if (fresh.length < tapIds.length) continue
+    await noteSeen(context, newId<ObservationId>(), observation, `samples.${i}.observation.on`)
+    for (const tapId of fresh) await recorder.update('outingTap', tapId, null, { booked: true })
   }
   const gone: CommandBody<'fliesLose'>['losses'] = []
   for (const { tapId, losses: flies } of losses) {

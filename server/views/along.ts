@@ -102,11 +102,9 @@ async function fliesAlong(
   const flies = await loadFlies(db)
   const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
   const byId = new Map(flies.map((fly) => [fly.variantId as string, fly]))
-  const liesIn = new Map(
-    (await loadBalances(db))
-      .filter(({ count }) => count > 0)
-      .map((one) => [one.variantId as string, one.compartmentId]),
-  )
+  const balances = (await loadBalances(db)).filter(({ count }) => count > 0)
+  const liesIn = new Map(balances.map((one) => [one.variantId as string, one.compartmentId]))
+  const countOf = new Map(balances.map((one) => [`${one.compartmentId} ${one.variantId}`, one.count]))
   const there = new Map(stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
   const lostOf = (id: string) =>
     outing.losses.filter(({ variantId }) => variantId === id).reduce((sum, { count }) => sum + count, 0)
@@ -122,6 +120,7 @@ async function fliesAlong(
       cut: null,
       aboard,
       compartmentId: compartmentId as FlyAlong['compartmentId'],
+      lies: countOf.get(`${compartmentId} ${fly.variantId}`) ?? 0,
       place: placeOf.get(compartmentId ?? '') ?? '',
       forbidden: forbiddenAt(outing.rules, toServing(fly)),
       meantFor: fly.meantFor.filter((id) => there.has(id)),

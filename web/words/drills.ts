@@ -71,7 +71,7 @@ export const ask = {
   mayfly: 'A mayfly, seen from below. What is it?',
   rise: 'A fish takes like this. What is it on?',
   cut: (fly: string, from: Posture, done: string) =>
-    `${fly} sits ${wording.postureWord[from]}. After this cut (${done}), how does it sit?`,
+    `${fly} rides ${wording.postureWord[from]}. After this cut (${done}), how does it ride?`,
   signs: 'You see this. Which of your flies is something to show to most fish?',
 } as const
 
@@ -88,8 +88,11 @@ export const why = {
       fly.fallMmPerS === null
         ? 'It floats, and is still for a second'
         : `It is down after ${seconds(depthMm / fly.fallMmPerS)}, and still for one more`
+    const downS = fly.fallMmPerS === null ? 0 : depthMm / fly.fallMmPerS
+    const meanwhileMm = (downS + 1) * waterside.CRUISES_MM_PER_S[cruise]
     const ahead = wording.fineDepth(lead.aheadMm, units)
-    return `${down}; the fish swims ${swims}: ${ahead} before it. Never nearer than ${wording.fineDepth(1500, units)}, which startles it. Move it after ${seconds(lead.moveAfterS)}.`
+    const startles = meanwhileMm < lead.aheadMm ? ` Nearer than ${ahead} it startles the fish.` : ''
+    return `${down}; the fish swims ${swims}, ${wording.fineDepth(meanwhileMm, units)} meanwhile.${startles} Move it after ${seconds(lead.moveAfterS)}.`
   },
   beat: (beat: drill.BeatOf): string =>
     beat === 'none'

@@ -52,6 +52,11 @@ export const labels = {
   missed: 'missed',
   itRefused: 'It refused',
   flyLost: 'Fly lost',
+  twoFlies: 'Another of the rig with it',
+  onlyThisOne: 'This one alone',
+  andWithIt: 'and',
+  moreFlies: 'more flies',
+  howLong: 'How long, if you want',
   newFish: 'Another fish',
   reelIn: 'Reel in',
   undo: 'Undo',
@@ -341,8 +346,28 @@ export function logDamage({
   ]
 }
 
+/** What is made of notes: `2 spells, 1 loss and 3 counts`; counts are said where there are any. */
+export function madeWords({
+  spells,
+  losses,
+  samples,
+}: {
+  readonly spells: number
+  readonly losses: number
+  readonly samples: number
+}): string {
+  const counts = samples === 0 ? '' : `${samples} ${samples === 1 ? 'count' : 'counts'} for the season`
+  const first = `${spells} ${spells === 1 ? 'spell' : 'spells'}`
+  const second = `${losses} ${losses === 1 ? 'loss' : 'losses'}`
+  return counts ? `${first}, ${second} and ${counts}` : `${first} and ${second}`
+}
+
 /** What a log would bring. */
-export const logSays = (fresh: number, known: number, spells: number, losses: number): string =>
+export const logSays = (
+  fresh: number,
+  known: number,
+  made: { readonly spells: number; readonly losses: number; readonly samples: number },
+): string =>
   fresh === 0
     ? `All ${known} taps of it are here already: nothing would change.`
-    : `${fresh} new ${fresh === 1 ? 'tap' : 'taps'}${known > 0 ? `, ${known} known` : ''}: ${spells} ${spells === 1 ? 'spell' : 'spells'} and ${losses} ${losses === 1 ? 'loss' : 'losses'} to be made of them.`
+    : `${fresh} new ${fresh === 1 ? 'tap' : 'taps'}${known > 0 ? `, ${known} known` : ''}: ${madeWords(made)} to be made of them.`

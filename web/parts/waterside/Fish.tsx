@@ -2,21 +2,14 @@ import styled from 'styled-components'
 import { waterside } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quiet, Row, Section } from '../../ui/layout.tsx'
-import { driftsSoFar, labels, LEFT, REFUSAL, STEP } from '../../words/waterside.ts'
+import { driftsSoFar, labels, REFUSAL, STEP } from '../../words/waterside.ts'
 import { techniqueName } from '../../words/words.ts'
 import type { Rung } from './answer.ts'
+import { FliesLost } from './FliesLost.tsx'
+import { Taps } from './Taps.tsx'
+import { Took } from './Took.tsx'
 import type { AtTheWater } from './useWaterside.ts'
 
-const Taps = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 8px;
-  padding-top: 6px;
-  > button {
-    white-space: normal;
-    line-height: 1.2;
-  }
-`
 const Step = styled.div`
   padding: 12px;
   border: 2px solid var(--thistle);
@@ -26,12 +19,6 @@ const Step = styled.div`
 
 /** A take that came off is told where takes are. */
 const REFUSED = waterside.REFUSALS.filter((one) => one !== 'cameOff')
-const ENDS: Readonly<Record<waterside.TakeEnd, string>> = {
-  landed: labels.landed,
-  cameOff: labels.cameOff,
-  missed: labels.missed,
-}
-
 /** The one thing to change now, and a tap that says it was done. */
 function Change({
   at,
@@ -147,36 +134,8 @@ export function Fish({
           ))}
         </Taps>
       </Section>
-      <Section aria-label={labels.aTake}>
-        <h2>{labels.aTake}</h2>
-        <Taps>
-          {waterside.TAKE_ENDS.map((end) => (
-            <Button key={end} large onPress={() => note({ kind: 'take', end, lengthMm: null })}>
-              {ENDS[end]}
-              {count(last.ends, end)}
-            </Button>
-          ))}
-        </Taps>
-      </Section>
-      <Section aria-label={labels.flyLost}>
-        <h2>{labels.flyLost}</h2>
-        <Taps>
-          {waterside.LEFT_IN.map((leftIn) => (
-            <Button
-              key={leftIn}
-              large
-              onPress={() => note({ kind: 'lost', variantKeys: [fly.variantId], leftIn })}
-            >
-              {LEFT[leftIn]}
-            </Button>
-          ))}
-        </Taps>
-      </Section>
+      <Took {...at} ends={last.ends} />
+      <FliesLost key={last.variantKey} {...at} fly={fly} />
     </>
   )
-}
-
-const count = (ends: readonly waterside.TakeEnd[], end: waterside.TakeEnd): string => {
-  const n = ends.filter((one) => one === end).length
-  return n > 0 ? ` ${n}` : ''
 }

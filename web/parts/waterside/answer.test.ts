@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { waterside } from '../../../core/index.ts'
-import type { AlongView } from '../../../contract/index.ts'
+import type { AlongView, WatersideTap } from '../../../contract/index.ts'
 import { aboardNow, halfOf, Waterside } from './answer.ts'
 import { packNeeds } from './packNeeds.ts'
 import { takenIn } from './takeIn.ts'
@@ -21,7 +21,7 @@ const stage = (id: string, name: string, onIt: readonly number[]) =>
 const fly = (id: string, aboard: number, figure: object = { kind: 'floats', posture: 'proud', hookSize: 16, sinkSpeedMmPerS: null }) =>
   ({
     ...{ variantId: id, name: id, figure, drawingKey: null, hex: '#6a6d37', cut: null, aboard },
-    ...{ compartmentId: 'pocket', place: 'Pocket', forbidden: null, meantFor: [] },
+    ...{ compartmentId: 'pocket', lies: 2, place: 'Pocket', forbidden: null, meantFor: [] },
   }) as unknown as AlongView['flies'][number] // prettier-ignore
 
 /** Four half hours from ten: nymphs, then duns with their emergers. */
@@ -50,8 +50,10 @@ const along = {
   booked: [],
 } as unknown as AlongView // prettier-ignore
 
-const after = (...said: readonly waterside.Tap[]) =>
-  waterside.standingAfter(said.map((tap, i) => ({ ...tap, id: `e${i}`, atMs: i * 60_000 })))
+/** Taps a minute apart. */
+const taps = (...said: readonly waterside.Tap[]) =>
+  said.map((tap, i) => ({ ...tap, id: `e${i}`, atMs: i * 60_000 })) as unknown as readonly WatersideTap[]
+const after = (...said: readonly waterside.Tap[]) => waterside.standingAfter(taps(...said))
 const saw = (signKey: string): waterside.Tap => ({ kind: 'sign', signKey, seen: true })
 const water = new Waterside(along)
 
@@ -115,22 +117,42 @@ describe('a box for the day', () => {
   })
 })
 
+const TODAY = '2026-05-31'
+
 describe('what is taken in', () => {
   it('is each spell that has ended and each loss, once', () => {
     const on: waterside.Tap = { kind: 'tiedOn', variantKey: 'dun 16', way: 'dry', stageKey: 'dun', step: null }
-    const standing = after(
+    const noted = taps(
       on, { kind: 'take', end: 'cameOff', lengthMm: null }, { kind: 'refused', refusal: 'turned' },
       { kind: 'refused', refusal: 'dragged' }, { kind: 'lost', variantKeys: ['dun 16', 'nymph 16'], leftIn: 'tree' },
     ) // prettier-ignore
-    const made = takenIn(along, standing)
+    const made = takenIn(along, noted, TODAY)
     expect(made.spells).toEqual([{ tapId: 'e0', variantId: 'dun 16', minutes: 4, takes: 1, refusals: 1, rigId: null }]) // prettier-ignore
     expect(made.losses.flatMap(({ losses }) => losses.map(({ variantId }) => variantId))).toEqual(['dun 16', 'nymph 16']) // prettier-ignore
     const elsewhere = along.flies.map((one) => ({ ...one, compartmentId: null }))
-    expect(takenIn({ ...along, flies: elsewhere }, standing)).toMatchObject({ losses: [], gone: ['dun 16', 'nymph 16'] }) // prettier-ignore
-    expect(takenIn({ ...along, booked: ['e0', 'e4'] as never }, standing)).toEqual({
+    expect(takenIn({ ...along, flies: elsewhere }, noted, TODAY)).toMatchObject({ losses: [], gone: ['dun 16', 'nymph 16'] }) // prettier-ignore
+    // two went in the tree, and one of that kind was given away at home
+    const fewer = along.flies.map((one) => ({ ...one, lies: one.variantId === 'dun 16' ? 0 : 1 }))
+    const partly = takenIn({ ...along, flies: fewer }, noted, TODAY)
+    expect(partly.losses.map(({ losses }) => losses.map(({ variantId }) => variantId))).toEqual([['nymph 16']])
+    expect(partly.gone).toEqual(['dun 16'])
+    expect(takenIn({ ...along, booked: ['e0', 'e4'] as never }, noted, TODAY)).toEqual({
       spells: [],
       losses: [],
+      samples: [],
       gone: [],
     })
+  })
+
+  it('is each sample of a day that has come, at its reach, by its way of looking', () => {
+    const count = (from: waterside.SampledFrom, n: number): waterside.Tap => ({ kind: 'counted', stageKey: 'dun', from, count: n }) // prettier-ignore
+    const noted = taps(count('stones', 1), count('stones', 3), count('stomach', 2))
+    const there = { ...along, outing: { ...along.outing, reachId: 'low', on: TODAY } } as unknown as AlongView
+    const [stones, stomach] = takenIn(there, noted, TODAY).samples
+    expect(stones).toMatchObject({ tapIds: ['e0', 'e1'], observation: { count: 4, method: 'stone', on: TODAY, reachId: 'low', foodStageId: 'dun', kind: 'counted' } }) // prettier-ignore
+    expect(stomach).toMatchObject({ tapIds: ['e2'], observation: { count: 2, method: 'fishSample' } })
+    expect(takenIn(there, noted, '2026-05-30').samples).toEqual([])
+    const nowhere = { ...there, outing: { ...there.outing, reachId: null } }
+    expect(takenIn(nowhere, noted, TODAY).samples).toEqual([])
   })
 })

@@ -18,6 +18,8 @@ export interface AtTheWater {
   readonly water: Waterside
   readonly standing: waterside.Standing
   readonly note: (said: Said) => void
+  /** the last tap that holds; null where there is none */
+  readonly last: waterside.Event | null
   /** takes the last tap back; null where there is none */
   readonly undo: (() => void) | null
 }
@@ -26,8 +28,8 @@ export interface AtTheWater {
 export function useWaterside(along: AlongView, { taps, note }: TapLog): AtTheWater {
   const water = useMemo(() => new Waterside(along), [along])
   const standing = useMemo(() => waterside.standingAfter(taps), [taps])
-  const last = waterside.heldEvents(taps).at(-1)
-  return { along, water, standing, note, undo: last ? () => note({ kind: 'undo', of: last.id }) : null }
+  const last = waterside.heldEvents(taps).at(-1) ?? null
+  return { along, water, standing, note, last, undo: last ? () => note({ kind: 'undo', of: last.id }) : null }
 }
 
 /** The time, ms since 1970, told anew each so often. */

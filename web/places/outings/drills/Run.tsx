@@ -57,13 +57,13 @@ export function Run({ drillKey, from, onDone }: RunProps) {
   const [until] = useState(() => Date.now() + LASTS_MS)
   const [missed, setMissed] = useState<ReadonlyMap<string, string>>(new Map())
   const before = from.view.standings[drillKey] ?? []
-  const draw = (last: string | null): Asked | null => {
+  const draw = (): Asked | null => {
     const now = drill.standingsOf(given.current)
     const fresh = new Set(now.map(({ subject }) => subject))
     const standings = [...before.filter(({ subject }) => !fresh.has(subject)), ...now]
-    return nextAsked(Math.random, drillKey, from, { standings, last })
+    return nextAsked(Math.random, drillKey, from, { standings, asked: given.current.map(({ subject }) => subject) })
   }
-  const [asked, setAsked] = useState(() => nextAsked(Math.random, drillKey, from, { standings: before, last: null })) // prettier-ignore
+  const [asked, setAsked] = useState(() => nextAsked(Math.random, drillKey, from, { standings: before, asked: [] })) // prettier-ignore
   const [chosen, setChosen] = useState<number | null>(null)
   const [isEnded, setEnded] = useState(false)
   const [nowMs, setNowMs] = useState(() => Date.now())
@@ -86,7 +86,7 @@ export function Run({ drillKey, from, onDone }: RunProps) {
     setChosen(choice)
   }
   const next = () => {
-    const drawn = isLast ? null : draw(asked?.subject ?? null)
+    const drawn = isLast ? null : draw()
     setChosen(null)
     if (drawn) setAsked(drawn)
     else end()
@@ -116,8 +116,7 @@ export function Run({ drillKey, from, onDone }: RunProps) {
           <div role="group" aria-label={labels.answers} key={`${asked.subject} ${given.current.length}`} style={{ display: 'grid', gap: 8, maxWidth: 520 }}>
             {asked.choices.map((name, i) => (
               <Button key={i} large isDisabled={chosen !== null} aria-pressed={chosen === i} onPress={() => answer(i)} autoFocus={i === 0 && chosen === null}>
-                {name}
-                {chosen !== null && i === asked.right ? ' ✓' : ''}
+                {chosen !== null && i === asked.right ? <strong>{name} ✓</strong> : name}
               </Button>
             ))}
           </div>

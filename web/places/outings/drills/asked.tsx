@@ -216,11 +216,14 @@ export function nextAsked(
   random: () => number,
   key: drill.Drill,
   from: DrilledFrom,
-  { standings, last }: { readonly standings: readonly drill.SubjectStanding[]; readonly last: string | null },
+  {
+    standings,
+    asked: before,
+  }: { readonly standings: readonly drill.SubjectStanding[]; readonly asked: readonly string[] },
 ): Asked | null {
   let left = DRILL_OF[key].subjects(from)
   while (left.length > 0) {
-    const subject = drill.nextSubject(random, left, standings, { atMs: Date.now(), last })
+    const subject = drill.nextSubject(random, left, standings, { atMs: Date.now(), asked: before })
     if (subject === undefined) return null
     const asked = DRILL_OF[key].question(random, subject, from)
     if (asked) return asked

@@ -1,14 +1,15 @@
 import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
-import { waterside } from '../../../../core/index.ts'
+import { waterside, wording } from '../../../../core/index.ts'
 import type { AlongView } from '../../../../contract/index.ts'
-import { takenIn } from '../../../parts/waterside/takeIn.ts'
+import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import type { TapLog } from '../../../parts/waterside/useWaterside.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { useCommand } from '../../../wire/useCommand.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
-import { labels, LEFT, REFUSAL, STEP } from '../../../words/waterside.ts'
+import { labels, LEFT, madeWords, REFUSAL, STEP } from '../../../words/waterside.ts'
+import { useWording } from '../../../words/useWording.ts'
 import { clockTime } from '../../../words/words.ts'
 import { TakeInLog } from './TakeInLog.tsx'
 import { Fished } from '../Fished.tsx'
@@ -17,6 +18,7 @@ import { Fished } from '../Fished.tsx'
 function Noted({ along, standing }: { readonly along: AlongView; readonly standing: waterside.Standing }) {
   const nameOf = new Map(along.flies.map(({ variantId, name }) => [variantId as string, name]))
   const stageOf = new Map(along.stages.map(({ foodStageId, name }) => [foodStageId as string, name]))
+  const { units } = useWording()
   const booked = new Set<string>(along.booked)
   const at = (ms: number) => clockTime(minuteOfDay(ms, along.timeZone))
   return (
@@ -44,6 +46,7 @@ function Noted({ along, standing }: { readonly along: AlongView; readonly standi
             <td>
               {[
                 one.ends.length > 0 ? `${one.ends.length} ${one.ends.length === 1 ? 'take' : 'takes'}` : '',
+                ...one.lengthsMm.map((mm) => wording.cutLength(mm, units)),
                 ...one.refusals.map((refusal) => REFUSAL[refusal]),
               ]
                 .filter(Boolean)
@@ -69,12 +72,21 @@ function Noted({ along, standing }: { readonly along: AlongView; readonly standi
 }
 
 /** After an outing: what was noted becomes spells and losses, in one action that can be undone; then the pockets. */
-export function After({ along, log }: { readonly along: AlongView; readonly log: TapLog }) {
+export function After({
+  along,
+  log,
+  today,
+}: {
+  readonly along: AlongView
+  readonly log: TapLog
+  readonly today: string
+}) {
   const command = useCommand()
   const navigate = useNavigate()
   const standing = useMemo(() => waterside.standingAfter(log.taps), [log.taps])
-  const { spells, losses } = takenIn(along, standing)
-  const waits = spells.length + losses.length
+  const made = takenIn(along, log.taps, today)
+  const { spells, losses, samples } = made
+  const waits = spells.length + losses.length + samples.length
   const { outing } = along
   return (
     <>
@@ -85,10 +97,9 @@ export function After({ along, log }: { readonly along: AlongView; readonly log:
             <Button
               look="main"
               large
-              onPress={() => void command('outingTakeIn', { outingId: outing.id, spells, losses })}
+              onPress={() => void command('outingTakeIn', { outingId: outing.id, spells, losses, samples })}
             >
-              {labels.takeIn}: {spells.length} {spells.length === 1 ? 'spell' : 'spells'},{' '}
-              {losses.flatMap((one) => one.losses).length} {labels.lost}
+              {labels.takeIn}: {madeWords(sizesOf(made))}
             </Button>
           ) : null}
         </Row>
@@ -98,7 +109,7 @@ export function After({ along, log }: { readonly along: AlongView; readonly log:
           <Noted along={along} standing={standing} />
         )}
       </Section>
-      <TakeInLog along={along} />
+      <TakeInLog along={along} today={today} />
       <Section>
         <h2>{labels.spells}</h2>
         <Fished outing={outing} />

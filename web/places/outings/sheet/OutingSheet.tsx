@@ -61,7 +61,7 @@ function Faces({ along, today }: { readonly along: AlongView; readonly today: st
           <There along={along} log={log} today={today === outing.on} />
         </MeansContext>
       ) : null}
-      {face === 'after' ? <After along={along} log={log} /> : null}
+      {face === 'after' ? <After along={along} log={log} today={today} /> : null}
     </>
   )
 }

@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import { waterside } from '../../../../core/index.ts'
 import type { AlongView } from '../../../../contract/index.ts'
-import { takenIn } from '../../../parts/waterside/takeIn.ts'
+import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { useCommand } from '../../../wire/useCommand.ts'
@@ -13,18 +12,18 @@ import { carriedHome } from './carriedHome.ts'
 const LONGEST_TEXT = 1_000_000
 
 /** A log that comes home from a phone, by file or by paste: shown first, then kept in one action. */
-export function TakeInLog({ along }: { readonly along: AlongView }) {
+export function TakeInLog({ along, today }: { readonly along: AlongView; readonly today: string }) {
   const command = useCommand()
   const [text, setText] = useState('')
   const [fault, setFault] = useState<string | null>(null)
   const read = text.trim() === '' ? null : carriedHome(text, along, whose())
   const all = read?.kind === 'log' ? [...along.taps, ...read.fresh] : along.taps
-  const made = takenIn(along, waterside.standingAfter(all))
+  const made = takenIn(along, all, today)
   const nameOf = new Map(along.flies.map(({ variantId, name }) => [variantId as string, name]))
   const take = async () => {
     if (read?.kind !== 'log') return
-    const { spells, losses } = made
-    const body = { outingId: along.outing.id, taps: [...read.fresh], spells, losses }
+    const { spells, losses, samples } = made
+    const body = { outingId: along.outing.id, taps: [...read.fresh], spells, losses, samples }
     const delivery = await command('outingTakeIn', body, { quietly: true })
     if (delivery.kind === 'refused') setFault(delivery.problem.detail)
     else {
@@ -69,7 +68,7 @@ export function TakeInLog({ along }: { readonly along: AlongView }) {
               {labels.noLongerThere} {made.gone.map((key) => nameOf.get(key) ?? labels.unknownFly).join(', ')}.
             </Caution>
           ) : null}
-          <p>{logSays(read.fresh.length, read.known, made.spells.length, made.losses.length)}</p>
+          <p>{logSays(read.fresh.length, read.known, sizesOf(made))}</p>
           {read.fresh.length > 0 ? (
             <Button look="main" large onPress={() => void take()}>
               {labels.takeIn}
