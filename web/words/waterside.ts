@@ -102,6 +102,10 @@ export const labels = {
   upTo: 'up to',
   aboard: 'aboard',
   gap: 'Nothing that is packed is for them.',
+  lostFlies: 'Lost',
+  whatItMoved: 'What it moved',
+  keepAsPdf: 'Keep as PDF',
+  keepAsText: 'as Markdown',
   noted: 'Noted at the water',
   nothingNoted: 'Nothing was noted at the water.',
   fly: 'fly',
@@ -371,3 +375,44 @@ export const logSays = (
   fresh === 0
     ? `All ${known} taps of it are here already: nothing would change.`
     : `${fresh} new ${fresh === 1 ? 'tap' : 'taps'}${known > 0 ? `, ${known} known` : ''}: ${madeWords(made)} to be made of them.`
+
+/** What came of a fly while it was fished: takes, lengths of landed fish, refusals. */
+export const cameOfIt = (
+  { ends, lengthsMm, refusals }: Pick<waterside.Fished, 'ends' | 'lengthsMm' | 'refusals'>,
+  units: DisplayUnits,
+): string =>
+  [
+    ends.length > 0 ? `${ends.length} ${ends.length === 1 ? 'take' : 'takes'}` : '',
+    ...lengthsMm.map((mm) => wording.cutLength(mm, units)),
+    ...refusals.map((refusal) => REFUSAL[refusal]),
+  ]
+    .filter(Boolean)
+    .join(', ') || labels.nothing
+
+const inHours = (minutes: number) => `${(minutes / 60).toFixed(1)} h`
+const anHour = ({ low, high }: { readonly low: number; readonly high: number }) =>
+  `${low.toFixed(1)}–${high.toFixed(1)} an hour`
+
+/** What an outing moved, a sentence each. */
+export const movedWords = {
+  season: (counts: number) =>
+    counts === 0
+      ? 'The season learnt nothing from it: nothing that was counted is noted.'
+      : `The season has ${counts === 1 ? 'one count' : `${counts} counts`} of it among its notes.`,
+  losses(
+    here: { readonly lost: number; readonly minutes: number },
+    all: { readonly lost: number; readonly minutes: number },
+  ): string {
+    if (here.minutes === 0) return 'No fly was noted as fished, so that nothing is known of losses an hour.'
+    const flies = (lost: number) => (lost === 0 ? 'no fly' : lost === 1 ? 'one fly' : `${lost} flies`)
+    return `Lost: ${flies(here.lost)} in ${inHours(here.minutes)}; over all outings until then ${flies(all.lost)} in ${inHours(all.minutes)}.`
+  },
+  confidence: (
+    fly: string,
+    { takes, minutes }: { readonly takes: number; readonly minutes: number },
+    now: { readonly low: number; readonly high: number },
+    before: { readonly low: number; readonly high: number },
+  ) =>
+    `${fly}, fished longest: ${takes} ${takes === 1 ? 'take' : 'takes'} in ${inHours(minutes)}; it takes ${anHour(now)} (8 in 10), before this outing ${anHour(before)}.`,
+  noConfidence: 'No fly is trusted more or less for it: none was noted as fished.',
+} as const

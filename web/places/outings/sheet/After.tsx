@@ -1,16 +1,20 @@
 import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
-import { waterside, wording } from '../../../../core/index.ts'
+import { waterside } from '../../../../core/index.ts'
 import type { AlongView } from '../../../../contract/index.ts'
+import { saveFile } from '../../../files/saveFile.ts'
 import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import type { TapLog } from '../../../parts/waterside/useWaterside.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
+import { useOutingsQuery } from '../../../wire/api.ts'
 import { useCommand } from '../../../wire/useCommand.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
-import { labels, LEFT, madeWords, REFUSAL, STEP } from '../../../words/waterside.ts'
+import { cameOfIt, labels, LEFT, madeWords, STEP } from '../../../words/waterside.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { clockTime } from '../../../words/words.ts'
+import type { KeptPage } from './keptPage.ts'
+import { movedBy } from './movedBy.ts'
 import { TakeInLog } from './TakeInLog.tsx'
 import { Fished } from '../Fished.tsx'
 
@@ -43,15 +47,7 @@ function Noted({ along, standing }: { readonly along: AlongView; readonly standi
               <Quiet>{one.stageKey ? stageOf.get(one.stageKey) : ''}</Quiet>
             </td>
             <td>{one.step ? STEP[one.step] : ''}</td>
-            <td>
-              {[
-                one.ends.length > 0 ? `${one.ends.length} ${one.ends.length === 1 ? 'take' : 'takes'}` : '',
-                ...one.lengthsMm.map((mm) => wording.cutLength(mm, units)),
-                ...one.refusals.map((refusal) => REFUSAL[refusal]),
-              ]
-                .filter(Boolean)
-                .join(', ') || labels.nothing}
-            </td>
+            <td>{cameOfIt(one, units)}</td>
             <td>{booked.has(one.id) ? <Quiet>{labels.takenIn}</Quiet> : null}</td>
           </tr>
         ))}
@@ -68,6 +64,43 @@ function Noted({ along, standing }: { readonly along: AlongView; readonly standi
         ))}
       </tbody>
     </Dense>
+  )
+}
+
+/** Offers an outing's page for keeping, as PDF or as Markdown. */
+async function keep(page: KeptPage, on: string, as: 'pdf' | 'md'): Promise<void> {
+  const { keptMarkdown, keptPdf } = await import('./keptPage.ts')
+  const { shippedFont } = await import('../../../files/shippedFont.ts')
+  const content = as === 'md' ? keptMarkdown(page) : ((await keptPdf(page, await shippedFont())) as BlobPart)
+  saveFile(
+    `outing-${on}.${as}`,
+    new Blob([content], { type: as === 'md' ? 'text/markdown' : 'application/pdf' }),
+  )
+}
+
+/** What an outing moved, and its page to keep. */
+function Moved({ along }: { readonly along: AlongView }) {
+  const { data } = useOutingsQuery()
+  const { units } = useWording()
+  if (!data) return null
+  const moved = movedBy(along, data.outings)
+  const save = (as: 'pdf' | 'md') =>
+    void import('./keptPage.ts').then(({ keptPage }) =>
+      keep(keptPage(along, moved, units), along.outing.on, as),
+    )
+  return (
+    <Section aria-label={labels.whatItMoved}>
+      <Row>
+        <h2>{labels.whatItMoved}</h2>
+        <Button onPress={() => save('pdf')}>{labels.keepAsPdf}</Button>
+        <Button look="quiet" onPress={() => save('md')}>
+          {labels.keepAsText}
+        </Button>
+      </Row>
+      {moved.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+    </Section>
   )
 }
 
@@ -114,6 +147,7 @@ export function After({
         <h2>{labels.spells}</h2>
         <Fished outing={outing} />
       </Section>
+      <Moved along={along} />
       <Section>
         <Row>
           <Button large onPress={() => void navigate(`/outings?empty=${outing.id}`)}>

@@ -1,42 +1,20 @@
-import { PDFDocument, rgb } from 'pdf-lib'
+import { PDFDocument } from 'pdf-lib'
 import { pdfPen } from '../../../files/pdfPen.ts'
 import type { FontFiles } from '../../../files/pdfPen.ts'
-import { wrapped } from '../../../files/wrapped.ts'
+import { INK, pdfLines, PT_PER_MM, QUIET } from '../../../files/pdfLines.ts'
 import type { PocketCard, PocketLine } from '../../../parts/waterside/pocketCard.ts'
 import { labels } from '../../../words/waterside.ts'
 
-const PT_PER_MM = 72 / 25.4
 /** A6, and a strip that lies in the lid of a box, mm. */
 export const POCKET_SIZES = { card: [105, 148], strip: [180, 45] } as const
 const MARGIN = 14
 const STRIP = { margin: 8, columns: 3, size: 6.4 }
 const TEXT = 7.6
-const BETWEEN = 2
-const INK = rgb(0.11, 0.14, 0.145)
-const QUIET = rgb(0.34, 0.38, 0.4)
 
 const inPoints = ([wide, high]: readonly [number, number]): [number, number] => [
   wide * PT_PER_MM,
   high * PT_PER_MM,
 ]
-
-/** Writes lines one below the other, on a new page where one is full. */
-function writer(pdf: PDFDocument, pen: Awaited<ReturnType<typeof pdfPen>>) {
-  const dimensions = inPoints(POCKET_SIZES.card)
-  let page = pdf.addPage(dimensions)
-  let y = dimensions[1] - MARGIN
-  return (text: string, { size = TEXT, heavy = false, quiet = false, indent = 0 } = {}) => {
-    const wide = dimensions[0] - 2 * MARGIN - indent
-    for (const part of wrapped(text, (one) => pen.widthOf(one, size, heavy), wide)) {
-      if (y - size < MARGIN) {
-        page = pdf.addPage(dimensions)
-        y = dimensions[1] - MARGIN
-      }
-      pen.write(page, part, { x: MARGIN + indent, y: y - size, size, heavy, colour: quiet ? QUIET : INK })
-      y -= size + BETWEEN
-    }
-  }
-}
 
 /** The strip for the lid: when and which fly, in columns, and nothing else. */
 function writeStrip(pdf: PDFDocument, pen: Awaited<ReturnType<typeof pdfPen>>, card: PocketCard): void {
@@ -66,7 +44,8 @@ export async function pocketPdf(card: PocketCard, files: FontFiles): Promise<Uin
   const pdf = await PDFDocument.create()
   pdf.setTitle(card.title)
   const pen = await pdfPen(pdf, files)
-  const line = writer(pdf, pen)
+  const [wideMm, highMm] = POCKET_SIZES.card
+  const line = pdfLines(pdf, pen, { wideMm, highMm, marginPt: MARGIN, textPt: TEXT })
   line(card.title, { size: 10, heavy: true })
   line(card.rules, { quiet: true })
   for (const { when, what, fly, place, then } of card.lines) {
