@@ -33,6 +33,7 @@ const ABOUT = `Heavy Thistle keeps its data in this folder.
 heavy-thistle.db   all records; -wal and -shm beside it belong to it while it is in use
 backups            dated copies, made by the program
 lock.db            held by the program while it serves
+phones.json        phones that were paired; of this machine, and in no copy
 
 To copy or move the data use "npm run backup" and "npm run restore".
 `

@@ -405,14 +405,14 @@ export const movedWords = {
   ): string {
     if (here.minutes === 0) return 'No fly was noted as fished, so that nothing is known of losses an hour.'
     const flies = (lost: number) => (lost === 0 ? 'no fly' : lost === 1 ? 'one fly' : `${lost} flies`)
-    return `Lost: ${flies(here.lost)} in ${inHours(here.minutes)}; over all outings until then ${flies(all.lost)} in ${inHours(all.minutes)}.`
+    return `Lost: ${flies(here.lost)} in ${inHours(here.minutes)} that flies were fished; over all outings until then ${flies(all.lost)} in ${inHours(all.minutes)}.`
   },
   confidence: (
     fly: string,
     { takes, minutes }: { readonly takes: number; readonly minutes: number },
     now: { readonly low: number; readonly high: number },
-    before: { readonly low: number; readonly high: number },
+    before: { readonly low: number; readonly high: number } | null,
   ) =>
-    `${fly}, fished longest: ${takes} ${takes === 1 ? 'take' : 'takes'} in ${inHours(minutes)}; it takes ${anHour(now)} (8 in 10), before this outing ${anHour(before)}.`,
+    `${fly}, fished longest: ${takes} ${takes === 1 ? 'take' : 'takes'} in ${inHours(minutes)}; it takes ${anHour(now)} (8 in 10), ${before ? `before this outing ${anHour(before)}` : 'and was not fished before'}.`,
   noConfidence: 'No fly is trusted more or less for it: none was noted as fished.',
 } as const

@@ -40,7 +40,7 @@ export function movedBy(
   const fly = longest(outing)
   const rate = (of: readonly OutingLine[]) => {
     const { takes, minutes } = fishedOf(of, fly?.variantId)
-    return takesAnHour(takes, minutes)
+    return minutes === 0 ? null : takesAnHour(takes, minutes)
   }
   return [
     movedWords.season(counts.length),
@@ -49,7 +49,7 @@ export function movedBy(
       { lost: lostOf(until), minutes: fishedOf(until).minutes },
     ),
     fly
-      ? movedWords.confidence(`${fly.patternName} ${fly.label}`, fishedOf([outing], fly.variantId), rate(until), rate(before)) // prettier-ignore
+      ? movedWords.confidence(`${fly.patternName} ${fly.label}`, fishedOf([outing], fly.variantId), rate(until) ?? takesAnHour(0, 0), rate(before)) // prettier-ignore
       : movedWords.noConfidence,
   ]
 }
