@@ -17,7 +17,8 @@ import type { DemoPattern } from './patterns/index.ts'
 import { tie } from './tie.ts'
 import type { Drawer } from './tie.ts'
 import { rigs } from './rigs.ts'
-import { notedOn } from './waterside.ts'
+import { notedOn, sentOn } from './waterside.ts'
+import type { DemoTap } from './waterside.ts'
 import { observations, readings, UNDER_MM } from './season.ts'
 import { batches, boxes, CLOCK_STANDS_AT, monthlyTemps, OPENING_COUNT_ON, outings, waters } from './places.ts'
 
@@ -233,6 +234,15 @@ async function tellRigs(tell: Tell): Promise<void> {
 const ms = (on: string, localMin: number, s = 0) =>
   Date.parse(`${on}T00:00:00Z`) + (localMin - 60) * 60_000 + s * 1000
 
+/** Taps of a day as they come from a phone, under ids of their own. */
+const tapsOf = (on: string, name: string, taps: readonly DemoTap[]): readonly waterside.Event[] =>
+  taps.map(([localMin, said, s], i) => {
+    const stageKey = 'stageKey' in said ? { stageKey: fixedId(`stage:${said.stageKey}`) } : {}
+    const variantKey = 'variantKey' in said ? { variantKey: fixedId(`variant:${said.variantKey}`) } : {}
+    const id = fixedId(`${name}:${on}:${i}`)
+    return { ...said, ...stageKey, ...variantKey, id, atMs: ms(on, localMin, s) } as waterside.Event
+  })
+
 /** What was noted on an outing, and the spells that were made of it in the evening. */
 async function tellNoted(
   tell: Tell,
@@ -243,18 +253,7 @@ async function tellNoted(
   const noted = notedOn[on]
   if (!noted) return
   type Taps = CommandInput<'outingNote'>['taps']
-  const events = noted.map(([localMin, said, s], i): waterside.Event => {
-    const id = fixedId(`tap:${on}:${i}`)
-    const keyed =
-      said.kind === 'tiedOn'
-        ? {
-            ...said,
-            variantKey: fixedId(`variant:${said.variantKey}`),
-            stageKey: fixedId(`stage:${said.stageKey}`),
-          }
-        : said
-    return { ...keyed, id, atMs: ms(on, localMin, s) }
-  })
+  const events = tapsOf(on, 'tap', noted)
   await tell(`${on}T20:30:00Z`, 'outingNote', { outingId, taps: events as unknown as Taps })
   const rigById = new Map([...rigOf].map(([fly, rig]) => [fixedId(`variant:${fly}`), fixedId(`rig:${rig}`)]))
   const spells = waterside.spellsOf(waterside.standingAfter(events)).map(({ id, variantKey, ...spell }) => ({
@@ -268,6 +267,9 @@ async function tellNoted(
     spells: spells as unknown as CommandInput<'outingTakeIn'>['spells'],
     losses: [],
   })
+  const sent = sentOn[on]
+  if (sent)
+    await tell(`${on}T21:10:00Z`, 'outingNote', { outingId, taps: tapsOf(on, 'sent', sent) as unknown as Taps })
 }
 
 async function tellOutings(tell: Tell): Promise<void> {

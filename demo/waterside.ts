@@ -9,6 +9,7 @@ const sawNone = (signKey: string): waterside.Tap => ({ kind: 'sign', signKey, se
 const tie = (variantKey: string, way: 'dry' | 'dryWithDropper' | 'tightLineNymph', stageKey: string, step: waterside.Step | null = null): waterside.Tap => ({ kind: 'tiedOn', variantKey, way, stageKey, step }) // prettier-ignore
 const took = (end: waterside.TakeEnd = 'landed', lengthMm: number | null = null): waterside.Tap => ({ kind: 'take', end, lengthMm }) // prettier-ignore
 const refused = (refusal: waterside.Refusal): waterside.Tap => ({ kind: 'refused', refusal })
+const counted = (stageKey: string, from: waterside.SampledFrom, count: number): waterside.Tap => ({ kind: 'counted', stageKey, from, count }) // prettier-ignore
 const drift: waterside.Tap = { kind: 'drift' }
 /** Several of the same within some minutes. */
 const times = (said: waterside.Tap, ...minutes: readonly number[]): readonly DemoTap[] =>
@@ -51,5 +52,17 @@ export const notedOn: Readonly<Record<string, readonly DemoTap[]>> = {
     ...rises(at(17, 24), 0, 9, 17, 26, 36, 44, 53),
     [at(17, 36), tie('Kettle Lid|#14 olive', 'dry', 'pale-olive-dun')],
     ...times(took(), at(17, 55), at(18, 20)), [at(18, 36), { kind: 'reeledIn' }],
+  ],
+} // prettier-ignore
+
+/** What a simulated phone sent home afterwards: it waits to be taken in. */
+export const sentOn: Readonly<Record<string, readonly DemoTap[]>> = {
+  '2026-05-23': [
+    [at(18, 40), counted('green-free-living-sedge-larva', 'stones', 4)],
+    [at(18, 41), counted('dark-olive-nymph', 'stones', 3)],
+    [at(18, 46), tie('Kettle Lid|#14 olive', 'dry', 'pale-olive-dun')],
+    ...times(drift, at(18, 50), at(18, 52), at(18, 54)),
+    [at(18, 58), refused('turned')], [at(19, 6), took('landed', 280)],
+    [at(19, 21), { kind: 'reeledIn' }],
   ],
 } // prettier-ignore

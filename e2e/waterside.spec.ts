@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises'
 import type { APIRequestContext, BrowserContext, Page } from '@playwright/test'
-import type { OutingsView } from '../contract/index.ts'
+import type { OutingsView, ReachSeasonView } from '../contract/index.ts'
 import { v7 } from 'uuid'
 import { packedForSaturday, SATURDAY } from './packed.ts'
 import { axeFaults, expect, tabTo, test } from './thistle.ts'
@@ -126,6 +126,23 @@ test.describe('on a phone', () => {
     await page.getByText('For the sun').tap()
     expect(await axeFaults(page)).toEqual([])
   })
+})
+
+test('what a phone sent home waits, is taken in in one action, and the season has its counts', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/outings')
+  await page.getByRole('link', { name: 'Sat 23 May 2026' }).click()
+  await expect(page.getByText('A simulated phone sent it')).toBeVisible()
+  await page.getByRole('button', { name: 'Take in: 1 spell, 0 losses and 2 counts for the season' }).click()
+  await expect(page.getByText('A simulated phone sent it')).toHaveCount(0)
+  await expect(part(page, 'What it moved')).toContainText('The season has 2 counts of it')
+  const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
+  const day = outings.find(({ on }) => on === '2026-05-23')
+  expect(day?.spells.length).toBe(5)
+  const season = await request.get(`/api/season/reach?reachId=${day?.reachId}&on=2026-05-23`)
+  expect(((await season.json()) as ReachSeasonView).observations.filter(({ observation: { kind, method } }) => kind === 'counted' && method === 'stone').length).toBeGreaterThanOrEqual(2) // prettier-ignore
 })
 
 test('by keyboard at a desk: the day before, a sign, what would settle it, and the fly tied on', async ({

@@ -104,6 +104,7 @@ export const labels = {
   gap: 'Nothing that is packed is for them.',
   lostFlies: 'Lost',
   whatItMoved: 'What it moved',
+  simulatedPhone: 'A simulated phone sent it: the valley is made up.',
   keepAsPdf: 'Keep as PDF',
   keepAsText: 'as Markdown',
   noted: 'Noted at the water',

@@ -7,7 +7,7 @@ import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import type { TapLog } from '../../../parts/waterside/useWaterside.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
-import { useOutingsQuery } from '../../../wire/api.ts'
+import { useFrameQuery, useOutingsQuery } from '../../../wire/api.ts'
 import { useCommand } from '../../../wire/useCommand.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
 import { cameOfIt, labels, LEFT, madeWords, STEP } from '../../../words/waterside.ts'
@@ -120,6 +120,7 @@ export function After({
   const made = takenIn(along, log.taps, today)
   const { spells, losses, samples } = made
   const waits = spells.length + losses.length + samples.length
+  const { data: frame } = useFrameQuery()
   const { outing } = along
   return (
     <>
@@ -135,6 +136,7 @@ export function After({
               {labels.takeIn}: {madeWords(sizesOf(made))}
             </Button>
           ) : null}
+          {waits > 0 && frame?.isDemo ? <Quiet>{labels.simulatedPhone}</Quiet> : null}
         </Row>
         {standing.fished.length + standing.lost.length === 0 ? (
           <Quiet>{labels.nothingNoted}</Quiet>

@@ -45,7 +45,9 @@ describe('what an outing moved', () => {
     const [season, losses, confidence] = movedBy(along, [later, second, first])
     expect(season).toContain('one count of it')
     // two flies in two hours; with the outing before it three in three; the later one is not asked
-    expect(losses).toBe('Lost: 2 flies in 2.0 h that flies were fished; over all outings until then 3 flies in 3.0 h.')
+    expect(losses).toBe(
+      'Lost: 2 flies in 2.0 h that flies were fished; over all outings until then 3 flies in 3.0 h.',
+    )
     expect(confidence).toMatch(/^Dun #16, fished longest: 3 takes in 1\.5 h/)
     const [now, before] = [...(confidence ?? '').matchAll(/(\d\.\d)–(\d\.\d) an hour/g)].map(([, low, high]) => [Number(low), Number(high)]) // prettier-ignore
     // three takes in two and a half hours, after none in one: it is trusted more, and never below nought
