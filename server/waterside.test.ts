@@ -70,6 +70,24 @@ describe('what goes along to the water', () => {
   })
 })
 
+describe('rigs for the day', () => {
+  it('are those that are made for one of its ways; what the water’s note forbids of one is said', async () => {
+    await packed({ maxLeaderMm: 3000 })
+    const rig = (typed: Omit<CommandInput<'rigSave'>['rig'], 'note'>) =>
+      server.command('rigSave', { rigId: newId(), version: null, rig: { ...typed, note: '' } }).expect(200)
+    const leader = (lengthMm: number) => ({ kind: 'leader', lengthMm, buttMm: 0.45, tipMm: 0.16, stuff: 'nylon' }) as const // prettier-ignore
+    const dry = { kind: 'dry', fly: null } as const
+    await rig({ name: 'Short dry', way: 'carried', parts: [leader(2700), dry] })
+    await rig({ name: 'Long dry', way: 'carried', parts: [leader(4200), dry] })
+    await rig({ name: 'Held tight', way: 'tight', parts: [leader(2700), { kind: 'point', fly: null }] })
+    const found = (await along())?.rigs.map(({ name, techniques, against }) => [name, techniques, against])
+    expect(found).toEqual([
+      ['Long dry', ['dry'], ['maxLeader']],
+      ['Short dry', ['dry'], []],
+    ])
+  })
+})
+
 describe('what was noted at the water', () => {
   it('is kept in order, each tap once however often it comes, and undone in one', async () => {
     await packed()

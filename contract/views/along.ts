@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FORBIDS, RIG_WAYS, SCHOOLS, TECHNIQUES, WATER_KINDS } from '../../core/index.ts'
+import { FORBIDS, RIG_FORBIDS, SCHOOLS, TECHNIQUES, WATER_KINDS } from '../../core/index.ts'
 import { compartmentId, foodStageId, rigId, share, tapId, variantId } from '../common.ts'
 import { watersideTap } from '../records/waterside.ts'
 import type { SettingsBody } from '../records/settings.ts'
@@ -83,7 +83,18 @@ export const alongView = z
         depthMm: z.number().nullable(),
       }),
     ),
-    rigs: z.array(z.object({ rigId, name: z.string(), way: z.enum(RIG_WAYS) })),
+    /** rigs that are made for a way of the day */
+    rigs: z.array(
+      z.object({
+        rigId,
+        name: z.string(),
+        techniques: z.array(z.enum(TECHNIQUES)),
+        /** as it is typed */
+        said: z.string(),
+        /** what of it the water's note forbids: then it is not proposed */
+        against: z.array(z.enum(RIG_FORBIDS)),
+      }),
+    ),
     taps: z.array(watersideTap),
     /** taps of which a spell or a loss was made already */
     booked: z.array(tapId),

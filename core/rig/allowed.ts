@@ -11,7 +11,8 @@ export interface RigRules {
 }
 
 /** Why a rig may not be fished at a water, by its note. */
-export type RigForbids = 'dryOnly' | 'maxFlies' | 'noAddedWeight' | 'noIndicator' | 'maxLeader'
+export const RIG_FORBIDS = ['dryOnly', 'maxFlies', 'noAddedWeight', 'noIndicator', 'maxLeader'] as const
+export type RigForbids = (typeof RIG_FORBIDS)[number]
 
 /**
  * What of a rig a water's note forbids.

@@ -1,6 +1,7 @@
 import { isNull } from 'drizzle-orm'
 import {
-  bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt,
+  bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt, rigForbids,
+  techniquesOf, writtenRig,
 } from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
 import type {
@@ -191,6 +192,25 @@ async function showingsAlong(
   })
 }
 
+/** Rigs that are made for a way of the day, by name. */
+async function rigsAlong(
+  db: Reader,
+  { technique, alsoTechniques, rules }: OutingLine,
+): Promise<AlongView['rigs']> {
+  const flies = new Map((await loadFlies(db)).map((fly) => [fly.variantId as string, fly]))
+  const sinks = (fly: string) => flies.get(fly)?.figure.kind === 'sinks'
+  const nameOf = (fly: string) => flies.get(fly)?.name ?? ''
+  const ofTheDay = new Set([technique, ...alsoTechniques])
+  const rigs = await db.select().from(rig).where(isNull(rig.archivedAtMs)).orderBy(rig.name, rig.id)
+  return rigs.flatMap(({ id, name, way, parts }) => {
+    const techniques = techniquesOf({ way, parts }, sinks).filter((one) => ofTheDay.has(one))
+    const against = [...rigForbids(parts, rules, sinks)]
+    return techniques.length > 0
+      ? [{ rigId: id, name, techniques, said: writtenRig(parts, nameOf), against }]
+      : []
+  })
+}
+
 /** All that an outing needs at the water, where no server answers; null where it is gone, or its water has no reach. */
 export async function alongView(db: Reader, clock: Clock, outingId: OutingId): Promise<AlongView | null> {
   const outing = (await outingsView(db)).outings.find(({ id }) => id === outingId)
@@ -219,7 +239,7 @@ export async function alongView(db: Reader, clock: Clock, outingId: OutingId): P
     known: level?.is === 'rising' ? ['coloured-rising-water'] : [],
     flies,
     showings: await showingsAlong(db, outing, place, { ...feeding, flies, school }),
-    rigs: await db.select({ rigId: rig.id, name: rig.name, way: rig.way }).from(rig).where(isNull(rig.archivedAtMs)), // prettier-ignore
+    rigs: [...(await rigsAlong(db, outing))],
     taps: [...noted.taps],
     booked: [...noted.booked],
   }

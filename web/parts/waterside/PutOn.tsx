@@ -1,6 +1,7 @@
 import styled from 'styled-components'
 import { waterside, wording } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
+import type { AlongView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { FORBIDDEN } from '../../words/outings.ts'
@@ -69,10 +70,23 @@ function howSo({ way, stage, depthMm }: Put, units: DisplayUnits): string {
   ].join('')
 }
 
-/** A fly, where it lies, how it is fished and how deep it gets so. */
-function Fly({ put, large = false }: { readonly put: Put; readonly large?: boolean }) {
+/** A fly, where it lies, how it is fished, on which rig, and how deep it gets so. */
+function Fly({
+  put,
+  rigs,
+  large = false,
+}: {
+  readonly put: Put
+  readonly rigs: AlongView['rigs']
+  readonly large?: boolean
+}) {
   const { units, pxPerMm, DrawnFly } = useMeans()
-  const { fly, stage } = put
+  const { fly, stage, way } = put
+  const suits = rigs.filter(
+    ({ techniques, against }) => against.length === 0 && techniques.some((one) => one === way),
+  )
+  // the one that carries the fly already, if there is one
+  const rig = suits.find(({ said }) => said.includes(fly.name)) ?? suits[0]
   return (
     <div>
       <Row $gap={10}>
@@ -83,6 +97,11 @@ function Fly({ put, large = false }: { readonly put: Put; readonly large?: boole
       <p>
         {howSo(put, units)} {stage?.howFished}
       </p>
+      {large && rig ? (
+        <p>
+          {labels.rig}: {rig.name}. <Quiet>{rig.said}</Quiet>
+        </p>
+      ) : null}
       {stage && put.does < SERVES ? <Caution>{labels.couldPass}</Caution> : null}
     </div>
   )
@@ -114,7 +133,7 @@ function Choice({ at, answer, half, onTied }: PutOnProps & { readonly answer: An
   const fair = waterside.FAIR_DRIFTS[put.fly.figure.kind === 'floats' ? 'onTop' : 'under']
   return (
     <>
-      <Fly put={put} large />
+      <Fly put={put} rigs={along.rigs} large />
       <Row>
         {isOn(put) ? (
           <strong>{labels.itIsOn}</strong>
@@ -140,7 +159,7 @@ function Choice({ at, answer, half, onTied }: PutOnProps & { readonly answer: An
         <>
           <Sub>{labels.nextBest}</Sub>
           <Row $align="start">
-            <Fly put={second} />
+            <Fly put={second} rigs={along.rigs} />
             <Button large isDisabled={isOn(second)} onPress={() => tie(second)}>
               {labels.tieOn}
             </Button>

@@ -30,6 +30,8 @@ export interface PocketCard {
   readonly title: string
   readonly rules: string
   readonly lines: readonly PocketLine[]
+  /** rigs for the day that the water's note allows, as they are typed */
+  readonly rigs: readonly string[]
   /** what to look for, and what to change when it is refused, one after the other */
   readonly help: readonly string[]
 }
@@ -68,12 +70,13 @@ export function pocketCard(along: AlongView, units: DisplayUnits): PocketCard {
         then: then.filter(Boolean).join('; '),
       }
     }),
+    rigs: along.rigs.flatMap(({ name, said, against }) => (against.length === 0 ? [`${name}: ${said}`] : [])),
     help: helpOf(along),
   }
 }
 
 /** A pocket card as Markdown. */
-export const pocketMarkdown = ({ title, rules, lines, help }: PocketCard): string =>
+export const pocketMarkdown = ({ title, rules, lines, rigs, help }: PocketCard): string =>
   [
     `# ${title}`,
     '',
@@ -84,6 +87,8 @@ export const pocketMarkdown = ({ title, rules, lines, help }: PocketCard): strin
       return `- ${when ? `${when} ` : ''}${what}: ${put}${then ? `; ${then}` : ''}`
     }),
     '',
+    ...rigs.map((line) => `- ${line}`),
+    ...(rigs.length > 0 ? [''] : []),
     ...help.map((line) => `- ${line}`),
     '',
     labels.wade,

@@ -218,8 +218,10 @@ export default function Outings() {
         <Button look="main" large onPress={() => setPlanning(true)}>
           {labels.planAnOuting}
         </Button>
-        <Button onPress={() => setParams({ rig: '' })}>{labels.rigs}</Button>
-        <Link to="/outings/drills">{labels.drills}</Link>
+        <Row $gap={14}>
+          <Button onPress={() => setParams({ rig: '' })}>{labels.rigs}</Button>
+          <Link to="/outings/drills">{labels.drills}</Link>
+        </Row>
       </Heading>
       {planning ? (
         <PlanOuting

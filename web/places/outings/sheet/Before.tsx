@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { wording } from '../../../../core/index.ts'
 import { PATHS } from '../../../../contract/paths.ts'
 import type { AlongView } from '../../../../contract/index.ts'
@@ -10,13 +10,17 @@ import { packNeeds } from '../../../parts/waterside/packNeeds.ts'
 import type { PackNeed } from '../../../parts/waterside/packNeeds.ts'
 import { ListedFly } from '../../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../../drawing/trueSize.ts'
+import { useFlyChoices } from '../../../parts/rigs/useRigFlies.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Caution, Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { FORBIDDEN } from '../../../words/outings.ts'
 import { rulesSentence } from '../../../words/rules.ts'
 import { labels, NEED_OF } from '../../../words/waterside.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { clockTime } from '../../../words/words.ts'
+import { useRigsQuery } from '../../../wire/api.ts'
+import { clockTime, techniquesInWords } from '../../../words/words.ts'
+
+import { RigDrawn } from '../rigs/RigDrawn.tsx'
 
 const MOST_ROWS = 6
 
@@ -29,6 +33,12 @@ const Strip = styled.div<{ $halves: number }>`
   > * {
     min-width: 0;
   }
+`
+const Side = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
+  gap: 20px;
+  padding-top: 10px;
 `
 const Cell = styled.div<{ $share: number }>`
   height: 30px;
@@ -102,6 +112,37 @@ function NeedRow({ along, need }: { readonly along: AlongView; readonly need: Pa
       <td>{lower ? lower.name : null}</td>
       <td>{smaller ? smaller.name : null}</td>
     </tr>
+  )
+}
+
+/** Rigs that are made for a way of the day: drawn to scale where the water's note allows them, else with what it forbids. */
+function RigsForIt({ along }: { readonly along: AlongView }) {
+  const { data } = useRigsQuery()
+  const flies = useFlyChoices()
+  if (!data || !flies) return null
+  const allowed = along.rigs.filter(({ against }) => against.length === 0)
+  const barred = along.rigs.filter(({ against }) => against.length > 0)
+  return (
+    <Section aria-label={labels.rigsForIt}>
+      <h2>{labels.rigsForIt}</h2>
+      {along.rigs.length === 0 ? <Quiet>{labels.noRigForIt}</Quiet> : null}
+      <Side>
+        {allowed.map(({ rigId, name, techniques }) => {
+          const rig = data.rigs.find(({ id }) => id === rigId)
+          return (
+            <div key={rigId}>
+              <Link to={`/outings?rig=${rigId}`}>{name}</Link> <Quiet>{techniquesInWords(techniques)}</Quiet>
+              {rig ? <RigDrawn parts={rig.parts} flies={flies} isFixed onSlide={() => undefined} /> : null}
+            </div>
+          )
+        })}
+      </Side>
+      {barred.map(({ rigId, name, against }) => (
+        <Caution key={rigId}>
+          {name}. {wording.rigForbidsSentence(along.outing.waterName, against)}
+        </Caution>
+      ))}
+    </Section>
   )
 }
 
@@ -179,6 +220,7 @@ export function Before({ along }: { readonly along: AlongView }) {
           </tbody>
         </Dense>
       </Section>
+      <RigsForIt along={along} />
     </>
   )
 }

@@ -13,6 +13,7 @@ const card: PocketCard = {
     { when: '12:30–15:00', what: 'Dark olive, dun', fly: null, place: '', then: '' },
     { when: '', what: 'While nothing shows', fly: 'Attic <b>Stair</b> #12', place: 'Searching', then: '' },
   ],
+  rigs: ['Tight line, one nymph: 2 m 0.25 nylon, point Cellar Door #16'],
   help: ['Snout and a bubble: on top.'],
 }
 
@@ -25,7 +26,7 @@ describe('a pocket card', () => {
     )
     expect(sizes).toEqual([[...POCKET_SIZES.card], [...POCKET_SIZES.strip]])
     const text = await textOfPdf(bytes)
-    for (const told of ['Cellar Door #16 (Nymphs)', 'smaller: Cellar Door #18', 'Nothing that is packed is for them.', 'no lead', 'Snout and a bubble'])
+    for (const told of ['Cellar Door #16 (Nymphs)', 'smaller: Cellar Door #18', 'Nothing that is packed is for them.', 'no lead', 'Tight line, one nymph: 2 m 0.25 nylon', 'Snout and a bubble'])
       expect(text).toContain(told) // prettier-ignore
     expect(text.match(/Attic <b>Stair<\/b> #12/g)?.length).toBe(2)
   })

@@ -54,6 +54,8 @@ export async function pocketPdf(card: PocketCard, files: FontFiles): Promise<Uin
     if (then) line(then, { indent: 8 })
   }
   line(' ')
+  for (const one of card.rigs) line(one)
+  if (card.rigs.length > 0) line(' ')
   for (const one of card.help) line(one)
   line(labels.wade, { quiet: true, size: 6 })
   writeStrip(pdf, pen, card)
