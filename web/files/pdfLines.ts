@@ -7,6 +7,7 @@ export const PT_PER_MM = 72 / 25.4
 export const INK = rgb(0.11, 0.14, 0.145)
 export const QUIET = rgb(0.34, 0.38, 0.4)
 const BETWEEN = 0.26
+const ROOM = 0.8
 
 /** A page to be written on line by line. */
 export interface LinedPage {
@@ -25,7 +26,7 @@ export interface LineLook {
   readonly indent?: number
 }
 
-/** Writes lines one below the other, wrapped, on a new page where one is full. */
+/** Writes lines one below the other, wrapped, on a new page where one is full; an empty one leaves room. */
 export function pdfLines(
   pdf: PDFDocument,
   pen: Awaited<ReturnType<typeof pdfPen>>,
@@ -35,6 +36,10 @@ export function pdfLines(
   let page = pdf.addPage(dimensions)
   let y = dimensions[1] - marginPt
   return (text, { size = textPt, heavy = false, quiet = false, indent = 0 } = {}) => {
+    if (text.trim() === '') {
+      y -= size * ROOM
+      return
+    }
     const wide = dimensions[0] - 2 * marginPt - indent
     for (const part of wrapped(text, (one) => pen.widthOf(one, size, heavy), wide)) {
       if (y - size < marginPt) {

@@ -26,6 +26,7 @@ export const labels = {
   watchedEnough: 'Long enough: what did you see?',
   none: 'looked, none',
   seen: 'seen',
+  whatWasSeen: 'What was seen',
   whatFishAreOn: 'What fish are on',
   before2: 'by the season',
   whatever: 'whatever comes',

@@ -37,7 +37,7 @@ export function keptPage(along: AlongView, moved: readonly string[], units: Disp
       ].filter(Boolean),
     },
     {
-      heading: labels.seen,
+      heading: labels.whatWasSeen,
       lines: [...seen(true), ...seen(false).map((text) => `${text}: ${labels.none}`)],
     },
     {
@@ -50,7 +50,7 @@ export function keptPage(along: AlongView, moved: readonly string[], units: Disp
         const until = one.toMs === null ? '' : at(one.toMs)
         const meant = one.stageKey ? stageOf.get(one.stageKey) : undefined
         const what = [nameOf.get(one.variantKey) ?? labels.unknownFly, meant ? `(${meant})` : '']
-        return `${at(one.fromMs)}–${until} ${what.filter(Boolean).join(' ')}: ${[one.step ? STEP[one.step] : '', cameOfIt(one, units)].filter(Boolean).join('; ')}`
+        return `${at(one.fromMs)}–${until} ${what.filter(Boolean).join(' ')}: ${[one.step ? STEP[one.step] : '', cameOfIt(one, units)].filter(Boolean).join(' ')}`
       }),
     },
     {
