@@ -1,6 +1,7 @@
 // npm test: everything. Each tool counts as one, tests singly; the last line is always `N passed, N failed`.
-import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { stripVTControlCharacters } from 'node:util'
 import { findChromium } from './chromium.mjs'
 import { bin, ensureBuilt, ensureInstalled, root, run } from './project.mjs'
 
@@ -49,6 +50,19 @@ async function unitTests() {
   tell(`unit and server tests: ${good} passed, ${bad} failed`, bad === 0, output, (Date.now() - from) / 1000)
 }
 
+/** Every try that failed of a report of Playwright: the test's file and title, and its error. */
+function failedTries(suites) {
+  return suites.flatMap(({ suites: within = [], specs = [] }) => [
+    ...failedTries(within),
+    ...specs.flatMap(({ file, title, tests }) =>
+      tests
+        .flatMap(({ results }) => results)
+        .flatMap(({ errors }) => errors)
+        .map(({ message }) => `${file} › ${title}\n${stripVTControlCharacters(message).slice(0, 1500)}\n`),
+    ),
+  ])
+}
+
 async function endToEndTests(chromium) {
   const from = Date.now()
   const file = join(root, 'test-results', 'e2e.json')
@@ -66,12 +80,20 @@ async function endToEndTests(chromium) {
     capture: true,
     env: { CHROMIUM_PATH: path },
   })
-  const stats = existsSync(file) ? readReport(file)?.stats : null
-  const good = stats?.expected ?? 0
-  const bad = Math.max((stats?.unexpected ?? 0) + (stats?.flaky ?? 0), code === 0 && good > 0 ? 0 : 1)
+  const report = readReport(file)
+  const { expected = 0, flaky = 0, unexpected = 0 } = report?.stats ?? {}
+  const good = expected + flaky
+  const bad = Math.max(unexpected, code === 0 && good > 0 ? 0 : 1)
   passed += good
   failed += bad
-  tell(`end-to-end tests: ${good} passed, ${bad} failed`, bad === 0, output, (Date.now() - from) / 1000)
+  const unsteady = flaky > 0 ? `, ${flaky} of them at the second try` : ''
+  tell(
+    `end-to-end tests: ${good} passed${unsteady}, ${bad} failed`,
+    bad === 0,
+    output,
+    (Date.now() - from) / 1000,
+  )
+  process.stdout.write(failedTries(report?.suites ?? []).join('\n'))
 }
 
 // Chromium may have to be installed: it comes while npm installs.
