@@ -323,6 +323,7 @@ export const LIMITS = {
   tapAtMs: whole(0, 4_102_444_800_000, 's', 'A moment of this century.'),
   fishMm: any(20, 1500, 'mm', 'From a fry to the largest trout.'),
   teamLost: list(1, 5, 'Flies of one rig.', 'Say which flies.'),
+  teamTakenOut: list(0, 5, 'Flies of one rig.'),
   sampledNow: whole(-999, 999, 'times', 'What a hand counts in a tray; below nought takes some back.'),
   drillSubject: text(1, 60, 'The key of a fly, a stage or a sign.'),
   drillAnswers: list(1, 200, 'What anyone answers in three minutes.', 'Say what was answered.'),

@@ -24,6 +24,7 @@ export const PATHS = {
   ledger: '/api/ledger',
   outings: '/api/outings',
   along: '/api/outings/:id/along',
+  alongWarmth: '/api/outings/:id/warmth',
   alongPage: '/api/outings/:id/page',
   drills: '/api/drills',
   rigs: '/api/rigs',

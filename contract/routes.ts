@@ -29,7 +29,7 @@ import { benchView } from './views/bench.ts'
 import { boxesView } from './views/boxes.ts'
 import { familiesView, familyFull } from './views/families.ts'
 import { larderView } from './views/larder.ts'
-import { alongView } from './views/along.ts'
+import { alongView, alongWarmth } from './views/along.ts'
 import { drillsView } from './views/drills.ts'
 import { outingsView } from './views/outings.ts'
 import { rigsView } from './views/rigs.ts'
@@ -243,6 +243,13 @@ export const routes = {
     summary: 'All that an outing needs at the water; null where it has no reach, or is gone',
     params: outingParams,
     answer: alongView.nullable(),
+  },
+  alongWarmth: {
+    method: 'get',
+    path: PATHS.alongWarmth,
+    summary: 'What fish would be on at an outing, were its water read warmer or colder than is reckoned',
+    params: outingParams,
+    answer: alongWarmth.nullable(),
   },
   alongPage: {
     method: 'get',

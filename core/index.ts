@@ -332,6 +332,7 @@ export {
   modelsOf,
   skillOf,
   sunTimes,
+  swingShape,
   usualSwing,
   WATER_KINDS,
   WEEK_DAYS,

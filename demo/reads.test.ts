@@ -38,6 +38,7 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
       variantIds: [variantId], stageIds: [fixedId('stage:dark-olive-dun')],
     }, // prettier-ignore
   ],
+  loadHoursIfRead: ({ reachId }) => [{ reachId, on: '2026-06-06', localMin: 660, tempC: 12 }, 600, 720],
   loadYear: ({ reachId }) => [reachId, 2026],
   loadEarlier: ({ patternId, batchId }) => [patternId, batchId],
   loadEvents: ({ batchId }) => [batchId],

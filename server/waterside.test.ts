@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
-import type { AlongView, CommandInput, ReachSeasonView } from '../contract/index.ts'
+import type { AlongView, AlongWarmth, CommandInput, ReachSeasonView } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { box, midge, placeA, placeB, variantId } from './testing/smallBox.ts'
 import { lowReach, river } from './testing/smallRiver.ts'
@@ -19,14 +19,17 @@ const fixed = (key: string) => fixedId(key) as never
 const outingId = newId()
 
 /** A fly that is tied, two of it in the pocket, and an outing to come. */
-async function packed(rules: Partial<CommandInput<'waterCreate'>['water']['rules']> = {}): Promise<void> {
+async function packed(
+  rules: Partial<CommandInput<'waterCreate'>['water']['rules']> = {},
+  on = '2026-06-01',
+): Promise<void> {
   const water = { ...river.water, rules: { ...river.water.rules, ...rules } }
   await server.command('waterCreate', { ...river, water }).expect(200)
   await server.command('boxCreate', box).expect(200)
   await server.command('patternSave', midge()).expect(200)
   await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 5 }).expect(200)
   const outing = {
-    waterId: river.waterId, reachId: lowReach, on: '2026-06-01', fromLocalMin: 600, toLocalMin: 900,
+    waterId: river.waterId, reachId: lowReach, on, fromLocalMin: 600, toLocalMin: 900,
     status: 'planned', technique: 'dry', note: '',
   } as const // prettier-ignore
   await server.command('outingSave', { outingId, version: null, outing }).expect(200)
@@ -68,6 +71,56 @@ describe('what goes along to the water', () => {
     const at = view?.flies.findIndex((fly) => fly.variantId === variantId)
     expect(view?.showings.filter(({ fly }) => fly === at)).toEqual([])
   })
+})
+
+describe('what fish are on, were the water warmer or colder than is reckoned', () => {
+  const on = '2027-04-14'
+  const warmth = async () =>
+    (await server.get(`/api/outings/${outingId}/warmth`).expect(200)).body as AlongWarmth
+  const sum = (all: readonly (readonly number[])[], half: number) =>
+    all.reduce((n, own) => n + (own[half] ?? 0), 0)
+  const read = (tempC: number) =>
+    server
+      .command('readingsImport', {
+        importId: newId(),
+        readings: {
+          reachId: lowReach,
+          depthMm: 300,
+          source: 'entered',
+          rows: [[Date.parse(on) / 86_400_000, 750, Math.round(100 * tempC), null, null]],
+        },
+      })
+      .expect(200)
+
+  it('is all the fish at each half hour, and in spring more on what waits for warmth', async () => {
+    await packed({}, on)
+    const view = (await along())!
+    const { rows, reckonedC } = await warmth()
+    expect(rows.map(({ warmerC }) => warmerC)).toEqual([-4, -2, 0, 2, 4])
+    expect(reckonedC.length).toBe(view.whatever.length)
+    for (const { onIt, whatever } of rows) expect(sum([...onIt, whatever], 6)).toBeCloseTo(1, 3)
+    // olives of the spring hatch once the water has come to their degrees
+    const hatching = view.stages.flatMap(({ groupKey, band }, i) => (groupKey === 'mayfly' && band !== 'bottom' ? [i] : []))
+    const share = (row: number) => sum(hatching.map((i) => rows[row]?.onIt[i] ?? []), 8)
+    expect(share(4)).toBeGreaterThan(1.3 * share(0))
+    expect(share(2)).toBeGreaterThan(share(0))
+  }) // prettier-ignore
+
+  it('is what it comes to once that has been read', async () => {
+    await packed({}, on)
+    const before = await warmth()
+    // the middle of the hours that are gone along with: half past twelve
+    const middleC = ((before.reckonedC[6] ?? 0) + (before.reckonedC[7] ?? 0)) / 2
+    const { stages } = (await along())!
+    await read(Math.round(10 * (middleC + 4)) / 10)
+    const after = (await along())!
+    const now = new Map(after.stages.map(({ foodStageId, onIt }) => [foodStageId, onIt]))
+    const [row] = before.rows.filter(({ warmerC }) => warmerC === 4)
+    stages.forEach(({ foodStageId }, i) => {
+      if (now.has(foodStageId)) expect(row?.onIt[i]).toEqual(now.get(foodStageId))
+    })
+    expect([...now.keys()].filter((id) => stages.some(({ foodStageId }) => foodStageId === id)).length).toBeGreaterThan(20)
+  }) // prettier-ignore
 })
 
 describe('rigs for the day', () => {
@@ -147,6 +200,16 @@ describe('what was noted, taken in', () => {
     expect(view?.flies.find((fly) => fly.variantId === variantId)?.aboard).toBe(1)
   })
 
+  it('waits until it is taken in, and is done with where the fly that was lost lies nowhere any more', async () => {
+    const waits = async () => (await along())?.outing.waits
+    await prepare()
+    // a spell and a loss
+    expect(await waits()).toBe(2)
+    await server.command('outingTakeIn', { ...made, losses: [{ tapId: lost.id, losses: [] }] }).expect(200)
+    expect(await waits()).toBe(0)
+    expect((await along())?.outing.losses).toEqual([])
+  })
+
   it('is undone in one, and can be taken in again', async () => {
     await prepare()
     const { body } = await server.command('outingTakeIn', made).expect(200)
@@ -162,6 +225,28 @@ describe('what was noted, taken in', () => {
     const { body } = await server.command('outingTakeIn', made)
     expect(body).toMatchObject({ status: 409 })
     expect((await along())?.outing.spells).toEqual([])
+  })
+
+  it('makes readings of its reach of what the thermometer showed, once; undone they count no more', async () => {
+    const set = (tempC: number) => ({ id: newId(), atMs: 1_780_300_000_000, kind: 'waterTemp', tempC }) as Taps[number] // prettier-ignore
+    const [first, second] = [set(13), set(13.5)]
+    await packed()
+    await server.command('outingNote', { outingId, taps: [first, second] }).expect(200)
+    const reading = { tapIds: [first.id, second.id], localMin: 700, tempC100: 1350 }
+    const body = { outingId, spells: [], losses: [], readings: [reading] }
+    const season = async () =>
+      (await server.get(`/api/season/reach?reachId=${lowReach}&on=2026-06-01`).expect(200))
+        .body as ReachSeasonView
+    expect((await season()).warmth.latest).toBeNull()
+    const { body: told } = await server.command('outingTakeIn', body).expect(200)
+    await server.command('outingTakeIn', body).expect(200)
+    const { warmth, imports } = await season()
+    expect(imports).toMatchObject([{ source: 'noted', rowCount: 1 }])
+    // twenty to twelve is near the mean of a day that is warmest at five
+    expect(warmth.latest?.meanC).toBeCloseTo(13.25, 0)
+    await server.command('undo', { actionId: (told as { actionId: string }).actionId as never }).expect(200)
+    expect((await season()).warmth.latest).toBeNull()
+    expect((await along())?.booked).toEqual([])
   })
 
   it('makes notes of the season of what was counted, once; of a part that was counted before nothing', async () => {

@@ -4,6 +4,7 @@ import {
   civilDate,
   compartmentId,
   foodId,
+  localMinute,
   outingId,
   reachId,
   rigId,
@@ -74,7 +75,15 @@ export const waterCommands = {
         'tapsTakenIn',
         z.object({ tapIds: listed('taps', tapId), observation: observationBody }).strict(),
       ).default([]),
-      losses: listed('tapsTakenIn', z.object({ tapId, losses: listed('teamLost', lostFly) }).strict()),
+      /** what the thermometer showed in the water that day, by all the taps that set it */
+      readings: listed(
+        'tapsTakenIn',
+        z
+          .object({ tapIds: listed('taps', tapId), localMin: localMinute, tempC100: figure('readingTemp') })
+          .strict(),
+      ).default([]),
+      /** of what lies nowhere any more there is none to take out */
+      losses: listed('tapsTakenIn', z.object({ tapId, losses: listed('teamTakenOut', lostFly) }).strict()),
     })
     .strict(),
   /** what was answered in one drill */

@@ -86,7 +86,7 @@ export const readingsBody = z
   .object({
     reachId,
     depthMm: figure('readingDepthMm'),
-    source: z.enum(['entered', 'pasted', 'file', 'simulated']),
+    source: z.enum(['entered', 'pasted', 'file', 'simulated', 'noted']),
     rows: listed(
       'readings',
       z.tuple([

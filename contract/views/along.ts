@@ -103,6 +103,26 @@ export const alongView = z
 /** All that an outing needs at the water. */
 export type AlongView = z.infer<typeof alongView>
 
+/** What fish would be on through an outing's hours, were its water warmer or colder than is reckoned. */
+export const alongWarmth = z
+  .object({
+    /** what is reckoned of the water, °C, by half hour */
+    reckonedC: z.array(z.number()),
+    /** from the coldest to the warmest */
+    rows: z.array(
+      z.object({
+        /** what was read less what was reckoned, °C */
+        warmerC: z.number(),
+        /** share of the fish that are on each stage of the outing, in their order, by half hour */
+        onIt: z.array(z.array(share)),
+        whatever: z.array(share),
+      }),
+    ),
+  })
+  .meta({ id: 'AlongWarmth' })
+/** What fish would be on, were the water warmer or colder. */
+export type AlongWarmth = z.infer<typeof alongWarmth>
+
 /** What the page that goes along carries within itself. */
 export interface Carried {
   /** of the database that it was made from: its log comes home to no other */
@@ -110,6 +130,7 @@ export interface Carried {
   readonly units: SettingsBody['units']
   readonly sketches: DrawingsView['sketches']
   readonly along: AlongView
+  readonly warmth: AlongWarmth
   /** where the log is sent to of itself: a page that was opened from home; null for one that lies in a file */
   readonly home: string | null
 }

@@ -33,6 +33,8 @@ export const outingLine = z
         refusals: z.number(),
       }),
     ),
+    /** how much that was noted at the water waits to be made something of: spells, losses, samples, readings */
+    waits: z.number(),
     /** what goes along, still as it was packed */
     packed: z.array(variantMention.extend({ count: z.number(), compartmentId, compartmentLabel: z.string() })),
     losses: z.array(

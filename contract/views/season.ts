@@ -1,6 +1,12 @@
 import { z } from 'zod'
 import { foodStageId, reachId, version } from '../common.ts'
-import { emergenceWindow, observationBody, observationId, readingImportId } from '../records/season.ts'
+import {
+  emergenceWindow,
+  observationBody,
+  observationId,
+  readingImportId,
+  readingsBody,
+} from '../records/season.ts'
 
 /** A reach's year with its weather; see core's `SeasonalModel`. */
 export const seasonalModel = z.object({
@@ -68,7 +74,7 @@ export const reachSeasonView = z
       z.object({
         id: readingImportId,
         version,
-        source: z.enum(['entered', 'pasted', 'file', 'simulated']),
+        source: readingsBody.shape.source,
         depthMm: z.number(),
         rowCount: z.number(),
         firstDay: z.number(),
@@ -84,7 +90,7 @@ export const reachSeasonView = z
         levelMm: z.number(),
         dayBeforeMm: z.number().nullable(),
         clarityMm: z.number().nullable(),
-        source: z.enum(['entered', 'pasted', 'file', 'simulated']),
+        source: readingsBody.shape.source,
       })
       .nullable(),
     windows: z.array(learnedWindow),

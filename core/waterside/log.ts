@@ -87,6 +87,8 @@ export interface Standing {
   readonly naturals: readonly number[]
   readonly lost: readonly Lost[]
   readonly waterTempC: number | null
+  /** when the water was read, ms since 1970 */
+  readonly waterReadAtMs: number | null
   readonly airTempC: number | null
   readonly counted: readonly Counted[]
 }
@@ -101,6 +103,7 @@ const AT_FIRST: Standing = {
   naturals: [],
   lost: [],
   waterTempC: null,
+  waterReadAtMs: null,
   airTempC: null,
   counted: [],
 }
@@ -207,7 +210,7 @@ function after(now: Standing, event: Event): Standing {
       return { ...now, fished, lost: [...now.lost, { id, variantKeys, leftIn }] }
     }
     case 'waterTemp':
-      return { ...now, waterTempC: event.tempC }
+      return { ...now, waterTempC: event.tempC, waterReadAtMs: event.atMs }
     case 'airTemp':
       return { ...now, airTempC: event.tempC }
     case 'rise':

@@ -65,7 +65,7 @@ export async function sumUpDays(tx: Tx, reachId: ReachId, depthMm: number): Prom
 }
 
 /** Refuses a note of a day that has not come. */
-function mustHaveCome(context: CommandContext, { on }: ObservationBody, path: string): void {
+export function mustHaveCome(context: CommandContext, { on }: Pick<ObservationBody, 'on'>, path: string): void {
   if (on <= localTime(context.nowMs, usableZone(context.settings.timeZone)).on) return
   const message = 'That day has not come yet.'
   throw new ProblemError('invalidInput', message, [{ path, message }])

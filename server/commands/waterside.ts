@@ -1,12 +1,20 @@
-import { wording } from '../../core/index.ts'
+import { epochDayOf, wording } from '../../core/index.ts'
 import { inArray } from 'drizzle-orm'
-import type { CommandBody, ObservationId, OutingId, SpellId } from '../../contract/index.ts'
+import type {
+  CommandBody,
+  ObservationId,
+  OutingId,
+  ReadingImportId,
+  SpellId,
+  TapId,
+} from '../../contract/index.ts'
 import { outingTap } from '../db/schema.ts'
 import { newId } from '../db/ids.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { fliesLose } from './flies.ts'
-import { noteSeen } from './season.ts'
+import { IN_HAND_MM } from '../read/warmth.ts'
+import { mustHaveCome, noteSeen, readingsImport } from './season.ts'
 
 type Taps = CommandBody<'outingNote'>['taps']
 
@@ -58,10 +66,42 @@ async function unbooked({ recorder }: CommandContext, outingId: string, id: stri
   return row.booked ? null : row
 }
 
+/** Marks taps as made use of; false, and nothing is marked, where of some of them something was made before. */
+async function bookAll(
+  context: CommandContext,
+  outingId: OutingId,
+  tapIds: readonly TapId[],
+): Promise<boolean> {
+  for (const tapId of tapIds) if (!(await unbooked(context, outingId, tapId))) return false
+  for (const tapId of tapIds) await context.recorder.update('outingTap', tapId, null, { booked: true })
+  return true
+}
+
+/** Makes readings of the reach of what the thermometer showed. */
+async function takeReadings(
+  context: CommandContext,
+  outingId: OutingId,
+  readings: CommandBody<'outingTakeIn'>['readings'],
+): Promise<void> {
+  const { on, reachId } = await context.recorder.need('outing', outingId, 'outing')
+  const tempAt = new Map<number, number>()
+  for (const { tapIds, localMin, tempC100 } of readings)
+    if (await bookAll(context, outingId, tapIds)) tempAt.set(localMin, tempC100)
+  if (tempAt.size === 0) return
+  mustHaveCome(context, { on }, 'readings')
+  if (reachId === null) throw new ProblemError('invalidInput', 'Say first which reach the outing is at.')
+  const day = epochDayOf(on)
+  const rows = [...tempAt].map(([localMin, tempC100]) => [day, localMin, tempC100, null, null] as const)
+  await readingsImport(context, {
+    importId: newId<ReadingImportId>(),
+    readings: { reachId, depthMm: IN_HAND_MM, source: 'noted', rows: rows.map((row) => [...row]) },
+  })
+}
+
 /** Makes spells and losses of what was noted, each tap once: what was taken in before is left as it is. */
 export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context, body) => {
   const { recorder } = context
-  const { outingId, taps, spells, losses, samples } = body
+  const { outingId, taps, spells, losses, samples, readings } = body
   const name = await waterOf(context, outingId)
   await keepTaps(context, outingId, taps)
   for (const { tapId, ...spell } of spells) {
@@ -72,13 +112,11 @@ export const outingTakeIn: Handler<CommandBody<'outingTakeIn'>> = async (context
     await recorder.update('outingTap', tapId, null, { booked: true })
   }
   for (const [i, { tapIds, observation }] of samples.entries()) {
-    const fresh = []
-    for (const tapId of tapIds) if (await unbooked(context, outingId, tapId)) fresh.push(tapId)
     // a sample of which a part was taken in before would count that part twice
-    if (fresh.length < tapIds.length) continue
-    await noteSeen(context, newId<ObservationId>(), observation, `samples.${i}.observation.on`)
-    for (const tapId of fresh) await recorder.update('outingTap', tapId, null, { booked: true })
+    if (await bookAll(context, outingId, tapIds))
+      await noteSeen(context, newId<ObservationId>(), observation, `samples.${i}.observation.on`)
   }
+  await takeReadings(context, outingId, readings)
   const gone: CommandBody<'fliesLose'>['losses'] = []
   for (const { tapId, losses: flies } of losses) {
     if (!(await unbooked(context, outingId, tapId))) continue

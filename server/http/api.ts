@@ -20,6 +20,7 @@ import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
 import { alongView } from '../views/along.ts'
+import { warmthAlong } from '../views/alongWarmth.ts'
 import { carriedAlong } from '../views/carried.ts'
 import { drillsView } from '../views/drills.ts'
 import { outingsView } from '../views/outings.ts'
@@ -172,6 +173,10 @@ export function apiRouter({
   read('boxes', async () => boxesView(db, (await settings()).parCount, await today()))
   read('outings', () => outingsView(db))
   read('along', ({ params }) => alongView(db, clock, params.id))
+  read('alongWarmth', async ({ params }) => {
+    const along = await alongView(db, clock, params.id)
+    return along && warmthAlong(db, along)
+  })
   read('drills', () => drillsView(db))
   read('rigs', () => rigsView(db))
   read('history', async () => historyView(db, (await settings()).timeZone))

@@ -7,8 +7,10 @@ import { reading, readingImport } from '../db/schema.ts'
 import { inTurns } from './inTurns.ts'
 import { saidOrRead } from './likely.ts'
 import type { SaidOfHour } from './likely.ts'
-import { feedingScene, loadSeason, loadWarmth } from './season.ts'
+import { feedingScene, feedingSceneIfRead, loadNotes, loadSeason } from './season.ts'
 import { loadStages } from './stages.ts'
+import { loadWarmth } from './warmth.ts'
+import type { SupposedReading } from './warmth.ts'
 
 const rounded = (values: readonly number[]) => values.map((value) => Math.round(value * 1e4) / 1e4)
 
@@ -41,6 +43,31 @@ async function readHours(
   )
   return toRow(await inTurns(dayOfFeeding(stages, scene, epochDayOf(on), conditions, [fromMin, toMin])))
 }
+
+async function readHoursIfRead(
+  db: Reader,
+  supposed: SupposedReading,
+  fromMin: number,
+  toMin: number,
+): Promise<FeedingRowView> {
+  const scene = await feedingSceneIfRead(db, supposed)
+  if (!scene) return NOTHING
+  const { tempC: waterTempC, ...moment } = supposed
+  const stages = (await loadStages(db)).map(({ core }) => core)
+  const { conditions } = await saidOrRead(db, moment, { waterTempC })
+  return toRow(
+    await inTurns(dayOfFeeding(stages, scene, epochDayOf(supposed.on), conditions, [fromMin, toMin])),
+  )
+}
+
+/** The same if its water had been read that day. */
+export const loadHoursIfRead = keptUntilWrite(readHoursIfRead, [
+  loadWarmth,
+  loadNotes,
+  loadStages,
+  reading,
+  readingImport,
+])
 
 /** What trout are on at a reach through some hours of a day, by half hours. */
 export const loadHours = keptUntilWrite(readHours, [loadSeason, loadStages, loadWarmth, reading, readingImport])

@@ -30,10 +30,9 @@ import {
   loadObservations,
   loadSeason,
   loadSeasonedReaches,
-  loadWarmth,
   seasonYear,
-  tempAt,
 } from './season.ts'
+import { loadWarmth, tempAt } from './warmth.ts'
 import { latestLevel } from './level.ts'
 import { hookRangesOf, loadStages, stageTitle } from './stages.ts'
 import { loadVariants } from './variants.ts'

@@ -1,133 +1,21 @@
-import { asc, isNull, lte } from 'drizzle-orm'
-import {
-  dayMeanOf,
-  drawSeason,
-  epochDayOf,
-  fitSwing,
-  modelsOf,
-  seasonOfReach,
-  skillOf,
-  trendCPerDay,
-  turnOf,
-  usualModel,
-  usualSwing,
-  waterAtC,
-  yearOf,
-} from '../../core/index.ts'
+import { asc, isNull } from 'drizzle-orm'
+import { drawSeason, epochDayOf, seasonOfReach, skillOf, turnOf, usualModel, yearOf } from '../../core/index.ts'
 import type {
-  DailySwing,
-  DayReading,
-  DaySum,
-  FeedingScene,
-  SeasonalModel,
-  SeasonNote,
-  SeasonOfReach,
-  WatchedReach,
-  WaterKind,
-} from '../../core/index.ts'
+  FeedingScene, SeasonalModel, SeasonNote, SeasonOfReach, WatchedReach, WaterKind,
+} from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
+import type { FoodStageId, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { observation, readingDay } from '../db/schema.ts'
+import { observation } from '../db/schema.ts'
 import { inTurns } from './inTurns.ts'
-import { loadReaches } from './reaches.ts'
-import type { LoadedReach } from './reaches.ts'
 import { loadStages } from './stages.ts'
-import type { FoodStageId, ReachId } from '../../contract/index.ts'
+import { loadWarmth, warmthIfRead } from './warmth.ts'
+import type { SupposedReading, Warmths } from './warmth.ts'
 
 /** A note as it is stored. */
 export type ObservationRow = typeof observation.$inferSelect
-
-/** How warm a reach is, from its readings, its river's, or its kind. */
-export interface Warmth {
-  readonly loaded: LoadedReach
-  readonly model: SeasonalModel
-  /** daily means just below the surface, in order */
-  readonly days: readonly DayReading[]
-  readonly latest: DayReading | null
-  readonly swing: DailySwing
-  readonly trendCPerDay: number | null
-}
-
-/** Readings this near to the surface say how warm a reach is, mm. */
-const SURFACE_MM = 1500
-
-type Sums = ReadonlyMap<number, readonly DaySum[]>
-
-/** Sums of days by reach and depth, the shallowest first. */
-async function sumsByReach(db: Reader): Promise<ReadonlyMap<string, Sums>> {
-  const rows = await db
-    .select()
-    .from(readingDay)
-    .where(lte(readingDay.depthMm, SURFACE_MM))
-    .orderBy(asc(readingDay.reachId), asc(readingDay.depthMm), asc(readingDay.day))
-  const byReach = new Map<string, Map<number, DaySum[]>>()
-  for (const { reachId, depthMm, n, ...sums } of rows) {
-    const depths = byReach.get(reachId) ?? new Map<number, DaySum[]>()
-    byReach.set(reachId, depths.set(depthMm, [...(depths.get(depthMm) ?? []), { ...sums, count: n }]))
-  }
-  return byReach
-}
-
-/** Daily means of a reach from readings at whatever hours, the shallowest of each day; and how its water swings. */
-function readDays({ water }: LoadedReach, sums: Sums | undefined) {
-  const { kind: waterKind, latitudeDeg } = water
-  let swing: DailySwing | null = null
-  const byDay = new Map<number, DayReading>()
-  for (const [depthMm, days] of sums ?? []) {
-    const fitted = fitSwing(usualSwing({ waterKind, latitudeDeg, depthMm }), days)
-    swing ??= fitted
-    for (const sum of days) if (!byDay.has(sum.day)) byDay.set(sum.day, dayMeanOf(fitted, sum))
-  }
-  return {
-    days: [...byDay.values()].sort((a, b) => a.day - b.day),
-    swing: swing ?? usualSwing({ waterKind, latitudeDeg, depthMm: 0 }),
-  }
-}
-
-/** How warm every reach is: those with readings first, then those that borrow from their own river. */
-async function readWarmth(db: Reader): Promise<ReadonlyMap<string, Warmth>> {
-  const reaches = await loadReaches(db)
-  const sums = await sumsByReach(db)
-  const read = new Map(reaches.map((loaded) => [loaded.reach.id, readDays(loaded, sums.get(loaded.reach.id))]))
-  const models = modelsOf(
-    reaches.map(({ reach }) => ({
-      key: reach.id,
-      waterKey: reach.waterId,
-      elevationM: reach.elevationM,
-      days: read.get(reach.id)?.days ?? [],
-      usual: usualModel(reach.defaultTempC),
-    })),
-  )
-  return new Map(
-    reaches.map((loaded) => {
-      const { reach } = loaded
-      const { days, swing } = read.get(reach.id) ?? readDays(loaded, undefined)
-      const latest = days.at(-1) ?? null
-      return [
-        reach.id,
-        {
-          loaded,
-          model: models.get(reach.id) ?? usualModel(reach.defaultTempC),
-          days,
-          latest,
-          swing,
-          trendCPerDay: latest && trendCPerDay(days, latest.day),
-        },
-      ]
-    }),
-  )
-}
-
-/** How warm every reach is, from its readings, its river’s or its kind. */
-export const loadWarmth = keptUntilWrite(readWarmth, [loadReaches, readingDay])
-
-/** Temperature of a reach at a minute of a day, °C in tenths: from its latest reading towards its season. */
-export async function tempAt(db: Reader, reachId: ReachId, on: string, localMin: number): Promise<number> {
-  const warmth = (await loadWarmth(db)).get(reachId)
-  return warmth ? waterAtC(warmth, epochDayOf(on), localMin) : 10
-}
 
 /** Notes that are not put away, by day. */
 export const loadObservations = keptUntilWrite(readObservations, [observation])
@@ -147,9 +35,12 @@ export type SeasonedReach = WatchedReach & {
   readonly usual: SeasonalModel
 }
 
-async function readSeasonedReaches(db: Reader): Promise<ReadonlyMap<string, SeasonedReach>> {
-  return new Map(
-    [...(await loadWarmth(db))].map(([key, { loaded, model, days }]): [string, SeasonedReach] => {
+/** Reaches as their seasons are drawn, by id. */
+type SeasonedReaches = ReadonlyMap<string, SeasonedReach>
+
+const seasonedOf = (warmths: Warmths): SeasonedReaches =>
+  new Map(
+    [...warmths].map(([key, { loaded, model, days }]): [string, SeasonedReach] => {
       const { water, reach } = loaded
       return [
         key,
@@ -169,10 +60,12 @@ async function readSeasonedReaches(db: Reader): Promise<ReadonlyMap<string, Seas
       ]
     }),
   )
-}
 
 /** Reaches as their seasons are drawn, by id. */
-export const loadSeasonedReaches = keptUntilWrite(readSeasonedReaches, [loadWarmth])
+export const loadSeasonedReaches = keptUntilWrite(
+  async (db: Reader) => seasonedOf(await loadWarmth(db)),
+  [loadWarmth],
+)
 
 async function readNotes(db: Reader): Promise<readonly SeasonNote[]> {
   return (await loadObservations(db)).map(
@@ -191,8 +84,14 @@ async function readNotes(db: Reader): Promise<readonly SeasonNote[]> {
 /** Notes as the season reads them. */
 export const loadNotes = keptUntilWrite(readNotes, [loadObservations])
 
-async function drawWith(db: Reader, reachId: ReachId, year: number, notes: readonly SeasonNote[]) {
-  const reaches = await loadSeasonedReaches(db)
+interface Drawn {
+  readonly reachId: ReachId
+  readonly year: number
+  readonly reaches: SeasonedReaches
+  readonly notes: readonly SeasonNote[]
+}
+
+async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): Promise<SeasonOfReach | null> {
   const reach = reaches.get(reachId)
   if (!reach) return null
   const stages = (await loadStages(db)).map(({ core }) => core)
@@ -203,14 +102,14 @@ async function drawWith(db: Reader, reachId: ReachId, year: number, notes: reado
 }
 
 async function readSeason(db: Reader, reachId: ReachId, year: number): Promise<SeasonOfReach | null> {
-  return drawWith(db, reachId, year, await loadNotes(db))
+  return drawWith(db, { reachId, year, reaches: await loadSeasonedReaches(db), notes: await loadNotes(db) })
 }
 
 /** The season of a reach in a year, drawn from its readings, its notes and those of other reaches. */
 export const loadSeason = keptUntilWrite(readSeason, [loadSeasonedReaches, loadStages, loadNotes])
 
 async function readUnlearned(db: Reader, reachId: ReachId, year: number): Promise<SeasonOfReach | null> {
-  return drawWith(db, reachId, year, [])
+  return drawWith(db, { reachId, year, reaches: await loadSeasonedReaches(db), notes: [] })
 }
 
 /** The same as if nobody had noted anything. */
@@ -250,12 +149,14 @@ export async function seenOn(db: Reader, reachId: ReachId): Promise<ReadonlyMap<
   return byStage
 }
 
-/** A reach with its season on a day, as feeding is asked for; null where there is no such reach. */
-export async function feedingScene(db: Reader, reachId: ReachId, on: string): Promise<FeedingScene | null> {
-  const reach = (await loadSeasonedReaches(db)).get(reachId)
-  const water = (await loadWarmth(db)).get(reachId)?.loaded.water
-  const season = reach && (await loadSeason(db, reachId, seasonYear(reach, on)))
-  if (!reach || !water || !season) return null
+async function sceneOf(
+  db: Reader,
+  reach: SeasonedReach,
+  season: SeasonOfReach,
+  on: string,
+): Promise<FeedingScene | null> {
+  const water = (await loadWarmth(db)).get(reach.key)?.loaded.water
+  if (!water) return null
   const { waterKind, latitudeDeg, longitudeDeg } = reach
   return {
     waterKind,
@@ -264,4 +165,26 @@ export async function feedingScene(db: Reader, reachId: ReachId, on: string): Pr
     utcOffsetMinutes: offsetOn(on, usableZone(water.timeZone)),
     season,
   }
+}
+
+/** A reach with its season on a day, as feeding is asked for; null where there is no such reach. */
+export async function feedingScene(db: Reader, reachId: ReachId, on: string): Promise<FeedingScene | null> {
+  const reach = (await loadSeasonedReaches(db)).get(reachId)
+  const season = reach && (await loadSeason(db, reachId, seasonYear(reach, on)))
+  return reach && season ? sceneOf(db, reach, season, on) : null
+}
+
+/** The same if something had been read of it that day: its season is drawn anew. */
+export async function feedingSceneIfRead(db: Reader, supposed: SupposedReading): Promise<FeedingScene | null> {
+  const { reachId, on } = supposed
+  const reaches = seasonedOf(await warmthIfRead(db, supposed))
+  const reach = reaches.get(reachId)
+  if (!reach) return null
+  const season = await drawWith(db, {
+    reachId,
+    year: seasonYear(reach, on),
+    reaches,
+    notes: await loadNotes(db),
+  })
+  return season && sceneOf(db, reach, season, on)
 }

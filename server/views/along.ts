@@ -211,13 +211,19 @@ async function rigsAlong(
   })
 }
 
+/** Where an outing is: its reach, or the first of its water where none was said; undefined where it has none. */
+export async function placeOf(
+  db: Reader,
+  { reachId, waterId }: Pick<OutingLine, 'reachId' | 'waterId'>,
+): Promise<LoadedReach | undefined> {
+  const reaches = await loadReaches(db)
+  return reaches.find(({ reach }) => reach.id === reachId) ?? reaches.find(({ water }) => water.id === waterId)
+}
+
 /** All that an outing needs at the water, where no server answers; null where it is gone, or its water has no reach. */
 export async function alongView(db: Reader, clock: Clock, outingId: OutingId): Promise<AlongView | null> {
   const outing = (await outingsView(db)).outings.find(({ id }) => id === outingId)
-  const reaches = await loadReaches(db)
-  const place =
-    reaches.find(({ reach }) => reach.id === outing?.reachId) ??
-    reaches.find(({ water }) => water.id === outing?.waterId)
+  const place = outing && (await placeOf(db, outing))
   if (!outing || !place) return null
   const { school } = (await loadSettings(db)).body
   const hours = hoursOf(outing)

@@ -3,6 +3,7 @@ import type { Clock } from '../clock/clock.ts'
 import type { Reader } from '../db/database.ts'
 import { loadSettings } from '../read/settings.ts'
 import { alongView } from './along.ts'
+import { warmthAlong } from './alongWarmth.ts'
 import { drawingsOf } from './drawings.ts'
 
 /** What the page that goes along carries: its outing, and the flies of it drawn; null where there is no such outing. */
@@ -15,5 +16,6 @@ export async function carriedAlong(
   if (!along) return null
   const keys = along.flies.flatMap(({ aboard, drawingKey }) => (aboard > 0 && drawingKey ? [drawingKey] : []))
   const { sketches } = await drawingsOf(db, keys)
-  return { dataId, units: (await loadSettings(db)).body.units, sketches, along, home }
+  const { units } = (await loadSettings(db)).body
+  return { dataId, units, sketches, along, warmth: await warmthAlong(db, along), home }
 }

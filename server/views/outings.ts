@@ -1,6 +1,8 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import { waterside } from '../../core/index.ts'
+import { usableZone } from '../../contract/index.ts'
 import type { OutingsView } from '../../contract/index.ts'
+import { localTime } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
 import { loadTaps } from '../read/taps.ts'
 import {
@@ -28,9 +30,24 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
   const losses = await loadLosses(db)
   const spells = await loadSpells(db)
   const packed = await loadPacked(db)
-  const noted = [...(await loadTaps(db)).values()].map(({ taps }) => waterside.standingAfter(taps))
+  const noted = await loadTaps(db)
+  const waits = ({ id, reachId, on }: (typeof rows)[number]['outing'], timeZone: string) => {
+    const { taps, booked } = noted.get(id) ?? { taps: [], booked: [] }
+    const {
+      spells: ended,
+      losses: lost,
+      samples,
+      readings,
+    } = waterside.waitingOf({
+      events: taps,
+      booked: new Set(booked),
+      hasReach: reachId !== null,
+      isOnDay: (atMs) => localTime(atMs, usableZone(timeZone)).on === on,
+    })
+    return ended.length + lost.length + samples.length + readings.length
+  }
   return {
-    changes: [...waterside.changesOf(noted)],
+    changes: [...waterside.changesOf([...noted.values()].map(({ taps }) => waterside.standingAfter(taps)))],
     outings: rows.map(({ outing: o, water: w, reachName }) => ({
       id: o.id,
       version: o.version,
@@ -46,6 +63,7 @@ export async function outingsView(db: Reader): Promise<OutingsView> {
       alsoTechniques: [...o.alsoTechniques],
       note: o.note,
       rules: w.rules,
+      waits: waits(o, w.timeZone),
       spells: spells.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fished }) => fished),
       packed: packed.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...fly }) => fly),
       losses: losses.filter(({ outingId }) => outingId === o.id).map(({ outingId: _o, ...loss }) => loss),

@@ -10,13 +10,13 @@ import {
   loadSeason,
   loadSeasonedReaches,
   loadUnlearned,
-  loadWarmth,
   seasonYear,
   seenOn,
 } from '../read/season.ts'
 import { latestLevel } from '../read/level.ts'
-import type { Warmth } from '../read/season.ts'
 import { loadStages } from '../read/stages.ts'
+import { loadWarmth } from '../read/warmth.ts'
+import type { Warmth } from '../read/warmth.ts'
 
 /** How warm a reach is, as pages get it. */
 export const toReachWarmth = ({ model, latest, swing, trendCPerDay }: Warmth): ReachWarmth => ({

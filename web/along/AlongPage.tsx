@@ -31,7 +31,7 @@ const isToday = ({ outing, timeZone }: Carried['along']) =>
 
 /** The page that goes along: an outing at the water, from a file, with nobody to ask. */
 export function AlongPage({ carried }: { readonly carried: Carried }) {
-  const { along, dataId, units, sketches } = carried
+  const { along, warmth, dataId, units, sketches } = carried
   const { outing } = along
   const kept = useMemo(() => keptTaps(dataId, outing.id), [dataId, outing.id])
   const [taps, setTaps] = useState<readonly WatersideTap[]>(() => [...along.taps, ...kept.before])
@@ -64,7 +64,7 @@ export function AlongPage({ carried }: { readonly carried: Carried }) {
         </Quiet>
       </p>
       <MeansContext value={means}>
-        <There along={along} log={{ taps, note }} today={isToday(along)} />
+        <There along={along} warmth={warmth} log={{ taps, note }} today={isToday(along)} />
       </MeansContext>
       <SendLog carried={carried} taps={taps} keeps={keeps} />
     </main>

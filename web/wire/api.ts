@@ -119,6 +119,7 @@ export const api = createApi({
       ledger: asked('ledger'),
       outings: plain('outings'),
       along: named('along'),
+      alongWarmth: named('alongWarmth'),
       drills: plain('drills'),
       rigs: plain('rigs'),
       stores: plain('stores'),
@@ -174,7 +175,7 @@ export const api = createApi({
 
 export const {
   useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
-  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useDrillsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
+  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useAlongWarmthQuery, useDrillsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
   useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation, usePairingQuery, useOpenPairingMutation, useEndPairingMutation,
@@ -186,7 +187,7 @@ export interface ReadingsAsText {
   readonly importId: string
   readonly reachId: string
   readonly depthMm: number
-  readonly source: 'entered' | 'pasted' | 'file' | 'simulated'
+  readonly source: CommandInput<'readingsImport'>['readings']['source']
   readonly rowsJson: string
 }
 

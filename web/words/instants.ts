@@ -18,6 +18,10 @@ export function instantName(atMs: number, timeZone: string): string {
 export const daysBetween = (fromMs: number, toMs: number, timeZone: string): number =>
   toCalendarDate(fromAbsolute(toMs, timeZone)).compare(toCalendarDate(fromAbsolute(fromMs, timeZone)))
 
+/** The day of an instant in a zone, YYYY-MM-DD. */
+export const dayOf = (atMs: number, timeZone: string): string =>
+  toCalendarDate(fromAbsolute(atMs, timeZone)).toString()
+
 /** Minute of the day of an instant in a zone. */
 export function minuteOfDay(atMs: number, timeZone: string): number {
   const { hour, minute } = toTime(fromAbsolute(atMs, timeZone))

@@ -73,3 +73,7 @@ export const FORBIDDEN = {
   hookTooLarge: 'Your note: this hook is too large.',
   barbed: 'Your note: barbless. Its drawer says that this hook has a barb.',
 } as const
+
+/** How much that was noted at the water waits to be taken in, as the next step. */
+export const waitsWords = (waits: number): string =>
+  waits === 1 ? 'Take in what was noted: one thing' : `Take in what was noted: ${waits} things`

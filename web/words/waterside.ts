@@ -1,5 +1,6 @@
 import { wording } from '../../core/index.ts'
 import type { DisplayUnits, waterside } from '../../core/index.ts'
+import { tempApart } from './words.ts'
 
 /** Plain labels of an outing's sheet, and of what is used at the water. */
 export const labels = {
@@ -87,6 +88,8 @@ export const labels = {
   temperatures: 'Read off',
   water: 'Water',
   air: 'Air',
+  asReckoned: 'as reckoned',
+  notFollowedYet: 'the shares do not follow it yet',
   tooWarm: 'At 19 °C and above trout do not recover well: leave them alone.',
   rules: 'Rules',
   theDay: 'The day',
@@ -132,6 +135,8 @@ export const labels = {
   itsFile: 'Its file',
   orItsText: 'or its text, pasted',
   noLongerThere: 'Noted as lost, and in no box any more:',
+  stillOn: 'is still on where the notes end: it becomes a spell once it is reeled in.',
+  reeledInAt: 'Reeled in at',
   madeOn: 'Forecast made',
   takeAlong: 'Take along',
   pocketPdf: 'Pocket card',
@@ -355,28 +360,49 @@ export function logDamage({
   ]
 }
 
-/** What is made of notes: `2 spells, 1 loss and 3 counts`; counts are said where there are any. */
-export function madeWords({
-  spells,
-  losses,
-  samples,
-}: {
+/** From so little on a reading is as reckoned, °C. */
+const AS_RECKONED_C = 0.25
+
+/**
+ * How the water was read against what was reckoned, and whether shares follow that.
+ *
+ * @param warmerC null where nobody has worked out what that does
+ * @param workedOutC for which differences that was worked out, from the least to the most, °C
+ */
+export function readAgainst(
+  warmerC: number | null,
+  workedOutC: readonly number[],
+  units: DisplayUnits,
+): string {
+  if (warmerC === null) return labels.notFollowedYet
+  if (Math.abs(warmerC) < AS_RECKONED_C) return labels.asReckoned
+  const than = warmerC > 0 ? 'warmer' : 'colder'
+  const farthestC = Math.abs((warmerC > 0 ? workedOutC.at(-1) : workedOutC[0]) ?? 0)
+  const asFar = Math.abs(warmerC) > farthestC + AS_RECKONED_C ? ` as far as ${tempApart(farthestC, units)}` : ''
+  return `${tempApart(Math.abs(warmerC), units)} ${than} than reckoned: the shares follow it${asFar}`
+}
+
+interface Made {
   readonly spells: number
   readonly losses: number
   readonly samples: number
-}): string {
-  const counts = samples === 0 ? '' : `${samples} ${samples === 1 ? 'count' : 'counts'} for the season`
-  const first = `${spells} ${spells === 1 ? 'spell' : 'spells'}`
-  const second = `${losses} ${losses === 1 ? 'loss' : 'losses'}`
-  return counts ? `${first}, ${second} and ${counts}` : `${first} and ${second}`
+  readonly readings: number
 }
 
+const several = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
+const inARow = new Intl.ListFormat('en-GB', { type: 'conjunction' })
+
+/** What is made of notes: `2 spells, 1 loss and 3 counts for the season`; of counts and readings where there are any. */
+export const madeWords = ({ spells, losses, samples, readings }: Made): string =>
+  inARow.format([
+    several(spells, 'spell', 'spells'),
+    several(losses, 'loss', 'losses'),
+    ...(samples > 0 ? [several(samples, 'count for the season', 'counts for the season')] : []),
+    ...(readings > 0 ? [several(readings, 'reading of the water', 'readings of the water')] : []),
+  ])
+
 /** What a log would bring. */
-export const logSays = (
-  fresh: number,
-  known: number,
-  made: { readonly spells: number; readonly losses: number; readonly samples: number },
-): string =>
+export const logSays = (fresh: number, known: number, made: Made): string =>
   fresh === 0
     ? `All ${known} taps of it are here already: nothing would change.`
     : `${fresh} new ${fresh === 1 ? 'tap' : 'taps'}${known > 0 ? `, ${known} known` : ''}: ${madeWords(made)} to be made of them.`
@@ -400,10 +426,13 @@ const anHour = ({ low, high }: { readonly low: number; readonly high: number }) 
 
 /** What an outing moved, a sentence each. */
 export const movedWords = {
-  season: (counts: number) =>
-    counts === 0
-      ? 'The season learnt nothing from it: nothing that was counted is noted.'
-      : `The season has ${counts === 1 ? 'one count' : `${counts} counts`} of it among its notes.`,
+  season: (counts: number, readings: number) =>
+    counts + readings === 0
+      ? 'The season learnt nothing from it: nothing that was counted or read of the water is noted.'
+      : `The season has ${inARow.format([
+          ...(counts > 0 ? [several(counts, 'count', 'counts')] : []),
+          ...(readings > 0 ? [several(readings, 'reading of the water', 'readings of the water')] : []),
+        ])} of it among its notes.`,
   losses(
     here: { readonly lost: number; readonly minutes: number },
     all: { readonly lost: number; readonly minutes: number },

@@ -52,6 +52,10 @@ export const creaseDepth = (mm: number, units: Units): string =>
 export const shortTemp = (tempC: number, units: Units): string =>
   units.temperature === '°C' ? `${tempC.toFixed(1)} °C` : `${((tempC * 9) / 5 + 32).toFixed(1)} °F`
 
+/** How far two temperatures lie apart: `1.5 °C`, `2.7 °F`. */
+export const tempApart = (apartC: number, units: Units): string =>
+  units.temperature === '°C' ? `${apartC.toFixed(1)} °C` : `${((apartC * 9) / 5).toFixed(1)} °F`
+
 /** Ways of an outing in their order: `tight-line nymph, then dry`. */
 export const techniquesInWords = (techniques: readonly string[]): string =>
   techniques.map((key) => techniqueName[key] ?? key).join(', then ')

@@ -53,7 +53,7 @@ function Watch({ standing, note }: AtTheWater) {
 }
 
 /** Signs to tick while one watches: seen, or looked for in vain. */
-export function Look(at: AtTheWater) {
+export function Look({ at, half }: { readonly at: AtTheWater; readonly half: number }) {
   const { standing, note } = at
   const toggle = (signKey: string, seen: boolean) =>
     note({ kind: 'sign', signKey, seen: standing.looked.get(signKey) === seen ? null : seen })
@@ -62,7 +62,7 @@ export function Look(at: AtTheWater) {
       <Section>
         <Watch {...at} />
         <Row style={{ paddingTop: 8 }}>
-          <Temperatures {...at} />
+          <Temperatures at={at} half={half} />
         </Row>
       </Section>
       {waterside.SIGN_GROUPS.map((group) => (

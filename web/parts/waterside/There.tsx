@@ -6,7 +6,7 @@ import { OneOf } from '../../ui/OneOf.tsx'
 import { Caution, Quiet, Row } from '../../ui/layout.tsx'
 import { asCss } from '../../ui/tokens.ts'
 import { minuteOfDay } from '../../words/instants.ts'
-import { labels } from '../../words/waterside.ts'
+import { labels, readAgainst } from '../../words/waterside.ts'
 import { clockTime, shortTemp } from '../../words/words.ts'
 import { halfOf } from './answer.ts'
 import { Fish } from './Fish.tsx'
@@ -15,8 +15,8 @@ import { useMeans } from './means.ts'
 import { PutOn } from './PutOn.tsx'
 import { Rise } from './Rise.tsx'
 import { useClock, useWaterside } from './useWaterside.ts'
-import type { TapLog } from './useWaterside.ts'
-import type { AlongView } from '../../../contract/index.ts'
+import type { AtTheWater, TapLog } from './useWaterside.ts'
+import type { AlongView, AlongWarmth } from '../../../contract/index.ts'
 
 const STEPS = ['look', 'putOn', 'fish', 'rise'] as const
 type StepName = (typeof STEPS)[number]
@@ -60,21 +60,18 @@ const Steps = styled.div`
 `
 
 /** What is known of the hour: which one it is, and what was read off. */
-function Hour({
-  along,
-  localMin,
-  waterTempC,
-}: {
-  readonly along: AlongView
-  readonly localMin: number
-  readonly waterTempC: number | null
-}) {
+function Hour({ localMin, at }: { readonly localMin: number; readonly at: AtTheWater }) {
   const { units } = useMeans()
+  const { along, standing, warmth } = at
+  const { waterTempC } = standing
+  const mostC = warmth?.rows.map(({ warmerC }) => warmerC) ?? []
   const from = along.fromLocalMin + 30 * halfOf(along, localMin)
   return (
     <Quiet>
       {labels.asAt} {clockTime(from)}–{clockTime(from + 30)}
-      {waterTempC === null ? '' : `; ${labels.water} ${shortTemp(waterTempC, units)}`}
+      {waterTempC === null
+        ? ''
+        : `; ${labels.water} ${shortTemp(waterTempC, units)}, ${readAgainst(at.warmerC, mostC, units)}`}
     </Quiet>
   )
 }
@@ -85,15 +82,18 @@ const TOO_WARM_C = 19
 /** At the water: look, put on, fish, and listen to one fish; a thumb is enough. */
 export function There({
   along,
+  warmth,
   log,
   today,
 }: {
   readonly along: AlongView
+  /** what fish would be on were the water warmer or colder; null while that is not known */
+  readonly warmth: AlongWarmth | null
   readonly log: TapLog
   /** whether it is the day of the outing: else its middle stands for the hour */
   readonly today: boolean
 }) {
-  const at = useWaterside(along, log)
+  const at = useWaterside(along, warmth, log)
   const [step, setStep] = useState<StepName>(at.standing.fished.length > 0 ? 'fish' : 'look')
   const [sun, setSun] = useState(false)
   const nowMs = useClock(20_000)
@@ -104,7 +104,7 @@ export function There({
   return (
     <Page $sun={sun}>
       <Row>
-        <Hour along={along} localMin={localMin} waterTempC={waterTempC} />
+        <Hour localMin={localMin} at={at} />
         <Checkbox isSelected={sun} onChange={setSun}>
           {labels.sun}
         </Checkbox>
@@ -123,7 +123,7 @@ export function There({
           onChoose={setStep}
         />
       </Steps>
-      {step === 'look' ? <Look {...at} /> : null}
+      {step === 'look' ? <Look at={at} half={half} /> : null}
       {step === 'putOn' ? <PutOn at={at} half={half} onTied={() => setStep('fish')} /> : null}
       {step === 'fish' ? (
         <Fish at={at} half={half} onPutOn={() => setStep('putOn')} onRise={() => setStep('rise')} />

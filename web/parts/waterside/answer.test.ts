@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { waterside } from '../../../core/index.ts'
+import type { DisplayUnits } from '../../../core/index.ts'
 import type { AlongView, WatersideTap } from '../../../contract/index.ts'
-import { aboardNow, halfOf, Waterside } from './answer.ts'
+import { readAgainst } from '../../words/waterside.ts'
+import { aboardNow, halfOf, warmerThanReckoned, Waterside } from './answer.ts'
 import { packNeeds } from './packNeeds.ts'
 import { takenIn } from './takeIn.ts'
 
@@ -100,6 +102,46 @@ describe('an hour at the water', () => {
   })
 })
 
+describe('the water, read', () => {
+  const place = { ...along, timeZone: 'UTC' }
+  const row = (warmerC: number, dun: number) => ({
+    warmerC,
+    onIt: [[0.1, 0.1, 0.1, 0.1], [0, 0, 0, 0], [dun, dun, dun, dun]],
+    whatever: [0.9 - dun, 0.9 - dun, 0.9 - dun, 0.9 - dun],
+  }) // prettier-ignore
+  const warmth = { reckonedC: [11, 11.5, 12, 12.5], rows: [row(-4, 0), row(0, 0.2), row(4, 0.6)] }
+  const read = (tempC: number, localMin: number) =>
+    waterside.standingAfter([{ kind: 'waterTemp', tempC, id: 'r', atMs: localMin * 60_000 }])
+  const dunAt = (standing: waterside.Standing) =>
+    new Waterside(place, warmth).answer(standing, 3).stages.find(({ stage: on }) => on.name === 'Olive, dun')
+
+  it('moves what fish are on, by how far it lies from what was reckoned at that time', () => {
+    // at half past ten 11.5 °C was reckoned: 13.5 is two warmer, and halfway between 0.2 and 0.6
+    expect(warmerThanReckoned(place, warmth, read(13.5, 635))).toBe(2)
+    const dun = dunAt(read(13.5, 635))
+    expect(dun?.share).toBeCloseTo(0.4, 10)
+    expect(dun?.before).toBeCloseTo(0.4, 10)
+    expect(dunAt(read(9.5, 635))?.share).toBeCloseTo(0.1, 10)
+  })
+
+  it('moves nothing before it is read, nor where nobody has worked out what that does', () => {
+    expect(dunAt(waterside.standingAfter([]))?.share).toBe(0.4)
+    const unknowing = new Waterside(place)
+    expect(unknowing.answer(read(16, 635), 3).stages[0]?.share).toBe(0.4)
+    expect(warmerThanReckoned(place, null, read(16, 635))).toBeNull()
+  })
+
+  it('is told against what was reckoned, and where that ends', () => {
+    const units = { temperature: '°C' } as DisplayUnits
+    expect(readAgainst(2, [-4, 0, 4], units)).toBe('2.0 °C warmer than reckoned: the shares follow it')
+    expect(readAgainst(-5.5, [-4, 0, 4], units)).toBe(
+      '5.5 °C colder than reckoned: the shares follow it as far as 4.0 °C',
+    )
+    expect(readAgainst(-0.2, [-4, 0, 4], units)).toBe('as reckoned')
+    expect(readAgainst(-2, [-4, 0, 4], { temperature: '°F' } as DisplayUnits)).toContain('3.6 °F colder')
+  })
+})
+
 describe('a box for the day', () => {
   it('is asked for each food, for nothing showing, and for an anchor; gaps name what lies at home', () => {
     const needs = packNeeds(along).map(({ kind, stage: of, put, atHome, fromHalf, toHalf }) => [
@@ -130,7 +172,7 @@ describe('what is taken in', () => {
     expect(made.spells).toEqual([{ tapId: 'e0', variantId: 'dun 16', minutes: 4, takes: 1, refusals: 1, rigId: null }]) // prettier-ignore
     expect(made.losses.flatMap(({ losses }) => losses.map(({ variantId }) => variantId))).toEqual(['dun 16', 'nymph 16']) // prettier-ignore
     const elsewhere = along.flies.map((one) => ({ ...one, compartmentId: null }))
-    expect(takenIn({ ...along, flies: elsewhere }, noted, TODAY)).toMatchObject({ losses: [], gone: ['dun 16', 'nymph 16'] }) // prettier-ignore
+    expect(takenIn({ ...along, flies: elsewhere }, noted, TODAY)).toMatchObject({ losses: [{ losses: [] }], gone: ['dun 16', 'nymph 16'] }) // prettier-ignore
     // two went in the tree, and one of that kind was given away at home
     const fewer = along.flies.map((one) => ({ ...one, lies: one.variantId === 'dun 16' ? 0 : 1 }))
     const partly = takenIn({ ...along, flies: fewer }, noted, TODAY)
@@ -140,6 +182,7 @@ describe('what is taken in', () => {
       spells: [],
       losses: [],
       samples: [],
+      readings: [],
       gone: [],
     })
   })
@@ -154,5 +197,21 @@ describe('what is taken in', () => {
     expect(takenIn(there, noted, '2026-05-30').samples).toEqual([])
     const nowhere = { ...there, outing: { ...there.outing, reachId: null } }
     expect(takenIn(nowhere, noted, TODAY).samples).toEqual([])
+  })
+
+  it('is what the thermometer showed on the day itself, in its water’s own time', () => {
+    const there = { ...along, timeZone: 'Europe/London', outing: { ...along.outing, reachId: 'low', on: TODAY } } as unknown as AlongView // prettier-ignore
+    const at = (utc: string, tempC: number) => ({ kind: 'waterTemp', tempC, id: utc, atMs: Date.parse(utc) })
+    const noted = [
+      at('2026-05-30T20:00:00Z', 15), // tried out at home the evening before
+      at(`${TODAY}T11:15:00Z`, 12.5),
+      at(`${TODAY}T11:15:03Z`, 13),
+    ] as unknown as readonly WatersideTap[]
+    expect(takenIn(there, noted, TODAY).readings).toEqual([
+      { tapIds: [`${TODAY}T11:15:00Z`, `${TODAY}T11:15:03Z`], localMin: 12 * 60 + 15, tempC100: 1300 },
+    ])
+    expect(takenIn(there, noted, '2026-05-30').readings).toEqual([])
+    const nowhere = { ...there, outing: { ...there.outing, reachId: null } }
+    expect(takenIn(nowhere, noted, TODAY).readings).toEqual([])
   })
 })

@@ -1,6 +1,7 @@
 import { isStillwater, waterside } from '../../../core/index.ts'
 import type { Technique } from '../../../core/index.ts'
-import type { AlongView, FlyAlong, StageAlong } from '../../../contract/index.ts'
+import type { AlongView, AlongWarmth, FlyAlong, StageAlong } from '../../../contract/index.ts'
+import { minuteOfDay } from '../../words/instants.ts'
 
 /** A stage that fish are on, with what speaks for it. */
 export interface OnStage {
@@ -74,14 +75,43 @@ export const aboardNow = (
     0,
   )
 
-/** What fish are on by the season at a half hour. */
-const sharesAt = ({ stages, whatever }: AlongView, half: number): waterside.Shares => ({
-  stages: stages.map(({ foodStageId, foodKey, groupKey, stage, onIt }) => ({
-    ...{ id: foodStageId, foodKey, groupKey, stage },
-    share: onIt[half] ?? 0,
-  })),
-  whatever: whatever[half] ?? 0,
-})
+/** How much warmer the water was read than it was reckoned to be then, °C; null where nothing was read, or reckoned. */
+export function warmerThanReckoned(
+  along: AlongView,
+  warmth: AlongWarmth | null,
+  { waterTempC, waterReadAtMs }: waterside.Standing,
+): number | null {
+  if (!warmth || waterTempC === null || waterReadAtMs === null) return null
+  const reckonedC = warmth.reckonedC[halfOf(along, minuteOfDay(waterReadAtMs, along.timeZone))]
+  return reckonedC === undefined ? null : waterTempC - reckonedC
+}
+
+/** What fish are on by the season at a half hour, as warm as the water was read. */
+function sharesAt(
+  { stages, whatever }: AlongView,
+  rows: AlongWarmth['rows'],
+  warmerC: number | null,
+  half: number,
+): waterside.Shares {
+  const read =
+    warmerC === null || rows.length === 0
+      ? null
+      : waterside.ifWarmer(
+          rows.map((row) => ({
+            warmerC: row.warmerC,
+            onIt: row.onIt.map((own) => own[half] ?? 0),
+            whatever: row.whatever[half] ?? 0,
+          })),
+          warmerC,
+        )
+  return {
+    stages: stages.map(({ foodStageId, foodKey, groupKey, stage, onIt }, i) => ({
+      ...{ id: foodStageId, foodKey, groupKey, stage },
+      share: (read ? read.onIt[i] : onIt[half]) ?? 0,
+    })),
+    whatever: (read ? read.whatever : whatever[half]) ?? 0,
+  }
+}
 
 /** Signs that were looked for, without what the forecast knows already. */
 function lookedAt(along: AlongView, { looked }: waterside.Standing): readonly waterside.Looked[] {
@@ -107,9 +137,12 @@ export class Waterside {
   private readonly stageById: ReadonlyMap<string, StageAlong>
 
   private readonly along: AlongView
+  private readonly warmth: AlongWarmth | null
 
-  constructor(along: AlongView) {
+  /** @param warmth what fish would be on were the water warmer or colder; null where shares do not follow what was read */
+  constructor(along: AlongView, warmth: AlongWarmth | null = null) {
     this.along = along
+    this.warmth = warmth
     this.all = along.showings.map((listed) => toShowing(along, listed))
     this.byKey = new Map(along.flies.map((fly) => [fly.variantId, fly]))
     this.stageById = new Map(along.stages.map((stage) => [stage.foodStageId, stage]))
@@ -121,7 +154,7 @@ export class Waterside {
   }
 
   answer(standing: waterside.Standing, half: number): Answer {
-    const before = sharesAt(this.along, half)
+    const before = this.bySeason(standing, half)
     const sampled = this.sampled(standing, half)
     const looked = lookedAt(this.along, standing)
     const shares = waterside.reckon(sampled, looked)
@@ -222,10 +255,16 @@ export class Waterside {
     return { shares: this.shares(standing, half), showings: aboard.length > 0 ? aboard : this.all }
   }
 
-  /** What fish are on by the season and the samples. */
+  /** What fish are on by the season, the thermometer and the samples. */
   private sampled(standing: waterside.Standing, half: number): waterside.Shares {
     const bandOf = (id: string) => this.stageById.get(id)?.band ?? 'bottom'
-    return waterside.afterSamples(sharesAt(this.along, half), standing.counted, bandOf)
+    return waterside.afterSamples(this.bySeason(standing, half), standing.counted, bandOf)
+  }
+
+  /** What fish are on by the season and the thermometer. */
+  private bySeason(standing: waterside.Standing, half: number): waterside.Shares {
+    const warmerC = warmerThanReckoned(this.along, this.warmth, standing)
+    return sharesAt(this.along, this.warmth?.rows ?? [], warmerC, half)
   }
 
   private aboard(standing: waterside.Standing): readonly waterside.Showing[] {

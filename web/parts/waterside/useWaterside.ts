@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { waterside } from '../../../core/index.ts'
-import type { AlongView, WatersideTap } from '../../../contract/index.ts'
-import { Waterside } from './answer.ts'
+import type { AlongView, AlongWarmth, WatersideTap } from '../../../contract/index.ts'
+import { warmerThanReckoned, Waterside } from './answer.ts'
 
 /** Something to note, without its id and time. */
 export type Said = waterside.Tap
@@ -9,14 +9,18 @@ export type Said = waterside.Tap
 /** Where taps go, and those that were made. */
 export interface TapLog {
   readonly taps: readonly WatersideTap[]
-  readonly note: (said: Said) => void
+  /** @param atMs when it was, ms since 1970; now where that is not said */
+  readonly note: (said: Said, atMs?: number) => void
 }
 
 /** An outing at the water with all that was noted, and a way to note more. */
 export interface AtTheWater {
   readonly along: AlongView
+  readonly warmth: AlongWarmth | null
   readonly water: Waterside
   readonly standing: waterside.Standing
+  /** how much warmer the water was read than was reckoned, °C; null where shares do not follow it */
+  readonly warmerC: number | null
   readonly note: (said: Said) => void
   /** the last tap that holds; null where there is none */
   readonly last: waterside.Event | null
@@ -25,11 +29,13 @@ export interface AtTheWater {
 }
 
 /** An outing at the water after all taps so far. */
-export function useWaterside(along: AlongView, { taps, note }: TapLog): AtTheWater {
-  const water = useMemo(() => new Waterside(along), [along])
+export function useWaterside(along: AlongView, warmth: AlongWarmth | null, { taps, note }: TapLog): AtTheWater {
+  const water = useMemo(() => new Waterside(along, warmth), [along, warmth])
   const standing = useMemo(() => waterside.standingAfter(taps), [taps])
   const last = waterside.heldEvents(taps).at(-1) ?? null
-  return { along, water, standing, note, last, undo: last ? () => note({ kind: 'undo', of: last.id }) : null }
+  const warmerC = warmerThanReckoned(along, warmth, standing)
+  const undo = last ? () => note({ kind: 'undo', of: last.id }) : null
+  return { along, warmth, water, standing, warmerC, note, last, undo }
 }
 
 /** The time, ms since 1970, told anew each so often. */

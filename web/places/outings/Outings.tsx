@@ -16,7 +16,7 @@ import { Fished, MostTrusted } from './Fished.tsx'
 import { Pack } from './Pack.tsx'
 import { PlanOuting } from './PlanOuting.tsx'
 import { takesByDepth } from './takesByDepth.ts'
-import { labels } from '../../words/outings.ts'
+import { labels, waitsWords } from '../../words/outings.ts'
 import { rulesSentence } from '../../words/rules.ts'
 import { useWording } from '../../words/useWording.ts'
 
@@ -53,6 +53,7 @@ function OutingRow({
   readonly onLook?: (outing: OutingLine | null) => void
 }) {
   const { units } = useWording()
+  const navigate = useNavigate()
   const command = useCommand()
   const where =
     outing.reachName && outing.reachName !== outing.waterName
@@ -119,12 +120,21 @@ function OutingRow({
           ) : null}
         </div>
         <Row $gap={6}>
+          {outing.waits > 0 && isDue ? (
+            <Button large look="main" onPress={() => void navigate(`/outings/${outing.id}?face=after`)}>
+              {waitsWords(outing.waits)}
+            </Button>
+          ) : null}
           {outing.status === 'cancelled' ? (
             <Button large onPress={() => setStatus('planned')}>
               {labels.planItAgain}
             </Button>
           ) : (
-            <Button large look={outing.status === 'planned' && isDue ? 'main' : 'plain'} onPress={onEmpty}>
+            <Button
+              large
+              look={outing.status === 'planned' && isDue && outing.waits === 0 ? 'main' : 'plain'}
+              onPress={onEmpty}
+            >
               {labels.emptyThePockets}
             </Button>
           )}

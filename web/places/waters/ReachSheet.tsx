@@ -20,6 +20,7 @@ const SOURCES: Readonly<Record<ReachSeasonView['imports'][number]['source'], str
   pasted: 'pasted',
   file: 'from a file',
   simulated: 'simulated',
+  noted: 'at the water',
 }
 
 /** What the curve stands on, in words. */

@@ -3,10 +3,10 @@ import { useNavigate } from 'react-router'
 import { waterside } from '../../../../core/index.ts'
 import type { AlongView } from '../../../../contract/index.ts'
 import { saveFile } from '../../../files/saveFile.ts'
-import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
+import { goneNames, sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import type { TapLog } from '../../../parts/waterside/useWaterside.ts'
 import { Button } from '../../../ui/Button.tsx'
-import { Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
+import { Caution, Dense, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { useFrameQuery, useOutingsQuery } from '../../../wire/api.ts'
 import { useCommand } from '../../../wire/useCommand.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
@@ -67,6 +67,24 @@ function Noted({ along, standing }: { readonly along: AlongView; readonly standi
   )
 }
 
+/** A fly that is still fished where the notes end: reeled in then, unless somebody says otherwise. */
+function StillOn({ along, log }: { readonly along: AlongView; readonly log: TapLog }) {
+  const { fished } = waterside.standingAfter(log.taps)
+  const [last, lastTap] = [fished.at(-1), waterside.heldEvents(log.taps).at(-1)]
+  if (!last || !lastTap || last.toMs !== null) return null
+  const name = along.flies.find(({ variantId }) => variantId === last.variantKey)?.name ?? labels.unknownFly
+  return (
+    <Row>
+      <Caution>
+        {name} {labels.stillOn}
+      </Caution>
+      <Button large onPress={() => log.note({ kind: 'reeledIn' }, lastTap.atMs + 1)}>
+        {labels.reeledInAt} {clockTime(minuteOfDay(lastTap.atMs, along.timeZone))}
+      </Button>
+    </Row>
+  )
+}
+
 /** Offers an outing's page for keeping, as PDF or as Markdown. */
 async function keep(page: KeptPage, on: string, as: 'pdf' | 'md'): Promise<void> {
   const { keptMarkdown, keptPdf } = await import('./keptPage.ts')
@@ -118,8 +136,8 @@ export function After({
   const navigate = useNavigate()
   const standing = useMemo(() => waterside.standingAfter(log.taps), [log.taps])
   const made = takenIn(along, log.taps, today)
-  const { spells, losses, samples } = made
-  const waits = spells.length + losses.length + samples.length
+  const { spells, losses, samples, readings } = made
+  const waits = spells.length + losses.length + samples.length + readings.length
   const { data: frame } = useFrameQuery()
   const { outing } = along
   return (
@@ -131,13 +149,21 @@ export function After({
             <Button
               look="main"
               large
-              onPress={() => void command('outingTakeIn', { outingId: outing.id, spells, losses, samples })}
+              onPress={() =>
+                void command('outingTakeIn', { outingId: outing.id, spells, losses, samples, readings })
+              }
             >
               {labels.takeIn}: {madeWords(sizesOf(made))}
             </Button>
           ) : null}
           {waits > 0 && frame?.isDemo ? <Quiet>{labels.simulatedPhone}</Quiet> : null}
         </Row>
+        {made.gone.length > 0 ? (
+          <Caution>
+            {labels.noLongerThere} {goneNames(along, made.gone)}.
+          </Caution>
+        ) : null}
+        {outing.on < today || outing.status === 'done' ? <StillOn along={along} log={log} /> : null}
         {standing.fished.length + standing.lost.length === 0 ? (
           <Quiet>{labels.nothingNoted}</Quiet>
         ) : (

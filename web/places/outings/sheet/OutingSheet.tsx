@@ -7,7 +7,7 @@ import { MeansContext } from '../../../parts/waterside/means.ts'
 import { There } from '../../../parts/waterside/There.tsx'
 import { Heading, Quiet } from '../../../ui/layout.tsx'
 import { OneOf } from '../../../ui/OneOf.tsx'
-import { useAlongQuery, useFrameQuery } from '../../../wire/api.ts'
+import { useAlongQuery, useAlongWarmthQuery, useFrameQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/waterside.ts'
 import { clockTime, dateName } from '../../../words/words.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
@@ -38,6 +38,7 @@ function Faces({ along, today }: { readonly along: AlongView; readonly today: st
   const asked = params.get('face')
   const face = isFace(asked) ? asked : byClock
   const { outing } = along
+  const { data: warmth } = useAlongWarmthQuery(outing.id, { skip: face !== 'there' })
   return (
     <>
       <Heading>
@@ -58,7 +59,7 @@ function Faces({ along, today }: { readonly along: AlongView; readonly today: st
       {face === 'before' ? <Before along={along} /> : null}
       {face === 'there' ? (
         <MeansContext value={{ units, pxPerMm, DrawnFly: ListedFly }}>
-          <There along={along} log={log} today={today === outing.on} />
+          <There along={along} warmth={warmth ?? null} log={log} today={today === outing.on} />
         </MeansContext>
       ) : null}
       {face === 'after' ? <After along={along} log={log} today={today} /> : null}

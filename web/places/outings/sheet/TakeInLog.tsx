@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { AlongView } from '../../../../contract/index.ts'
-import { sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
+import { goneNames, sizesOf, takenIn } from '../../../parts/waterside/takeIn.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Caution, Fault, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { useCommand } from '../../../wire/useCommand.ts'
@@ -19,11 +19,10 @@ export function TakeInLog({ along, today }: { readonly along: AlongView; readonl
   const read = text.trim() === '' ? null : carriedHome(text, along, whose())
   const all = read?.kind === 'log' ? [...along.taps, ...read.fresh] : along.taps
   const made = takenIn(along, all, today)
-  const nameOf = new Map(along.flies.map(({ variantId, name }) => [variantId as string, name]))
   const take = async () => {
     if (read?.kind !== 'log') return
-    const { spells, losses, samples } = made
-    const body = { outingId: along.outing.id, taps: [...read.fresh], spells, losses, samples }
+    const { spells, losses, samples, readings } = made
+    const body = { outingId: along.outing.id, taps: [...read.fresh], spells, losses, samples, readings }
     const delivery = await command('outingTakeIn', body, { quietly: true })
     if (delivery.kind === 'refused') setFault(delivery.problem.detail)
     else {
@@ -65,7 +64,7 @@ export function TakeInLog({ along, today }: { readonly along: AlongView; readonl
           ))}
           {made.gone.length > 0 ? (
             <Caution>
-              {labels.noLongerThere} {made.gone.map((key) => nameOf.get(key) ?? labels.unknownFly).join(', ')}.
+              {labels.noLongerThere} {goneNames(along, made.gone)}.
             </Caution>
           ) : null}
           <p>{logSays(read.fresh.length, read.known, sizesOf(made))}</p>

@@ -31,10 +31,8 @@ export function movedBy(
   outings: readonly OutingLine[],
 ): readonly string[] {
   const isBooked = new Set<string>(booked)
-  const counts = waterside.samplesOf(
-    taps.filter(({ id }) => isBooked.has(id)),
-    new Set(),
-  )
+  const used = taps.filter(({ id }) => isBooked.has(id))
+  const [counts, readings] = [waterside.samplesOf(used, new Set()), waterside.readingsOf(used, new Set())]
   const until = outings.filter(({ on }) => on <= outing.on)
   const before = until.filter(({ id }) => id !== outing.id)
   const fly = longest(outing)
@@ -43,7 +41,7 @@ export function movedBy(
     return minutes === 0 ? null : takesAnHour(takes, minutes)
   }
   return [
-    movedWords.season(counts.length),
+    movedWords.season(counts.length, readings.length),
     movedWords.losses(
       { lost: lostOf([outing]), minutes: fishedOf([outing]).minutes },
       { lost: lostOf(until), minutes: fishedOf(until).minutes },

@@ -26,8 +26,8 @@ export function useTaps({ outing, taps }: AlongView): TapLog {
     )
   }, [taps])
   const note = useCallback(
-    (said: Said) => {
-      const tap = { ...said, id: newId<TapId>(), atMs: Date.now() } as WatersideTap
+    (said: Said, atMs = Date.now()) => {
+      const tap = { ...said, id: newId<TapId>(), atMs } as WatersideTap
       setOwn((before) => [...before, tap])
       void command('outingNote', { outingId: outing.id, taps: [tap] }).then((delivery) => {
         if (delivery.kind === 'refused') setOwn((before) => before.filter(({ id }) => id !== tap.id))

@@ -1,0 +1,39 @@
+import type { AlongView, AlongWarmth } from '../../contract/index.ts'
+import type { Reader } from '../db/database.ts'
+import { loadHoursIfRead } from '../read/feedingRows.ts'
+import { tempAt } from '../read/warmth.ts'
+import { placeOf } from './along.ts'
+
+/** By how much warmer than reckoned its water may be read. */
+const WARMER_C = [-4, -2, 0, 2, 4]
+const HALF_HOUR_MIN = 30
+const [FREEZES_C, WARMEST_C] = [0, 30]
+
+/**
+ * What fish would be on through an outing's hours had its water been read warmer or colder than it is reckoned to be: as
+ * if a thermometer had shown it in the middle of them. Each difference has its season drawn anew.
+ */
+export async function warmthAlong(db: Reader, along: AlongView): Promise<AlongWarmth> {
+  const { outing, fromLocalMin, whatever: halves, stages } = along
+  const place = await placeOf(db, outing)
+  if (!place) return { reckonedC: [], rows: [] }
+  const [reachId, on] = [place.reach.id, outing.on]
+  const reckonedC = await Promise.all(
+    halves.map((_, half) => tempAt(db, reachId, on, fromLocalMin + (half + 0.5) * HALF_HOUR_MIN)),
+  )
+  const localMin = Math.round(fromLocalMin + (halves.length * HALF_HOUR_MIN) / 2)
+  const middleC = await tempAt(db, reachId, on, localMin)
+  const rows: AlongWarmth['rows'] = []
+  for (const warmerC of WARMER_C) {
+    const tempC = Math.round((middleC + warmerC) * 10) / 10
+    if (tempC < FREEZES_C || tempC > WARMEST_C) continue
+    const toLocalMin = fromLocalMin + halves.length * HALF_HOUR_MIN
+    const row = await loadHoursIfRead(db, { reachId, on, localMin, tempC }, fromLocalMin, toLocalMin)
+    const onItOf = new Map(row.stages.map(({ stageId, onIt }) => [stageId as string, onIt]))
+    const onIt = stages.map(({ foodStageId }) => onItOf.get(foodStageId) ?? halves.map(() => 0))
+    // those on what does not go along are as good as fish that take whatever comes
+    const together = halves.map((_, half) => onIt.reduce((sum, own) => sum + (own[half] ?? 0), 0))
+    rows.push({ warmerC, onIt, whatever: together.map((share) => Math.max(1 - share, 0)) })
+  }
+  return { reckonedC, rows }
+}
