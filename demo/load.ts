@@ -243,7 +243,7 @@ const tapsOf = (on: string, name: string, taps: readonly DemoTap[]): readonly wa
     return { ...said, ...stageKey, ...variantKey, id, atMs: ms(on, localMin, s) } as waterside.Event
   })
 
-/** What was noted on an outing, and the spells that were made of it in the evening. */
+/** What was noted on an outing, and the spells and readings that were made of it in the evening. */
 async function tellNoted(
   tell: Tell,
   on: string,
@@ -262,11 +262,13 @@ async function tellNoted(
     variantId: variantKey,
     rigId: rigById.get(variantKey) ?? null,
   }))
-  await tell(`${on}T20:40:00Z`, 'outingTakeIn', {
-    outingId,
-    spells: spells as unknown as CommandInput<'outingTakeIn'>['spells'],
-    losses: [],
-  })
+  const readings = waterside.readingsOf(events, new Set()).map(({ ids, tempC, atMs }) => ({
+    tapIds: ids,
+    localMin: (atMs - ms(on, 0)) / 60_000,
+    tempC100: Math.round(100 * tempC),
+  }))
+  const made = { outingId, spells, losses: [], readings } as unknown as CommandInput<'outingTakeIn'>
+  await tell(`${on}T20:40:00Z`, 'outingTakeIn', made)
   const sent = sentOn[on]
   if (sent)
     await tell(`${on}T21:10:00Z`, 'outingNote', { outingId, taps: tapsOf(on, 'sent', sent) as unknown as Taps })

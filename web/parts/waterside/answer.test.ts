@@ -103,7 +103,8 @@ describe('an hour at the water', () => {
 })
 
 describe('the water, read', () => {
-  const place = { ...along, timeZone: 'UTC' }
+  const outing = { ...along.outing, on: '1970-01-01', fromLocalMin: 600, toLocalMin: 690 }
+  const place = { ...along, timeZone: 'UTC', outing }
   const row = (warmerC: number, dun: number) => ({
     warmerC,
     onIt: [[0.1, 0.1, 0.1, 0.1], [0, 0, 0, 0], [dun, dun, dun, dun]],
@@ -122,6 +123,10 @@ describe('the water, read', () => {
     expect(dun?.share).toBeCloseTo(0.4, 10)
     expect(dun?.before).toBeCloseTo(0.4, 10)
     expect(dunAt(read(9.5, 635))?.share).toBeCloseTo(0.1, 10)
+    // tried out the evening before: against the middle, a quarter to eleven
+    expect(
+      warmerThanReckoned({ ...place, outing: { ...outing, on: '1970-01-02' } }, warmth, read(13.5, 1380)),
+    ).toBe(2)
   })
 
   it('moves nothing before it is read, nor where nobody has worked out what that does', () => {

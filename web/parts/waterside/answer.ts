@@ -1,7 +1,7 @@
 import { isStillwater, waterside } from '../../../core/index.ts'
 import type { Technique } from '../../../core/index.ts'
 import type { AlongView, AlongWarmth, FlyAlong, StageAlong } from '../../../contract/index.ts'
-import { minuteOfDay } from '../../words/instants.ts'
+import { dayOf, minuteOfDay } from '../../words/instants.ts'
 
 /** A stage that fish are on, with what speaks for it. */
 export interface OnStage {
@@ -75,14 +75,22 @@ export const aboardNow = (
     0,
   )
 
-/** How much warmer the water was read than it was reckoned to be then, °C; null where nothing was read, or reckoned. */
+/**
+ * How much warmer the water was read than it was reckoned to be then, °C; null where nothing was read, or reckoned. What is
+ * read on another day, to try it out, is held against the middle of the outing.
+ */
 export function warmerThanReckoned(
   along: AlongView,
   warmth: AlongWarmth | null,
   { waterTempC, waterReadAtMs }: waterside.Standing,
 ): number | null {
   if (!warmth || waterTempC === null || waterReadAtMs === null) return null
-  const reckonedC = warmth.reckonedC[halfOf(along, minuteOfDay(waterReadAtMs, along.timeZone))]
+  const { outing, timeZone } = along
+  const isOnDay = dayOf(waterReadAtMs, timeZone) === outing.on
+  const localMin = isOnDay
+    ? minuteOfDay(waterReadAtMs, timeZone)
+    : (outing.fromLocalMin + outing.toLocalMin) / 2
+  const reckonedC = warmth.reckonedC[halfOf(along, localMin)]
   return reckonedC === undefined ? null : waterTempC - reckonedC
 }
 

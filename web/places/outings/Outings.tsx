@@ -215,8 +215,10 @@ export default function Outings() {
   if (!data || !frame) return <p aria-busy="true">{labels.turningThePages}</p>
   const emptying = data.outings.find(({ id }) => id === params.get('empty'))
   const packing = data.outings.find(({ id }) => id === params.get('pack'))
-  if (packing) return <Pack outing={packing} onDone={() => setParams({})} />
-  if (emptying) return <EmptyPockets outing={emptying} onDone={() => setParams({})} />
+  const backFrom = ({ id }: OutingLine, face: 'before' | 'after') =>
+    params.get('from') === 'sheet' ? void navigate(`/outings/${id}?face=${face}`) : setParams({})
+  if (packing) return <Pack outing={packing} onDone={() => backFrom(packing, 'before')} />
+  if (emptying) return <EmptyPockets outing={emptying} onDone={() => backFrom(emptying, 'after')} />
   const coming = data.outings
     .filter(({ on, status }) => status === 'planned' && on >= frame.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))

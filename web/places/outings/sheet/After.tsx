@@ -178,7 +178,7 @@ export function After({
       <Moved along={along} />
       <Section>
         <Row>
-          <Button large onPress={() => void navigate(`/outings?empty=${outing.id}`)}>
+          <Button large onPress={() => void navigate(`/outings?empty=${outing.id}&from=sheet`)}>
             {labels.emptyThePockets}
           </Button>
           <Quiet>{labels.dryTheBox}</Quiet>

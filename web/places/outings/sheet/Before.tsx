@@ -178,7 +178,7 @@ export function Before({ along }: { readonly along: AlongView }) {
           <h2>{labels.theDay}</h2>
           <Button
             look={packed.length === 0 ? 'main' : 'plain'}
-            onPress={() => void navigate(`/outings?pack=${outing.id}`)}
+            onPress={() => void navigate(`/outings?pack=${outing.id}&from=sheet`)}
           >
             {labels.packIt}
           </Button>
