@@ -89,6 +89,7 @@ export const toTieable = (variant: PlannedVariant): TieableVariant => ({
   dislike: variant.dislike,
   lost: variant.lost,
   hoursFished: variant.hoursFished,
+  trust: variant.trust,
   bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
 })
 

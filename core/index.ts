@@ -228,6 +228,8 @@ export {
   HALF_HOUR,
   hoursShown,
   takesAnHour,
+  TRUSTS,
+  trustIn,
   forbiddenAt,
   forbiddenBy,
   FORBIDS,

@@ -1,6 +1,8 @@
 import { axeFaults, choose, expect, test } from './thistle.ts'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { HistoryView, OutingsView } from '../contract/index.ts'
 
 const lastAction = (page: Page) => page.getByRole('button', { name: "Tonight's actions" })
 const grid = (page: Page, place: string) => page.getByRole('grid', { name: `Flies in ${place}` })
@@ -195,6 +197,29 @@ test('flies are packed for an outing, and what is left goes back where it came f
   await expect(lastAction(page)).toContainText('Unpacked 1 from')
   await page.goto('/boxes')
   await expect(page.getByRole('img', { name: 'Third Button #18 W 2.4: 1 of 3' }).first()).toBeVisible()
+})
+
+test('a fly that was fished for long and took nothing is told apart from one that nobody fished', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/outings')
+  const day = page.locator('section', { hasText: 'Sat 9 May 2026' }).first()
+  const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
+  const { variants } = (await (await request.get('/api/history')).json()) as HistoryView
+  const [never] = variants.filter(({ onHand, fished }) => onHand > 0 && fished === null)
+  const [surely] = variants.filter(({ onHand, fished }) => onHand > 0 && (fished?.takes ?? 0) > 3)
+  const spell = { spellId: v7(), version: null, outingId: outings.find(({ on }) => on === '2026-05-09')?.id, variantId: never?.variantId, minutes: 300, takes: 0, refusals: 2 } // prettier-ignore
+  const kept = await request.post('/api/commands', { data: { id: v7(), kind: 'spellSave', body: spell } })
+  expect(kept.status()).toBe(200)
+  await page.reload()
+  await expect(day).toContainText('300 minutes')
+  await page.goto('/boxes')
+  await page.getByRole('button', { name: 'Fished and lost' }).click()
+  const poor = page.getByRole('table', { name: 'Fished, and took little' })
+  await expect(poor.getByRole('link', { name: `${never?.patternName} ${never?.label}` })).toBeVisible()
+  await expect(poor).toContainText('5.0')
+  await expect(poor.getByRole('link', { name: `${surely?.patternName} ${surely?.label}` })).toHaveCount(0)
 })
 
 test.describe('what only reads', () => {

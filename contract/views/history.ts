@@ -8,6 +8,8 @@ export const historyLine = variantMention.extend({
   lost: z.number(),
   /** what took most of those lost; null where none was */
   mostlyTo: z.string().nullable(),
+  /** as long as it was noted as fished, and what it took then; null where nobody noted that */
+  fished: z.object({ minutes: z.number(), takes: z.number() }).nullable(),
   /** day of the last outing on which it was fished or lost; null for never */
   lastFishedOn: z.string().nullable(),
   /** day since which it has been in the boxes: when the first of its recipe came to be known */

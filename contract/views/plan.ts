@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import {
+  TRUSTS,
   BARBS,
   ROLES,
   TAIL_LOOKS,
@@ -112,6 +113,8 @@ export const planVariant = z.object({
   nightsToDry: z.number(),
   lost: z.number(),
   hoursFished: z.number(),
+  /** by what it took so far */
+  trust: z.enum(TRUSTS),
   /** how much of which drawer one fly takes; drawers that were put away are left out */
   bill: z.array(z.tuple([at, z.number()])),
   /** what a batch of it needs at hand */

@@ -1,3 +1,4 @@
+import { TRUSTS, trustIn } from '../plan/index.ts'
 import type { Estimate } from '../uncertainty/index.ts'
 
 /** Ways to arrange a box; which of them is a matter of school. */
@@ -71,21 +72,12 @@ function seasonCode({ months }: ArrangedFly): string {
   return share >= MOSTLY ? best : 'severalSeasons'
 }
 
-/** Takes an hour of which one may be sure, and those that a fly may hope for. */
-const TRUSTED_AN_HOUR = 1
-
-function confidenceCode({ takes }: ArrangedFly): string {
-  if (!takes) return 'notFished'
-  if (takes.low >= TRUSTED_AN_HOUR) return 'trusted'
-  return takes.high >= TRUSTED_AN_HOUR ? 'promising' : 'poor'
-}
-
 const codeOf: Readonly<Record<Layout, (fly: ArrangedFly) => string>> = {
   foodAndStage: ({ food }) => (food ? `${food.group}|${food.stage}` : 'searching'),
   situation: situationCode,
   season: seasonCode,
   depthAndWeight: depthCode,
-  confidence: confidenceCode,
+  confidence: ({ takes }) => trustIn(takes),
 }
 
 /** The order of compartments from the top of a box to its foot, where the layout has one of its own. */
@@ -94,7 +86,7 @@ const ORDER: Readonly<Record<Layout, readonly string[]>> = {
   situation: ['usualWater', 'lowClear', 'dirtyWater', 'fastAndDeep', 'searching'],
   season: ['spring', 'summer', 'autumn', 'winter', 'severalSeasons', 'allYear'],
   depthAndWeight: ['floats', 'slow', 'middling', 'fast', 'anchor', 'weightUnknown'],
-  confidence: ['trusted', 'promising', 'notFished', 'poor'],
+  confidence: TRUSTS,
 }
 
 /**

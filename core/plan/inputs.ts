@@ -1,3 +1,4 @@
+import type { Trust } from './takes.ts'
 import type { Appearance, School, StageLooks } from '../match/index.ts'
 import type { Barb } from '../material/index.ts'
 import type { FoodStage, WaterKind } from '../season/index.ts'
@@ -77,6 +78,8 @@ export interface TieableVariant extends ServingVariant {
   /** nights that have to pass between the bench and the water */
   readonly nightsToDry: number
   readonly dislike: number
+  /** by what it took so far */
+  readonly trust: Trust
   readonly lost: number
   readonly hoursFished: number
   readonly bill: readonly { readonly materialKey: string; readonly perFly: number }[]

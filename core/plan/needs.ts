@@ -235,6 +235,7 @@ export function* problemOf(inputs: PlanInputs): Generator<{ readonly done: numbe
             minutesEach: variant.minutesEach,
             nightsToDry: Math.min(variant.nightsToDry, LONGEST_DRYING),
             dislike: variant.dislike,
+            trust: variant.trust,
             onHand: variant.onHand + variant.queued,
             most: MOST_TIED,
             uses: usesOf([

@@ -7,7 +7,7 @@ import {
   expectedLosses, faultsOf, greedyPlan, inOrder, learnedLossRate, lossQuantile, overEvenings, parFor,
   planValue, priorLossRate, withoutIdleNewcomers,
 } from './index.ts' // prettier-ignore
-import type { Counts, PlanProblem, Setup } from './index.ts'
+import type { Counts, PlanProblem, Setup, Trust } from './index.ts'
 
 const greedy = (problem: PlanProblem): Counts => toEnd(greedyPlan(problem))
 
@@ -142,10 +142,32 @@ describe('greedyPlan', () => {
   })
 })
 
+describe('what was taken so far', () => {
+  const problem = (trusts: readonly Trust[], qualities: readonly number[] = trusts.map(() => 0.8)): PlanProblem => ({
+    periods: [{ key: 'sat', minutesByNights: [30] }],
+    needs: [{ key: 'dun', period: 0, adds: [1, 0.5, 0.3] }],
+    limits: [],
+    candidates: trusts.map((trust, c) => ({
+      key: `${trust} ${c}`, minutesEach: 10, nightsToDry: 0, survives: [1], dislike: 0, trust, onHand: 0, most: 6, uses: [], serves: [{ need: 0, quality: qualities[c] ?? 0 }], fixed: null,
+    })),
+  }) // prettier-ignore
+  const chosen = (of: PlanProblem) =>
+    of.candidates.filter((_, c) => (greedy(of)[c]?.[0] ?? 0) > 0).map(({ trust }) => trust)
+
+  it('decides between flies that do alike: what is trusted before what nobody fished, and what took little last', () => {
+    expect(chosen(problem(['poor', 'notFished', 'trusted']))).toEqual(['trusted'])
+    expect(chosen(problem(['poor', 'notFished']))).toEqual(['notFished'])
+  })
+
+  it('does not decide against a fly that does notably more', () => {
+    expect(chosen(problem(['trusted', 'poor'], [0.6, 0.9]))).toEqual(['poor'])
+  })
+})
+
 describe('withoutIdleNewcomers', () => {
   it('keeps of the flies that nobody made yet those that serve a need notably better, and what the user asked for', () => {
     const fly = (key: string, quality: number, fixed: number | null = null) => ({
-      key, minutesEach: 10, nightsToDry: 0, survives: [], dislike: 0, onHand: 0, most: 6, uses: [], serves: [{ need: 0, quality }], fixed,
+      key, minutesEach: 10, nightsToDry: 0, survives: [], dislike: 0, trust: 'notFished' as const, onHand: 0, most: 6, uses: [], serves: [{ need: 0, quality }], fixed,
     }) // prettier-ignore
     const problem: PlanProblem = {
       periods: [{ key: 'sat', minutesByNights: [100] }],

@@ -1,3 +1,5 @@
+import type { Trust } from './takes.ts'
+
 /** The time at the bench before an outing, after the one before it. */
 export interface PlanPeriod {
   readonly key: string
@@ -25,6 +27,8 @@ export interface PlanCandidate {
   readonly nightsToDry: number
   /** 0 gladly to 1 never again */
   readonly dislike: number
+  /** by what it took so far */
+  readonly trust: Trust
   readonly onHand: number
   /** how many more at most */
   readonly most: number
@@ -61,13 +65,20 @@ const FIXED_WORTH = 1000
 /** An hour at the bench is worth tying for less than three minutes of fishing; what is hated, seven times as many. Judgement. */
 const HOURS_A_MINUTE = 0.0008
 const MORE_IF_DISLIKED = 6
+/**
+ * Of two flies that do alike what one trusts goes first, and what was fished and took little goes last: as many times the
+ * cost. It decides between minutes of cover, not between hours. Judgement.
+ */
+const COST_BY_TRUST: Readonly<Record<Trust, number>> = { trusted: 0.5, promising: 0.9, notFished: 1, poor: 2 }
 
 /**
- * What a fly costs in covered hours: time at the bench is not free, and some patterns are hateful to tie. One that the
+ * What a fly costs in covered hours: time at the bench is not free, some patterns are hateful to tie, and some are trusted. One that the
  * user asked for costs nothing, and is worth more than any other.
  */
-export const flyCost = ({ minutesEach, dislike, fixed }: PlanCandidate): number =>
-  fixed === null ? HOURS_A_MINUTE * minutesEach * (1 + MORE_IF_DISLIKED * dislike) : -FIXED_WORTH
+export const flyCost = ({ minutesEach, dislike, trust, fixed }: PlanCandidate): number =>
+  fixed === null
+    ? HOURS_A_MINUTE * minutesEach * (1 + MORE_IF_DISLIKED * dislike) * COST_BY_TRUST[trust]
+    : -FIXED_WORTH
 
 /** Hours that a supply of a need covers: whole flies in full, a part of one in part. */
 export function worthOf({ adds }: PlanNeed, supply: number): number {

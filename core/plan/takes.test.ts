@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { poisson, randomFrom } from '../uncertainty/index.ts'
-import { takesAnHour } from './index.ts'
+import { takesAnHour, trustIn } from './index.ts'
 
 describe('takesAnHour', () => {
   it('holds 8 in 10 of the rates that could have made the count, by drawing them', () => {
@@ -26,5 +26,15 @@ describe('takesAnHour', () => {
     expect(takesAnHour(6, 120).value).toBeGreaterThan(takesAnHour(2, 120).value)
     expect(takesAnHour(0, 0).low).toBeGreaterThanOrEqual(0)
     expect(takesAnHour(0, 600).high).toBeLessThan(0.3)
+  })
+})
+
+describe('trustIn', () => {
+  it('is earned: many takes in hours are, none in hours are poor, and little time says little', () => {
+    expect(trustIn(takesAnHour(9, 240))).toBe('trusted')
+    expect(trustIn(takesAnHour(1, 45))).toBe('promising')
+    expect(trustIn(takesAnHour(0, 30))).toBe('promising')
+    expect(trustIn(takesAnHour(0, 300))).toBe('poor')
+    expect(trustIn(null)).toBe('notFished')
   })
 })

@@ -25,3 +25,22 @@ export function takesAnHour(takes: number, minutes: number): Estimate {
     basis: [takes > 0 || minutes > 0 ? 'entered' : 'kindDefault'],
   }
 }
+
+/** How far a fly is trusted by what it took; it is earned, never said. */
+export const TRUSTS = ['trusted', 'promising', 'notFished', 'poor'] as const
+export type Trust = (typeof TRUSTS)[number]
+
+/** Takes an hour of which one may be sure, and those that a fly may hope for. Judgement. */
+const TRUSTED_AN_HOUR = 1
+
+/**
+ * Whether a fly is trusted: one that surely takes one fish an hour is, one that may is promising, one that surely does not
+ * is poor.
+ *
+ * @param takes its takes an hour; null where it was never fished
+ */
+export function trustIn(takes: Pick<Estimate, 'low' | 'high'> | null): Trust {
+  if (!takes) return 'notFished'
+  if (takes.low >= TRUSTED_AN_HOUR) return 'trusted'
+  return takes.high >= TRUSTED_AN_HOUR ? 'promising' : 'poor'
+}

@@ -32,6 +32,7 @@ export function generatedPlan(seed: number, size: PlanSize): PlanProblem {
       key: `c${c}`,
       minutesEach: 4 + upTo(11),
       dislike: random() < 0.3 ? random() : 0,
+      trust: 'notFished' as const,
       onHand: random() < 0.5 ? upTo(3) : 0,
       most: upTo(7),
       nightsToDry: random() < 0.2 ? 2 : 1,

@@ -39,6 +39,7 @@ export function variant(
     weighted: key === 'jig',
     nightsToDry: 1,
     dislike: 0,
+    trust: 'notFished',
     lost: 0,
     hoursFished: 0,
     bill: [{ materialKey: 'hook', perFly: 100 }],

@@ -66,7 +66,7 @@ export { drawerName, goodsSize, hookSizes } from './goods.ts'
 export { entryWords } from './ledger.ts'
 export type { EntryCause } from './ledger.ts'
 export { moveCause } from './moved.ts'
-export { layoutName, proposedPlaceName } from './layout.ts'
+export { layoutName, proposedPlaceName, trustWord } from './layout.ts'
 export {
   figuresToComeSentence,
   flyLineFaultSentence,

@@ -1,3 +1,4 @@
+import type { Trust } from '../plan/index.ts'
 import type { Layout } from '../layout/index.ts'
 
 /** Ways to arrange a box, as tiers say them. */
@@ -7,6 +8,14 @@ export const layoutName: Readonly<Record<Layout, string>> = {
   season: 'by season',
   depthAndWeight: 'by depth and weight',
   confidence: 'by confidence',
+}
+
+/** How far a fly is trusted by what it took. */
+export const trustWord: Readonly<Record<Trust, string>> = {
+  trusted: 'trusted',
+  promising: 'promising',
+  notFished: 'not fished yet',
+  poor: 'fished, took little',
 }
 
 const PLACES: Readonly<Record<string, string>> = {
@@ -27,10 +36,7 @@ const PLACES: Readonly<Record<string, string>> = {
   fast: 'sinks fast',
   anchor: 'anchors',
   weightUnknown: 'weight unknown',
-  trusted: 'trusted',
-  promising: 'promising',
-  notFished: 'not fished yet',
-  poor: 'fished, took little',
+  ...trustWord,
 }
 
 const spaced = (word: string) => word.replace(/([A-Z])/g, ' $1').toLowerCase()

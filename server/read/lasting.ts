@@ -31,7 +31,7 @@ async function readLasting(db: Reader) {
   )
   const barbOf = new Map((await loadGoods(db)).map(({ material: { id, barb } }) => [id, barb]))
   const lasting = (await loadRecipes(db)).map(
-    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished'> => {
+    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished' | 'trust'> => {
       const { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } =
         toFigureView(figure)
       const setup = parts.get(row.currentRevisionId)

@@ -1,5 +1,5 @@
 import { and, eq, isNull, notInArray, sql } from 'drizzle-orm'
-import { techniquesAmong } from '../../core/index.ts'
+import { takesAnHour, techniquesAmong, trustIn } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -13,7 +13,7 @@ import { loadVariants } from './variants.ts'
 /** Of an outing of which nobody noted minutes fly by fly, the hours are shared by about so many. */
 const FLIES_FISHED = 4
 
-/** Flies lost by variant, the hours that each was fished, and what each gets of outings without such notes. */
+/** Flies lost by variant, how long each was fished and what it took, and what each gets of outings without such notes. */
 const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])
 
 async function readLosses(db: Reader) {
@@ -23,7 +23,11 @@ async function readLosses(db: Reader) {
       from fly_tally t join variant_revision r on r.id = t.variant_revision_id where t.cause = 'lost' group by 1)`,
   )
   const fished = await db
-    .select({ variantId: spell.variantId, minutes: sql<number>`sum(${spell.minutes})` })
+    .select({
+      variantId: spell.variantId,
+      minutes: sql<number>`sum(${spell.minutes})`,
+      takes: sql<number>`sum(${spell.takes})`,
+    })
     .from(spell)
     .where(isNull(spell.archivedAtMs))
     .groupBy(spell.variantId)
@@ -34,7 +38,7 @@ async function readLosses(db: Reader) {
     .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
   return {
     lost: new Map(JSON.parse(row.rows) as readonly [string, number][]),
-    hours: new Map(fished.map(({ variantId, minutes }) => [variantId, minutes / 60])),
+    fished: new Map(fished.map(({ variantId, ...noted }) => [variantId, noted])),
     unnoted: { hours: (done?.minutes ?? 0) / 60, each: (done?.minutes ?? 0) / 60 / FLIES_FISHED },
   }
 }
@@ -80,18 +84,20 @@ async function readSnagginess(db: Reader): Promise<number> {
 
 /** All variants as plan and cover ask for them, with the hours of outings that nobody noted fly by fly. */
 export async function planVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
-  const { lost, hours, unnoted } = await loadLosses(db)
+  const { lost, fished, unnoted } = await loadLosses(db)
   const lasting = await loadLasting(db)
   const queued = await loadQueuedFlies(db)
   const variants = (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
     const variant = lasting.get(id)
+    const noted = fished.get(id)
     return variant
       ? {
           ...variant,
           onHand,
           queued: queued.get(id) ?? 0,
           lost: lost.get(id) ?? 0,
-          hoursFished: unnoted.each + (hours.get(id) ?? 0),
+          hoursFished: unnoted.each + (noted?.minutes ?? 0) / 60,
+          trust: trustIn(noted ? takesAnHour(noted.takes, noted.minutes) : null),
         }
       : []
   })

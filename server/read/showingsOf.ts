@@ -36,7 +36,14 @@ async function readShowings(db: Reader, asked: Asked): Promise<readonly watersid
   const wanted = new Set(asked.variantIds)
   const variants = [...(await loadLasting(db)).values()]
     .filter(({ variantId }) => wanted.has(variantId))
-    .map((variant) => ({ ...variant, onHand: 0, queued: 0, lost: 0, hoursFished: 0 }))
+    .map((variant) => ({
+      ...variant,
+      onHand: 0,
+      queued: 0,
+      lost: 0,
+      hoursFished: 0,
+      trust: 'notFished' as const,
+    }))
   const flies = plannedVariants({ variants, patterns: await planPatterns(db), places: [], drawers: [] })
   const byId = new Map((await loadStages(db)).map(({ core }) => [core.id, core]))
   const today = asked.stageIds.flatMap((id) => {

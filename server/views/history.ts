@@ -20,13 +20,18 @@ function mostlyTo(tallies: readonly Tally[]): string | null {
 export async function historyView(db: Reader, timeZone: string): Promise<HistoryView> {
   const tallies = await loadTallies(db)
   const fished = await db
-    .select({ variantId: spell.variantId, on: sql<string>`max(${outing.on})` })
+    .select({
+      variantId: spell.variantId,
+      on: sql<string>`max(${outing.on})`,
+      minutes: sql<number>`sum(${spell.minutes})`,
+      takes: sql<number>`sum(${spell.takes})`,
+    })
     .from(spell)
     .innerJoin(outing, eq(outing.id, spell.outingId))
     .where(and(isNull(spell.archivedAtMs), isNull(outing.archivedAtMs)))
     .groupBy(spell.variantId)
   const byVariant = grouped(tallies, ({ variantId }) => variantId)
-  const fishedOn = new Map(fished.map(({ variantId, on }) => [variantId, on]))
+  const fishedOf = new Map(fished.map(({ variantId, ...noted }) => [variantId, noted]))
   const lostMs = await loadLastLost(db)
   const sinceMs = await loadSince(db)
   const days = new Map<number, string>()
@@ -41,6 +46,7 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
       if (mine.every(({ count }) => count === 0) && row.onHand === 0) return []
       const sum = (cause: string) => mine.reduce((n, t) => (t.cause === cause ? n + t.count : n), 0)
       const lastLost = lostMs.get(row.variant.id) ?? 0
+      const noted = fishedOf.get(row.variant.id)
       return [
         {
           variantId: row.variant.id,
@@ -51,7 +57,8 @@ export async function historyView(db: Reader, timeZone: string): Promise<History
           tied: sum('tied'),
           lost: -sum('lost'),
           mostlyTo: mostlyTo(mine),
-          lastFishedOn: later(fishedOn.get(row.variant.id) ?? null, lastLost > 0 ? day(lastLost) : null),
+          fished: noted ? { minutes: noted.minutes, takes: noted.takes } : null,
+          lastFishedOn: later(noted?.on ?? null, lastLost > 0 ? day(lastLost) : null),
           sinceOn: day(sinceMs.get(row.variant.id) ?? 0),
         },
       ]

@@ -36,6 +36,12 @@ export const labels = {
   none: 'none',
   patterns: 'patterns',
   goingThroughTheLedger: 'Going through the ledger …',
+  tookLittle: 'Fished, and took little',
+  tookLittleWhy:
+    'Fished for so long that it would have shown: it surely takes fewer than one an hour (8 in 10).',
+  nothingTookLittle: 'None of what is in your boxes was fished for long and took little.',
+  hours: 'Hours fished',
+  takesAnHour: 'Takes an hour',
   notFishedSince: 'Not fished since',
   howLong: 'How long',
   everyFlyInYour: 'Every fly in your boxes is younger than that, or was fished since.',

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { takesAnHour, trustIn } from '../../../core/index.ts'
 import type { HistoryLine } from '../../../contract/index.ts'
 import { useFrameQuery, useHistoryQuery } from '../../wire/api.ts'
 import { monthOf } from '../../words/words.ts'
@@ -21,12 +22,61 @@ function monthsBefore(on: string, months: number): string {
   return `${Math.floor(at / 12)}-${String((at % 12) + 1).padStart(2, '0')}${on.slice(7)}`
 }
 
-const nameOf = ({ patternName, label }: HistoryLine) => `${patternName} ${label}`
-const FlyLink = ({ line }: { readonly line: HistoryLine }) => (
+const nameOf = ({ patternName, label }: Pick<HistoryLine, 'patternName' | 'label'>) => `${patternName} ${label}`
+const FlyLink = ({ line }: { readonly line: Omit<HistoryLine, 'fished'> }) => (
   <Link to={`/patterns/${line.patternId}?variant=${line.variantId}`}>{nameOf(line)}</Link>
 )
 
-/** Flies that have lain in the boxes unfished, and those that are lost most. */
+/** Flies on hand that were fished for long and took little: dead stock of another kind. */
+function TookLittle({ variants }: { readonly variants: readonly HistoryLine[] }) {
+  const poor = variants
+    .flatMap(({ fished, ...line }) => {
+      const rate = fished && takesAnHour(fished.takes, fished.minutes)
+      return fished && rate && line.onHand > 0 && trustIn(rate) === 'poor' ? [{ line, fished, rate }] : []
+    })
+    .sort((a, b) => a.rate.high - b.rate.high)
+  return (
+    <Section aria-label={labels.tookLittle}>
+      <h2>{labels.tookLittle}</h2>
+      {poor.length === 0 ? (
+        <p>{labels.nothingTookLittle}</p>
+      ) : (
+        <>
+          <p>{labels.tookLittleWhy}</p>
+          <Dense aria-label={labels.tookLittle} style={{ width: 'auto' }}>
+            <thead>
+              <tr>
+                <th>{labels.fly}</th>
+                <th className="number">{labels.onHand}</th>
+                <th className="number">{labels.hours}</th>
+                <th className="number">{labels.takesAnHour}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {poor.map(({ line, fished, rate }) => (
+                <tr key={line.variantId}>
+                  <td>
+                    <FlyLink line={line} />
+                  </td>
+                  <td className="number">{line.onHand}</td>
+                  <td className="number">{(fished.minutes / 60).toFixed(1)}</td>
+                  <td className="number">
+                    {rate.value.toFixed(1)}{' '}
+                    <Quiet>
+                      {rate.low.toFixed(1)}–{rate.high.toFixed(1)}
+                    </Quiet>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Dense>
+        </>
+      )}
+    </Section>
+  )
+}
+
+/** Flies that have lain in the boxes unfished, those that took little, and those that are lost most. */
 export default function History() {
   const { data } = useHistoryQuery()
   const { data: frame } = useFrameQuery()
@@ -90,6 +140,7 @@ export default function History() {
           </Dense>
         )}
       </Section>
+      <TookLittle variants={data.variants} />
       <Section aria-label={labels.mostLost}>
         <h2>{labels.mostLost}</h2>
         {lost.length === 0 ? (

@@ -107,6 +107,7 @@ export function BatchRow({ batch, plan, stages, fixed, onFix, onQueue }: BatchRo
         <Quiet>
           {newcomer ? 'not made yet: queuing makes it' : `${variant.onHand} on hand`}
           {variant.queued > 0 ? `, ${variant.queued} at the bench` : ''}
+          {newcomer ? '' : `, ${wording.trustWord[variant.trust]}`}
         </Quiet>
       </td>
       <td className="number">

@@ -91,6 +91,7 @@ function newcomerOf(
     nightsToDry,
     lost: 0,
     hoursFished: 0,
+    trust: 'notFished' as const,
     minutesEach,
     dislike,
     meantFor,
