@@ -334,6 +334,7 @@ export {
   modelsOf,
   skillOf,
   sunTimes,
+  airStepsC,
   swingShape,
   usualSwing,
   WATER_KINDS,

@@ -1,6 +1,6 @@
 import type { APIRequestContext, Locator, Page } from '@playwright/test'
 import type { BoxesView, OutingsView, ReachSeasonView } from '../contract/index.ts'
-import { SATURDAY } from './packed.ts'
+import { packedForSaturday, SATURDAY } from './packed.ts'
 import { chooseByKeys, expect, tabTo, test } from './thistle.ts'
 
 const part = (page: Page, name: string) => page.getByRole('region', { name })
@@ -133,6 +133,20 @@ test.describe('an outing, from the evening before to the box', () => {
     pageErrors.splice(0, pageErrors.length, ...pageErrors.filter((error) => !error.includes('ERR_INTERNET_DISCONNECTED')))
   })
 }) // prettier-ignore
+
+test('a fly that nobody reeled in becomes a spell that ends with the last note', async ({ page, request }) => {
+  const id = await packedForSaturday(request)
+  await page.goto(`/outings/${id}?face=there`)
+  await page.getByRole('group', { name: 'What to do now' }).getByRole('button', { name: 'Put on' }).click()
+  await part(page, 'What to put on').getByRole('button', { name: 'Tie it on' }).first().click()
+  await page.getByRole('button', { name: 'landed' }).click()
+  await page.getByRole('button', { name: 'After' }).click()
+  await page.getByRole('button', { name: 'Empty the pockets' }).click()
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await page.getByRole('button', { name: /^Reeled in at/ }).click()
+  await page.getByRole('button', { name: 'Take in: 1 spell and 0 losses' }).click()
+  await expect.poll(async () => (await saturday(request))?.spells).toMatchObject([{ minutes: 1, takes: 1 }])
+})
 
 test('the list says what waits to be taken in, and leads there', async ({ page, request }) => {
   await page.goto('/outings')

@@ -106,6 +106,18 @@ describe('what fish are on, were the water warmer or colder than is reckoned', (
     expect(share(2)).toBeGreaterThan(share(0))
   }) // prettier-ignore
 
+  it('is told of the air as well: in warm air swarms may fall, in cold air none does', async () => {
+    await packed({}, '2026-08-05')
+    const view = (await along())!
+    const { air } = await warmth()
+    expect(air.map(({ fromC }) => fromC)).toEqual(air.map(({ fromC }) => fromC).toSorted((a, b) => (a ?? -99) - (b ?? -99)))
+    for (const { onIt, whatever } of air) expect(sum([...onIt, whatever], 6)).toBeCloseTo(1, 3)
+    const ants = view.stages.findIndex(({ foodKey, stage }) => foodKey === 'ant' && stage === 'wingedAdult')
+    const most = (row: number) => Math.max(...(air[row]?.onIt[ants] ?? []))
+    expect(ants).toBeGreaterThan(-1)
+    expect(most(air.length - 1)).toBeGreaterThan(2 * most(0))
+  }) // prettier-ignore
+
   it('is what it comes to once that has been read', async () => {
     await packed({}, on)
     const before = await warmth()

@@ -118,6 +118,15 @@ export const alongWarmth = z
         whatever: z.array(share),
       }),
     ),
+    /** the same as the air is read, from the coldest to the warmest: each until the next begins */
+    air: z.array(
+      z.object({
+        /** °C; null for the coldest, below all that makes a difference */
+        fromC: z.number().nullable(),
+        onIt: z.array(z.array(share)),
+        whatever: z.array(share),
+      }),
+    ),
   })
   .meta({ id: 'AlongWarmth' })
 /** What fish would be on, were the water warmer or colder. */

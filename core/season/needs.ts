@@ -28,6 +28,15 @@ const UNKNOWN: Readonly<Record<Need, number>> = {
   mildAir: 0.7, swimmingFry: 0.3, spawningFish: 0.1,
 } // prettier-ignore
 
+/** From which temperature of the air on needs are met, °C. */
+const FROM_C = { calmBright: 12, swarmDay: 18, mildEvening: 10, mildAir: 4 }
+
+/** Where the air's temperature makes a difference to a need, over water so warm, °C, from the least on. */
+export const airStepsC = (waterTempC: number): readonly number[] =>
+  [
+    ...new Set([FROM_C.mildEvening, FROM_C.calmBright, FROM_C.swarmDay, Math.max(waterTempC, FROM_C.mildAir)]),
+  ].sort((a, b) => a - b)
+
 const both = (...known: readonly (boolean | null)[]): boolean | null =>
   known.includes(false) ? false : known.includes(null) ? null : true
 
@@ -45,13 +54,13 @@ export function isMet(need: Need, { level, weather, waterTempC, airTempC }: Hour
     case 'bright':
       return is('bright')
     case 'calmBright':
-      return both(is('bright', 'calm'), airFrom(12))
+      return both(is('bright', 'calm'), airFrom(FROM_C.calmBright))
     case 'swarmDay':
-      return both(weather === null ? null : weather !== 'windy' && weather !== 'rain', airFrom(18))
+      return both(weather === null ? null : weather !== 'windy' && weather !== 'rain', airFrom(FROM_C.swarmDay))
     case 'mildEvening':
-      return both(weather === null ? null : weather !== 'windy', airFrom(10))
+      return both(weather === null ? null : weather !== 'windy', airFrom(FROM_C.mildEvening))
     case 'mildAir':
-      return airTempC === null || waterTempC === null ? null : airTempC >= Math.max(waterTempC, 4)
+      return airTempC === null || waterTempC === null ? null : airTempC >= Math.max(waterTempC, FROM_C.mildAir)
     case 'swimmingFry':
     case 'spawningFish':
       return null

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../uncertainty/index.ts'
-import { ifWarmer } from './index.ts'
+import { ifWarmer, movedAlike } from './index.ts'
 
 const rows = [
   { warmerC: -2, onIt: [0.1, 0.5], whatever: 0.4 },
@@ -31,5 +31,22 @@ describe('what fish are on were the water warmer', () => {
       const { onIt, whatever } = ifWarmer(rows, 12 * random() - 6)
       expect(onIt.reduce((sum, share) => sum + share, whatever)).toBeCloseTo(1, 12)
     }
+  })
+})
+
+describe('shares, moved as something else moves them', () => {
+  it('take its factors, and are all the fish again', () => {
+    const from = { onIt: [0.4, 0.2], whatever: 0.4 }
+    const to = { onIt: [0.1, 0.3], whatever: 0.6 }
+    expect(movedAlike(from, from, to).onIt[0]).toBeCloseTo(0.1, 12)
+    // a quarter of 0.6, one and a half of 0.2 and of 0.2: 0.15, 0.3 and 0.3 of 0.75
+    const moved = movedAlike({ onIt: [0.6, 0.2], whatever: 0.2 }, from, to)
+    expect(moved.onIt.map((share) => Math.round(share * 1e6) / 1e6)).toEqual([0.2, 0.4])
+    expect(moved.whatever).toBeCloseTo(0.4, 12)
+  })
+
+  it('stay where nothing is known of them', () => {
+    const none = { onIt: [0, 0.5], whatever: 0.5 }
+    expect(movedAlike({ onIt: [0.2, 0.4], whatever: 0.4 }, none, none).onIt[0]).toBeCloseTo(0.2, 12)
   })
 })

@@ -1,4 +1,4 @@
-import { clamp } from '../number/index.ts'
+import { clamp, sum } from '../number/index.ts'
 
 /** What fish are on at one time were the water so much warmer, or colder, than was reckoned. */
 export interface SharesIfWarmer {
@@ -27,4 +27,20 @@ export function ifWarmer(rows: readonly SharesIfWarmer[], warmerC: number): Omit
     onIt: lower.onIt.map((share, i) => between(share, upper.onIt[i] ?? 0)),
     whatever: between(lower.whatever, upper.whatever),
   }
+}
+
+type Spread = Omit<SharesIfWarmer, 'warmerC'>
+
+/**
+ * Shares moved as something else moves what was reckoned: each by its own factor, and all of them to one again.
+ *
+ * @param from as reckoned
+ * @param to   as reckoned where more is known
+ */
+export function movedAlike(shares: Spread, from: Spread, to: Spread): Spread {
+  const moved = (share: number, was: number, is: number) => (was > 0 ? (share * is) / was : share)
+  const onIt = shares.onIt.map((share, i) => moved(share, from.onIt[i] ?? 0, to.onIt[i] ?? 0))
+  const whatever = moved(shares.whatever, from.whatever, to.whatever)
+  const all = sum(onIt) + whatever
+  return all > 0 ? { onIt: onIt.map((share) => share / all), whatever: whatever / all } : shares
 }

@@ -70,6 +70,7 @@ export const labels = {
   risesHeard: 'rises',
   anotherTarget: 'Another fish',
   itCruises: 'A fish that cruises',
+  fallUnknown: 'How fast it falls is not known, nor so where to put it: weigh it or time its fall.',
   itSwims: 'It swims',
   howFast: 'How fast',
   passedAMark: 'It passed a mark',
@@ -236,13 +237,21 @@ export const CRUISE: Readonly<Record<waterside.Cruise, string>> = {
   fast: 'fast',
 }
 
-/** Where to put a fly before a cruising fish, and when to move it. */
+/**
+ * Where to put a fly before a cruising fish, and when to move it.
+ *
+ * @param downS how long it takes to the fish's depth, s; null for one that floats
+ */
 export const leadSentence = (
   fly: string,
   { aheadMm, moveAfterS }: waterside.Lead,
+  downS: number | null,
   units: DisplayUnits,
-): string =>
-  `${fly}: put it ${wording.depth(aheadMm, units)} ahead on its way, and move it ${Math.round(moveAfterS)} s after it has landed: it is down a second before the fish is there.`
+): string => {
+  const ahead = wording.depth(aheadMm, units)
+  const isDown = downS === null ? 'It floats.' : `It is down after ${downS.toFixed(1)} s.`
+  return `${fly}: put it ${ahead} ahead on its way, no nearer. ${isDown} Move it ${Math.round(moveAfterS)} s after it has landed.`
+}
 
 /** Where a fly was left. */
 export const LEFT: Readonly<Record<waterside.LeftIn, string>> = {

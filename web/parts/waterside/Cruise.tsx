@@ -54,17 +54,22 @@ export function Cruise({ standing, water }: AtTheWater) {
   const fly = last?.toMs === null ? water.flyOf(last.variantKey) : undefined
   const timed = waterside.speedByMarks(passedS, MARKS_APART_MM)
   const speedMmPerS = timed ?? waterside.CRUISES_MM_PER_S[cruise]
-  const fallMmPerS = fly?.figure.kind === 'floats' ? null : (fly?.figure.sinkSpeedMmPerS ?? null)
-  const lead = fly && waterside.leadOf({ speedMmPerS, depthMm: fallMmPerS === null ? 0 : depthMm, heading, fallMmPerS, leaderMm }) // prettier-ignore
+  const floats = fly?.figure.kind === 'floats'
+  const fallMmPerS = (floats ? null : fly?.figure.sinkSpeedMmPerS) ?? null
+  const isKnown = floats || (fallMmPerS ?? 0) > 0
+  const lead = fly && isKnown ? waterside.leadOf({ speedMmPerS, depthMm: floats ? 0 : depthMm, heading, fallMmPerS, leaderMm }) : null // prettier-ignore
   return (
     <Section aria-label={labels.itCruises}>
       <h2>{labels.itCruises}</h2>
       {lead ? (
         <p role="status" style={{ fontSize: '1.125rem' }}>
-          {leadSentence(fly.name, lead, units)}
+          {leadSentence(fly?.name ?? '', lead, fallMmPerS === null ? null : depthMm / fallMmPerS, units)}
         </p>
       ) : (
-        <p>{labels.nothingIsOn}</p>
+        <p>
+          {fly ? `${fly.name}. ` : ''}
+          {fly ? labels.fallUnknown : labels.nothingIsOn}
+        </p>
       )}
       {lead?.linesIt ? <Caution>{labels.linesIt}</Caution> : null}
       <OneOf
@@ -94,7 +99,7 @@ export function Cruise({ standing, water }: AtTheWater) {
         </Quiet>
       </Row>
       <Row>
-        <Length name={labels.itsDepth} mm={depthMm} of={DEPTH} onChange={setDepthMm} />
+        {floats ? null : <Length name={labels.itsDepth} mm={depthMm} of={DEPTH} onChange={setDepthMm} />}
         <Length name={labels.leader} mm={leaderMm} of={LEADER} onChange={setLeaderMm} />
       </Row>
     </Section>

@@ -30,6 +30,11 @@ const Page = styled.div<{ $sun: boolean }>`
   flex-direction: column;
   @media (max-width: 700px) {
     min-height: calc(100dvh - 220px);
+    /* for a wet thumb, whatever a button is elsewhere */
+    button {
+      min-height: 48px;
+      min-width: 48px;
+    }
   }
 `
 /** On a phone the steps lie under the thumb. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { waterside } from '../../../core/index.ts'
 import type { DisplayUnits } from '../../../core/index.ts'
 import type { AlongView, WatersideTap } from '../../../contract/index.ts'
-import { readAgainst } from '../../words/waterside.ts'
+import { leadSentence, readAgainst } from '../../words/waterside.ts'
 import { aboardNow, halfOf, warmerThanReckoned, Waterside } from './answer.ts'
 import { packNeeds } from './packNeeds.ts'
 import { takenIn } from './takeIn.ts'
@@ -110,7 +110,12 @@ describe('the water, read', () => {
     onIt: [[0.1, 0.1, 0.1, 0.1], [0, 0, 0, 0], [dun, dun, dun, dun]],
     whatever: [0.9 - dun, 0.9 - dun, 0.9 - dun, 0.9 - dun],
   }) // prettier-ignore
-  const warmth = { reckonedC: [11, 11.5, 12, 12.5], rows: [row(-4, 0), row(0, 0.2), row(4, 0.6)] }
+  const air = (fromC: number | null, dun: number) => ({ fromC, ...row(0, dun) })
+  const warmth = {
+    reckonedC: [11, 11.5, 12, 12.5],
+    rows: [row(-4, 0), row(0, 0.2), row(4, 0.6)],
+    air: [air(null, 0), air(10, 0.2), air(18, 0.6)],
+  }
   const read = (tempC: number, localMin: number) =>
     waterside.standingAfter([{ kind: 'waterTemp', tempC, id: 'r', atMs: localMin * 60_000 }])
   const dunAt = (standing: waterside.Standing) =>
@@ -136,6 +141,19 @@ describe('the water, read', () => {
     expect(warmerThanReckoned(place, null, read(16, 635))).toBeNull()
   })
 
+  it('moves them by the air too, by what it makes of the season’s own', () => {
+    const airAt = (tempC: number) =>
+      dunAt(waterside.standingAfter([{ kind: 'airTemp', tempC, id: 'a', atMs: 0 }]))
+    // of nothing read the dun has 0.4: in the cold none is left, and among the half and half of the warmth it has more
+    expect(airAt(5)?.share).toBe(0)
+    expect(airAt(12)?.share ?? 0).toBeLessThan(airAt(20)?.share ?? 0)
+    const both = waterside.standingAfter([
+      { kind: 'airTemp', tempC: 20, id: 'a', atMs: 0 },
+      { kind: 'waterTemp', tempC: 13.5, id: 'w', atMs: 635 * 60_000 },
+    ])
+    expect(dunAt(both)?.share).toBeGreaterThan(dunAt(read(13.5, 635))?.share ?? 1)
+  })
+
   it('is told against what was reckoned, and where that ends', () => {
     const units = { temperature: '°C' } as DisplayUnits
     expect(readAgainst(2, [-4, 0, 4], units)).toBe('2.0 °C warmer than reckoned: the shares follow it')
@@ -144,6 +162,17 @@ describe('the water, read', () => {
     )
     expect(readAgainst(-0.2, [-4, 0, 4], units)).toBe('as reckoned')
     expect(readAgainst(-2, [-4, 0, 4], { temperature: '°F' } as DisplayUnits)).toContain('3.6 °F colder')
+  })
+})
+
+describe('where to put a fly before a fish that cruises', () => {
+  it('says of a fly that sinks when it is down, of a floating one that it floats', () => {
+    const units = { depth: 'm' } as DisplayUnits
+    const lead = { aheadMm: 3200, moveAfterS: 8, linesIt: false }
+    expect(leadSentence('Cold Tea #10', lead, 8, units)).toBe(
+      'Cold Tea #10: put it 3.2 m ahead on its way, no nearer. It is down after 8.0 s. Move it 8 s after it has landed.',
+    )
+    expect(leadSentence('Chapel Roof #14', lead, null, units)).toContain('It floats.')
   })
 })
 

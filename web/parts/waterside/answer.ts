@@ -94,30 +94,37 @@ export function warmerThanReckoned(
   return reckonedC === undefined ? null : waterTempC - reckonedC
 }
 
-/** What fish are on by the season at a half hour, as warm as the water was read. */
+/** What of a reckoning falls on a half hour. */
+const atHalf = <Row extends Pick<AlongWarmth['rows'][number], 'onIt' | 'whatever'>>(
+  row: Row,
+  half: number,
+) => ({
+  ...row,
+  onIt: row.onIt.map((own) => own[half] ?? 0),
+  whatever: row.whatever[half] ?? 0,
+})
+
+/** What fish are on by the season at a half hour, as warm as water and air were read. */
 function sharesAt(
-  { stages, whatever }: AlongView,
-  rows: AlongWarmth['rows'],
-  warmerC: number | null,
+  along: AlongView,
+  warmth: AlongWarmth | null,
+  standing: waterside.Standing,
   half: number,
 ): waterside.Shares {
-  const read =
-    warmerC === null || rows.length === 0
-      ? null
-      : waterside.ifWarmer(
-          rows.map((row) => ({
-            warmerC: row.warmerC,
-            onIt: row.onIt.map((own) => own[half] ?? 0),
-            whatever: row.whatever[half] ?? 0,
-          })),
-          warmerC,
-        )
+  const { stages, whatever } = along
+  const reckoned = atHalf({ onIt: stages.map(({ onIt }) => onIt), whatever }, half)
+  const warmerC = warmerThanReckoned(along, warmth, standing)
+  const rows = warmth?.rows.map((row) => atHalf(row, half)) ?? []
+  const byWater = warmerC === null || rows.length === 0 ? reckoned : waterside.ifWarmer(rows, warmerC)
+  const { airTempC } = standing
+  const air = warmth?.air.filter(({ fromC }) => airTempC !== null && (fromC ?? -Infinity) <= airTempC).at(-1)
+  const read = air ? waterside.movedAlike(byWater, reckoned, atHalf(air, half)) : byWater
   return {
-    stages: stages.map(({ foodStageId, foodKey, groupKey, stage, onIt }, i) => ({
+    stages: stages.map(({ foodStageId, foodKey, groupKey, stage }, i) => ({
       ...{ id: foodStageId, foodKey, groupKey, stage },
-      share: (read ? read.onIt[i] : onIt[half]) ?? 0,
+      share: read.onIt[i] ?? 0,
     })),
-    whatever: (read ? read.whatever : whatever[half]) ?? 0,
+    whatever: read.whatever,
   }
 }
 
@@ -271,8 +278,7 @@ export class Waterside {
 
   /** What fish are on by the season and the thermometer. */
   private bySeason(standing: waterside.Standing, half: number): waterside.Shares {
-    const warmerC = warmerThanReckoned(this.along, this.warmth, standing)
-    return sharesAt(this.along, this.warmth?.rows ?? [], warmerC, half)
+    return sharesAt(this.along, this.warmth, standing, half)
   }
 
   private aboard(standing: waterside.Standing): readonly waterside.Showing[] {

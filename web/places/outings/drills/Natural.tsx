@@ -53,6 +53,9 @@ const FEET = [
   [-0.28, -0.24], [-0.3, 0], [-0.28, 0.24], [0.12, -0.2], [0.14, 0.02], [0.12, 0.22],
 ] as const // prettier-ignore
 
+/** What lies in the film lets the sky through, by day and by night of the screen. */
+const SKYLIGHT = '#f4f7f5'
+
 /** A mayfly as it shows from under the film, large: what touches the film, what lies in it, what stands above it. */
 export function MayflyFromBelow({ stage, hex, turnDeg }: MayflyFromBelowProps) {
   return (
@@ -60,7 +63,7 @@ export function MayflyFromBelow({ stage, hex, turnDeg }: MayflyFromBelowProps) {
       <circle r={1.08} fill="var(--waterFilm)" stroke="var(--rule)" strokeWidth={0.02} />
       <g transform={`rotate(${turnDeg})`} stroke="var(--ink)" strokeWidth={0.012}>
         {stage === 'spinner' ? (
-          <g fill="var(--panel)" fillOpacity={0.75}>
+          <g fill={SKYLIGHT} fillOpacity={0.75}>
             <path d="M-0.2 0 C-0.4 -0.4 -0.35 -0.85 -0.1 -0.95 C0.05 -0.7 0 -0.3 -0.08 0Z" />
             <path d="M-0.2 0 C-0.4 0.4 -0.35 0.85 -0.1 0.95 C0.05 0.7 0 0.3 -0.08 0Z" />
             <path d="M-0.05 0 C0 -0.25 0.15 -0.45 0.2 -0.45 C0.22 -0.3 0.12 -0.1 0.05 0Z" />
@@ -72,16 +75,16 @@ export function MayflyFromBelow({ stage, hex, turnDeg }: MayflyFromBelowProps) {
             {/* the wings stand above the film: their tips alone come in at the edge of the window */}
             <path d="M0.55 -0.06 C0.75 -0.1 0.95 -0.06 1.0 0 C0.95 0.06 0.75 0.1 0.55 0.06Z" fill="var(--quiet)" fillOpacity={0.35} stroke="none" />
             {FEET.map(([x, y]) => (
-              <circle key={`${x} ${y}`} cx={x} cy={y} r={0.05} fill="var(--panel)" />
+              <circle key={`${x} ${y}`} cx={x} cy={y} r={0.05} fill={SKYLIGHT} />
             ))}
           </>
         ) : null}
         {stage === 'emerger' ? (
           <>
-            <path d="M0.2 0 C0.5 -0.1 0.8 -0.08 0.95 0.1 C0.8 0.12 0.5 0.1 0.2 0.04Z" fill="var(--panel)" fillOpacity={0.4} strokeDasharray="0.04 0.03" />
+            <path d="M0.2 0 C0.5 -0.1 0.8 -0.08 0.95 0.1 C0.8 0.12 0.5 0.1 0.2 0.04Z" fill={SKYLIGHT} fillOpacity={0.4} strokeDasharray="0.04 0.03" />
             {/* crumpled wings, and the horns of the split skin */}
-            <path d="M-0.3 -0.07 C-0.32 -0.2 -0.16 -0.27 -0.06 -0.2 C0 -0.16 -0.04 -0.1 -0.1 -0.07Z" fill="var(--panel)" fillOpacity={0.8} />
-            <path d="M-0.3 0.07 C-0.32 0.2 -0.16 0.27 -0.06 0.2 C0 0.16 -0.04 0.1 -0.1 0.07Z" fill="var(--panel)" fillOpacity={0.8} />
+            <path d="M-0.3 -0.07 C-0.32 -0.2 -0.16 -0.27 -0.06 -0.2 C0 -0.16 -0.04 -0.1 -0.1 -0.07Z" fill={SKYLIGHT} fillOpacity={0.8} />
+            <path d="M-0.3 0.07 C-0.32 0.2 -0.16 0.27 -0.06 0.2 C0 0.16 -0.04 0.1 -0.1 0.07Z" fill={SKYLIGHT} fillOpacity={0.8} />
           </>
         ) : null}
         <g transform="translate(-0.45 0) scale(1 0.9)">
