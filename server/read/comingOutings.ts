@@ -9,6 +9,7 @@ import { loadLikely } from './likely.ts'
 import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadStages, stageTitle } from './stages.ts'
+import { mapOf } from './grouped.ts'
 
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
@@ -110,8 +111,8 @@ async function foodsOver(
 ): Promise<Pick<PlanOuting, 'foods' | 'whatever'>> {
   const row = await loadHours(db, { reachId, on }, fromLocalMin, toLocalMin)
   const middle = await loadLikely(db, { reachId, on, localMin: middleOf(fromLocalMin, toLocalMin) }, units)
-  const byId = new Map(middle.foods.map((food) => [food.foodStageId as string, food]))
-  const names = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const byId = mapOf(middle.foods, (food) => [food.foodStageId, food])
+  const names = mapOf(await loadStages(db), (stage) => [stage.row.id, stage])
   const foods = row.stages
     .flatMap(({ stageId, onIt }): PlanOuting['foods'] => {
       const [stage, food] = [names.get(stageId), byId.get(stageId)]

@@ -9,3 +9,9 @@ export function grouped<Row, Key>(rows: readonly Row[], keyOf: (row: Row) => Key
   }
   return groups
 }
+
+/** A map of rows by their ids, to be asked for any text. */
+export const mapOf = <Row, Value>(
+  rows: readonly Row[],
+  entryOf: (row: Row, at: number) => readonly [key: string, value: Value],
+): ReadonlyMap<string, Value> => new Map(rows.map(entryOf))

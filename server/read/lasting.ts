@@ -6,6 +6,7 @@ import { loadGoods } from './drawers.ts'
 import { loadSetups } from './patterns.ts'
 import { loadPlaces } from './places.ts'
 import { loadRecipes, toFigureView } from './variants.ts'
+import { mapOf } from './grouped.ts'
 
 type PlanVariant = PlanView['variants'][number]
 
@@ -57,5 +58,5 @@ async function readLasting(db: Reader) {
       }
     },
   )
-  return new Map(lasting.map((variant) => [variant.variantId as string, variant]))
+  return mapOf(lasting, (variant) => [variant.variantId, variant])
 }

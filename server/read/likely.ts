@@ -37,6 +37,7 @@ import { latestLevel } from './level.ts'
 import { hookRangesOf, loadStages, stageTitle } from './stages.ts'
 import { loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
+import { mapOf } from './grouped.ts'
 
 /** What is kept of a row. */
 export const keptOf = ({ variant: { parCount, homeCompartmentId } }: VariantRow, usualPar: number): number =>
@@ -160,7 +161,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
   if (!scene || !here || !warmth) return { foods: [], whatever: 1, level: null }
   const loaded = await loadStages(db)
   const stages = loaded.map(({ core }) => core)
-  const byId = new Map(loaded.map((stage) => [stage.row.id as string, stage]))
+  const byId = mapOf(loaded, (stage) => [stage.row.id, stage])
   const day = epochDayOf(input.on)
   const { conditions, level } = await saidOrRead(db, input, input)
   const now = feedingAt(stages, scene, day, input.localMin, conditions)
@@ -168,7 +169,7 @@ async function readLikely(db: Reader, input: MomentInput, units: DisplayUnits): 
     const [stage, there] = [byId.get(note.stageId)?.core, reaches.get(note.reachKey)]
     return stage && there ? [placeNote(note, stage, there, here)] : []
   })
-  const names = new Map((await loadReaches(db)).map(({ reach }) => [reach.id as string, reach.name]))
+  const names = mapOf(await loadReaches(db), ({ reach }) => [reach.id, reach.name])
   const first = newYearOf(seasonYear(here, input.on)) + turnOf(here.latitudeDeg)
   const read = new Map(warmth.days.map(({ day: on, meanC }) => [on, meanC]))
   const waterC = (dayOfYear: number) =>

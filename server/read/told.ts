@@ -11,6 +11,7 @@ import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadRecipes } from './variants.ts'
 import { makeBreath } from '../clock/breath.ts'
+import { mapOf } from './grouped.ts'
 
 /** A moment that is asked for. */
 type Asked = Pick<ToldBody['fish'][number], 'reachId' | 'on' | 'localMin'>
@@ -36,9 +37,7 @@ async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<To
   const inputs = await inputsOf(db, [outing], await planVariants(db))
   const [there] = inputs.outings
   if (!there) return {}
-  const recipeOf = new Map(
-    (await loadRecipes(db)).map(({ variant }) => [variant.id as string, variant.currentRevisionId]),
-  )
+  const recipeOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])
   const serves = new Map<string, ToldBody['serves'][string][number][]>()
   const breathe = makeBreath()
   for (const stage of inputs.stages) {

@@ -30,6 +30,7 @@ import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadTaps } from '../read/taps.ts'
 import { loadRecipes } from '../read/variants.ts'
 import { outingsView } from './outings.ts'
+import { mapOf } from '../read/grouped.ts'
 
 const HALF_HOUR_MIN = 30
 const DAY_MIN = 1440
@@ -59,7 +60,7 @@ async function stagesAlong(
   noted: ReadonlySet<string>,
 ): Promise<Pick<AlongView, 'stages' | 'whatever'>> {
   const row = await loadHours(db, { reachId: reach.id, on }, from, to)
-  const byId = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
+  const byId = mapOf(await loadStages(db), (stage) => [stage.row.id, stage])
   const keys = new Map(
     (await db.select({ id: food.id, key: food.shippedKey }).from(food)).map(({ id, key }) => [id, key ?? id]),
   )
@@ -101,12 +102,12 @@ async function fliesAlong(
   taps: readonly WatersideTap[],
 ): Promise<readonly FlyAlong[]> {
   const flies = await loadFlies(db)
-  const placeOf = new Map((await loadPlaces(db)).map(({ id, label }) => [id as string, label]))
-  const byId = new Map(flies.map((fly) => [fly.variantId as string, fly]))
+  const placeOf = mapOf(await loadPlaces(db), ({ id, label }) => [id, label])
+  const byId = mapOf(flies, (fly) => [fly.variantId, fly])
   const balances = (await loadBalances(db)).filter(({ count }) => count > 0)
-  const liesIn = new Map(balances.map((one) => [one.variantId as string, one.compartmentId]))
+  const liesIn = mapOf(balances, (one) => [one.variantId, one.compartmentId])
   const countOf = new Map(balances.map((one) => [`${one.compartmentId} ${one.variantId}`, one.count]))
-  const there = new Map(stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
+  const there = mapOf(stages, ({ foodStageId }, i) => [foodStageId, i])
   const lostOf = (id: string) =>
     outing.losses.filter(({ variantId }) => variantId === id).reduce((sum, { count }) => sum + count, 0)
   const inWords = (fly: PlannedVariant, aboard: number, compartmentId: string | null): FlyAlong => {
@@ -127,9 +128,7 @@ async function fliesAlong(
       meantFor: fly.meantFor.filter((id) => there.has(id)),
     }
   }
-  const revisionOf = new Map(
-    (await loadRecipes(db)).map(({ variant }) => [variant.id as string, variant.currentRevisionId]),
-  )
+  const revisionOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])
   const floating = outing.packed.filter(({ variantId }) => byId.get(variantId)?.figure.kind === 'floats')
   const cuts = await loadCuts(
     db,
@@ -176,9 +175,9 @@ async function showingsAlong(
     variantIds: along.flies.map(({ variantId }) => variantId),
     stageIds: along.stages.map(({ foodStageId }) => foodStageId),
   })
-  const flyAt = new Map(along.flies.map(({ variantId }, i) => [variantId as string, i]))
-  const stageAt = new Map(along.stages.map(({ foodStageId }, i) => [foodStageId as string, i]))
-  const figureOf = new Map((await loadFlies(db)).map(({ variantId, figure }) => [variantId as string, figure]))
+  const flyAt = mapOf(along.flies, ({ variantId }, i) => [variantId, i])
+  const stageAt = mapOf(along.stages, ({ foodStageId }, i) => [foodStageId, i])
+  const figureOf = mapOf(await loadFlies(db), ({ variantId, figure }) => [variantId, figure])
   const place = { bedMm: reach.typicalDepthMm, surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS }
   return showings.flatMap(({ key, way, stages, whatever }) => {
     const [fly, figure] = [flyAt.get(key), figureOf.get(key)]
@@ -197,7 +196,7 @@ async function rigsAlong(
   db: Reader,
   { technique, alsoTechniques, rules }: OutingLine,
 ): Promise<AlongView['rigs']> {
-  const flies = new Map((await loadFlies(db)).map((fly) => [fly.variantId as string, fly]))
+  const flies = mapOf(await loadFlies(db), (fly) => [fly.variantId, fly])
   const sinks = (fly: string) => flies.get(fly)?.figure.kind === 'sinks'
   const nameOf = (fly: string) => flies.get(fly)?.name ?? ''
   const ofTheDay = new Set([technique, ...alsoTechniques])

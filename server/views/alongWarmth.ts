@@ -4,6 +4,7 @@ import type { Reader } from '../db/database.ts'
 import { loadHours, loadHoursIfRead } from '../read/feedingRows.ts'
 import { tempAt } from '../read/warmth.ts'
 import { placeOf } from './along.ts'
+import { mapOf } from '../read/grouped.ts'
 
 /** By how much warmer than reckoned its water may be read. */
 const WARMER_C = [-4, -2, 0, 2, 4]
@@ -27,7 +28,7 @@ export async function warmthAlong(db: Reader, along: AlongView): Promise<AlongWa
   const middleC = await tempAt(db, reachId, on, localMin)
   const toLocalMin = fromLocalMin + halves.length * HALF_HOUR_MIN
   const inOrder = ({ stages: found }: FeedingRowView) => {
-    const onItOf = new Map(found.map(({ stageId, onIt }) => [stageId as string, onIt]))
+    const onItOf = mapOf(found, ({ stageId, onIt }) => [stageId, onIt])
     const onIt = stages.map(({ foodStageId }) => onItOf.get(foodStageId) ?? halves.map(() => 0))
     // those on what does not go along are as good as fish that take whatever comes
     const together = halves.map((_, half) => onIt.reduce((sum, own) => sum + (own[half] ?? 0), 0))

@@ -9,15 +9,14 @@ import { loadSettings } from '../read/settings.ts'
 import { loadFlies } from '../read/showingsOf.ts'
 import { hookRangesOf, loadStages, stageTitle } from '../read/stages.ts'
 import { loadRecipes } from '../read/variants.ts'
+import { mapOf } from '../read/grouped.ts'
 
 /** Flies that lie in the boxes; where none does, all that were designed. */
 async function fliesDrilled(db: Reader): Promise<readonly FlyDrilled[]> {
   const all = (await loadFlies(db)).filter(({ figure }) => figure.kind !== 'incomplete' && figure.kind !== 'doesNotFit') // prettier-ignore
   const onHand = all.filter((fly) => fly.onHand > 0)
   const flies = onHand.length > 0 ? onHand : all
-  const revisionOf = new Map(
-    (await loadRecipes(db)).map(({ variant }) => [variant.id as string, variant.currentRevisionId]),
-  )
+  const revisionOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])
   const floating = flies.filter(({ figure }) => figure.kind === 'floats')
   const cuts = await loadCuts(
     db,

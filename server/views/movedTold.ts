@@ -5,6 +5,7 @@ import type { ToldBody } from '../db/schema.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadRecipes } from '../read/variants.ts'
+import { mapOf } from '../read/grouped.ts'
 
 /** Less than this is nobody's business: five fish of a hundred, a quarter of an hour. */
 const LEAST = { share: 0.05, hours: 0.25 }
@@ -33,9 +34,9 @@ export async function movedTold(db: Reader): Promise<MovedView['told']> {
   const rows = new Map((await db.select().from(told)).map((row) => [row.which, row]))
   const [before, after] = [rows.get('before'), rows.get('after')]
   if (!before || !after) return null
-  const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stageTitle(stage)]))
-  const reaches = new Map((await loadReaches(db)).map(({ reach }) => [reach.id as string, reach.name]))
-  const outings = new Map((await db.select().from(outing)).map((row) => [row.id as string, row]))
+  const titles = mapOf(await loadStages(db), (stage) => [stage.row.id, stageTitle(stage)])
+  const reaches = mapOf(await loadReaches(db), ({ reach }) => [reach.id, reach.name])
+  const outings = mapOf(await db.select().from(outing), (row) => [row.id, row])
   const named = (ids: readonly string[]) => ids.flatMap((id) => titles.get(id) ?? [])
   return {
     on: before.on,

@@ -11,6 +11,7 @@ import { loadSettings } from '../read/settings.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadVariants } from '../read/variants.ts'
 import { startingMoment } from './moment.ts'
+import { mapOf } from '../read/grouped.ts'
 
 /** Flies of a pattern that most keep. */
 const USUALLY_KEPT = 3
@@ -21,8 +22,8 @@ export async function standingsView(db: Reader, clock: Clock): Promise<Standings
   const now = localTime(clock.nowMs(), settings.timeZone)
   const moment = await startingMoment(db, await loadReaches(db), now)
   const found = moment ? await standingsOver(db, await waterAhead(db, now.on, moment)) : []
-  const titles = new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage]))
-  const variants = new Map((await loadVariants(db)).map((row) => [row.variant.id as string, row]))
+  const titles = mapOf(await loadStages(db), (stage) => [stage.row.id, stage])
+  const variants = mapOf(await loadVariants(db), (row) => [row.variant.id, row])
   const trayId = await loadTrayId(db)
   const stages = found
     .flatMap(({ stageKey, standing, outing, need, held, ...asked }): StandingsView['stages'] => {

@@ -24,6 +24,7 @@ import { waterAhead } from '../read/comingOutings.ts'
 import { coverOfOuting } from '../read/outingCover.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
+import { mapOf } from '../read/grouped.ts'
 
 const MOST_LIKELY = 2
 /** Hardly a fish is not likely. */
@@ -281,8 +282,8 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
   const short = byUrgency(restocking.restock(restocking.queued), cover)
   const fishable = short.filter(restocking.mayBeFished)
   const lacking = lackingThere(cover, ahead, {
-    stages: new Map((await loadStages(db)).map((stage) => [stage.row.id as string, stage])),
-    short: new Map(fishable.map((line) => [line.variantId as string, line])),
+    stages: mapOf(await loadStages(db), (stage) => [stage.row.id, stage]),
+    short: mapOf(fishable, (line) => [line.variantId, line]),
   })
   const isUnnamed = ({ variantId }: RestockLine) => lacking.every((line) => line.variantId !== variantId)
   const lines = [
