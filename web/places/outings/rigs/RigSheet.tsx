@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { fliesOnRig, rigForbids, rigSense, weakestOf, wording } from '../../../../core/index.ts'
 import type { RigPart } from '../../../../core/index.ts'
@@ -6,19 +6,19 @@ import type { RigId, RigLine } from '../../../../contract/index.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { Unsaved } from '../../../parts/Unsaved.tsx'
 import { Button } from '../../../ui/Button.tsx'
-import { NoteField, TextField } from '../../../ui/fields.tsx'
+import { NoteField } from '../../../ui/fields.tsx'
 import { Caution, Fault, Heading, Quiet, Row, Section } from '../../../ui/layout.tsx'
 import { OneOf } from '../../../ui/OneOf.tsx'
 import { usePlaceActions } from '../../../ui/shortcuts.ts'
-import { useLeaveWarning, wholePlace } from '../../../ui/useLeaveWarning.ts'
-import { newId, useCommand } from '../../../wire/useCommand.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { Knots } from './Knots.tsx'
 import { RigDrawn } from './RigDrawn.tsx'
 import { RigParts } from './RigParts.tsx'
 import { RigWhere } from './RigWhere.tsx'
+import { TypedRig } from './TypedRig.tsx'
 import { useRigDraft } from './useRigDraft.ts'
+import { useRigSaving } from './useRigSaving.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 
 const Sides = styled.div`
@@ -37,24 +37,6 @@ const Sides = styled.div`
   }
 `
 
-/** What was understood, in a line where there is room. */
-const Understood = styled.ul`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 6px;
-  padding: 0;
-  margin: 4px 0 10px;
-  list-style: none;
-  font-size: 0.875rem;
-  color: var(--quiet);
-  li:not(:last-child)::after {
-    content: ' ·';
-  }
-  .asked {
-    color: var(--madder);
-  }
-`
-
 interface RigSheetProps {
   /** null for one that is being made */
   readonly rig: RigLine | null
@@ -67,19 +49,12 @@ interface RigSheetProps {
 /** One rig: typed in a line or built by hand, drawn to scale, with its knots, what a water forbids, and where it fishes. */
 export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
   const { units } = useWording()
-  const command = useCommand()
   const moment = useMoment()
   const { draft, phrases, isRead, isChanged, isTouched, change, type, putParts } = useRigDraft(rig, like, flies)
   const [isDragging, setDragging] = useState(false)
-  const [fault, setFault] = useState<string | null>(null)
-  const [done, setDone] = useState<{ readonly to: RigId | null } | null>(null)
-  const blocker = useLeaveWarning(isChanged && isTouched && done === null, wholePlace)
-  // the sheet is left only once nothing is unsaved any more
-  const latestOpen = useRef(onOpen)
-  latestOpen.current = onOpen
-  useEffect(() => {
-    if (done) latestOpen.current(done.to)
-  }, [done])
+  const { fault, blocker, save, copy, putAway } = useRigSaving({
+    ...{ rig, draft, isRead, isUnsaved: isChanged && isTouched, onOpen },
+  })
   const paper = useRef<HTMLDivElement>(null)
   const isFixed = (rig?.spells ?? 0) > 0
   const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
@@ -95,26 +70,6 @@ export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
     [parts, flies],
   )
   const senses = useMemo(() => rigSense(parts, onRig), [parts, onRig])
-  const send = async (rigId: RigId, version: number | null, name: string) => {
-    if (!name.trim()) return setFault(labels.nameIt)
-    if (!isRead) return setFault(labels.onePhrase)
-    const { way, note } = draft
-    const delivery = await command(
-      'rigSave',
-      { rigId, version, rig: { name, way, note, parts: parts as RigLine['parts'] } },
-      { quietly: true },
-    )
-    if (delivery.kind === 'refused') return setFault(delivery.problem.detail)
-    setFault(null)
-    return setDone({ to: rigId })
-  }
-  const putAway = async ({ id, version }: RigLine) => {
-    const delivery = await command('rigArchive', { rigId: id, version }, { quietly: true })
-    if (delivery.kind === 'refused') setFault(delivery.problem.detail)
-    else setDone({ to: null })
-  }
-  const save = () => void send(rig?.id ?? newId<RigId>(), rig?.version ?? null, draft.name)
-  const copy = () => void send(newId<RigId>(), null, `${draft.name}, copy`)
   const print = () =>
     void import('./printRig.ts').then(({ printRig }) =>
       printRig(draft, nameOf, units, wording.weakestSentence(weakestOf(parts), units), paper.current),
@@ -148,7 +103,7 @@ export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
           <Button onPress={print}>{labels.print}</Button>
           {rig ? <Button onPress={copy}>{labels.copy}</Button> : null}
           {rig ? (
-            <Button look="quiet" onPress={() => void putAway(rig)}>
+            <Button look="quiet" onPress={() => putAway(rig)}>
               {labels.putAway}
             </Button>
           ) : null}
@@ -164,27 +119,11 @@ export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
         <Caution>{wording.rigForbidsSentence(moment.reach.waterName, against)}</Caution>
       ) : null}
       {isFixed ? null : (
-        <>
-          <TextField
-            label={labels.name}
-            name="rig.name"
-            value={draft.name}
-            maxLength={80}
-            onChange={(name) => change({ name })}
-            width="320px"
-          />
-          <NoteField label={labels.typed} value={draft.typed} onChange={type} rows={3} />
-        </>
-      )}
-      {isFixed ? null : (
-        <Understood aria-label={labels.understood}>
-          {phrases.map((phrase, i) => (
-            <li key={i} className={phrase.part ? '' : 'asked'}>
-              {phrase.part ? '' : `“${phrase.text}”: `}
-              {wording.rigPhraseWords(phrase, nameOf, units)}
-            </li>
-          ))}
-        </Understood>
+        <TypedRig
+          {...{ name: draft.name, typed: draft.typed, phrases, nameOf }}
+          onName={(name) => change({ name })}
+          onType={type}
+        />
       )}
       <OneOf
         label={labels.fishedHow}
