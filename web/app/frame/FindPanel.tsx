@@ -63,26 +63,10 @@ const PATHS: Readonly<Record<string, { sort: string; path: (id: string, patternI
   foodStage: { sort: 'food', path: (id) => `/larder?stage=${id}` },
 }
 
-/** Finds anything by the beginnings of its words, or runs an action. */
-export default function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
-  const [words, setWords] = useState('')
-  const [chosen, setChosen] = useState(0)
-  const field = useRef<HTMLInputElement>(null)
+/** What can be done from anywhere, and what the place that is open offers; each closes the panel first. */
+function useActions() {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
-  const trimmed = words.trim()
-  // only what answers these very words: Enter must not open what an earlier beginning had found
-  const { currentData: data, isFetching } = useSearchQuery(
-    { q: trimmed },
-    {
-      skip: trimmed === '' || only === 'actions',
-    },
-  )
-  const [goWhenFound, setGoWhenFound] = useState(false)
-  useEffect(() => {
-    field.current?.focus()
-  }, [])
-
   const close = () => dispatch(find(null))
   const go = (path: string) => () => {
     close()
@@ -117,7 +101,30 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
         dispatch(toggleKeys())
       },
     },
-  ].filter(({ title }) => title.toLowerCase().includes(trimmed.toLowerCase()))
+  ]
+  return { close, go, actions }
+}
+
+/** Finds anything by the beginnings of its words, or runs an action. */
+export default function FindPanel({ only }: { readonly only: 'anything' | 'actions' }) {
+  const [words, setWords] = useState('')
+  const [chosen, setChosen] = useState(0)
+  const field = useRef<HTMLInputElement>(null)
+  const trimmed = words.trim()
+  // only what answers these very words: Enter must not open what an earlier beginning had found
+  const { currentData: data, isFetching } = useSearchQuery(
+    { q: trimmed },
+    {
+      skip: trimmed === '' || only === 'actions',
+    },
+  )
+  const [goWhenFound, setGoWhenFound] = useState(false)
+  useEffect(() => {
+    field.current?.focus()
+  }, [])
+
+  const { close, go, actions: all } = useActions()
+  const actions = all.filter(({ title }) => title.toLowerCase().includes(trimmed.toLowerCase()))
   const found: readonly Hit[] = (trimmed === '' ? [] : (data?.hits ?? [])).flatMap(
     ({ kind, id, title, detail, patternId }) => {
       const target = PATHS[kind]

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import styled from 'styled-components'
 import { wording } from '../../../core/index.ts'
 import type { FoodAtMoment, StageLine } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
@@ -32,6 +33,32 @@ const FILM_MM = 100
 const sentence = (reasons: readonly string[]) => {
   const text = reasons.join('; ')
   return text === '' ? '' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+}
+
+const Swatch = styled.span`
+  display: inline-block;
+  width: 22px;
+  height: 14px;
+  border: 1px solid var(--quiet);
+  vertical-align: -2px;
+  &:nth-child(2) {
+    margin-right: 5px;
+  }
+`
+
+/** Its colours, dry and wet. */
+function Colours({ colours }: { readonly colours: StageLine['colours'] }) {
+  return (
+    <p>
+      {colours.map(({ name, hexDry, hexWet }) => (
+        <span key={name} style={{ marginRight: 14, whiteSpace: 'nowrap' }}>
+          <Swatch style={{ background: hexDry }} />
+          <Swatch style={{ background: hexWet }} />
+          {name} <Quiet>{labels.dryWet}</Quiet>
+        </span>
+      ))}
+    </p>
+  )
 }
 
 /** All that is known of one stage, and which patterns serve it. */
@@ -88,34 +115,7 @@ export function StageSheet({
         <h2>{labels.forTheTier}</h2>
         <p>{stage.noteForTier}</p>
         <p>{stage.howFished}</p>
-        <p>
-          {stage.colours.map(({ name, hexDry, hexWet }) => (
-            <span key={name} style={{ marginRight: 14, whiteSpace: 'nowrap' }}>
-              <span
-                style={{
-                  display: 'inline-block',
-                  width: 22,
-                  height: 14,
-                  background: hexDry,
-                  border: '1px solid var(--quiet)',
-                  verticalAlign: -2,
-                }}
-              />
-              <span
-                style={{
-                  display: 'inline-block',
-                  width: 22,
-                  height: 14,
-                  background: hexWet,
-                  border: '1px solid var(--quiet)',
-                  verticalAlign: -2,
-                  marginRight: 5,
-                }}
-              />
-              {name} <Quiet>{labels.dryWet}</Quiet>
-            </span>
-          ))}
-        </p>
+        <Colours colours={stage.colours} />
       </Section>
       <Section>
         <h2>{labels.throughTheYear}</h2>

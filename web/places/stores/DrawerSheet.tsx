@@ -43,21 +43,11 @@ function faultOf(text: string): string | undefined {
       : undefined
 }
 
-/** One drawer: count it, add a purchase, say what to keep. */
-export function DrawerSheet({
-  line,
-  title,
-  onClose,
-}: {
-  readonly line: MaterialLine
-  readonly title: string
-  readonly onClose: () => void
-}) {
-  const { stock } = useWording()
+/** Counts a drawer, or books what was bought for it or given away of it. */
+function CountIt({ line }: { readonly line: MaterialLine }) {
   const command = useCommand()
   const unit = UNITS[line.stockUnit]
   const [amount, setAmount] = useState('')
-  const [note, setNote] = useState(line.note)
   const [refused, setRefused] = useState<string | null>(null)
   const read = steps(amount, line.stockUnit)
   const book = async (cause: 'counted' | 'bought' | 'given') => {
@@ -70,6 +60,44 @@ export function DrawerSheet({
     setRefused(delivery.kind === 'refused' ? delivery.problem.detail : null)
     if (delivery.kind === 'done') setAmount('')
   }
+  return (
+    <Section>
+      <Row $align="end">
+        <TextField
+          label={`How much, ${unit.words}`}
+          value={amount}
+          onChange={setAmount}
+          width="130px"
+          fault={faultOf(amount)}
+        />
+        <Button look="main" onPress={() => void book('counted')} isDisabled={read === null}>
+          I count {amount || '…'}
+        </Button>
+        <Button onPress={() => void book('bought')} isDisabled={!read}>
+          {labels.bought}
+        </Button>
+        <Button onPress={() => void book('given')} isDisabled={!read}>
+          {labels.gaveAway}
+        </Button>
+      </Row>
+      {refused ? <Fault>{refused}</Fault> : null}
+    </Section>
+  )
+}
+
+/** One drawer: count it, add a purchase, say what to keep. */
+export function DrawerSheet({
+  line,
+  title,
+  onClose,
+}: {
+  readonly line: MaterialLine
+  readonly title: string
+  readonly onClose: () => void
+}) {
+  const { stock } = useWording()
+  const command = useCommand()
+  const [note, setNote] = useState(line.note)
   const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }) =>
     void command('materialSave', {
       materialId: line.id,
@@ -114,27 +142,7 @@ export function DrawerSheet({
             : `${line.usedBy} ${line.usedBy === 1 ? 'variant uses' : 'variants use'} it.`}
         </Quiet>
       </p>
-      <Section>
-        <Row $align="end">
-          <TextField
-            label={`How much, ${unit.words}`}
-            value={amount}
-            onChange={setAmount}
-            width="130px"
-            fault={faultOf(amount)}
-          />
-          <Button look="main" onPress={() => void book('counted')} isDisabled={read === null}>
-            I count {amount || '…'}
-          </Button>
-          <Button onPress={() => void book('bought')} isDisabled={!read}>
-            {labels.bought}
-          </Button>
-          <Button onPress={() => void book('given')} isDisabled={!read}>
-            {labels.gaveAway}
-          </Button>
-        </Row>
-        {refused ? <Fault>{refused}</Fault> : null}
-      </Section>
+      <CountIt line={line} />
       {line.kind === 'hook' ? (
         <Select
           label={labels.itsBarb}

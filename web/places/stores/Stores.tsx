@@ -112,9 +112,36 @@ const toFillUp = (materials: readonly MaterialLine[]): readonly NamedBuyLine[] =
   })
 }
 
+interface DrawerProps {
+  readonly line: MaterialLine
+  readonly top: number
+  readonly onOpen: () => void
+}
+
+/** A drawer in the list: what is in it, and whether that is low. */
+function Drawer({ line, top, onOpen }: DrawerProps) {
+  const { stock } = useWording()
+  const state = stateOf(line)
+  return (
+    <button type="button" className="drawer" style={{ top }} onClick={onOpen}>
+      <Quiet className="kind">{line.kind}</Quiet>
+      <span className="name">
+        <span className="swatch" style={{ background: line.colourHex }} />
+        {drawerTitle(line)}
+      </span>
+      <span className="number figures" style={{ color: STATE_COLOURS[state] }}>
+        {line.onHand === null || line.onHand < 0 ? '' : stock(line.onHand, line.stockUnit)}
+      </span>
+      <span className="number keep">
+        <Quiet>{line.minimumAmount === null ? '' : `keep ${stock(line.minimumAmount, line.stockUnit)}`}</Quiet>
+      </span>
+      <span style={{ color: STATE_COLOURS[state] }}>{STATE_WORDS[state]}</span>
+    </button>
+  )
+}
+
 /** What the stores hold, drawer by drawer. */
 export default function Stores() {
-  const { stock } = useWording()
   const { data } = useStoresQuery()
   const now = useNow()
   useColumn(useMemo(() => (now ? { ...EMPTY_CONTENT, flies: stillToMake(now) } : EMPTY_CONTENT), [now]))
@@ -200,32 +227,9 @@ export default function Stores() {
         <div className="inner" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => {
             const line = shown[index]
-            if (!line) return null
-            const state = stateOf(line)
-            return (
-              <button
-                key={line.id}
-                type="button"
-                className="drawer"
-                style={{ top: start }}
-                onClick={() => setParams({ material: line.id })}
-              >
-                <Quiet className="kind">{line.kind}</Quiet>
-                <span className="name">
-                  <span className="swatch" style={{ background: line.colourHex }} />
-                  {drawerTitle(line)}
-                </span>
-                <span className="number figures" style={{ color: STATE_COLOURS[state] }}>
-                  {line.onHand === null || line.onHand < 0 ? '' : stock(line.onHand, line.stockUnit)}
-                </span>
-                <span className="number keep">
-                  <Quiet>
-                    {line.minimumAmount === null ? '' : `keep ${stock(line.minimumAmount, line.stockUnit)}`}
-                  </Quiet>
-                </span>
-                <span style={{ color: STATE_COLOURS[state] }}>{STATE_WORDS[state]}</span>
-              </button>
-            )
+            return line ? (
+              <Drawer key={line.id} line={line} top={start} onOpen={() => setParams({ material: line.id })} />
+            ) : null
           })}
         </div>
       </Scroll>

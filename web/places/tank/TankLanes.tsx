@@ -77,6 +77,24 @@ function DepthMarks({ depthMm, pxPerMm }: { readonly depthMm: number; readonly p
   ))
 }
 
+/** The water with its film, and the depths marked in it. */
+function Water(marks: { readonly depthMm: number; readonly pxPerMm: number }) {
+  return (
+    <>
+      <defs>
+        <linearGradient id="tankWater" x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stopColor="var(--waterFilm)" />
+          <stop offset="1" stopColor="var(--waterDeep)" />
+        </linearGradient>
+      </defs>
+      <rect x={0} y={0} width={WIDTH} height={HEIGHT} fill="url(#tankWater)" />
+      <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
+      <DepthMarks {...marks} />
+      <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
+    </>
+  )
+}
+
 /** A fly as it holds itself while it falls, about the dot that its depth is read at. */
 function FlyInLane({ fly: { report, sketch }, colour }: { readonly fly: InTank; readonly colour?: string }) {
   const drawing = useMemo(() => drawSketch(sketch, { pxPerMm: FLY_PX_PER_MM }), [sketch])
@@ -206,16 +224,7 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
         role="img"
         aria-label={labels.fliesFallingInThe}
       >
-        <defs>
-          <linearGradient id="tankWater" x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0" stopColor="var(--waterFilm)" />
-            <stop offset="1" stopColor="var(--waterDeep)" />
-          </linearGradient>
-        </defs>
-        <rect x={0} y={0} width={WIDTH} height={HEIGHT} fill="url(#tankWater)" />
-        <rect x={0} y={-HEADROOM} width={WIDTH} height={HEADROOM} fill="var(--ground)" />
-        <DepthMarks depthMm={depthMm} pxPerMm={pxPerMm} />
-        <line x1={0} x2={WIDTH} y1={0} y2={0} stroke="var(--ink)" strokeWidth={1.5} />
+        <Water depthMm={depthMm} pxPerMm={pxPerMm} />
         <FoodLane foods={foods} leftPx={MARKS_PX} bedPx={depthMm * pxPerMm} pxPerMm={pxPerMm} />
         {flies.map((fly, n) =>
           current || !fly.descent ? null : (

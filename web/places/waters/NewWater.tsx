@@ -44,6 +44,9 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
   }
   const set = (key: keyof WrittenWater) => (text: string) => setChanged({ ...changed, [key]: text })
   const { isStill, faults, create } = readWater(written, units)
+  const field = (key: Exclude<keyof WrittenWater, 'name' | 'kind'>, label: string, width: string) => (
+    <TextField label={label} value={written[key]} onChange={set(key)} fault={faults[key]} width={width} />
+  )
   const save = async () => {
     if (!create) {
       setAsked(true)
@@ -84,56 +87,13 @@ export function NewWater({ onDone }: { readonly onDone: () => void }) {
           }}
           width="230px"
         />
-        <TextField
-          label={`Usual depth, ${units.depth}`}
-          value={written.depth}
-          onChange={set('depth')}
-          fault={faults.depth}
-          width="130px"
-        />
-        {isStill ? null : (
-          <TextField
-            label={`Surface speed, ${units.depth}/s`}
-            value={written.speed}
-            onChange={set('speed')}
-            fault={faults.speed}
-            width="140px"
-          />
-        )}
-        <TextField
-          label={`Coldest month, ${units.temperature}`}
-          value={written.coldest}
-          onChange={set('coldest')}
-          fault={faults.coldest}
-          width="140px"
-        />
-        <TextField
-          label={`Warmest met, ${units.temperature}`}
-          value={written.warmest}
-          onChange={set('warmest')}
-          fault={faults.warmest}
-          width="140px"
-        />
-        <TextField
-          label={`Above the sea, ${units.depth}`}
-          value={written.height}
-          onChange={set('height')}
-          fault={faults.height}
-          width="130px"
-        />
-        <TextField
-          label={labels.latitude}
-          value={written.latitude}
-          onChange={set('latitude')}
-          width="100px"
-          fault={faults.latitude}
-        />
-        <TextField
-          label={labels.longitude}
-          value={written.longitude}
-          onChange={set('longitude')}
-          width="100px"
-        />
+        {field('depth', `Usual depth, ${units.depth}`, '130px')}
+        {isStill ? null : field('speed', `Surface speed, ${units.depth}/s`, '140px')}
+        {field('coldest', `Coldest month, ${units.temperature}`, '140px')}
+        {field('warmest', `Warmest met, ${units.temperature}`, '140px')}
+        {field('height', `Above the sea, ${units.depth}`, '130px')}
+        {field('latitude', labels.latitude, '100px')}
+        {field('longitude', labels.longitude, '100px')}
       </Row>
       <Quiet>{labels.theSunsHoursFollow}</Quiet>
       {asked && !create ? <Fault>{labels.fillInNameDepth}</Fault> : null}

@@ -59,6 +59,13 @@ describe('readWater', () => {
     expect(create?.(ids, 'UTC').reaches[0]).toMatchObject({ kind: 'shoal', surfaceSpeedMmPerS: 0 })
   })
 
+  it.each(['latitude', 'longitude'] as const)('takes an empty %s for none, not for nought', (field) => {
+    const { create, faults } = readWater(written({ [field]: ' ' }), metric)
+    expect(create).toBeNull()
+    expect(faults[field]).toBeUndefined()
+    expect(readWater(written({ [field]: '0' }), metric).create).not.toBeNull()
+  })
+
   it('waits for a depth and says nothing against an empty field', () => {
     const { create, faults } = readWater(written({ depth: '' }), metric)
     expect(create).toBeNull()
@@ -73,6 +80,8 @@ describe('readWater', () => {
     ['warmest', '31'],
     ['latitude', '66.5'],
     ['latitude', 'north'],
+    ['longitude', '181'],
+    ['longitude', 'west'],
   ] as const)('refuses a %s of %s at its field', (field, text) => {
     const { create, faults } = readWater(written({ [field]: text }), metric)
     expect(create).toBeNull()
@@ -83,8 +92,8 @@ describe('readWater', () => {
     expect(made({ [field]: text })).toBeDefined()
   }) // prettier-ignore
 
-  it('is nowhere beyond 180 degrees of longitude', () => {
-    expect(made({ longitude: '181' })).toBeUndefined()
+  it('may lie at 180 degrees of longitude', () => {
     expect(made({ longitude: '-180' })).toBeDefined()
+    expect(made({ longitude: '−2,5' })).toBeDefined()
   })
 })

@@ -16,7 +16,7 @@ export interface WrittenWater {
   readonly longitude: string
 }
 
-type Field = 'height' | 'depth' | 'speed' | 'coldest' | 'warmest' | 'latitude'
+type Field = Exclude<keyof WrittenWater, 'name' | 'kind'>
 type Ids = { readonly waterId: WaterId; readonly reachId: ReachId }
 
 /** What a new water says so far: what is wrong with it, and how it is added once nothing is. */
@@ -41,6 +41,14 @@ const faultOf = (parsed: ParsedQuantity): string | undefined =>
     ? wording.unclearSentence(parsed.code, parsed.suggestions)
     : undefined
 
+/** Degrees within limits; empty is not wrong yet, and nought only where it is written. */
+function readDegrees(text: string, { min, max }: { readonly min: number; readonly max: number }) {
+  const written = text.trim().replace(',', '.').replace('−', '-')
+  const deg = Number(written)
+  if (written === '') return { deg: null, fault: undefined }
+  return deg >= min && deg <= max ? { deg, fault: undefined } : { deg: null, fault: `From −${-min} to ${max}.` }
+}
+
 /** Reads what is written of a new water. The two temperatures may stand either way round. */
 export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater {
   const { name, kind } = written
@@ -55,18 +63,16 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
   )
   const height = parseQuantity(written.height, 'length', units.depth, HEIGHT_MM)
   const [coldest, warmest] = [temp(written.coldest), temp(written.warmest)]
-  const latitudeDeg = Number(written.latitude.replace(',', '.'))
-  const longitudeDeg = Number(written.longitude.replace(',', '.'))
-  const [lat, lon] = [within('latitudeDeg'), within('longitudeDeg')]
-  const isPlaced =
-    latitudeDeg >= lat.min && latitudeDeg <= lat.max && longitudeDeg >= lon.min && longitudeDeg <= lon.max
+  const latitude = readDegrees(written.latitude, within('latitudeDeg'))
+  const longitude = readDegrees(written.longitude, within('longitudeDeg'))
   const faults = {
     height: faultOf(height),
     depth: faultOf(depth),
     speed: faultOf(speed),
     coldest: faultOf(coldest),
     warmest: faultOf(warmest),
-    latitude: isPlaced ? undefined : `From −${-lat.min} to ${lat.max}.`,
+    latitude: latitude.fault,
+    longitude: longitude.fault,
   }
   if (
     height.kind !== 'quantity' ||
@@ -74,9 +80,11 @@ export function readWater(written: WrittenWater, units: DisplayUnits): ReadWater
     speed.kind !== 'quantity' ||
     coldest.kind !== 'quantity' ||
     warmest.kind !== 'quantity' ||
-    !isPlaced
+    latitude.deg === null ||
+    longitude.deg === null
   )
     return { isStill, faults, create: null }
+  const [latitudeDeg, longitudeDeg] = [latitude.deg, longitude.deg]
   return {
     isStill,
     faults,
