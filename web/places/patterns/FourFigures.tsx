@@ -168,6 +168,64 @@ function ThoughtOf({
   )
 }
 
+/** How fast it falls, and when it is down: of what does not float. */
+function Falls({ worked, tempText }: { readonly worked: WorkedOut; readonly tempText: string }) {
+  const { speed, speedBand, depth, wholeTemperature } = useWording()
+  const { report, times, listed: standard } = worked
+  const sinks = report.kind === 'sinks' ? report : null
+  const fall = sinks?.free.sinkSpeedMmPerS
+  const trailing = sinks?.trailing?.sinkSpeedMmPerS
+  return (
+    <>
+      <div>
+        <dt>falls, free at {wholeTemperature(LIST_CONDITIONS.waterTempC)}</dt>
+        <dd>
+          <span className="figures" data-testid="fall">
+            {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
+          </span>{' '}
+          {standard.kind === 'sinks' ? (
+            <small style={{ whiteSpace: 'nowrap' }}>
+              likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
+              {fall ? `, ${wording.provenance(fall.basis)}` : ''}
+            </small>
+          ) : null}
+          {fall ? (
+            <>
+              {' '}
+              <br />
+              <small>
+                at {tempText} {speed(fall.value)}
+                {trailing ? (
+                  <>
+                    ; with its line {speed(trailing.value)},{' '}
+                    <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
+                  </>
+                ) : null}
+              </small>
+            </>
+          ) : null}
+        </dd>
+      </div>
+      <div>
+        <dt>
+          {labels.downAt} {tempText}, {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm{' '}
+          {labels.lineTrailing}
+        </dt>
+        <dd>
+          {sinks
+            ? times.map(({ depthMm, timeS }) => (
+                <span key={depthMm} style={{ display: 'inline-block', marginRight: 10, whiteSpace: 'nowrap' }}>
+                  <small>{depth(depthMm)}</small>{' '}
+                  <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
+                </span>
+              ))
+            : NOT_FOUND}
+        </dd>
+      </div>
+    </>
+  )
+}
+
 /** Drawing and the four figures, pinned above the lines: weight in water, fall, time to depth, posture. */
 export function FourFigures({
   worked,
@@ -185,8 +243,8 @@ export function FourFigures({
   readonly rungs: ReturnType<typeof useRungs>
   readonly cut: ReturnType<typeof useTrimLine>['thought']
 }) {
-  const { fall: fallWords, speed, speedBand, mass, depth, wholeTemperature, units } = useWording()
-  const { report, times, listed: standard } = worked
+  const { fall: fallWords, mass, units } = useWording()
+  const { report } = worked
   // the figures are there with the key, the drawing a moment later
   const drawn = useDeferredValue(worked)
   // in one line it goes sideways, by the arrow keys too
@@ -194,8 +252,6 @@ export function FourFigures({
   const sinks = report.kind === 'sinks' ? report : null
   // what floats has neither fall nor time to a depth: its weight and how it rides are all there is
   const floats = report.kind === 'floats'
-  const fall = sinks?.free.sinkSpeedMmPerS
-  const trailing = sinks?.trailing?.sinkSpeedMmPerS
   return (
     <Pinned data-testid="figures">
       <Drawn worked={drawn} highlight={highlight} />
@@ -212,58 +268,7 @@ export function FourFigures({
             </small>
           </dd>
         </div>
-        {floats ? null : (
-          <>
-            <div>
-              <dt>falls, free at {wholeTemperature(LIST_CONDITIONS.waterTempC)}</dt>
-              <dd>
-                <span className="figures" data-testid="fall">
-                  {standard.kind === 'sinks' ? speed(standard.sinkSpeedMmPerS ?? 0) : NOT_FOUND}
-                </span>{' '}
-                {standard.kind === 'sinks' ? (
-                  <small style={{ whiteSpace: 'nowrap' }}>
-                    likely {speedBand({ low: standard.low ?? 0, high: standard.high ?? 0 })}
-                    {fall ? `, ${wording.provenance(fall.basis)}` : ''}
-                  </small>
-                ) : null}
-                {fall ? (
-                  <>
-                    {' '}
-                    <br />
-                    <small>
-                      at {tempText} {speed(fall.value)}
-                      {trailing ? (
-                        <>
-                          ; with its line {speed(trailing.value)},{' '}
-                          <span style={{ whiteSpace: 'nowrap' }}>likely {speedBand(trailing)}</span>
-                        </>
-                      ) : null}
-                    </small>
-                  </>
-                ) : null}
-              </dd>
-            </div>
-            <div>
-              <dt>
-                {labels.downAt} {tempText}, {depth(USUAL_TIPPET.lengthMm)} of {USUAL_TIPPET.diameterMm} mm{' '}
-                {labels.lineTrailing}
-              </dt>
-              <dd>
-                {sinks
-                  ? times.map(({ depthMm, timeS }) => (
-                      <span
-                        key={depthMm}
-                        style={{ display: 'inline-block', marginRight: 10, whiteSpace: 'nowrap' }}
-                      >
-                        <small>{depth(depthMm)}</small>{' '}
-                        <span className="figures">{timeS === null ? NOT_FOUND : wording.seconds(timeS)}</span>
-                      </span>
-                    ))
-                  : NOT_FOUND}
-              </dd>
-            </div>
-          </>
-        )}
+        {floats ? null : <Falls worked={worked} tempText={tempText} />}
         <div>
           <dt>{labels.posture}</dt>
           <dd>

@@ -2,12 +2,13 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { wording } from '../../../core/index.ts'
 import type { BareForm } from '../../../core/index.ts'
-import type { Problem } from '../../../contract/index.ts'
+import type { BoxesView, PatternView, Problem } from '../../../contract/index.ts'
 import { useMoment } from '../../moment/useMoment.ts'
-import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
+import type { ChangeDraft, Draft, DraftVariant } from '../../recipe/draft.ts'
 import { formFor } from '../../recipe/formFor.ts'
 import { named } from '../../recipe/variantLabel.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
+import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 import { Fault, Section } from '../../ui/layout.tsx'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { useLeaveWarning } from '../../ui/useLeaveWarning.ts'
@@ -28,6 +29,7 @@ import { useBottomCaution } from './useBottomCaution.ts'
 import { useDraft } from './useDraft.ts'
 import { useFallColumn } from './useFallColumn.ts'
 import { useFlyReport } from './useFlyReport.ts'
+import type { WorkedOut } from './useFlyReport.ts'
 import { useRungs } from './useRungs.ts'
 import { useTrimLine } from './useTrimLine.ts'
 import { useSavePattern } from './useSavePattern.ts'
@@ -88,6 +90,82 @@ function useChosenVariant(inAddress: string | null, setParams: ReturnType<typeof
   return { chosenId: justChosen ?? inAddress, choose }
 }
 
+interface Thoughts {
+  readonly worked: WorkedOut | null
+  readonly draft: Draft | null
+  readonly pattern: PatternView | undefined
+  readonly chosen: DraftVariant | undefined
+  readonly book: MaterialBook | null
+  readonly waterTempC: number
+  readonly change: ChangeDraft
+  readonly choose: (variantId: string) => void
+}
+
+/** What is only thought of in the Column, another rung of bead or a cut, each to be made or let go. */
+function useThoughts({ worked, draft, pattern, chosen, book, waterTempC, change, choose }: Thoughts) {
+  const makeOne = (edit: Partial<Draft>, id: string) => {
+    if (Object.keys(edit).length > 0) change(edit)
+    choose(id)
+  }
+  const rungs = useRungs(worked, draft, chosen, book, waterTempC, makeOne)
+  const trim = useTrimLine(worked, draft, chosen, book, waterTempC, makeOne)
+  useFallColumn(worked, draft, pattern, chosen?.id, rungs, trim.line)
+  return { rungs, trim }
+}
+
+/** What can be done with the pattern that is open, by key or found by its words. */
+function useActionsOf({
+  save,
+  shown,
+}: {
+  readonly save: (() => void) | null
+  readonly shown: string | undefined
+}) {
+  const navigate = useNavigate()
+  usePlaceActions([
+    ...(save ? [{ key: 'Ctrl+s', what: labels.savePattern, go: save }] : []),
+    ...(shown ? [{ what: labels.showInTheTank, go: () => void navigate(`/tank?fly=${shown}`) }] : []),
+    { key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') },
+  ])
+}
+
+type VariantLine = PatternView['variants'][number]
+interface VariantsAndBatchProps {
+  readonly worked: WorkedOut | null
+  readonly draft: Draft
+  readonly book: MaterialBook
+  readonly boxes: BoxesView | undefined
+  readonly saved: readonly VariantLine[]
+  readonly chosen: DraftVariant
+  readonly waterTempC: number
+  /** name of the pattern that a batch can be started of; null while something of it is unsaved */
+  readonly startOf: string | null
+  readonly onChoose: (variantId: string) => void
+  readonly onChange: ChangeDraft
+}
+
+/** The variants of a pattern, what finds another, and a batch of the one that is looked at. */
+function VariantsAndBatch({
+  worked,
+  saved,
+  chosen,
+  boxes,
+  startOf,
+  waterTempC,
+  ...shared
+}: VariantsAndBatchProps) {
+  return (
+    <Section>
+      <h2>{labels.variants}</h2>
+      <Variants {...shared} boxes={boxes} saved={saved} chosenId={chosen.id} />
+      <FindOrTrim {...shared} worked={worked} chosen={chosen} waterTempC={waterTempC} />
+      {startOf === null ? null : (
+        <StartBatch patternName={startOf} variant={saved.find(({ id }) => id === chosen.id)} boxes={boxes} />
+      )}
+    </Section>
+  )
+}
+
 /** A pattern read top to bottom like a bench card: figures pinned, dressing, variants, what it serves, how it came about. */
 export default function PatternSheet() {
   const { patternId = '' } = useParams()
@@ -122,26 +200,16 @@ export default function PatternSheet() {
   // bought, given or found: it has a hook and a name, and nobody knows what it weighs
   const isBare = draft !== null && draft.version !== null && draft.components.length === 0
   const calmWorked = calmFall && 'report' in calmFall && !isBare ? calmFall : null
-  const makeOne = (edit: Partial<Draft>, id: string) => {
-    if (Object.keys(edit).length > 0) change(edit)
-    choose(id)
-  }
-  const rungs = useRungs(calmWorked, draft, chosen, book, waterTempC, makeOne)
-  const trim = useTrimLine(calmWorked, draft, chosen, book, waterTempC, makeOne)
-  useFallColumn(calmWorked, draft, pattern, chosen?.id, rungs, trim.line)
+  const { rungs, trim } = useThoughts({
+    ...{ worked: calmWorked, draft, pattern, chosen, book, waterTempC, change, choose },
+  })
   const bottomCaution = useBottomCaution(calmWorked, draft)
 
   const canSave = draft !== null && draft.name.trim() !== '' && Boolean(chosen?.hookMaterialId)
-  const navigate = useNavigate()
-  usePlaceActions([
-    ...(draft && dirty && canSave && !saving.saving
-      ? [{ key: 'Ctrl+s', what: labels.savePattern, go: saving.press }]
-      : []),
-    ...(chosen && !isNew
-      ? [{ what: labels.showInTheTank, go: () => void navigate(`/tank?fly=${chosen.id}`) }]
-      : []),
-    { key: 'n', what: labels.newPattern, go: () => void navigate('/patterns/new') },
-  ])
+  useActionsOf({
+    save: draft && dirty && canSave && !saving.saving ? saving.press : null,
+    shown: isNew ? undefined : chosen?.id,
+  })
 
   const suits = useMeantFor(params.get('serves'), isNew ? draft : null, change)
 
@@ -198,34 +266,14 @@ export default function PatternSheet() {
           <Steps draft={calm ?? draft} variant={chosen} onChange={change} />
         ) : null}
       </Section>
-      <Section>
-        <h2>{labels.variants}</h2>
-        <Variants
-          draft={calm ?? draft}
-          book={book}
-          boxes={boxes}
-          saved={saved}
-          chosenId={chosen.id}
-          onChoose={choose}
-          onChange={change}
-        />
-        <FindOrTrim
-          worked={calmWorked}
-          draft={calm ?? draft}
-          chosen={chosen}
-          book={book}
-          waterTempC={waterTempC}
-          onChange={change}
-          onChoose={choose}
-        />
-        {pattern && !dirty && !isBare ? (
-          <StartBatch
-            patternName={pattern.name}
-            variant={saved.find(({ id }) => id === chosen.id)}
-            boxes={boxes}
-          />
-        ) : null}
-      </Section>
+      <VariantsAndBatch
+        {...{ book, boxes, saved, chosen, waterTempC }}
+        worked={calmWorked}
+        draft={calm ?? draft}
+        startOf={pattern && !dirty && !isBare ? pattern.name : null}
+        onChoose={choose}
+        onChange={change}
+      />
       <Section>
         <h2>{labels.imitates}</h2>
         <Imitates draft={calm ?? draft} onChange={change} />

@@ -149,6 +149,40 @@ function OneRig({ rig, sinking, timeS, depthMm, svgRef }: OneRigProps) {
   )
 }
 
+interface SaveThemProps {
+  readonly inTank: readonly RigInTank[]
+  readonly rigs: readonly (RigLine | undefined)[]
+  readonly pictures: readonly RefObject<SVGSVGElement | null>[]
+}
+
+/** Saves what is reckoned as a table, and each rig as a picture. */
+function SaveThem({ inTank, rigs, pictures }: SaveThemProps) {
+  return (
+    <Row $gap={8}>
+      <Button
+        isDisabled={inTank.length === 0}
+        onPress={() => void import('./rigsInTank.ts').then(({ saveRigsCsv }) => saveRigsCsv(inTank))}
+      >
+        {labels.saveTheTable}
+      </Button>
+      {pictures.map((picture, i) =>
+        rigs[i] ? (
+          <Button
+            key={i}
+            onPress={() =>
+              void import('../../files/savePng.ts').then(
+                ({ savePng }) => picture.current && savePng(picture.current, 'rig.png'),
+              )
+            }
+          >
+            {labels.saveThePicture}: {rigs[i]?.name}
+          </Button>
+        ) : null,
+      )}
+    </Row>
+  )
+}
+
 /** Whole rigs on their way down in still water and home again: up to two side by side, by the second. */
 export default function TankRigs() {
   const { data } = useRigsQuery()
@@ -250,28 +284,7 @@ export default function TankRigs() {
               ) : null
             })}
           </Sides>
-          <Row $gap={8}>
-            <Button
-              isDisabled={inTank.length === 0}
-              onPress={() => void import('./rigsInTank.ts').then(({ saveRigsCsv }) => saveRigsCsv(inTank))}
-            >
-              {labels.saveTheTable}
-            </Button>
-            {pictures.map((picture, i) =>
-              rigs[i] ? (
-                <Button
-                  key={i}
-                  onPress={() =>
-                    void import('../../files/savePng.ts').then(
-                      ({ savePng }) => picture.current && savePng(picture.current, 'rig.png'),
-                    )
-                  }
-                >
-                  {labels.saveThePicture}: {rigs[i]?.name}
-                </Button>
-              ) : null,
-            )}
-          </Row>
+          <SaveThem inTank={inTank} rigs={rigs} pictures={pictures} />
         </>
       ) : null}
       <Quiet>

@@ -79,29 +79,22 @@ function FlyOn({ fly, words }: { readonly fly: FlyChoice | undefined; readonly w
   )
 }
 
-interface RigDrawnProps {
+interface Sliding {
   readonly parts: readonly RigPart[]
-  readonly flies: readonly FlyChoice[]
   readonly isFixed: boolean
+  readonly pxPerMm: number
   readonly onSlide: (parts: readonly RigPart[], isDragging: boolean) => void
 }
 
-/** A rig laid out to scale, with what is tied where and what the knots hold; knots slide along it. */
-export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
-  const { units } = useWording()
+/** Knots that slide along a rig, by pointer and by keys; those of one that was fished stay. */
+function useSliding({ parts, isFixed, pxPerMm: scale, onSlide }: Sliding) {
   const dragged = useRef<{
     readonly from: readonly RigPart[]
     readonly to: readonly RigPart[]
     readonly y: number
   } | null>(null)
-  const { pieces, on, knots, wholeMm } = laidOut(parts)
-  if (wholeMm === 0) return null
-  const scale = (TALL_PX - STUB_PX) / wholeMm
-  const y = (mm: number) => STUB_PX + mm * scale
-  const lineMm = parts.reduce((all, part) => all + (part.kind === 'line' ? part.lengthMm : 0), 0)
-  const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   /** how a handle slides; of a float + is a deeper setting, which lies further up */
-  const drag = (upper: number, isFloat: boolean) =>
+  return (upper: number, isFloat: boolean) =>
     isFixed
       ? {}
       : {
@@ -131,6 +124,57 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
             onSlide(slidden(parts, upper, by), false)
           },
         }
+}
+
+/** The threads of a rig, thicker than to scale, with how long and how thick they are. */
+function Threads({
+  pieces,
+  y,
+}: {
+  readonly pieces: ReturnType<typeof laidOut>['pieces']
+  readonly y: (mm: number) => number
+}) {
+  const { units } = useWording()
+  return (
+    <>
+      {pieces.map(({ index, fromMm, toMm, topMm, endMm }) => {
+        const [a, b] = [Math.max(topMm * THICKER, 1), Math.max(endMm * THICKER, 1)]
+        return (
+          <g key={index}>
+            <polygon
+              className="thread"
+              points={`${LINE_AT_PX - a / 2},${y(fromMm)} ${LINE_AT_PX + a / 2},${y(fromMm)} ${LINE_AT_PX + b / 2},${y(toMm)} ${LINE_AT_PX - b / 2},${y(toMm)}`}
+            />
+            <text x={LINE_AT_PX - 12} y={(y(fromMm) + y(toMm)) / 2 + 4} textAnchor="end">
+              {wording.rigLength(toMm - fromMm, units)}
+            </text>
+            <text x={LINE_AT_PX - 12} y={(y(fromMm) + y(toMm)) / 2 + 20} textAnchor="end">
+              {wording.thickness(endMm, units)}
+            </text>
+          </g>
+        )
+      })}
+    </>
+  )
+}
+
+interface RigDrawnProps {
+  readonly parts: readonly RigPart[]
+  readonly flies: readonly FlyChoice[]
+  readonly isFixed: boolean
+  readonly onSlide: (parts: readonly RigPart[], isDragging: boolean) => void
+}
+
+/** A rig laid out to scale, with what is tied where and what the knots hold; knots slide along it. */
+export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
+  const { units } = useWording()
+  const { pieces, on, knots, wholeMm } = laidOut(parts)
+  const scale = wholeMm > 0 ? (TALL_PX - STUB_PX) / wholeMm : 0
+  const drag = useSliding({ parts, isFixed, pxPerMm: scale, onSlide })
+  if (wholeMm === 0) return null
+  const y = (mm: number) => STUB_PX + mm * scale
+  const lineMm = parts.reduce((all, part) => all + (part.kind === 'line' ? part.lengthMm : 0), 0)
+  const nameOf = (id: string) => flies.find((fly) => fly.id === id)?.name ?? ''
   const gripped = pieces.slice(0, -1)
   return (
     <Drawn style={{ height: TALL_PX + 18 }}>
@@ -139,23 +183,7 @@ export function RigDrawn({ parts, flies, isFixed, onSlide }: RigDrawnProps) {
           {lineMm > 0 ? `${wording.rigLength(lineMm, units)} of line above` : ''}
         </text>
         <rect x={LINE_AT_PX - 2} y={0} width={4} height={STUB_PX} fill="var(--quiet)" />
-        {pieces.map(({ index, fromMm, toMm, topMm, endMm }) => {
-          const [a, b] = [Math.max(topMm * THICKER, 1), Math.max(endMm * THICKER, 1)]
-          return (
-            <g key={index}>
-              <polygon
-                className="thread"
-                points={`${LINE_AT_PX - a / 2},${y(fromMm)} ${LINE_AT_PX + a / 2},${y(fromMm)} ${LINE_AT_PX + b / 2},${y(toMm)} ${LINE_AT_PX - b / 2},${y(toMm)}`}
-              />
-              <text x={LINE_AT_PX - 12} y={(y(fromMm) + y(toMm)) / 2 + 4} textAnchor="end">
-                {wording.rigLength(toMm - fromMm, units)}
-              </text>
-              <text x={LINE_AT_PX - 12} y={(y(fromMm) + y(toMm)) / 2 + 20} textAnchor="end">
-                {wording.thickness(endMm, units)}
-              </text>
-            </g>
-          )
-        })}
+        <Threads pieces={pieces} y={y} />
         {on.map(({ index, atMm, part }) =>
           part.kind === 'dropper' ? (
             <line

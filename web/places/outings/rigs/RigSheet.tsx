@@ -46,6 +46,44 @@ interface RigSheetProps {
   readonly onOpen: (id: RigId | null) => void
 }
 
+interface RigHeadProps {
+  readonly rig: RigLine | null
+  readonly isFixed: boolean
+  readonly isChanged: boolean
+  readonly save: () => void
+  readonly copy: () => void
+  readonly putAway: (rig: RigLine) => void
+  readonly print: () => void
+  readonly onBack: () => void
+}
+
+/** A rig's name, and what can be done with it. */
+function RigHead({ rig, isFixed, isChanged, save, copy, putAway, print, onBack }: RigHeadProps) {
+  return (
+    <Heading>
+      <h1>{rig ? rig.name : labels.newRig}</h1>
+      <Row $gap={8}>
+        {isChanged && rig ? <Quiet>{labels.notSaved}</Quiet> : null}
+        {isFixed ? null : (
+          <Button look={isChanged ? 'main' : 'plain'} large onPress={save} isDisabled={!isChanged}>
+            {labels.save}
+          </Button>
+        )}
+        <Button onPress={print}>{labels.print}</Button>
+        {rig ? <Button onPress={copy}>{labels.copy}</Button> : null}
+        {rig ? (
+          <Button look="quiet" onPress={() => putAway(rig)}>
+            {labels.putAway}
+          </Button>
+        ) : null}
+        <Button look="quiet" onPress={onBack}>
+          {labels.backToRigs}
+        </Button>
+      </Row>
+    </Heading>
+  )
+}
+
 /** One rig: typed in a line or built by hand, drawn to scale, with its knots, what a water forbids, and where it fishes. */
 export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
   const { units } = useWording()
@@ -91,27 +129,7 @@ export function RigSheet({ rig, like = null, flies, onOpen }: RigSheetProps) {
   const drop = useCallback(() => setDragging(false), [])
   return (
     <>
-      <Heading>
-        <h1>{rig ? rig.name : labels.newRig}</h1>
-        <Row $gap={8}>
-          {isChanged && rig ? <Quiet>{labels.notSaved}</Quiet> : null}
-          {isFixed ? null : (
-            <Button look={isChanged ? 'main' : 'plain'} large onPress={save} isDisabled={!isChanged}>
-              {labels.save}
-            </Button>
-          )}
-          <Button onPress={print}>{labels.print}</Button>
-          {rig ? <Button onPress={copy}>{labels.copy}</Button> : null}
-          {rig ? (
-            <Button look="quiet" onPress={() => putAway(rig)}>
-              {labels.putAway}
-            </Button>
-          ) : null}
-          <Button look="quiet" onPress={() => onOpen(null)}>
-            {labels.backToRigs}
-          </Button>
-        </Row>
-      </Heading>
+      <RigHead {...{ rig, isFixed, isChanged, save, copy, putAway, print }} onBack={() => onOpen(null)} />
       <Unsaved blocker={blocker} />
       {fault ? <Fault role="alert">{fault}</Fault> : null}
       {isFixed ? <Quiet>{labels.fishedStays}</Quiet> : null}
