@@ -65,6 +65,35 @@ const PHOTO_LIMIT = '8mb'
 /** Ten years of hourly readings, or the windows of a reach. */
 const IMPORT_LIMIT = '4mb'
 
+/** Routes of bytes and pages, which are no JSON. */
+function serveFiles(
+  router: Router,
+  {
+    database,
+    clock,
+    fillPage,
+    dataId,
+  }: Pick<ApiContext, 'database' | 'fillPage' | 'clock'> & { readonly dataId: string },
+): void {
+  router.post(
+    routes.photos.path,
+    express.raw({ type: () => true, limit: PHOTO_LIMIT }),
+    async (request, response) => {
+      const bytes: unknown = request.body
+      response.json({ photoId: await takePhoto(database, Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0)) })
+    },
+  )
+  router.get(routes.alongPage.path, async (request, response) => {
+    const { id } = askedOf('alongPage', request).params
+    sendAlongFile(response, fillPage, await carriedAlong(database.db, clock, { outingId: id, dataId }))
+  })
+  router.get(routes.photo.path, async (request, response) => {
+    const { mime, bytes } = await readPhoto(database, askedOf('photo', request).params.id)
+    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
+    response.type(mime).end(bytes)
+  })
+}
+
 /** All routes: what each is asked is checked against the contract, a service is called, its answer goes out. */
 export function apiRouter({
   database,
@@ -198,22 +227,6 @@ export function apiRouter({
   write('command', BODY_LIMIT)
   write('imports', IMPORT_LIMIT)
 
-  router.post(
-    routes.photos.path,
-    express.raw({ type: () => true, limit: PHOTO_LIMIT }),
-    async (request, response) => {
-      const bytes: unknown = request.body
-      response.json({ photoId: await takePhoto(database, Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0)) })
-    },
-  )
-  router.get(routes.alongPage.path, async (request, response) => {
-    const { id } = askedOf('alongPage', request).params
-    sendAlongFile(response, fillPage, await carriedAlong(db, clock, { outingId: id, dataId: alive.dataId }))
-  })
-  router.get(routes.photo.path, async (request, response) => {
-    const { mime, bytes } = await readPhoto(database, askedOf('photo', request).params.id)
-    response.setHeader('Cache-Control', 'private, max-age=31536000, immutable')
-    response.type(mime).end(bytes)
-  })
+  serveFiles(router, { database, clock, fillPage, dataId: alive.dataId })
   return router
 }
