@@ -26,6 +26,7 @@ export default defineConfig({
               name: 'base',
               test: /\/node_modules\/(react|react-dom|scheduler|clsx|styled-components|stylis)\//,
             },
+            { name: 'thumbs', test: /\/web\/(drawing\/(trueSize|FlyThumb|Slits|useSketch)|wire\/askOnce)/ },
           ],
         },
       },

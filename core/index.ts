@@ -133,7 +133,7 @@ export {
   TABLE_UNIT,
 } from './intake/index.ts'
 export type { FlyLine, FlyLineFault, NamedFly, RowFault } from './intake/index.ts'
-export { arrange, LAYOUTS } from './layout/index.ts'
+export { arrange, isBright, isSeenInDirtyWater, LAYOUTS } from './layout/index.ts'
 export type { ArrangedFly, Layout, ProposedPlace } from './layout/index.ts'
 export { bearsMarks, checkMark, CODED_METALS, lookAlikes, looksOf } from './lookalike/index.ts'
 export type { CodedMetal, MarkFault, WeightCode } from './lookalike/index.ts'

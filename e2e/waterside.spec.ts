@@ -138,7 +138,9 @@ test('what a phone sent home waits, is taken in in one action, and the season ha
   await expect(page.getByText('A simulated phone sent it')).toBeVisible()
   await page.getByRole('button', { name: 'Take in: 1 spell, 0 losses and 2 counts for the season' }).click()
   await expect(page.getByText('A simulated phone sent it')).toHaveCount(0)
-  await expect(part(page, 'What it moved')).toContainText('The season has 2 counts of it')
+  await expect(part(page, 'What it moved')).toContainText(
+    'The season has 2 counts and 1 reading of the water of it',
+  )
   const { outings } = (await (await request.get('/api/outings')).json()) as OutingsView
   const day = outings.find(({ on }) => on === '2026-05-23')
   expect(day?.spells.length).toBe(5)

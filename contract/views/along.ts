@@ -37,6 +37,8 @@ const flyAlong = z.object({
   drawingKey: drawingKey.nullable(),
   /** what a cut makes of a packed fly that floats, in words; null where none has it sit lower */
   cut: z.string().nullable(),
+  /** whether it is bright, for water that is not clear */
+  bright: z.boolean(),
   /** its main colour, wet; null where its recipe is incomplete */
   hex: z.string().nullable(),
   /** how many are packed; nought where it lies at home */

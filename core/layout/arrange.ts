@@ -22,6 +22,13 @@ export interface ArrangedFly {
   readonly takes: Estimate | null
 }
 
+/** From this share of the eye's draw on a fly is bright. Judgement. */
+const PLAINLY_BRIGHT = 0.5
+
+/** Whether a fly is bright, by what it shows; one without a recipe is not. */
+export const isBright = (look: { readonly bright: number } | null): boolean =>
+  (look?.bright ?? 0) >= PLAINLY_BRIGHT
+
 /** A compartment of a proposed box. */
 export interface ProposedPlace {
   /** words are found by this */
@@ -46,11 +53,15 @@ function depthCode({ floats, sinkSpeedMmPerS }: ArrangedFly): string {
 const SMALL_HOOK = 18
 const LARGE_HOOK = 10
 
+/** Whether a fly is seen in dirty water: it is bright, or large. */
+export const isSeenInDirtyWater = ({ hookSize, bright }: Pick<ArrangedFly, 'hookSize' | 'bright'>): boolean =>
+  bright || (hookSize !== null && hookSize <= LARGE_HOOK)
+
 function situationCode(fly: ArrangedFly): string {
-  const { purpose, hookSize, sinkSpeedMmPerS, bright } = fly
+  const { purpose, hookSize, sinkSpeedMmPerS } = fly
   if ((sinkSpeedMmPerS ?? 0) >= ANCHOR) return 'fastAndDeep'
   if (hookSize !== null && hookSize >= SMALL_HOOK) return 'lowClear'
-  if (bright || (hookSize !== null && hookSize <= LARGE_HOOK)) return 'dirtyWater'
+  if (isSeenInDirtyWater(fly)) return 'dirtyWater'
   return purpose === 'imitation' ? 'usualWater' : 'searching'
 }
 

@@ -1,2 +1,2 @@
-export { arrange, LAYOUTS } from './arrange.ts'
+export { arrange, isBright, isSeenInDirtyWater, LAYOUTS } from './arrange.ts'
 export type { ArrangedFly, Layout, ProposedPlace } from './arrange.ts'

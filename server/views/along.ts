@@ -1,6 +1,6 @@
 import { isNull } from 'drizzle-orm'
 import {
-  bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, lengthOn, monthsAt, rigForbids,
+  bandIn, bandRange, behaviourOfListed, epochDayOf, fishingDepthMm, forbiddenAt, isBright, lengthOn, monthsAt, rigForbids,
   techniquesOf, writtenRig,
 } from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
@@ -119,6 +119,7 @@ async function fliesAlong(
       figure: { kind, sinkSpeedMmPerS, posture, hookSize },
       drawingKey,
       hex: fly.look?.palette[0]?.hexWet ?? null,
+      bright: isBright(fly.look),
       cut: null,
       aboard,
       compartmentId: compartmentId as FlyAlong['compartmentId'],

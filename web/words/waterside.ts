@@ -102,6 +102,7 @@ export const labels = {
   smaller: 'smaller',
   nothingShowing: 'While nothing shows',
   anAnchor: 'An anchor for the team',
+  shouldItColour: 'Should the water colour: large or bright, slow by the edges',
   tallest: 'The tallest bar:',
   yourFly: 'your fly',
   upTo: 'up to',
@@ -148,7 +149,11 @@ export const labels = {
 } as const
 
 /** What a box should hold beside foods. */
-export const NEED_OF = { whatever: labels.nothingShowing, anchor: labels.anAnchor } as const
+export const NEED_OF = {
+  whatever: labels.nothingShowing,
+  anchor: labels.anAnchor,
+  coloured: labels.shouldItColour,
+} as const
 
 /** What signs are of. */
 export const SIGN_GROUP: Readonly<Record<waterside.SignGroup, string>> = {

@@ -22,7 +22,7 @@ const stage = (id: string, name: string, onIt: readonly number[]) =>
   }) as unknown as AlongView['stages'][number]
 const fly = (id: string, aboard: number, figure: object = { kind: 'floats', posture: 'proud', hookSize: 16, sinkSpeedMmPerS: null }) =>
   ({
-    ...{ variantId: id, name: id, figure, drawingKey: null, hex: '#6a6d37', cut: null, aboard },
+    ...{ variantId: id, name: id, figure, drawingKey: null, hex: '#6a6d37', bright: false, cut: null, aboard },
     ...{ compartmentId: 'pocket', lies: 2, place: 'Pocket', forbidden: null, meantFor: [] },
   }) as unknown as AlongView['flies'][number] // prettier-ignore
 
@@ -187,9 +187,37 @@ describe('a box for the day', () => {
       ['Olive, emerger', null, 'emerger 16', 2, 4],
       ['whatever', null, null, 0, 4],
       ['anchor', 'nymph 16', null, 0, 4],
+      ['coloured', null, null, 0, 4],
     ])
     const bare = { ...along, flies: along.flies.map((one) => ({ ...one, aboard: 0 })) }
     expect(packNeeds(bare).find(({ stage: of }) => of?.name === 'Olive, dun')).toMatchObject({ put: null, atHome: { name: 'dun 16' } }) // prettier-ignore
+  })
+})
+
+describe('water that may colour', () => {
+  const sinks = (mmPerS: number, hookSize: number) => ({
+    kind: 'sinks',
+    posture: null,
+    hookSize,
+    sinkSpeedMmPerS: mmPerS,
+  })
+  const seen = (...flies: AlongView['flies']) =>
+    packNeeds({ ...along, flies }).find(({ kind }) => kind === 'coloured')
+  const [large, anchor] = [fly('streamer 8', 1, sinks(90, 8)), fly('anchor 8', 2, sinks(400, 8))]
+  const bright = { ...fly('bright 14', 1, sinks(120, 14)), bright: true }
+
+  it('is packed for with something large or bright that sinks slowly, the largest first', () => {
+    expect(seen(anchor, bright, large)?.put?.fly.name).toBe('streamer 8')
+    expect(seen(anchor, bright)?.put?.fly.name).toBe('bright 14')
+    expect(seen(anchor, fly('grey 14', 1, sinks(120, 14)))?.put).toBeNull()
+    // how many fish that will be for nobody knows
+    expect(seen(large)?.share).toBeNull()
+  })
+
+  it('names what lies at home, and asks for none of it where the note allows the dry fly only', () => {
+    expect(seen(anchor, { ...large, aboard: 0 })).toMatchObject({ put: null, atHome: { name: 'streamer 8' } })
+    const dry = { ...along, outing: { ...along.outing, rules: { ...along.outing.rules, dryOnly: true } } }
+    expect(packNeeds(dry).some(({ kind }) => kind === 'coloured')).toBe(false)
   })
 })
 

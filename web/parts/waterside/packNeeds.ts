@@ -1,18 +1,18 @@
-import { waterside } from '../../../core/index.ts'
+import { isSeenInDirtyWater, waterside } from '../../../core/index.ts'
 import type { AlongView, FlyAlong, StageAlong } from '../../../contract/index.ts'
 import { SERVES, Waterside } from './answer.ts'
 import type { Put } from './answer.ts'
 
 /** One thing that a box for the day should hold, and what of it is packed. */
 export interface PackNeed {
-  /** a food, something while nothing shows, or what takes a team down */
-  readonly kind: 'food' | 'whatever' | 'anchor'
+  /** a food, something while nothing shows, what takes a team down, or what is seen should the water colour */
+  readonly kind: 'food' | 'whatever' | 'anchor' | 'coloured'
   readonly stage: StageAlong | null
   /** half hours in which at least half as many fish are on it as at its best; the last is no more of it */
   readonly fromHalf: number
   readonly toHalf: number
-  /** share of the fish at its best */
-  readonly share: number
+  /** share of the fish at its best; null where nobody knows whether it comes to that */
+  readonly share: number | null
   /** the packed fly for it; null is a gap */
   readonly put: Put | null
   /** packed too: one that rides lower or is the emerger, and one smaller */
@@ -29,7 +29,7 @@ const MOST_FOODS = 7
 const ANCHOR_MM_PER_S = 300
 
 /** From when to when at least half as many are on it as at its best. */
-function hoursOf(onIt: readonly number[]): Pick<PackNeed, 'fromHalf' | 'toHalf' | 'share'> {
+function hoursOf(onIt: readonly number[]) {
   const share = Math.max(...onIt)
   const isMuch = (one: number) => one >= share / 2
   return { fromHalf: onIt.findIndex(isMuch), toHalf: onIt.findLastIndex(isMuch) + 1, share }
@@ -69,14 +69,36 @@ function anchorOf(along: AlongView, share: number): PackNeed {
   return { ...none, kind: 'anchor', fromHalf: 0, toHalf: along.whatever.length, share, put }
 }
 
-/** What a box for the day should hold: foods by when they are on, something while nothing shows, and an anchor for a team. */
+/** What is seen in water that colours: the largest of what is bright or large and does not fall too fast for the edges. */
+function colouredOf(along: AlongView): PackNeed {
+  const seen = along.flies
+    .filter(
+      ({ forbidden, figure, bright }) =>
+        forbidden === null && isSeenInDirtyWater({ hookSize: figure.hookSize, bright }),
+    )
+    .filter(({ figure }) => figure.kind === 'sinks' && (figure.sinkSpeedMmPerS ?? Infinity) < ANCHOR_MM_PER_S)
+    .toSorted((a, b) => (a.figure.hookSize ?? 99) - (b.figure.hookSize ?? 99))
+  const [fly, home] = [seen.find(({ aboard }) => aboard > 0), seen.find(({ aboard }) => aboard === 0)]
+  const put = fly ? ({ fly, way: null, stage: null, does: 1, shown: 1, depthMm: null } as const) : null
+  const none = { stage: null, lower: null, smaller: null, share: null }
+  return {
+    ...none,
+    kind: 'coloured',
+    fromHalf: 0,
+    toHalf: along.whatever.length,
+    put,
+    atHome: put ? null : (home ?? null),
+  }
+}
+
+/** What a box for the day should hold: foods by when they are on, something while nothing shows, an anchor for a team, one for coloured water. */
 export function packNeeds(along: AlongView): readonly PackNeed[] {
   const water = new Waterside(along)
   const foods = along.stages
     .filter(({ onIt }) => Math.max(...onIt) >= LEAST_SHARE)
     .slice(0, MOST_FOODS)
     .map((stage) => needOf(water, 'food', stage, stage.onIt))
-    .toSorted((a, b) => a.fromHalf - b.fromHalf || b.share - a.share)
+    .toSorted((a, b) => a.fromHalf - b.fromHalf || (b.share ?? 0) - (a.share ?? 0))
   const { technique, alsoTechniques, rules } = along.outing
   const isTeam = [technique, ...alsoTechniques].includes('tightLineNymph') && rules.maxFlies !== 1
   const atBottom = along.whatever.map((_, half) =>
@@ -86,5 +108,6 @@ export function packNeeds(along: AlongView): readonly PackNeed[] {
     ...foods,
     needOf(water, 'whatever', null, along.whatever),
     ...(isTeam ? [anchorOf(along, Math.max(...atBottom))] : []),
+    ...(rules.dryOnly ? [] : [colouredOf(along)]),
   ]
 }

@@ -63,7 +63,7 @@ export function pocketCard(along: AlongView, units: DisplayUnits): PocketCard {
         when: kind === 'food' ? `${at(fromHalf)}–${at(toHalf)}` : '',
         what:
           kind === 'food'
-            ? `${stage?.name ?? ''}${stageDepth(stage, units)}, ${wording.fishOnIt(share)}`
+            ? `${stage?.name ?? ''}${stageDepth(stage, units)}, ${wording.fishOnIt(share ?? 0)}`
             : NEED_OF[kind],
         fly: put?.fly.name ?? null,
         place: put?.fly.place ?? '',

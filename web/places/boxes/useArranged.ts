@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { arrange, takesAnHour } from '../../../core/index.ts'
+import { arrange, isBright, takesAnHour } from '../../../core/index.ts'
 import type { ArrangedFly, Layout, ProposedPlace } from '../../../core/index.ts'
 import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../wire/api.ts'
 import { usePlanned } from '../../wire/planned.ts'
@@ -9,9 +9,6 @@ import type { PlannedVariant } from '../../../contract/planned.ts'
 const ABOUT = 0.2
 
 /** Compartments proposed for all flies that are on hand or kept, and the flies by id; null until all is known. */
-/** What is half as bright as can be catches the eye. */
-const PLAINLY_BRIGHT = 0.5
-
 export function useArranged(layout: Layout | null) {
   const skip = { skip: layout === null }
   const plan = usePlanned(layout === null)
@@ -49,7 +46,7 @@ export function useArranged(layout: Layout | null) {
         sinkSpeedMmPerS: kind === 'sinks' ? trailingSpeedMmPerS : null,
         floats: kind === 'floats',
         hookSize,
-        bright: (variant.look?.bright ?? 0) >= PLAINLY_BRIGHT,
+        bright: isBright(variant.look),
         takes: spell ? takesAnHour(spell.takes, spell.minutes) : null,
       }
     }

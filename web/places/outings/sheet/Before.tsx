@@ -87,10 +87,12 @@ function NeedRow({ along, need }: { readonly along: AlongView; readonly need: Pa
       <td>{kind === 'food' ? `${at(need.fromHalf)}–${at(need.toHalf)}` : ''}</td>
       <td>
         {kind === 'food' ? stage?.name : NEED_OF[kind]}{' '}
-        <Quiet>
-          {labels.upTo} {wording.fishOnIt(share)}
-          {stageDepth(stage, units)}
-        </Quiet>
+        {share === null ? null : (
+          <Quiet>
+            {labels.upTo} {wording.fishOnIt(share)}
+            {stageDepth(stage, units)}
+          </Quiet>
+        )}
       </td>
       <td>
         {put ? (
