@@ -18,6 +18,7 @@ import { benchPlan } from './plan.ts'
 import { benchRhythm } from './rhythm.ts'
 import { benchRig } from './rig.ts'
 import { benchSeason } from './season.ts'
+import { benchTaps } from './taps.ts'
 import { benchUndo } from './undo.ts'
 import { median, ms, ROUNDS } from './timing.ts'
 import type { Line } from './timing.ts'
@@ -190,6 +191,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   season: benchSeason,
   rig: benchRig,
   rhythm: benchRhythm,
+  taps: benchTaps,
   plan: benchPlan,
   demo: benchDemo,
   load: benchLoad,

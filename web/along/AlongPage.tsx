@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import type { FlySketch } from '../../core/index.ts'
 import type { Carried, TapId, WatersideTap } from '../../contract/index.ts'
@@ -6,9 +6,10 @@ import { FlyDrawing } from '../drawing/FlyDrawing.tsx'
 import { MeansContext } from '../parts/waterside/means.ts'
 import type { Means } from '../parts/waterside/means.ts'
 import { There } from '../parts/waterside/There.tsx'
+import { useClock } from '../parts/waterside/useWaterside.ts'
 import type { Said } from '../parts/waterside/useWaterside.ts'
 import { Quiet } from '../ui/layout.tsx'
-import { instantName } from '../words/instants.ts'
+import { dayOf, instantName } from '../words/instants.ts'
 import { rulesSentence } from '../words/rules.ts'
 import { labels } from '../words/waterside.ts'
 import { clockTime, dateName } from '../words/words.ts'
@@ -18,16 +19,51 @@ import { SendLog } from './SendLog.tsx'
 /** What CSS takes for a millimetre. */
 const PX_PER_MM = 96 / 25.4
 
+interface DrawnProps {
+  readonly sketch: FlySketch
+  readonly pxPerMm: number
+}
+
+/** A fly a moment after its name, in the room that it will take: an answer does not wait for hairs. */
+function DrawnSoon({ sketch, pxPerMm }: DrawnProps) {
+  const drawn = useDeferredValue<FlySketch | null>(sketch, null)
+  const { widthMm, heightMm } = sketch.frame
+  return drawn ? (
+    <FlyDrawing sketch={drawn} pxPerMm={pxPerMm} />
+  ) : (
+    <span style={{ width: widthMm * pxPerMm, height: heightMm * pxPerMm }} />
+  )
+}
+
 /** Draws the flies that the page carries. */
 const drawnFrom = (sketches: Carried['sketches']): Means['DrawnFly'] =>
   function DrawnFly({ drawingKey, pxPerMm }) {
     const sketch = sketches[drawingKey ?? ''] as FlySketch | undefined
-    return sketch ? <FlyDrawing sketch={sketch} pxPerMm={pxPerMm} /> : null
+    // of another fly the drawing before it is not shown for even a moment
+    return sketch ? <DrawnSoon key={drawingKey} sketch={sketch} pxPerMm={pxPerMm} /> : null
   }
 
-/** Whether it is the day of the outing where its water lies. */
-const isToday = ({ outing, timeZone }: Carried['along']) =>
-  new Date().toLocaleDateString('en-CA', { timeZone }) === outing.on
+const KEPT_UP_MS = 20_000
+
+/** What the page is of, and what is allowed there. */
+const Head = memo(function Head({ along, units }: Pick<Carried, 'along' | 'units'>) {
+  const { outing, madeAtMs, timeZone } = along
+  return (
+    <>
+      <h1>
+        {outing.reachName ?? outing.waterName}{' '}
+        <Quiet>
+          {dateName(outing.on)}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)}
+        </Quiet>
+      </h1>
+      <p>
+        <Quiet>
+          {rulesSentence(outing.rules, units)} {labels.madeOn} {instantName(madeAtMs, timeZone)}.
+        </Quiet>
+      </p>
+    </>
+  )
+})
 
 /** The page that goes along: an outing at the water, from a file, with nobody to ask. */
 export function AlongPage({ carried }: { readonly carried: Carried }) {
@@ -46,25 +82,16 @@ export function AlongPage({ carried }: { readonly carried: Carried }) {
     },
     [kept],
   )
+  const today = dayOf(useClock(KEPT_UP_MS), along.timeZone) === outing.on
   const means = useMemo(
     (): Means => ({ units, pxPerMm: PX_PER_MM, DrawnFly: drawnFrom(sketches) }),
     [units, sketches],
   )
   return (
     <main id="sheet" style={{ padding: 14 }}>
-      <h1>
-        {outing.reachName ?? outing.waterName}{' '}
-        <Quiet>
-          {dateName(outing.on)}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)}
-        </Quiet>
-      </h1>
-      <p>
-        <Quiet>
-          {rulesSentence(outing.rules, units)} {labels.madeOn} {instantName(along.madeAtMs, along.timeZone)}.
-        </Quiet>
-      </p>
+      <Head along={along} units={units} />
       <MeansContext value={means}>
-        <There along={along} warmth={warmth} log={{ taps, note }} today={isToday(along)} />
+        <There along={along} warmth={warmth} log={{ taps, note }} today={today} />
       </MeansContext>
       <SendLog carried={carried} taps={taps} keeps={keeps} />
     </main>

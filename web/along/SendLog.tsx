@@ -23,9 +23,10 @@ export function SendLog({ carried, taps, keeps }: SendLogProps) {
   const [shown, setShown] = useState(false)
   const { dataId, along } = carried
   const outingId = along.outing.id
-  const text = waterside.writeLog({ dataId, outingId }, taps)
+  // written when it is asked for: a tap does not wait for all before it
+  const text = () => waterside.writeLog({ dataId, outingId }, taps)
   const save = () => {
-    saveFile(`log-${along.outing.on}.txt`, new Blob([text], { type: 'text/plain' }))
+    saveFile(`log-${along.outing.on}.txt`, new Blob([text()], { type: 'text/plain' }))
     setSent(taps.length)
   }
   const onItsWay = useSendHome(carried.home, along.taps, taps)
@@ -55,7 +56,7 @@ export function SendLog({ carried, taps, keeps }: SendLogProps) {
         <textarea
           readOnly
           aria-label={labels.theLog}
-          value={text}
+          value={text()}
           rows={6}
           style={{ width: '100%', font: '0.875rem var(--figures)' }}
           onFocus={(event) => event.target.select()}

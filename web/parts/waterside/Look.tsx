@@ -1,3 +1,4 @@
+import { memo, useCallback } from 'react'
 import styled from 'styled-components'
 import { waterside } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -15,7 +16,7 @@ const Signs = styled.ul`
   grid-template-columns: repeat(auto-fill, minmax(min(340px, 100%), 1fr));
   gap: 6px 16px;
 `
-const Sign = styled.li`
+const Pair = styled.li`
   display: flex;
   gap: 6px;
   align-items: stretch;
@@ -52,11 +53,42 @@ function Watch({ standing, note }: AtTheWater) {
   )
 }
 
+/** A sign, and what was said of it. There are many of them: only what a tap changes is drawn anew. */
+const SignTaps = memo(function SignTaps({
+  sign: { key, text, where },
+  seen,
+  onSay,
+}: {
+  readonly sign: waterside.Sign
+  /** null where it was not looked for */
+  readonly seen: boolean | null
+  readonly onSay: (signKey: string, seen: boolean | null) => void
+}) {
+  const toggle = (to: boolean) => onSay(key, seen === to ? null : to)
+  return (
+    <Pair>
+      <Button large aria-pressed={seen === true} onPress={() => toggle(true)}>
+        {text}
+      </Button>
+      <Button
+        large
+        aria-label={`${text}: ${labels.none}. ${where}`}
+        aria-pressed={seen === false}
+        onPress={() => toggle(false)}
+      >
+        {labels.none}
+      </Button>
+    </Pair>
+  )
+})
+
 /** Signs to tick while one watches: seen, or looked for in vain. */
 export function Look({ at, half }: { readonly at: AtTheWater; readonly half: number }) {
   const { standing, note } = at
-  const toggle = (signKey: string, seen: boolean) =>
-    note({ kind: 'sign', signKey, seen: standing.looked.get(signKey) === seen ? null : seen })
+  const say = useCallback(
+    (signKey: string, seen: boolean | null) => note({ kind: 'sign', signKey, seen }),
+    [note],
+  )
   return (
     <>
       <Section>
@@ -69,24 +101,8 @@ export function Look({ at, half }: { readonly at: AtTheWater; readonly half: num
         <Section key={group} aria-label={SIGN_GROUP[group]}>
           <h2>{SIGN_GROUP[group]}</h2>
           <Signs>
-            {waterside.SIGNS.filter((sign) => sign.group === group).map(({ key, text, where }) => (
-              <Sign key={key}>
-                <Button
-                  large
-                  aria-pressed={standing.looked.get(key) === true}
-                  onPress={() => toggle(key, true)}
-                >
-                  {text}
-                </Button>
-                <Button
-                  large
-                  aria-label={`${text}: ${labels.none}. ${where}`}
-                  aria-pressed={standing.looked.get(key) === false}
-                  onPress={() => toggle(key, false)}
-                >
-                  {labels.none}
-                </Button>
-              </Sign>
+            {waterside.SIGNS.filter((sign) => sign.group === group).map((sign) => (
+              <SignTaps key={sign.key} sign={sign} seen={standing.looked.get(sign.key) ?? null} onSay={say} />
             ))}
           </Signs>
         </Section>

@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { Activity, useState } from 'react'
+import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox } from '../../ui/fields.tsx'
@@ -106,6 +107,13 @@ export function There({
   const localMin = today ? minuteOfDay(nowMs, along.timeZone) : (fromLocalMin + toLocalMin) / 2
   const half = halfOf(along, localMin)
   const { waterTempC } = at.standing
+  // what is not looked at is brought up to date after what is, and stands ready for the next tap
+  const faces: Readonly<Record<StepName, ReactNode>> = {
+    look: <Look at={at} half={half} />,
+    putOn: <PutOn at={at} half={half} onTied={() => setStep('fish')} />,
+    fish: <Fish at={at} half={half} onPutOn={() => setStep('putOn')} onRise={() => setStep('rise')} />,
+    rise: <Rise {...at} />,
+  }
   return (
     <Page $sun={sun}>
       <Row>
@@ -128,12 +136,11 @@ export function There({
           onChoose={setStep}
         />
       </Steps>
-      {step === 'look' ? <Look at={at} half={half} /> : null}
-      {step === 'putOn' ? <PutOn at={at} half={half} onTied={() => setStep('fish')} /> : null}
-      {step === 'fish' ? (
-        <Fish at={at} half={half} onPutOn={() => setStep('putOn')} onRise={() => setStep('rise')} />
-      ) : null}
-      {step === 'rise' ? <Rise {...at} /> : null}
+      {STEPS.map((id) => (
+        <Activity key={id} mode={id === step ? 'visible' : 'hidden'}>
+          {faces[id]}
+        </Activity>
+      ))}
     </Page>
   )
 }

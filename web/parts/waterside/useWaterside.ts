@@ -42,8 +42,14 @@ export function useWaterside(along: AlongView, warmth: AlongWarmth | null, { tap
 export function useClock(everyMs: number): number {
   const [nowMs, setNowMs] = useState(() => Date.now())
   useEffect(() => {
-    const timer = setInterval(() => setNowMs(Date.now()), everyMs)
-    return () => clearInterval(timer)
+    const tell = () => setNowMs(Date.now())
+    // it may have been out of sight for long
+    const first = setTimeout(tell)
+    const timer = setInterval(tell, everyMs)
+    return () => {
+      clearTimeout(first)
+      clearInterval(timer)
+    }
   }, [everyMs])
   return nowMs
 }
