@@ -14,7 +14,9 @@ const Base = styled(AriaButton)<{ $look: Look; $large: boolean }>`
   padding: ${({ $large }) => ($large ? '8px 18px' : '4px 12px')};
   font: inherit;
   font-size: ${({ $large }) => ($large ? '1.125rem' : '0.9375rem')};
-  white-space: nowrap;
+  max-width: 100%;
+  white-space: ${({ $large }) => ($large ? 'normal' : 'nowrap')};
+  line-height: ${({ $large }) => ($large ? '1.2' : 'inherit')};
   color: ${({ $look }) => ($look === 'main' ? 'var(--panel)' : $look === 'quiet' ? 'var(--thistle)' : 'var(--ink)')};
   background: ${({ $look }) => ($look === 'main' ? 'var(--thistle)' : $look === 'quiet' ? 'transparent' : 'var(--panel)')};
   border: 1px solid

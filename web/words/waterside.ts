@@ -406,14 +406,14 @@ interface Made {
 const several = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
 const inARow = new Intl.ListFormat('en-GB', { type: 'conjunction' })
 
-/** What is made of notes: `2 spells, 1 loss and 3 counts for the season`; of counts and readings where there are any. */
+/** What is made of notes: `2 spells, 1 loss and 3 counts for the season`, each where there is any. */
 export const madeWords = ({ spells, losses, samples, readings }: Made): string =>
   inARow.format([
-    several(spells, 'spell', 'spells'),
-    several(losses, 'loss', 'losses'),
+    ...(spells > 0 ? [several(spells, 'spell', 'spells')] : []),
+    ...(losses > 0 ? [several(losses, 'loss', 'losses')] : []),
     ...(samples > 0 ? [several(samples, 'count for the season', 'counts for the season')] : []),
     ...(readings > 0 ? [several(readings, 'reading of the water', 'readings of the water')] : []),
-  ])
+  ]) || labels.nothing
 
 /** What a log would bring. */
 export const logSays = (fresh: number, known: number, made: Made): string =>
