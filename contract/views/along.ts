@@ -39,8 +39,8 @@ const flyAlong = z.object({
   cut: z.string().nullable(),
   /** whether it is bright, for water that is not clear */
   bright: z.boolean(),
-  /** its main colour, wet; null where its recipe is incomplete */
-  hex: z.string().nullable(),
+  /** its wet colours; null where its recipe is incomplete */
+  palette: z.array(z.object({ hexWet: z.string(), share })).nullable(),
   /** how many are packed; nought where it lies at home */
   aboard: z.number(),
   compartmentId: compartmentId.nullable(),

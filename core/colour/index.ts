@@ -1,3 +1,5 @@
 export { colourDistance, okLab } from './distance.ts'
+export { palettesApart } from './palettes.ts'
+export type { ColourShare } from './palettes.ts'
 export { whenWet } from './wet.ts'
 export type { OkLab } from './distance.ts'

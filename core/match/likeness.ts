@@ -1,5 +1,5 @@
-import { okLab } from '../colour/index.ts'
-import type { OkLab } from '../colour/index.ts'
+import { palettesApart } from '../colour/index.ts'
+import type { ColourShare } from '../colour/index.ts'
 import { TRIGGER_KEYS } from '../dressing/index.ts'
 import type { TriggerKey } from '../dressing/index.ts'
 import { sum } from '../number/index.ts'
@@ -14,7 +14,6 @@ import { MOVEMENTS, SILHOUETTES, TAIL_LIKENESS, TRIGGER_LOOKS, WING_LIKENESS } f
 import type { Silhouette } from './looks.ts'
 import { plain } from './matchAspect.ts'
 import type { MatchAspect } from './matchAspect.ts'
-import type { ColourShare } from './palette.ts'
 import type { MatchPlace } from './reach.ts'
 
 /** What a stage looks like and how it moves. */
@@ -105,49 +104,17 @@ export function outlineAspect(look: Appearance, looks: StageLooks): MatchAspect 
 /** From here on nobody would name what is off about a shape. */
 const PLAINLY_ALIKE = 0.8
 
-/** Colours of a palette as they are compared, kept for each palette: boxes hold thousands of flies against it. */
-const labsOf = new WeakMap<readonly ColourShare[], readonly OkLab[]>()
-function labs(palette: readonly ColourShare[]): readonly OkLab[] {
-  const known = labsOf.get(palette)
-  if (known) return known
-  const made = palette.map(({ hexWet }) => okLab(hexWet))
-  labsOf.set(palette, made)
-  return made
-}
-
 /**
  * Mean distance of the colours of a fly from those of a natural. Most of it asks how far each of the fly's lies from the
  * nearest of theirs, since naturals of one food differ among themselves; the rest, how far they have to be moved to come
- * in the same shares, nearest first: a black fly is no match for what is black on a tenth of its body.
+ * in the same shares: a black fly is no match for what is black on a tenth of its body.
  */
 function paletteDistance(
   fly: readonly ColourShare[],
   natural: readonly ColourShare[],
   floats: boolean,
 ): number {
-  const { lightness, chroma } = floats ? AGAINST_LIGHT : { lightness: 1, chroma: 1 }
-  const left = fly.map(({ share }) => share)
-  const wanted = natural.map(({ share }) => share)
-  const theirs = labs(natural)
-  const pairs = labs(fly).flatMap((x, i) =>
-    theirs.map((y, j) => ({
-      i,
-      j,
-      far: Math.sqrt(
-        (lightness * (x.l - y.l)) ** 2 + (chroma * (x.a - y.a)) ** 2 + (chroma * (x.b - y.b)) ** 2,
-      ),
-    })),
-  )
-  let [nearest, moved] = [0, 0]
-  const seen = new Set<number>()
-  for (const { i, j, far } of pairs.sort((a, b) => a.far - b.far)) {
-    if (!seen.has(i)) nearest += (fly[i]?.share ?? 0) * far
-    seen.add(i)
-    const share = Math.min(left[i] ?? 0, wanted[j] ?? 0)
-    left[i] = (left[i] ?? 0) - share
-    wanted[j] = (wanted[j] ?? 0) - share
-    moved += share * far
-  }
+  const { nearest, moved } = palettesApart(fly, natural, floats ? AGAINST_LIGHT : undefined)
   return (1 - BY_SHARES) * nearest + BY_SHARES * moved
 }
 

@@ -1,15 +1,9 @@
+import type { ColourShare } from '../colour/index.ts'
 import { is, KINDS } from '../dressing/index.ts'
 import type { DrawnAs, Fly, FlyComponent } from '../dressing/index.ts'
 import { sizeNumber, strandDiameterMm } from '../material/index.ts'
 import { sum } from '../number/index.ts'
 import { isBody } from './bodyLength.ts'
-
-/** A wet colour and how much of what is seen of a fly has it. */
-export interface ColourShare {
-  readonly hexWet: string
-  /** 0 to 1; they sum to one */
-  readonly share: number
-}
 
 /** What counts of goods apart from the body: fibres let light through, and a bead is no part of the natural. Judgement. */
 const SEEN = { head: 0.5, fibres: 0.3, wing: 0.75, barbs: 0.2, rib: 0.25, laid: 0.4 }

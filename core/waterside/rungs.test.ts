@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { canStep, flyForStep } from './index.ts'
 import type { FlyAboard, OnNow, Showing, Step } from './index.ts'
 
+const of = (...hexes: readonly string[]) => hexes.map((hexWet) => ({ hexWet, share: 1 / hexes.length }))
+const [OLIVE, GREY] = [of('#6a6d37', '#8f8a6a'), of('#9aa3ad', '#8f8a6a')]
 const fly = (key: string, change: Partial<FlyAboard> = {}): FlyAboard => ({
-  key, hookSize: 16, posture: 'proud', canBeCut: true, fallMmPerS: null, hex: '#6a6d37', ...change,
+  key, hookSize: 16, posture: 'proud', canBeCut: true, fallMmPerS: null, palette: OLIVE, ...change,
 }) // prettier-ignore
 const shows = (key: string, stages: Readonly<Record<string, number>>, whatever = 0.2): Showing => ({
   key, way: 'dry', stages: new Map(Object.entries(stages)), whatever,
@@ -15,7 +17,7 @@ const box: readonly FlyAboard[] = [
   fly('dun 18', { hookSize: 18 }),
   fly('dun 20', { hookSize: 20 }),
   fly('dun 14', { hookSize: 14 }),
-  fly('grey dun 16', { hex: '#9aa3ad' }),
+  fly('grey dun 16', { palette: GREY }),
   fly('emerger 16', { posture: 'hanging', canBeCut: false }),
   fly('spinner 16', { posture: 'low' }),
   fly('nymph 16', { posture: null, canBeCut: false, fallMmPerS: 120 }),
@@ -54,6 +56,27 @@ describe('a step from the fly that is on', () => {
       shows('heavy nymph 16', { emerger: 0.9 }),
     ]
     expect(flyForStep('emerger', now({ showings: sunk }))).toBeNull()
+  })
+
+  it('is one change and no other: what is smaller is neither of another colour nor lower by much', () => {
+    const aboard = [
+      dun,
+      fly('dun 18', { hookSize: 18, palette: GREY }),
+      fly('dun 20', { hookSize: 20, posture: 'awash' }),
+      fly('grey dun 16', { palette: GREY, posture: 'awash' }),
+      fly('dun 14', { hookSize: 14, palette: null }),
+    ]
+    for (const step of ['smaller', 'widerGape', 'colour'] as const)
+      expect(flyForStep(step, now({ aboard })), step).toBeNull()
+  })
+
+  it('of a nymph in another colour falls alike, and a heavier one is of the same size and colour', () => {
+    const [light, heavy] = [box[7]!, box[8]!]
+    const greyHeavy = { ...heavy, palette: GREY }
+    const larger = { ...heavy, hookSize: 14 }
+    for (const other of [greyHeavy, larger])
+      for (const step of ['colour', 'heavier'] as const)
+        expect(flyForStep(step, now({ on: light, stageId: 'nymph', aboard: [light, other] })), step).toBeNull()
   })
 
   it('to a heavier one falls faster, and is for the same stage', () => {

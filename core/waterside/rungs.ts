@@ -1,4 +1,5 @@
-import { colourDistance } from '../colour/index.ts'
+import { palettesApart } from '../colour/index.ts'
+import type { ColourShare } from '../colour/index.ts'
 import type { Posture } from '../float/index.ts'
 import type { Choice } from './choose.ts'
 import { choose } from './choose.ts'
@@ -17,8 +18,8 @@ export interface FlyAboard {
   readonly canBeCut: boolean
   /** null where it does not sink, mm/s */
   readonly fallMmPerS: number | null
-  /** its main colour, wet */
-  readonly hex: string | null
+  /** its wet colours; null where they are not known */
+  readonly palette: readonly ColourShare[] | null
 }
 
 /** What is fished, and what there is to change to. */
@@ -35,8 +36,11 @@ const HEIGHTS: readonly Posture[] = ['proud', 'low', 'inFilm', 'hanging', 'awash
 const heightOf = ({ posture }: FlyAboard) => (posture === null ? null : HEIGHTS.indexOf(posture))
 /** A fly is heavier where it falls so much faster. */
 const HEAVIER = 1.15
-/** Colours further apart than this, in OKLab, are another colour to anyone. Judgement. */
-const OTHER_COLOUR = 0.12
+/**
+ * How far the colours of two flies may be moved, in OKLab, before one calls it another colour: sizes of one dressing are
+ * apart by less, and a bead of another metal adds a little. Judgement.
+ */
+const SAME_COLOUR = { most: 0.04, withBead: 0.06 }
 /** Stages between the nymph and the winged fly. */
 const RISING: ReadonlySet<string> = new Set(['emerger', 'cripple', 'risingNymph', 'pupaRising', 'pupa'])
 
@@ -70,8 +74,10 @@ function nextSize(now: OnNow, isNext: (size: number, from: number) => boolean): 
   const sizes = [...new Set(now.aboard.flatMap(({ hookSize }) => hookSize ?? []))]
     .filter((size) => isNext(size, from))
     .sort((a, b) => Math.abs(a - from) - Math.abs(b - from))
+  const isSame = (fly: FlyAboard) =>
+    ridesAlike(fly, now.on) && (coloursApart(fly, now.on) ?? Infinity) <= SAME_COLOUR.most
   for (const size of sizes) {
-    const key = best(now, [now.stageId], (fly) => fly.hookSize === size && isAlike(fly, now.on))
+    const key = best(now, [now.stageId], (fly) => fly.hookSize === size && isSame(fly))
     if (key !== null) return key
   }
   return null
@@ -79,6 +85,21 @@ function nextSize(now: OnNow, isNext: (size: number, from: number) => boolean): 
 
 /** Both float, or both sink. */
 const isAlike = (a: FlyAboard, b: FlyAboard) => (a.posture === null) === (b.posture === null)
+
+/** They ride as high as each other, or nearly; or both sink. */
+function ridesAlike(a: FlyAboard, b: FlyAboard): boolean {
+  const [one, other] = [heightOf(a), heightOf(b)]
+  return one === null || other === null ? one === other : Math.abs(one - other) <= 1
+}
+
+/** Both fall alike, or neither sinks. */
+function fallsAlike({ fallMmPerS: one }: FlyAboard, { fallMmPerS: other }: FlyAboard): boolean {
+  return one === null || other === null ? one === other : Math.max(one / other, other / one) <= HEAVIER
+}
+
+/** How far the colours of one have to be moved to be those of the other; null where they are not known. */
+const coloursApart = (a: FlyAboard, b: FlyAboard): number | null =>
+  a.palette && b.palette && palettesApart(a.palette, b.palette).moved
 
 /** The emerging stages of the food that is fished for; none where it is fished for one of them already. */
 function risingOf({ stageId, shares }: OnNow): readonly OnStage[] {
@@ -95,7 +116,10 @@ function ofOtherStage({ on, stageId, aboard, showings, shares }: OnNow): Choice 
   return choose(rest, others, 1)[0] ?? null
 }
 
-/** The packed fly that is one step from the one that is on; null where none is, and for steps that change no fly. */
+/**
+ * The packed fly that is one step from the one that is on, and no more than that: what is smaller is of the same colour and
+ * rides alike. Null where none is, and for steps that change no fly.
+ */
 export function flyForStep(step: Step, now: OnNow): string | null {
   const { on, stageId } = now
   switch (step) {
@@ -110,17 +134,23 @@ export function flyForStep(step: Step, now: OnNow): string | null {
     case 'widerGape':
       return nextSize(now, (size, from) => size < from)
     case 'heavier':
-      return best(now, [stageId], (fly) => (fly.fallMmPerS ?? 0) > HEAVIER * (on.fallMmPerS ?? Infinity))
+      return best(
+        now,
+        [stageId],
+        (fly) =>
+          (fly.fallMmPerS ?? 0) > HEAVIER * (on.fallMmPerS ?? Infinity) &&
+          fly.hookSize === on.hookSize &&
+          (coloursApart(fly, on) ?? Infinity) <= SAME_COLOUR.withBead,
+      )
     case 'colour':
       return best(
         now,
         [stageId],
         (fly) =>
-          isAlike(fly, on) &&
+          ridesAlike(fly, on) &&
+          fallsAlike(fly, on) &&
           fly.hookSize === on.hookSize &&
-          fly.hex !== null &&
-          on.hex !== null &&
-          colourDistance(fly.hex, on.hex) > OTHER_COLOUR,
+          (coloursApart(fly, on) ?? 0) > SAME_COLOUR.most,
       )
     case 'stage':
       return ofOtherStage(now)?.showing.key ?? null

@@ -118,7 +118,7 @@ async function fliesAlong(
       name: fly.name,
       figure: { kind, sinkSpeedMmPerS, posture, hookSize },
       drawingKey,
-      hex: fly.look?.palette[0]?.hexWet ?? null,
+      palette: fly.look ? [...fly.look.palette] : null,
       bright: isBright(fly.look),
       cut: null,
       aboard,

@@ -22,7 +22,7 @@ const stage = (id: string, name: string, onIt: readonly number[]) =>
   }) as unknown as AlongView['stages'][number]
 const fly = (id: string, aboard: number, figure: object = { kind: 'floats', posture: 'proud', hookSize: 16, sinkSpeedMmPerS: null }) =>
   ({
-    ...{ variantId: id, name: id, figure, drawingKey: null, hex: '#6a6d37', bright: false, cut: null, aboard },
+    ...{ variantId: id, name: id, figure, drawingKey: null, palette: [{ hexWet: '#6a6d37', share: 1 }], bright: false, cut: null, aboard },
     ...{ compartmentId: 'pocket', lies: 2, place: 'Pocket', forbidden: null, meantFor: [] },
   }) as unknown as AlongView['flies'][number] // prettier-ignore
 

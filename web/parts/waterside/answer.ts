@@ -353,11 +353,11 @@ export class Waterside {
   }
 }
 
-const toAboard = ({ variantId, figure, hex, cut }: FlyAlong): waterside.FlyAboard => ({
+const toAboard = ({ variantId, figure, palette, cut }: FlyAlong): waterside.FlyAboard => ({
   key: variantId,
   hookSize: figure.hookSize,
   posture: figure.kind === 'floats' ? figure.posture : null,
   fallMmPerS: figure.kind === 'sinks' ? figure.sinkSpeedMmPerS : null,
-  hex,
+  palette,
   canBeCut: cut !== null,
 })
