@@ -1,3 +1,5 @@
+import { counted } from './counted.ts'
+
 interface Said {
   readonly subject: string
   readonly count: number
@@ -28,7 +30,7 @@ const SENTENCES = {
   fliesLost: ({ subject, count }: Said) => (count === 1 ? `Lost 1 ${subject}` : `Lost ${count}: ${subject}`),
   fliesCounted: ({ subject, count, place }: Said) => `Counted ${count} ${subject} in ${place}`,
   fliesMoved: ({ subject, count, place }: Said) => `Moved ${count} ${subject} to ${place}`,
-  fliesPutIn: ({ count, place }: Said) => `Put ${count} ${count === 1 ? 'fly' : 'flies'} into ${place}`,
+  fliesPutIn: ({ count, place }: Said) => `Put ${counted(count, 'fly', 'flies')} into ${place}`,
   storesPutIn: ({ count }: Said) => `Took over ${count === 1 ? 'one drawer' : `${count} drawers`}`,
   planFixed: ({ subject, count }: Said) => `Fixed ${count} ${subject} in the plan`,
   planLeftOut: ({ subject }: Said) => `Left ${subject} out of the plan`,

@@ -2,14 +2,14 @@ import { comesInFeathers } from '../dressing/index.ts'
 import type { FlyComponent } from '../dressing/index.ts'
 import type { MaterialKind } from '../material/index.ts'
 import type { DisplayUnits } from '../quantity/index.ts'
+import { counted } from './counted.ts'
 import { smallLength } from './figures.ts'
-
-const one = (count: number, single: string, several: string) =>
-  `${Math.round(count)} ${Math.round(count) === 1 ? single : several}`
 
 /** Strands of goods as they are said: `2 feathers`, `1 strand`. */
 export function strandsText(count: number, goods: MaterialKind | undefined): string {
-  return goods && comesInFeathers(goods) ? one(count, 'feather', 'feathers') : one(count, 'strand', 'strands')
+  return goods && comesInFeathers(goods)
+    ? counted(count, 'feather', 'feathers')
+    : counted(count, 'strand', 'strands')
 }
 
 /** The amounts of a component that its recipe does not say, as worked out on this hook: `17 turns`, `4.7 mm long`. */
@@ -18,13 +18,13 @@ export function workedOutAmounts(component: FlyComponent, units: DisplayUnits): 
   return derived.flatMap((amount) => {
     switch (amount) {
       case 'turns':
-        return one(turns, 'turn', 'turns')
+        return counted(turns, 'turn', 'turns')
       case 'fibreCount':
-        return one(fibreCount, 'fibre', 'fibres')
+        return counted(fibreCount, 'fibre', 'fibres')
       case 'strands':
         return fibreCount > 0 ? [] : strandsText(strands, component.material.family.kind)
       case 'layers':
-        return one(layers, 'layer', 'layers')
+        return counted(layers, 'layer', 'layers')
       case 'widthMm':
         return `${smallLength(widthMm, units)} wide`
       case 'bulk':

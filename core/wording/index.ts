@@ -2,6 +2,7 @@ export { actionSentence } from './actions.ts'
 export type { ActionCode, ActionLabel } from './actions.ts'
 export { markSentence, strandsText, workedOutAmounts } from './amounts.ts'
 export { caution, cautionMark, dryingTip, SPOILED_CAUSES, stepTip, stepTitle } from './bench.ts'
+export { counted, spellText } from './counted.ts'
 export { cardMarkdown, cardOf } from './card.ts'
 export type { Card, CardInput } from './card.ts'
 export {

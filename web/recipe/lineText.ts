@@ -34,8 +34,6 @@ const lengthText = (kind: Component['kind'], length: Proportion, units: DisplayU
     ? `on a pin, ${proportionText(length, units)} before the eye`
     : proportionText(length, units)
 
-const counted = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`
-
 /** A component as one line: `tail: 6 fibres, speckled cock, ⅔ shank`. */
 export function componentLine(
   component: Component,
@@ -44,11 +42,11 @@ export function componentLine(
 ): string {
   const { kind, fibreCount, strands, formed, turns, layers, bulk, widthMm, length } = component
   const amounts = [
-    fibreCount === undefined ? '' : counted(fibreCount, 'fibre'),
+    fibreCount === undefined ? '' : wording.counted(fibreCount, 'fibre', 'fibres'),
     strands === undefined ? '' : wording.strandsText(strands, material?.family.kind),
     formed ?? '',
     turns === undefined ? '' : `${factorText(turns)} turns`,
-    layers === undefined ? '' : counted(layers, 'layer'),
+    layers === undefined ? '' : wording.counted(layers, 'layer', 'layers'),
     widthMm === undefined ? '' : `${asWritten(widthMm, units.smallLength)} ${units.smallLength} wide`,
     length ? lengthText(kind, length, units) : '',
     bulk === undefined ? '' : bulk < 0.15 ? 'sparse' : bulk < 0.4 ? 'slim' : bulk < 0.7 ? 'full' : 'bulky',

@@ -403,16 +403,15 @@ interface Made {
   readonly readings: number
 }
 
-const several = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`
 const inARow = new Intl.ListFormat('en-GB', { type: 'conjunction' })
 
 /** What is made of notes: `2 spells, 1 loss and 3 counts for the season`, each where there is any. */
 export const madeWords = ({ spells, losses, samples, readings }: Made): string =>
   inARow.format([
-    ...(spells > 0 ? [several(spells, 'spell', 'spells')] : []),
-    ...(losses > 0 ? [several(losses, 'loss', 'losses')] : []),
-    ...(samples > 0 ? [several(samples, 'count for the season', 'counts for the season')] : []),
-    ...(readings > 0 ? [several(readings, 'reading of the water', 'readings of the water')] : []),
+    ...(spells > 0 ? [wording.counted(spells, 'spell', 'spells')] : []),
+    ...(losses > 0 ? [wording.counted(losses, 'loss', 'losses')] : []),
+    ...(samples > 0 ? [wording.counted(samples, 'count for the season', 'counts for the season')] : []),
+    ...(readings > 0 ? [wording.counted(readings, 'reading of the water', 'readings of the water')] : []),
   ]) || labels.nothing
 
 /** What a log would bring. */
@@ -427,7 +426,7 @@ export const cameOfIt = (
   units: DisplayUnits,
 ): string =>
   [
-    ends.length > 0 ? `${ends.length} ${ends.length === 1 ? 'take' : 'takes'}` : '',
+    ends.length > 0 ? `${wording.counted(ends.length, 'take', 'takes')}` : '',
     ...lengthsMm.map((mm) => wording.cutLength(mm, units)),
     ...refusals.map((refusal) => REFUSAL[refusal]),
   ]
@@ -444,8 +443,8 @@ export const movedWords = {
     counts + readings === 0
       ? 'The season learnt nothing from it: nothing that was counted or read of the water is noted.'
       : `The season has ${inARow.format([
-          ...(counts > 0 ? [several(counts, 'count', 'counts')] : []),
-          ...(readings > 0 ? [several(readings, 'reading of the water', 'readings of the water')] : []),
+          ...(counts > 0 ? [wording.counted(counts, 'count', 'counts')] : []),
+          ...(readings > 0 ? [wording.counted(readings, 'reading of the water', 'readings of the water')] : []),
         ])} of it among its notes.`,
   losses(
     here: { readonly lost: number; readonly minutes: number },
@@ -461,6 +460,6 @@ export const movedWords = {
     now: { readonly low: number; readonly high: number },
     before: { readonly low: number; readonly high: number } | null,
   ) =>
-    `${fly}, fished longest: ${takes} ${takes === 1 ? 'take' : 'takes'} in ${inHours(minutes)}; it takes ${anHour(now)} (8 in 10), ${before ? `before this outing ${anHour(before)}` : 'and was not fished before'}.`,
+    `${fly}, fished longest: ${wording.counted(takes, 'take', 'takes')} in ${inHours(minutes)}; it takes ${anHour(now)} (8 in 10), ${before ? `before this outing ${anHour(before)}` : 'and was not fished before'}.`,
   noConfidence: 'No fly is trusted more or less for it: none was noted as fished.',
 } as const

@@ -1,3 +1,4 @@
+import { wording } from '../../../core/index.ts'
 import type { CompartmentLine } from '../../../contract/index.ts'
 import type { Mark } from '../../column/marks.ts'
 import { placeNames } from '../../column/shortNames.ts'
@@ -64,7 +65,7 @@ export function markOf(
       softWeight: 0,
       drawingKey: null,
       rank: missing / Math.max(held + missing, 1),
-      words: missing > 0 ? `${held}, ${missing} short` : `${held} ${held === 1 ? 'fly' : 'flies'}`,
+      words: missing > 0 ? `${held}, ${missing} short` : `${wording.counted(held, 'fly', 'flies')}`,
       look: held === 0 ? 'out' : 'fly',
       to: `/boxes?place=${place.id}`,
     },

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
-import { takesAnHour } from '../../../core/index.ts'
+import { takesAnHour, wording } from '../../../core/index.ts'
 import type { OutingLine, PatternsView } from '../../../contract/index.ts'
 import { usePatternsQuery, useRigsQuery } from '../../wire/api.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
@@ -82,8 +82,7 @@ export function Fished({ outing }: { readonly outing: OutingLine }) {
     <>
       {outing.spells.map(({ spellId, version, rigId, patternName, label, minutes, takes, refusals }) => (
         <p key={spellId}>
-          {patternName} {label}: {minutes} minutes, {takes} {takes === 1 ? 'take' : 'takes'}
-          {refusals > 0 ? `, ${refusals} ${refusals === 1 ? 'refusal' : 'refusals'}` : ''}
+          {patternName} {label}: {wording.spellText({ minutes, takes, refusals })}
           {onRig(rigId) ? `, on ${onRig(rigId)}` : ''}.{' '}
           <Button
             look="quiet"

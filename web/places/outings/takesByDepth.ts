@@ -1,3 +1,4 @@
+import { wording } from '../../../core/index.ts'
 import type { MomentView, OutingLine } from '../../../contract/index.ts'
 import { flyNames } from '../../column/shortNames.ts'
 import type { Mark } from '../../column/marks.ts'
@@ -17,7 +18,7 @@ export function takesByDepth({ spells }: Pick<OutingLine, 'spells'>, view: Momen
       {
         id: variantId,
         names: flyNames(fly.patternName, fly.label),
-        words: `${takes} ${takes === 1 ? 'take' : 'takes'} in ${minutes} min`,
+        words: `${wording.counted(takes, 'take', 'takes')} in ${minutes} min`,
         depthMm: fly.depthMm,
         fromMm: fly.depthMm,
         toMm: fly.depthMm,

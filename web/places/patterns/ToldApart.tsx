@@ -6,8 +6,6 @@ import { Button } from '../../ui/Button.tsx'
 import { Caution, Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/patterns.ts'
 
-const few = (count: number, single: string, several: string) => `${count} ${count === 1 ? single : several}`
-
 /** Flies that nobody can tell apart although they weigh differently, and marks that break the weight code. */
 export function ToldApart({ data }: { readonly data: PatternsView }) {
   const [open, setOpen] = useState(false)
@@ -27,9 +25,9 @@ export function ToldApart({ data }: { readonly data: PatternsView }) {
   }
   const said = [
     pairs.length > 0
-      ? `${few(pairs.length, 'pair of flies looks', 'pairs of flies look')} alike and weigh differently`
+      ? `${wording.counted(pairs.length, 'pair of flies looks', 'pairs of flies look')} alike and weigh differently`
       : '',
-    marks.length > 0 ? `${few(marks.length, 'fly breaks', 'flies break')} your weight code` : '',
+    marks.length > 0 ? `${wording.counted(marks.length, 'fly breaks', 'flies break')} your weight code` : '',
   ].filter(Boolean)
   return (
     <section aria-label={labels.toldApart}>

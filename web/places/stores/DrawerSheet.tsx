@@ -139,7 +139,7 @@ export function DrawerSheet({
         <Quiet>
           {line.usedBy === 0
             ? 'No fly uses it.'
-            : `${line.usedBy} ${line.usedBy === 1 ? 'variant uses' : 'variants use'} it.`}
+            : `${wording.counted(line.usedBy, 'variant uses', 'variants use')} it.`}
         </Quiet>
       </p>
       <CountIt line={line} />

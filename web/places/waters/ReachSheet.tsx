@@ -27,7 +27,7 @@ const SOURCES: Readonly<Record<ReachSeasonView['imports'][number]['source'], str
 function basisWords({ model }: ReachSeasonView['warmth']): string {
   switch (model.basis) {
     case 'readings':
-      return `from ${model.readingDays} ${model.readingDays === 1 ? 'day' : 'days'} of readings here`
+      return `from ${wording.counted(model.readingDays, 'day', 'days')} of readings here`
     case 'borrowed':
       return 'borrowed from the other reaches of this river by their height: no reading here yet'
     case 'kind':

@@ -147,7 +147,7 @@ export default function Coverage() {
         What they cover at {moment.reach.reachName},{' '}
         {season && look === 'food' ? 'the whole season' : `${dayName(moment.on)} ${clockTime(moment.localMin)}`}{' '}
         <Quiet>
-          · {rows.length} foods: {covered} covered, {short} short, {holes} {holes === 1 ? 'hole' : 'holes'},{' '}
+          · {rows.length} foods: {covered} covered, {short} short, {wording.counted(holes, 'hole', 'holes')},{' '}
           {none} more {labels.withNone}
         </Quiet>
       </h2>

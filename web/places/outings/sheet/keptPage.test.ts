@@ -70,7 +70,7 @@ describe('the page of an outing', () => {
 
   it('tells the day in its order: what was seen, counted, fished, lost and moved', () => {
     const text = keptMarkdown(page)
-    const told = ['# Low, Wed 20 May 2026, 10:00–15:00', 'Flies upright on the water', 'Olive, dun: 4', '10:05–11:30 Dun <b>#16</b> (Olive, dun): 1 take, 30 cm', 'Dun #16: 90 min, 3 takes', '2 Dun #16: tree', 'Lost: 2 flies in 2.0 h'] // prettier-ignore
+    const told = ['# Low, Wed 20 May 2026, 10:00–15:00', 'Flies upright on the water', 'Olive, dun: 4', '10:05–11:30 Dun <b>#16</b> (Olive, dun): 1 take, 30 cm', 'Dun #16: 90 minutes, 3 takes', '2 Dun #16: tree', 'Lost: 2 flies in 2.0 h'] // prettier-ignore
     const places = told.map((line) => text.indexOf(line))
     expect(
       places.every((place) => place >= 0),

@@ -1,5 +1,5 @@
 import { PDFDocument } from 'pdf-lib'
-import { waterside } from '../../../../core/index.ts'
+import { waterside, wording } from '../../../../core/index.ts'
 import type { DisplayUnits } from '../../../../core/index.ts'
 import type { AlongView } from '../../../../contract/index.ts'
 import { pdfLines } from '../../../files/pdfLines.ts'
@@ -56,8 +56,7 @@ export function keptPage(along: AlongView, moved: readonly string[], units: Disp
     {
       heading: labels.spells,
       lines: outing.spells.map(
-        ({ patternName, label, minutes, takes, refusals }) =>
-          `${patternName} ${label}: ${minutes} min, ${takes} ${takes === 1 ? 'take' : 'takes'}, ${refusals} ${refusals === 1 ? 'refusal' : 'refusals'}`,
+        ({ patternName, label, ...spell }) => `${patternName} ${label}: ${wording.spellText(spell)}`,
       ),
     },
     {
