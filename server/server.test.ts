@@ -16,6 +16,7 @@ import type {
   SearchView,
   StandingsView,
   StoresView,
+  UsesView,
   TonightView,
 } from '../contract/index.ts'
 import { makeClock } from './clock/clock.ts'
@@ -301,6 +302,18 @@ describe('patterns', () => {
     expect(await found()).toContain('Plain Thread')
     await server.command('patternArchive', { patternId, version: 1 }).expect(200)
     expect(await found()).not.toContain('Plain Thread')
+  })
+
+  it('use their materials, and no longer once put away', async () => {
+    await ready()
+    const { materials } = await body<StoresView>('/api/stores')
+    const used = materials.find(({ usedBy }) => usedBy > 0)!
+    const uses = async () => (await body<UsesView>(`/api/materials/${used.id}/uses`)).uses.length
+    expect(await uses()).toBe(used.usedBy)
+    await server.command('patternArchive', { patternId, version: 1 }).expect(200)
+    const left = (await body<StoresView>('/api/stores')).materials.find(({ id }) => id === used.id)
+    expect(left?.usedBy).toBe(await uses())
+    expect(left?.usedBy).toBe(used.usedBy - 1)
   })
 
   it('are found with their variants by words of both names', async () => {

@@ -1,57 +1,25 @@
-import { v7 } from 'uuid'
 import type {
-  BenchView,
-  BoxesView,
-  CommandInput,
   CommandKind,
   LarderView,
   MeasurementsView,
-  OutingsView,
-  RigsView,
   PatternsView,
   PatternView,
   StoresView,
-  WatersView,
 } from '../../contract/index.ts'
 import type { TestServer } from '../../server/testing/testServer.ts'
+import {
+  bench, from, lying, newId, oneOf, outings, places, rigsOf, stores, variants, view, waters, word,
+} from './byChance.ts' // prettier-ignore
+import type { Maker, Makers, Random } from './byChance.ts'
+import { larderMakers } from './larderByChance.ts'
+import { outingMakers } from './outingsByChance.ts'
+import { storesMakers } from './storesByChance.ts'
 
 /** A command that the data as they are allow, made up by chance. */
 export interface AnyCommand {
   readonly kind: CommandKind
   readonly body: object
 }
-
-type Random = () => number
-type Maker<Kind extends CommandKind> = (
-  server: TestServer,
-  random: Random,
-) => Promise<CommandInput<Kind> | null>
-
-const from = (random: Random, most: number) => Math.floor(random() * most)
-const oneOf = <One>(random: Random, all: readonly One[]): One | null => all[from(random, all.length)] ?? null
-const newId = () => v7() as never
-const word = (random: Random) => `Made up ${Math.floor(random() * 1e9).toString(36)}`
-async function view<View>(server: TestServer, path: string): Promise<View> {
-  return (await server.get(path).expect(200)).body as View
-}
-const places = async (server: TestServer) =>
-  (await view<BoxesView>(server, '/api/boxes')).boxes.flatMap(({ compartments }) => compartments)
-/** A fly that lies somewhere. */
-async function lying(server: TestServer, random: Random) {
-  const all = (await places(server)).flatMap(({ id, flies }) =>
-    flies.filter(({ count }) => count > 0).map((fly) => ({ ...fly, compartmentId: id })),
-  )
-  return oneOf(random, all)
-}
-const variants = async (server: TestServer) =>
-  (await view<PatternsView>(server, '/api/patterns')).patterns.flatMap((pattern) =>
-    pattern.variants.map((variant) => ({ ...variant, patternId: pattern.id })),
-  )
-const bench = (server: TestServer) => view<BenchView>(server, '/api/bench')
-const stores = async (server: TestServer) => (await view<StoresView>(server, '/api/stores')).materials
-const waters = async (server: TestServer) => (await view<WatersView>(server, '/api/waters')).waters
-const rigsOf = async (server: TestServer) => (await view<RigsView>(server, '/api/rigs')).rigs
-const outings = async (server: TestServer) => (await view<OutingsView>(server, '/api/outings')).outings
 
 const boxCreate: Maker<'boxCreate'> = (_server, random) => {
   const name = word(random)
@@ -96,8 +64,11 @@ const patternSave: Maker<'patternSave'> = async (server, random) => {
   } as never // prettier-ignore
 }
 
-/** One maker for each kind of command that is tried. */
-const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
+/** One maker for each kind of command; taking back is what is tried on them. */
+const MAKERS: Makers<Exclude<CommandKind, 'undo'>> = {
+  ...larderMakers,
+  ...outingMakers,
+  ...storesMakers,
   boxCreate,
   patternSave,
   variantHome: async (server, random) => {
@@ -467,7 +438,7 @@ const MAKERS: { readonly [Kind in CommandKind]?: Maker<Kind> } = {
     return line && { purchaseId: line.purchaseId, arrived: [{ lineId: line.lineId, packs: 1 }] }
   },
 }
-const KINDS = Object.keys(MAKERS) as CommandKind[]
+const KINDS = Object.keys(MAKERS) as (keyof typeof MAKERS)[]
 
 /** A command of a kind drawn by chance; null where the data have nothing that it could be done to. */
 export async function anyCommand(server: TestServer, random: Random): Promise<AnyCommand | null> {

@@ -4,7 +4,7 @@ import type { TestServer } from '../../server/testing/testServer.ts'
 import { anyCommand } from './anyCommand.ts'
 
 /** What a user sees, but for how often a row was written. */
-const VIEWS = ['tonight', 'plan', 'waters', 'larder', 'patterns', 'families', 'bench', 'boxes', 'history', 'outings', 'stores', 'measurements', 'frame'] // prettier-ignore
+const VIEWS = ['tonight', 'plan', 'waters', 'larder', 'patterns', 'families', 'bench', 'boxes', 'history', 'outings', 'rigs', 'drills', 'stores', 'measurements', 'frame'] // prettier-ignore
 const COUNTERS = new Set(['version', 'variantVersion', 'lastAction', 'queued'])
 const withoutCounters = (value: unknown): unknown =>
   Array.isArray(value)

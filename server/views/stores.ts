@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm'
+import { and, asc, countDistinct, eq, isNull } from 'drizzle-orm'
 import type { MaterialId, PurchaseView, StoresView, UsesView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
@@ -17,17 +17,19 @@ import { loadDrawers } from '../read/drawers.ts'
 import { loadFamilies } from '../read/families.ts'
 import { localTime } from '../clock/localTime.ts'
 
-/** How many current recipes use each drawer. */
-const loadUses = keptUntilWrite(readUses, [revisionMaterial, variant])
+/** Of what a current recipe is, and whether its fly is still there. */
+const inUse = and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs))
+
+/** How many variants use each drawer. */
+const loadUses = keptUntilWrite(readUses, [revisionMaterial, variant, pattern])
 
 async function readUses(db: Reader): Promise<ReadonlyMap<string, number>> {
   const rows = await db
-    .select({
-      id: revisionMaterial.materialId,
-      uses: sql<number>`count(distinct ${revisionMaterial.variantRevisionId})`,
-    })
+    .select({ id: revisionMaterial.materialId, uses: countDistinct(variant.id) })
     .from(revisionMaterial)
     .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
+    .innerJoin(pattern, eq(pattern.id, variant.patternId))
+    .where(inUse)
     .groupBy(revisionMaterial.materialId)
   return new Map(rows.map(({ id, uses }) => [id, uses]))
 }
@@ -44,13 +46,7 @@ export async function usesView(db: Reader, materialId: MaterialId): Promise<Uses
     .from(revisionMaterial)
     .innerJoin(variant, eq(variant.currentRevisionId, revisionMaterial.variantRevisionId))
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
-    .where(
-      and(
-        eq(revisionMaterial.materialId, materialId),
-        isNull(variant.archivedAtMs),
-        isNull(pattern.archivedAtMs),
-      ),
-    )
+    .where(and(eq(revisionMaterial.materialId, materialId), inUse))
     .orderBy(asc(pattern.nameKey), asc(variant.position))
   return {
     uses: rows.map(({ variantId, patternId, ...row }) => ({
