@@ -179,9 +179,12 @@ export function useNewcomers(planned: Planned | undefined, lane: number): readon
   return useMemo(() => {
     if (!planned || !book || !patterns || proposed?.of !== patterns) return null
     const byId = new Map(patterns.map((pattern) => [pattern.id as string, pattern]))
+    // one that was just made is in the plan's answer before its pattern is read anew
+    const made = new Set(planned.variants.map(({ variantId }) => variantId))
     return proposed.variants.flatMap((one) => {
       const pattern = byId.get(one.patternKey)
-      return (pattern && newcomerOf(one, pattern, planned, book)) ?? []
+      const newcomer = pattern && newcomerOf(one, pattern, planned, book)
+      return newcomer && !made.has(newcomer.variantId) ? [newcomer] : []
     })
   }, [planned, book, patterns, proposed])
 }

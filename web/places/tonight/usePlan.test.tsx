@@ -107,6 +107,19 @@ describe('variants that are not made yet', () => {
   })
 })
 
+describe('a variant that was just made', () => {
+  it('is not thought of any more, although its pattern was not read anew yet', async () => {
+    const asks = callHook(() => usePlanned(), undefined)
+    const planned = await until(() => asks.result.current)
+    const { result, rerender } = callHook((known: typeof planned) => useNewcomers(known, 0), planned)
+    const [first, ...others] = await until(() => (result.current?.length ? result.current : null), 60_000)
+    const made = { ...planned.variants[0]!, variantId: first!.variantId }
+    rerender({ ...planned, variants: [...planned.variants, made] })
+    const left = await until(() => result.current)
+    expect(left.map(({ variantId }) => variantId)).toEqual(others.map(({ variantId }) => variantId))
+  })
+})
+
 describe('useQueue', () => {
   it('puts batches in the bench’s queue, those without a place into the tray', async () => {
     const { result } = callHook(() => ({ planned: usePlanned(), queue: useQueue('none') }), undefined)
