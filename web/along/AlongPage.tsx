@@ -5,6 +5,7 @@ import type { Carried, TapId, WatersideTap } from '../../contract/index.ts'
 import { FlyDrawing } from '../drawing/FlyDrawing.tsx'
 import { MeansContext } from '../parts/waterside/means.ts'
 import type { Means } from '../parts/waterside/means.ts'
+import { OutingTitle } from '../parts/waterside/OutingTitle.tsx'
 import { There } from '../parts/waterside/There.tsx'
 import { useClock } from '../parts/waterside/useWaterside.ts'
 import type { Said } from '../parts/waterside/useWaterside.ts'
@@ -12,7 +13,6 @@ import { Quiet } from '../ui/layout.tsx'
 import { dayOf, instantName } from '../words/instants.ts'
 import { rulesSentence } from '../words/rules.ts'
 import { labels } from '../words/waterside.ts'
-import { clockTime, dateName } from '../words/words.ts'
 import { keptTaps } from './keptTaps.ts'
 import { SendLog } from './SendLog.tsx'
 
@@ -50,12 +50,7 @@ const Head = memo(function Head({ along, units }: Pick<Carried, 'along' | 'units
   const { outing, madeAtMs, timeZone } = along
   return (
     <>
-      <h1>
-        {outing.reachName ?? outing.waterName}{' '}
-        <Quiet>
-          {dateName(outing.on)}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)}
-        </Quiet>
-      </h1>
+      <OutingTitle outing={outing} />
       <p>
         <Quiet>
           {rulesSentence(outing.rules, units)} {labels.madeOn} {instantName(madeAtMs, timeZone)}.

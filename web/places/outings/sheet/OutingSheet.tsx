@@ -4,12 +4,12 @@ import type { AlongView } from '../../../../contract/index.ts'
 import { ListedFly } from '../../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../../drawing/trueSize.ts'
 import { MeansContext } from '../../../parts/waterside/means.ts'
+import { OutingTitle } from '../../../parts/waterside/OutingTitle.tsx'
 import { There } from '../../../parts/waterside/There.tsx'
-import { Heading, Quiet } from '../../../ui/layout.tsx'
+import { Heading } from '../../../ui/layout.tsx'
 import { OneOf } from '../../../ui/OneOf.tsx'
 import { useAlongQuery, useAlongWarmthQuery, useFrameQuery } from '../../../wire/api.ts'
 import { labels } from '../../../words/waterside.ts'
-import { clockTime, dateName } from '../../../words/words.ts'
 import { minuteOfDay } from '../../../words/instants.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { After } from './After.tsx'
@@ -42,12 +42,7 @@ function Faces({ along, today }: { readonly along: AlongView; readonly today: st
   return (
     <>
       <Heading>
-        <h1>
-          {outing.reachName ?? outing.waterName}{' '}
-          <Quiet>
-            {dateName(outing.on)}, {clockTime(outing.fromLocalMin)}–{clockTime(outing.toLocalMin)}
-          </Quiet>
-        </h1>
+        <OutingTitle outing={outing} />
         <OneOf
           label={labels.faces}
           choices={FACES.map((id) => ({ id, name: labels[id] }))}
