@@ -146,7 +146,8 @@ async function putBack(address: string): Promise<void> {
 async function makeOlder(file: string): Promise<void> {
   const client = createClient({ url: pathToFileURL(file).href })
   await client.batch([
-    'drop table drill_answer',
+    'drop index material_drawer',
+    'create unique index material_drawer on material (family_id, size_key, colour_key)',
     'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
   ])
   client.close()

@@ -97,6 +97,20 @@ describe('actions that do', () => {
     expect(await seen()).toEqual({ flies: [], patterns: [] })
   })
 
+  it('are refused too where a pattern that was put away and taken out again has flies since', async () => {
+    await act('boxCreate', box)
+    const saved = await act('patternSave', midge())
+    await undo(await act('fliesCount', { compartmentId: placeA, variantId, counted: 3 }))
+    const redone = await undo(await undo(saved))
+    const counted = await act('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    const now = await seen()
+    await server.command('undo', { actionId: redone }).expect(409)
+    expect(await seen()).toEqual(now)
+    await undo(counted)
+    await undo(redone)
+    expect((await seen()).patterns).toEqual([])
+  })
+
   it('keep what a pattern says when it is edited, taken back and edited anew', async () => {
     await act('boxCreate', box)
     await act('patternSave', midge())

@@ -33,7 +33,7 @@ export const storesMakers: Makers<
         ],
         lines: [
           { materialId: known.id, counted: 100 * from(random, 20), ...line },
-          { materialId: newDrawer, counted: null, ...line },
+          { materialId: newDrawer, counted: random() < 0.5 ? from(random, 9) : null, ...line },
         ],
       }
     ) // prettier-ignore

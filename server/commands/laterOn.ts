@@ -1,13 +1,14 @@
-import { eq, inArray, sql } from 'drizzle-orm'
-import type { BatchId } from '../../contract/index.ts'
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
+import type { BatchId, MaterialId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { action, batch, batchEvent, flyEntry, materialEntry } from '../db/schema.ts'
 import { imagesOf, type Image } from './images.ts'
+import { standingAction } from './standing.ts'
 import { overlap } from './takeBack.ts'
 
 type ActionRow = typeof action.$inferSelect
 
-/** Later actions that are looked through for the one that stands in the way. */
+/** Later actions that are looked through at once for the one that stands in the way. */
 const LOOKED_THROUGH = 500
 
 /** Ids of the rows that an action made or changed. */
@@ -93,12 +94,14 @@ function standingOf(rows: readonly ActionRow[]): readonly ActionRow[] {
   return rows.filter(({ id, undoesActionId }) => undoesActionId === null && !isUndone(id))
 }
 
+const after = ({ id }: ActionRow) => sql`${action}.rowid > (select rowid from action where id = ${id})`
+
 /** Actions that stand and came after another, the last first. */
 async function laterStanding(db: Reader, target: ActionRow): Promise<readonly ActionRow[]> {
   const later = await db
     .select()
     .from(action)
-    .where(sql`${action}.rowid > (select rowid from action where id = ${target.id})`)
+    .where(after(target))
     .orderBy(sql`${action}.rowid desc`)
     .limit(LOOKED_THROUGH)
   return standingOf(later).filter(({ undoable, id }) => undoable && id !== target.undoesActionId)
@@ -137,6 +140,41 @@ export async function touchedAgain(db: Reader, target: ActionRow): Promise<Actio
         }),
     ) ?? null
   )
+}
+
+/** Whatever looks like an id in what an action kept. */
+const IDS = /[0-9a-f]{8}-[0-9a-f-]{27}/g
+
+/**
+ * The last action that stands, came after another and has to do with one of some drawers, however long ago that was.
+ * Null where there is none.
+ */
+export async function laterWith(
+  db: Reader,
+  target: ActionRow,
+  drawers: ReadonlySet<MaterialId>,
+): Promise<ActionRow | null> {
+  if (drawers.size === 0) return null
+  const entries = await db
+    .selectDistinct({ by: materialEntry.actionId })
+    .from(materialEntry)
+    .where(inArray(materialEntry.materialId, [...drawers]))
+  const booked = new Set(entries.map(({ by }) => by))
+  for (let page = 0; ; page += 1) {
+    const later = await db
+      .select()
+      .from(action)
+      .where(and(after(target), eq(action.undoable, true), isNull(action.undoesActionId)))
+      .orderBy(sql`${action}.rowid desc`)
+      .limit(LOOKED_THROUGH)
+      .offset(page * LOOKED_THROUGH)
+    for (const row of later) {
+      const named = JSON.stringify(row.before).match(IDS) ?? []
+      if (!booked.has(row.id) && !named.some((id) => drawers.has(id as MaterialId))) continue
+      if (await standingAction(db, row.id)) return row
+    }
+    if (later.length < LOOKED_THROUGH) return null
+  }
 }
 
 /**

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm'
 import { foldedKey } from '../../contract/index.ts'
 import { canBeMadeIn, whenWet } from '../../core/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
-import { family, material } from '../db/schema.ts'
+import { family } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
 
@@ -31,7 +31,8 @@ export async function mintMaterials(
       const detail = `${row.name} does not come in ${drawer.sizeKey || 'that size'}, ${drawer.colourName}.`
       throw new ProblemError('invalidInput', detail, [{ path: 'newMaterials', message: detail }])
     }
-    const [there] = await tx.select({ id: material.id }).from(material).where(eq(material.id, drawer.id))
+    const there = await recorder.find('material', drawer.id)
+    if (there?.archivedAtMs) await recorder.update('material', drawer.id, null, { archivedAtMs: null })
     if (there) continue
     await recorder.insert('material', {
       id: drawer.id,

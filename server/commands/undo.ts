@@ -1,12 +1,10 @@
-import { eq, inArray, or } from 'drizzle-orm'
+import { eq, inArray } from 'drizzle-orm'
 import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
-import type { ActionId, CommandBody, CompartmentId } from '../../contract/index.ts'
+import type { CommandBody, CompartmentId } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
 import {
   action,
-  compartment,
-  flyBalance,
   flyEntry,
   materialBalance,
   materialEntry,
@@ -14,33 +12,17 @@ import {
   variant,
   variantRevision,
 } from '../db/schema.ts'
-import type { Reader } from '../db/database.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
-import { laterOn, touchedAgain } from './laterOn.ts'
-import { imagesOf, madeRows, type Image, type TableName } from './images.ts'
+import { imagesOf, madeRows, type TableName } from './images.ts'
+import { laterOn, laterWith, touchedAgain } from './laterOn.ts'
+import { standingAction } from './standing.ts'
+import { belongsTo, whatStays } from './staying.ts'
 import { isCounted } from '../read/standingEntries.ts'
 
 type ActionRow = typeof action.$inferSelect
-
-/**
- * The action that has to be reversed to take an action back: itself, or, after it was undone and redone, its redo.
- * Null where it is undone already.
- */
-export async function standingAction(db: Reader, id: ActionId): Promise<ActionRow | null> {
-  const [start] = await db.select().from(action).where(eq(action.id, id))
-  if (!start) throw new ProblemError('unknownId', 'There is no such action.')
-  let tip = start
-  let stands = true
-  for (;;) {
-    const [next] = await db.select().from(action).where(eq(action.undoesActionId, tip.id))
-    if (!next) return stands ? tip : null
-    tip = next
-    stands = !stands
-  }
-}
 
 async function reverseLedgers(context: CommandContext, target: ActionRow): Promise<void> {
   const { tx } = context
@@ -70,113 +52,24 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   }
 }
 
-/**
- * Patterns and boxes that an action made and the ledger names: they stay in its history, so that taking their making
- * back puts them away instead of removing them. Refused while flies of them are on hand, or lie in them.
- */
-async function namedByLedger({ tx }: CommandContext, images: readonly Image[]): Promise<ReadonlySet<string>> {
-  const patterns = madeRows(images, 'pattern').map(({ id }) => id)
-  const boxes = madeRows(images, 'box').map(({ id }) => id)
-  if (patterns.length + boxes.length === 0) return new Set()
-  const rows = await tx
-    .select({ patternId: variant.patternId, boxId: compartment.boxId, count: flyBalance.count })
-    .from(flyBalance)
-    .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
-    .innerJoin(variant, eq(variant.id, variantRevision.variantId))
-    .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
-    .where(or(inArray(variant.patternId, patterns), inArray(compartment.boxId, boxes)))
-  if (rows.some(({ count }) => count > 0)) {
-    throw new ProblemError(
-      'cannotUndo',
-      'Flies of it lie in your boxes: the ledger refers to it. Undo those first.',
-    )
-  }
-  const named = new Set<string>(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
-  return rows.length > 0 ? new Set([...patterns, ...boxes].filter((id) => named.has(id))) : new Set()
-}
-
-/** Recipes that an action made and that stay when it is taken back, with the dressings that they are of. */
-interface Recipes {
-  readonly revisions: ReadonlySet<string>
-  readonly dressings: ReadonlySet<string>
-}
-
-/**
- * Recipes of variants that stay, and those that the ledger names: flies came under them and went again, which is history.
- * Refused while flies lie under them.
- */
-async function recipesToStay(
-  { tx }: CommandContext,
-  images: readonly Image[],
-  variants: ReadonlySet<string>,
-): Promise<Recipes> {
-  const made = madeRows(images, 'variantRevision')
-  const balances = await tx
-    .select({ id: flyBalance.variantRevisionId, count: flyBalance.count })
-    .from(flyBalance)
-    .where(
-      inArray(
-        flyBalance.variantRevisionId,
-        made.map(({ id }) => id),
-      ),
-    )
-  const staying = made.filter(
-    ({ id, variantId }) => variants.has(variantId) || balances.some((balance) => balance.id === id),
-  )
-  if (balances.some(({ count }) => count > 0))
-    throw new ProblemError('cannotUndo', 'Flies of that recipe lie in your boxes. Undo those first.')
-  return {
-    revisions: new Set(staying.map(({ id }) => id)),
-    dressings: new Set(staying.map(({ dressingId }) => dressingId)),
-  }
-}
-
-/** What belongs to a pattern or box that stays: it is put away with it, or stays as it is. */
-function belongsTo(stays: ReadonlySet<string>, image: Image, recipes: Recipes): boolean {
-  const { revisions, dressings } = recipes
-  if (image.kind === 'serves') return stays.has(image.patternId)
-  if (image.kind === 'revisionMaterials')
-    return image.rows.some(({ variantRevisionId }) => revisions.has(variantRevisionId))
-  if (image.kind !== 'row' || image.before || !image.after) return false
-  const { id, patternId, boxId } = image.after
-  switch (image.table) {
-    case 'pattern':
-    case 'box':
-      return stays.has(id)
-    case 'variant':
-      return stays.has(String(patternId))
-    case 'dressing':
-      return stays.has(String(patternId)) || dressings.has(id)
-    case 'compartment':
-      return stays.has(String(boxId))
-    case 'variantRevision':
-      return revisions.has(id)
-    // a drawer that was minted with a recipe is named by it
-    case 'material':
-      return revisions.size > 0
-    default:
-      return false
-  }
-}
-
-const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment'])
+const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment', 'material', 'family'])
 
 /** Brings back what rows were before an action; what the ledger names is put away instead of removed. */
-async function restoreImages(context: CommandContext, images: readonly Image[]): Promise<void> {
-  const stays = await namedByLedger(context, images)
-  const variants = new Set(
-    madeRows(images, 'variant').flatMap(({ id, patternId }) => (stays.has(patternId) ? [id] : [])),
-  )
-  const recipes = await recipesToStay(context, images, variants)
+async function restoreImages(context: CommandContext, target: ActionRow): Promise<void> {
+  const images = imagesOf(target)
+  const staying = await whatStays(context, images)
+  // what goes is guarded by the database; of a drawer that is put away nothing may be that stands
+  const later = await laterWith(context.tx, target, staying.drawers)
+  if (later) refuseBecauseOf(later)
   for (const image of [...images].reverse()) {
     await context.pace.breathe()
-    if (!belongsTo(stays, image, recipes)) await context.recorder.restore(image)
+    if (!belongsTo(staying, image)) await context.recorder.restore(image)
     else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
       await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })
   }
   await leaveHomes(
     context,
-    madeRows(images, 'compartment').flatMap(({ id, boxId }) => (stays.has(boxId) ? [id] : [])),
+    madeRows(images, 'compartment').flatMap(({ id, boxId }) => (staying.boxes.has(boxId) ? [id] : [])),
   )
 }
 
@@ -199,7 +92,7 @@ async function reverse(context: CommandContext, target: ActionRow): Promise<stri
   const noted = target.result.eventId
   const eventId =
     typeof noted === 'string' ? await countBack(context, noted, v5(context.actionId, noted)) : undefined
-  await restoreImages(context, imagesOf(target))
+  await restoreImages(context, target)
   await restoreRevisionMaterials(context)
   return eventId
 }

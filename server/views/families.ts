@@ -9,7 +9,10 @@ import { toFamilyView } from '../read/materials.ts'
 /** Families that some drawer belongs to, with physics. */
 export async function familiesView(db: Reader): Promise<FamiliesView> {
   const families = await loadFamilies(db)
-  const used = await db.selectDistinct({ id: material.familyId }).from(material)
+  const used = await db
+    .selectDistinct({ id: material.familyId })
+    .from(material)
+    .where(isNull(material.archivedAtMs))
   return {
     families: used.flatMap(({ id }) => {
       const row = families.get(id)

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { blob, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import type { Barb, MaterialFamily, MaterialKind, Physics, StockUnit } from '../../../core/index.ts'
 import type { FamilyId, MaterialId, PhotoId } from '../../../contract/index.ts'
@@ -64,5 +65,9 @@ export const material = sqliteTable(
     note: text('note').notNull().default(''),
     ...editable,
   },
-  (t) => [uniqueIndex('material_drawer').on(t.familyId, t.sizeKey, t.colourKey)],
+  (t) => [
+    uniqueIndex('material_drawer')
+      .on(t.familyId, t.sizeKey, t.colourKey)
+      .where(sql`archived_at_ms is null`),
+  ],
 )

@@ -1,0 +1,158 @@
+import { eq, inArray, or } from 'drizzle-orm'
+import type { FamilyId, MaterialId } from '../../contract/index.ts'
+import {
+  compartment,
+  flyBalance,
+  material,
+  materialEntry,
+  revisionMaterial,
+  variant,
+  variantRevision,
+} from '../db/schema.ts'
+import { ProblemError } from '../problems/problem.ts'
+import type { CommandContext } from './context.ts'
+import { broughtRows, madeRows, type Image } from './images.ts'
+
+type Ids = ReadonlySet<string>
+
+/**
+ * What an action made and history names: the ledger, or a recipe that stays. It cannot go when the action is taken back,
+ * and is put away instead, or stays as it is where it belongs to what is.
+ */
+export interface Staying {
+  readonly patterns: Ids
+  readonly boxes: Ids
+  readonly revisions: Ids
+  readonly dressings: Ids
+  readonly drawers: ReadonlySet<MaterialId>
+  readonly families: Ids
+}
+
+/** Patterns and boxes that the ledger names. Refused while flies of them are on hand, or lie in them. */
+async function namedByLedger({ tx }: CommandContext, images: readonly Image[]) {
+  const patterns = broughtRows(images, 'pattern').map(({ id }) => id)
+  const boxes = broughtRows(images, 'box').map(({ id }) => id)
+  const rows =
+    patterns.length + boxes.length === 0
+      ? []
+      : await tx
+          .select({ patternId: variant.patternId, boxId: compartment.boxId, count: flyBalance.count })
+          .from(flyBalance)
+          .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
+          .innerJoin(variant, eq(variant.id, variantRevision.variantId))
+          .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
+          .where(or(inArray(variant.patternId, patterns), inArray(compartment.boxId, boxes)))
+  if (rows.some(({ count }) => count > 0))
+    throw new ProblemError(
+      'cannotUndo',
+      'Flies of it lie in your boxes: the ledger refers to it. Undo those first.',
+    )
+  const named = new Set<string>(rows.flatMap(({ patternId, boxId }) => [patternId, boxId]))
+  return {
+    patterns: new Set<string>(patterns.filter((id) => named.has(id))),
+    boxes: new Set<string>(boxes.filter((id) => named.has(id))),
+  }
+}
+
+/**
+ * Recipes of variants that stay, and those that the ledger names: flies came under them and went again, which is history.
+ * Refused while flies lie under them.
+ */
+async function recipesToStay({ tx }: CommandContext, images: readonly Image[], patterns: Ids) {
+  const variants = new Set(
+    madeRows(images, 'variant').flatMap(({ id, patternId }) => (patterns.has(patternId) ? [id] : [])),
+  )
+  const made = madeRows(images, 'variantRevision')
+  const balances = await tx
+    .select({ id: flyBalance.variantRevisionId, count: flyBalance.count })
+    .from(flyBalance)
+    .where(
+      inArray(
+        flyBalance.variantRevisionId,
+        made.map(({ id }) => id),
+      ),
+    )
+  const staying = made.filter(
+    ({ id, variantId }) => variants.has(variantId) || balances.some((balance) => balance.id === id),
+  )
+  if (balances.some(({ count }) => count > 0))
+    throw new ProblemError('cannotUndo', 'Flies of that recipe lie in your boxes. Undo those first.')
+  return {
+    revisions: new Set<string>(staying.map(({ id }) => id)),
+    dressings: new Set<string>(staying.map(({ dressingId }) => dressingId)),
+  }
+}
+
+/** Drawers that the ledger or a recipe that stays names, and the goods that these or others are of. */
+async function goodsToStay({ tx }: CommandContext, images: readonly Image[], revisions: Ids) {
+  const drawers: readonly MaterialId[] = broughtRows(images, 'material').map(({ id }) => id)
+  const families: readonly FamilyId[] = madeRows(images, 'family').map(({ id }) => id)
+  if (drawers.length + families.length === 0)
+    return { drawers: new Set<MaterialId>(), families: new Set<string>() }
+  const going = new Set<string>(
+    madeRows(images, 'variantRevision').flatMap(({ id }) => (revisions.has(id) ? [] : [id])),
+  )
+  const booked = await tx
+    .selectDistinct({ id: materialEntry.materialId })
+    .from(materialEntry)
+    .where(inArray(materialEntry.materialId, [...drawers]))
+  const used = await tx
+    .selectDistinct({ id: revisionMaterial.materialId, revisionId: revisionMaterial.variantRevisionId })
+    .from(revisionMaterial)
+    .where(inArray(revisionMaterial.materialId, [...drawers]))
+  const named = new Set<MaterialId>([
+    ...booked.map(({ id }) => id),
+    ...used.flatMap(({ id, revisionId }) => (going.has(revisionId) ? [] : [id])),
+  ])
+  const ofFamilies = await tx
+    .select({ id: material.id, familyId: material.familyId })
+    .from(material)
+    .where(inArray(material.familyId, [...families]))
+  const made = new Set<string>(drawers)
+  return {
+    drawers: named,
+    families: new Set<string>(
+      ofFamilies.flatMap(({ id, familyId }) => (named.has(id) || !made.has(id) ? [familyId] : [])),
+    ),
+  }
+}
+
+/**
+ * What of an action has to stay when it is taken back.
+ *
+ * @throws ProblemError where flies lie under it
+ */
+export async function whatStays(context: CommandContext, images: readonly Image[]): Promise<Staying> {
+  const places = await namedByLedger(context, images)
+  const recipes = await recipesToStay(context, images, places.patterns)
+  return { ...places, ...recipes, ...(await goodsToStay(context, images, recipes.revisions)) }
+}
+
+/** Whether an image is of what stays, or belongs to it. */
+export function belongsTo(staying: Staying, image: Image): boolean {
+  if (image.kind === 'serves') return staying.patterns.has(image.patternId)
+  if (image.kind === 'revisionMaterials')
+    return image.rows.some(({ variantRevisionId }) => staying.revisions.has(variantRevisionId))
+  if (image.kind !== 'row' || image.before || !image.after) return false
+  const { id, patternId, boxId } = image.after
+  switch (image.table) {
+    case 'pattern':
+      return staying.patterns.has(id)
+    case 'box':
+      return staying.boxes.has(id)
+    case 'variant':
+      return staying.patterns.has(String(patternId))
+    case 'dressing':
+      return staying.patterns.has(String(patternId)) || staying.dressings.has(id)
+    case 'compartment':
+      return staying.boxes.has(String(boxId))
+    case 'variantRevision':
+      return staying.revisions.has(id)
+    case 'material':
+      return staying.drawers.has(id as MaterialId)
+    case 'family':
+      return staying.families.has(id)
+    default:
+      return false
+  }
+}

@@ -1,0 +1,183 @@
+import { afterEach, describe, expect, it } from 'vitest'
+import type { CommandInput, CommandKind, FamiliesView, StoresView } from '../contract/index.ts'
+import { box, hook, id, midge, placeA, thread, threadFamily, variantId } from './testing/smallBox.ts'
+import { onShippedData } from './testing/onShippedData.ts'
+import type { TestServer } from './testing/testServer.ts'
+import { checkDatabase } from './upkeep/verify.ts'
+
+let server: TestServer
+onShippedData((opened) => {
+  server = opened
+})
+afterEach(async () => {
+  expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
+  await server.close()
+})
+
+const act = async <Kind extends CommandKind>(kind: Kind, body: CommandInput<Kind>): Promise<string> =>
+  (await server.command(kind, body).expect(200)).body.actionId as string
+const undo = (actionId: string) => act('undo', { actionId })
+/** Does something and takes it back: the ledger remembers, nothing else does. */
+const passing = async <Kind extends CommandKind>(kind: Kind, body: CommandInput<Kind>) =>
+  undo(await act(kind, body))
+const refused = async (actionId: string) =>
+  (await server.command('undo', { actionId }).expect(409)).body.detail as string
+
+const [silk, silkDrawer] = [id('test:silk'), id('test:silk-drawer')]
+const silkMade: CommandInput<'familyCreate'> = {
+  familyId: silk,
+  kind: 'thread',
+  name: 'Waxed Silk',
+  likeFamilyId: threadFamily,
+  colours: [{ name: 'primrose', hex: '#d8c860' }],
+  drawer: { id: silkDrawer, sizeKey: '70' },
+}
+const bodyOf = (materialId: never) => ({
+  components: [
+    { key: 'body', kind: 'body' as const, materialId, place: { from: 0.1, to: 1, side: 'around' as const }, layers: 3 },
+  ],
+  steps: null,
+}) // prettier-ignore
+const ofSilk = () => midge({ dressing: bodyOf(silkDrawer) })
+const counted = (materialId: never, amount = 3) =>
+  ({ materialId, cause: 'counted', amount }) satisfies CommandInput<'materialEntry'>
+
+const homeless = midge({ variants: midge().variants.map((each) => ({ ...each, homeCompartmentId: null })) })
+
+/** What a tier sees of goods. */
+async function seen() {
+  const { materials } = (await server.get('/api/stores').expect(200)).body as StoresView
+  const families = async (path: string) =>
+    ((await server.get(path).expect(200)).body as FamiliesView).families.map(({ name }) => name)
+  return {
+    drawers: materials.map(({ name, colourName, onHand }) => [name, colourName, onHand]),
+    families: await families('/api/families'),
+    catalogue: await families('/api/catalogue'),
+  }
+}
+
+describe('a drawer whose making is taken back', () => {
+  it('goes with its goods though it was counted once, and comes again', async () => {
+    const before = await seen()
+    const made = await act('familyCreate', silkMade)
+    const after = await seen()
+    await passing('materialEntry', counted(silkDrawer))
+    const undone = await undo(made)
+    expect(await seen()).toEqual(before)
+    const redone = await undo(undone)
+    expect(await seen()).toEqual(after)
+    await undo(redone)
+    expect(await seen()).toEqual(before)
+  })
+
+  it('goes where it was counted as it was made', async () => {
+    const before = await seen()
+    const made = await act('storesPutIn', {
+      newMaterials: [{ id: thread, familyId: threadFamily, sizeKey: '70', colourName: 'black' }],
+      lines: [
+        { materialId: thread, counted: 2, minimumAmount: 1, packAmount: null, priceMinor: null, supplier: null },
+      ],
+    }) // prettier-ignore
+    const after = await seen()
+    expect(after.drawers.map(([, , onHand]) => onHand)).toEqual([2])
+    const undone = await undo(made)
+    expect(await seen()).toEqual(before)
+    await undo(undone)
+    expect(await seen()).toEqual(after)
+  })
+
+  it('goes with the pattern that it came with', async () => {
+    const before = await seen()
+    await act('boxCreate', box)
+    const saved = await act('patternSave', midge())
+    const after = await seen()
+    await passing('materialEntry', counted(thread))
+    await passing('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    const undone = await undo(saved)
+    expect(await seen()).toEqual(before)
+    await undo(undone)
+    expect(await seen()).toEqual(after)
+  })
+
+  it('goes though a recipe that was taken back is of it', async () => {
+    const before = await seen()
+    await act('boxCreate', box)
+    const made = await act('familyCreate', silkMade)
+    const saved = await act('patternSave', ofSilk())
+    await passing('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    await undo(saved)
+    const undone = await undo(made)
+    expect(await seen()).toEqual(before)
+    await undo(undone)
+    await act('materialEntry', counted(silkDrawer))
+  })
+
+  it('stays while a fly is of it, even in an earlier recipe', async () => {
+    await act('boxCreate', box)
+    const made = await act('familyCreate', silkMade)
+    await passing('materialEntry', counted(silkDrawer))
+    const saved = await act('patternSave', ofSilk())
+    const changed = await act('patternSave', midge({ version: 1, newMaterials: [] }))
+    const now = await seen()
+    expect(await refused(made)).toContain('Plain Thread')
+    expect(await seen()).toEqual(now)
+    await undo(changed)
+    await undo(saved)
+    await undo(made)
+  })
+
+  it('stays while something was counted of it', async () => {
+    const made = await act('familyCreate', silkMade)
+    await passing('materialEntry', counted(silkDrawer))
+    const again = await act('materialEntry', counted(silkDrawer, 5))
+    expect(await refused(made)).toContain('Waxed Silk')
+    await undo(again)
+    await undo(made)
+  })
+
+  it('stays, taken out again, while something is of it since', async () => {
+    const made = await act('familyCreate', silkMade)
+    await passing('materialEntry', counted(silkDrawer))
+    const redone = await undo(await undo(made))
+    await act('boxCreate', box)
+    const saved = await act('patternSave', ofSilk())
+    expect(await refused(redone)).toContain('Plain Thread')
+    await undo(saved)
+    await undo(redone)
+    expect((await seen()).drawers).toEqual([])
+  })
+
+  it('leaves its place to another of the same kind, size and colour', async () => {
+    const saved = await act('patternSave', homeless)
+    await passing('materialEntry', counted(thread))
+    const undone = await undo(saved)
+    const other = id('test:thread-again')
+    const again = await act(
+      'patternSave',
+      midge({
+        patternId: id('test:pattern-again'),
+        name: 'Again',
+        dressing: bodyOf(other),
+        newMaterials: [
+          { id: hook, familyId: id('family:hook-straight'), sizeKey: '16', colourName: 'bronze' },
+          { id: other, familyId: threadFamily, sizeKey: '70', colourName: 'black' },
+        ],
+        variants: [{ id: id('test:variant-again'), label: '#16', hookMaterialId: hook, swaps: [], parCount: null, homeCompartmentId: null }],
+      }),
+    ) // prettier-ignore
+    expect(await refused(undone)).toMatch(/taken since|Again/)
+    await undo(again)
+    await undo(undone)
+    expect((await seen()).drawers).toHaveLength(2)
+  })
+
+  it('comes again under its own id', async () => {
+    const saved = await act('patternSave', homeless)
+    const after = await seen()
+    await passing('materialEntry', counted(thread))
+    await undo(saved)
+    const variants = homeless.variants.map((each) => ({ ...each, id: id('test:variant-again') }))
+    await act('patternSave', { ...homeless, patternId: id('test:pattern-again'), variants })
+    expect(await seen()).toEqual(after)
+  })
+})
