@@ -3,8 +3,8 @@ import { wording } from '../../core/index.ts'
 import { v5 } from 'uuid'
 import type { CommandBody, CompartmentId } from '../../contract/index.ts'
 import { constraintCode } from '../db/errors.ts'
+import type { action } from '../db/schema.ts'
 import {
-  action,
   flyEntry,
   materialBalance,
   materialEntry,

@@ -26,6 +26,10 @@ export class WorkerHere {
   start(): void {
     this.#near.start()
   }
+  /** breaks it, as a platform tells of a worker that does not load */
+  break(): void {
+    this.#near.dispatchEvent(Object.assign(new Event('error', { cancelable: true }), { message: '' }))
+  }
   terminate(): void {
     this.#near.close()
     this.#far.close()

@@ -9,6 +9,7 @@ export const labels = {
   serverBreaksOver: 'The server answers, but breaks over one of them again and again.',
   setAside: 'Set it aside and go on',
   refusedMeanwhile: 'Refused meanwhile',
+  workFailed: 'Something could not be worked out: what stood before it stands. Reload this page to try again.',
   opening: 'Opening …',
   heavyThistle: 'Heavy Thistle',
   theServerDoesNot: 'The server does not answer. Start it again, then reload this page.',

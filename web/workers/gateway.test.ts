@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { LIST_CONDITIONS, resolveDressing, UNCALIBRATED } from '../../core/index.ts'
 import { jigNymph } from '../../core/testing/shippedMaterial.ts'
-import { runJob } from './gateway.ts'
+import { runJob, whenWorkFails } from './gateway.ts'
 import type { JobInput } from './jobs.ts'
 import { WorkerHere } from '../testing/workerHere.ts'
 
@@ -101,6 +101,28 @@ describe('runJob', () => {
     expect(await job).toEqual({ kind: 'stopped' })
     const late = runJob('sampleFall', falls(SHORT), { key: 'b', signal: controller.signal })
     expect(await late).toEqual({ kind: 'stopped' })
+  })
+
+  it('answers that a job broke, says so once, and goes on with the next', async () => {
+    const told: string[] = []
+    whenWorkFails((name, error) => told.push(`${name}: ${error instanceof Error ? error.message : ''}`))
+    const broken = await runJob('sampleFall', { ...falls(SHORT), fly: null as never }, { key: 'breaks', lane: 6 })
+    expect(broken).toEqual({ kind: 'failed' })
+    expect(told).toEqual([expect.stringMatching(/^sampleFall: ./)])
+    expect(await runJob('sampleFall', falls(SHORT), { key: 'breaks', lane: 6 })).toMatchObject({ kind: 'sampled' })
+  }) // prettier-ignore
+
+  it('answers so for all jobs of a worker that breaks itself, and takes a new one then', async () => {
+    const told: string[] = []
+    whenWorkFails((name) => told.push(name))
+    const [first, second] = [1, 2].map((n) => runJob('sampleFall', falls(LONG), { key: `lost ${n}`, lane: 7 }))
+    WorkerHere.running.at(-1)!.break()
+    expect(await first).toEqual({ kind: 'failed' })
+    expect(await second).toEqual({ kind: 'failed' })
+    expect(told).toEqual(['sampleFall', 'sampleFall'])
+    expect(await runJob('sampleFall', falls(SHORT), { key: 'lost 1', lane: 7 })).toMatchObject({
+      kind: 'sampled',
+    })
   })
 
   it('ends a worker by force without ending the jobs beside it', async () => {

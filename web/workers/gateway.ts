@@ -3,8 +3,8 @@ import type { Remote } from 'comlink'
 import type { JobInput, JobName, JobProgress, JobResult } from './jobs.ts'
 import type { WorkerApi } from './workerApi.ts'
 
-/** The answer of a job that was stopped, by its user or by a newer one of the same key. */
-export type Stopped = { readonly kind: 'stopped' }
+/** No answer: the job was stopped, by its user or by a newer one of the same key, or it broke. */
+export type NoAnswer = { readonly kind: 'stopped' } | { readonly kind: 'failed' }
 
 interface RunOptions<Name extends JobName> {
   /** a newer job of the same key stops the older */
@@ -20,15 +20,32 @@ interface RunOptions<Name extends JobName> {
 interface Lane {
   readonly worker: Worker
   readonly remote: Remote<WorkerApi>
+  /** rejects when the worker itself breaks, as one that does not load: no job of it answers any more */
+  readonly broken: Promise<never>
 }
 
 const warm = new Map<string, Lane>()
+let tellFailure: (name: JobName, error: unknown) => void = () => undefined
+
+/** Says who is told of work that broke. */
+export function whenWorkFails(tell: typeof tellFailure): void {
+  tellFailure = tell
+}
 
 function laneOf(name: string): Lane {
   const known = warm.get(name)
   if (known) return known
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
-  const made = { worker, remote: wrap<WorkerApi>(worker) }
+  const broken = new Promise<never>((_resolve, reject) => {
+    worker.addEventListener('error', (event) => {
+      event.preventDefault()
+      if (warm.get(name)?.worker === worker) warm.delete(name)
+      worker.terminate()
+      reject(new Error(event.message || 'The worker did not load.'))
+    })
+  })
+  broken.catch(() => undefined)
+  const made = { worker, remote: wrap<WorkerApi>(worker), broken }
   warm.set(name, made)
   return made
 }
@@ -37,17 +54,17 @@ function laneOf(name: string): Lane {
 const running = new Map<string, () => void>()
 let started = 0
 
-/** The one way to heavy work: runs a job in a worker, with progress, until it is done or stopped. */
+/** The one way to heavy work: runs a job in a worker, with progress, until it is done, stopped or broken. */
 export async function runJob<Name extends JobName>(
   name: Name,
   input: JobInput<Name>,
   { key, onProgress, signal, lane = 0, byForce = false }: RunOptions<Name>,
-): Promise<JobResult<Name> | Stopped> {
+): Promise<JobResult<Name> | NoAnswer> {
   running.get(key)?.()
   if (signal?.aborted) return { kind: 'stopped' }
   // what is ended by force has a worker of its own, so that its neighbours go on
   const laneName = byForce ? `own:${key}` : String(lane)
-  const { worker, remote } = laneOf(laneName)
+  const { worker, remote, broken } = laneOf(laneName)
   const id = `${key}:${(started += 1)}`
   let end: (nothing: null) => void = () => undefined
   const ended = new Promise<null>((resolve) => (end = resolve))
@@ -70,7 +87,11 @@ export async function runJob<Name extends JobName>(
       input,
       proxy((progress: JobProgress<Name>) => (over ? undefined : onProgress?.(progress))),
     )
-    return (await Promise.race([work, ended])) ?? { kind: 'stopped' }
+    return (await Promise.race([work, ended, broken])) ?? { kind: 'stopped' }
+  } catch (error) {
+    if (over) return { kind: 'stopped' }
+    tellFailure(name, error)
+    return { kind: 'failed' }
   } finally {
     // progress comes by a port of its own: some of it may be here only after the answer
     over = true

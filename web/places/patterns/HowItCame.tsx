@@ -41,7 +41,7 @@ function Sampled({ worked, waterTempC }: { readonly worked: WorkedOut; readonly 
     )
     dispatch(setWork(null))
     setBusy(false)
-    if (found.kind !== 'stopped') setResult(found)
+    if (found.kind !== 'stopped' && found.kind !== 'failed') setResult(found)
   }
   const differs =
     result?.kind === 'sampled' &&

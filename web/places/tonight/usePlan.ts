@@ -58,6 +58,8 @@ async function makePlan({ inputs, newKeys, signal, onStep, onProgress }: Making)
     },
   )
   if (!('kind' in best)) onStep({ ...made, counts: best.counts, gap: gapOf(best), isDone: true })
+  // a solver that breaks leaves the plan that was there before it
+  else if (best.kind === 'failed') onStep({ ...made, isDone: true })
 }
 
 /** The plan of what to tie, made anew whenever what it hangs on changes. */
