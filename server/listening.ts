@@ -29,6 +29,9 @@ export interface Listening {
   readonly address: string
 }
 
+/** A page that asks now and then keeps its connection: one that is let go just as it asks is a failure to it. */
+const KEPT_ALIVE_MS = 65_000
+
 function opened(answer: RequestListener, { tls }: Where): Server {
   try {
     return tls ? createSecureServer({ ...tls }, answer) : createServer(answer)
@@ -51,6 +54,8 @@ export function listen(answer: RequestListener, where: Where): Promise<Listening
   } // prettier-ignore
   return new Promise((resolve, reject) => {
     const server = opened(answer, where).listen(port, host)
+    server.keepAliveTimeout = KEPT_ALIVE_MS
+    server.headersTimeout = KEPT_ALIVE_MS + 1_000
     server.once('listening', () => {
       const { port: taken } = server.address() as AddressInfo
       resolve({ server, address: `${tls ? 'https' : 'http'}://${host}:${taken}` })

@@ -4,6 +4,7 @@ import { v7 } from 'uuid'
 import { randomFrom } from '../../core/index.ts'
 import { routes } from '../../contract/index.ts'
 import type { TestServer } from '../../server/testing/testServer.ts'
+import { dishonest, inChunks, openWire } from '../../server/testing/wire.ts'
 import { anyCommand } from './anyCommand.ts'
 
 /** What came of nonsense. */
@@ -54,6 +55,9 @@ function spoil(body: unknown, random: Random): unknown {
   return spoiled
 }
 
+/** In the place of a status: the connection was closed without an answer. */
+const HUNG_UP = 0
+
 interface Answer {
   readonly status: number
   readonly text: string
@@ -100,7 +104,10 @@ const isSentence = (detail: unknown) =>
   /^[“A-Z0-9].*[.?]$/s.test(detail) &&
   !/expected|received|undefined|NaN|\n\s+at /i.test(detail)
 
-/** Sends so much nonsense, drawn by a seed: commands with one field spoiled, bodies that are none, addresses. */
+/**
+ * Sends so much nonsense, drawn by a seed: commands with one field spoiled, whole and in chunks, bodies that are none,
+ * connections that lie, addresses.
+ */
 export async function sendNonsense(server: TestServer, seed: number, count: number): Promise<NonsenseReport> {
   const random = randomFrom(seed)
   const byStatus: Record<number, number> = {}
@@ -108,17 +115,27 @@ export async function sendNonsense(server: TestServer, seed: number, count: numb
   const note = ({ status, text }: Answer, what: () => string) => {
     byStatus[status] = (byStatus[status] ?? 0) + 1
     if (status >= 500) faults.push(`${status} ${what()}: ${text.slice(0, 300)}`)
-    if (status < 400 || status >= 500) return
+    // what is no request at all the platform refuses, without a word
+    if (status < 400 || status >= 500 || text === '') return
     const { detail } = JSON.parse(text) as { detail?: unknown }
     if (!isSentence(detail)) faults.push(`${what()}: ${JSON.stringify(detail)}`)
   }
+  const wire = await openWire(server)
   let some: Awaited<ReturnType<typeof anyCommand>> = null
   for (let n = 0; n < count; n += 1) {
     if (some === null || n % 8 === 0) some = await anyCommand(server, random)
     if (some === null) continue
     const { kind, body } = some
     const what = random()
-    if (what < 0.75) {
+    if (what < 0.04) {
+      const sent = JSON.stringify(spoil({ id: v7(), kind, body }, random))
+      const [how, pieces] = oneOf(random, [
+        ['in chunks', inChunks(sent)] as const,
+        ...Object.entries(dishonest(sent)),
+      ])
+      const { status, text } = await wire.ask(pieces)
+      note({ status: status ?? HUNG_UP, text }, () => `${how}: ${sent.slice(0, 600)}`)
+    } else if (what < 0.75) {
       const sent = spoil({ id: v7(), kind, body }, random) as object
       note(await server.send(sent), () => `${kind} ${JSON.stringify(sent).slice(0, 600)}`)
     } else if (what < 0.85) {
@@ -138,5 +155,6 @@ export async function sendNonsense(server: TestServer, seed: number, count: numb
       note(await server.get(path), () => path)
     }
   }
+  await wire.close()
   return { sent: count, byStatus, faults: [...new Set(faults)] }
 }

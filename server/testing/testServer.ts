@@ -65,6 +65,7 @@ export async function openTestServer(file: string) {
   const agent = request(app)
   return {
     database,
+    app,
     agent,
     get: (path: string) => agent.get(path).set('Host', '127.0.0.1:4180'),
     send: (body: object, headers: Record<string, string> = {}) =>
