@@ -111,6 +111,21 @@ describe('actions that do', () => {
     expect((await seen()).patterns).toEqual([])
   })
 
+  it('put a pattern away again that lay with flies in it', async () => {
+    await act('boxCreate', box)
+    await act('patternSave', midge())
+    await act('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    const before = await seen()
+    const away = await act('patternArchive', { patternId, version: 1 })
+    const after = await seen()
+    const back = await undo(away)
+    expect(await seen()).toEqual(before)
+    const again = await undo(back)
+    expect(await seen()).toEqual(after)
+    await undo(again)
+    expect(await seen()).toEqual(before)
+  })
+
   it('keep what a pattern says when it is edited, taken back and edited anew', async () => {
     await act('boxCreate', box)
     await act('patternSave', midge())

@@ -81,15 +81,6 @@ export type BatchEvent = typeof schema.batchEvent.$inferSelect
 export const imagesOf = ({ before }: Pick<typeof schema.action.$inferSelect, 'before'>): readonly Image[] =>
   before as readonly Image[]
 
-/** Rows of a table that an action made or took out again, as they were after it: they were not seen before. */
-export const broughtRows = <Name extends TableName>(images: readonly Image[], table: Name) =>
-  images.flatMap((image) =>
-    image.kind === 'row' && image.table === table && isSeen(image.after) && !isSeen(image.before)
-      ? [image.after as AnyRow as RowOf<Name>]
-      : [],
-  )
-const isSeen = (row: AnyRow | null): boolean => row !== null && (row.archivedAtMs ?? null) === null
-
 /** Rows of a table that an action made, as it made them. */
 export const madeRows = <Name extends TableName>(images: readonly Image[], table: Name) =>
   images.flatMap((image) =>

@@ -22,3 +22,17 @@ export async function standingAction(db: Reader, id: ActionId): Promise<ActionRo
     stands = !stands
   }
 }
+
+/** The action that a chain of undoing and redoing began with: what was done in the first place. */
+export async function firstOf(db: Reader, row: ActionRow): Promise<ActionRow> {
+  let first = row
+  while (first.undoesActionId !== null) {
+    const [before] = await db
+      .select()
+      .from(action)
+      .where(eq(action.id, first.undoesActionId as ActionId))
+    if (!before) break
+    first = before
+  }
+  return first
+}

@@ -1,5 +1,6 @@
 import { eq, inArray, or } from 'drizzle-orm'
-import type { FamilyId, MaterialId } from '../../contract/index.ts'
+import type { BoxId, FamilyId, MaterialId, PatternId } from '../../contract/index.ts'
+import type { action } from '../db/schema.ts'
 import {
   compartment,
   flyBalance,
@@ -11,8 +12,10 @@ import {
 } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
-import { broughtRows, madeRows, type Image } from './images.ts'
+import { imagesOf, madeRows, type Image, type TableName } from './images.ts'
+import { firstOf } from './standing.ts'
 
+type ActionRow = typeof action.$inferSelect
 type Ids = ReadonlySet<string>
 
 /**
@@ -28,10 +31,21 @@ export interface Staying {
   readonly families: Ids
 }
 
+/** Rows that an action made, or that were made by what it does again, by their table. */
+type Made = (table: TableName) => readonly string[]
+
+async function madeBy({ tx }: CommandContext, target: ActionRow): Promise<Made> {
+  const first = imagesOf(await firstOf(tx, target))
+  const touched = new Set(
+    imagesOf(target).flatMap((image) => (image.kind === 'row' && image.after ? [image.after.id] : [])),
+  )
+  return (table) => madeRows(first, table).flatMap(({ id }) => (touched.has(id) ? [id] : []))
+}
+
 /** Patterns and boxes that the ledger names. Refused while flies of them are on hand, or lie in them. */
-async function namedByLedger({ tx }: CommandContext, images: readonly Image[]) {
-  const patterns = broughtRows(images, 'pattern').map(({ id }) => id)
-  const boxes = broughtRows(images, 'box').map(({ id }) => id)
+async function namedByLedger({ tx }: CommandContext, made: Made) {
+  const patterns = made('pattern') as readonly PatternId[]
+  const boxes = made('box') as readonly BoxId[]
   const rows =
     patterns.length + boxes.length === 0
       ? []
@@ -41,7 +55,7 @@ async function namedByLedger({ tx }: CommandContext, images: readonly Image[]) {
           .innerJoin(variantRevision, eq(variantRevision.id, flyBalance.variantRevisionId))
           .innerJoin(variant, eq(variant.id, variantRevision.variantId))
           .innerJoin(compartment, eq(compartment.id, flyBalance.compartmentId))
-          .where(or(inArray(variant.patternId, patterns), inArray(compartment.boxId, boxes)))
+          .where(or(inArray(variant.patternId, [...patterns]), inArray(compartment.boxId, [...boxes])))
   if (rows.some(({ count }) => count > 0))
     throw new ProblemError(
       'cannotUndo',
@@ -84,12 +98,12 @@ async function recipesToStay({ tx }: CommandContext, images: readonly Image[], p
 }
 
 /** Drawers that the ledger or a recipe that stays names, and the goods that these or others are of. */
-async function goodsToStay({ tx }: CommandContext, images: readonly Image[], revisions: Ids) {
-  const drawers: readonly MaterialId[] = broughtRows(images, 'material').map(({ id }) => id)
-  const families: readonly FamilyId[] = madeRows(images, 'family').map(({ id }) => id)
+async function goodsToStay({ tx }: CommandContext, images: readonly Image[], made: Made, revisions: Ids) {
+  const drawers = made('material') as readonly MaterialId[]
+  const families = made('family') as readonly FamilyId[]
   if (drawers.length + families.length === 0)
     return { drawers: new Set<MaterialId>(), families: new Set<string>() }
-  const going = new Set<string>(
+  const recipesGoing = new Set<string>(
     madeRows(images, 'variantRevision').flatMap(({ id }) => (revisions.has(id) ? [] : [id])),
   )
   const booked = await tx
@@ -102,18 +116,16 @@ async function goodsToStay({ tx }: CommandContext, images: readonly Image[], rev
     .where(inArray(revisionMaterial.materialId, [...drawers]))
   const named = new Set<MaterialId>([
     ...booked.map(({ id }) => id),
-    ...used.flatMap(({ id, revisionId }) => (going.has(revisionId) ? [] : [id])),
+    ...used.flatMap(({ id, revisionId }) => (recipesGoing.has(revisionId) ? [] : [id])),
   ])
   const ofFamilies = await tx
     .select({ id: material.id, familyId: material.familyId })
     .from(material)
     .where(inArray(material.familyId, [...families]))
-  const made = new Set<string>(drawers)
+  const going = new Set<string>(drawers.filter((id) => !named.has(id)))
   return {
     drawers: named,
-    families: new Set<string>(
-      ofFamilies.flatMap(({ id, familyId }) => (named.has(id) || !made.has(id) ? [familyId] : [])),
-    ),
+    families: new Set<string>(ofFamilies.flatMap(({ id, familyId }) => (going.has(id) ? [] : [familyId]))),
   }
 }
 
@@ -122,10 +134,12 @@ async function goodsToStay({ tx }: CommandContext, images: readonly Image[], rev
  *
  * @throws ProblemError where flies lie under it
  */
-export async function whatStays(context: CommandContext, images: readonly Image[]): Promise<Staying> {
-  const places = await namedByLedger(context, images)
+export async function whatStays(context: CommandContext, target: ActionRow): Promise<Staying> {
+  const images = imagesOf(target)
+  const made = await madeBy(context, target)
+  const places = await namedByLedger(context, made)
   const recipes = await recipesToStay(context, images, places.patterns)
-  return { ...places, ...recipes, ...(await goodsToStay(context, images, recipes.revisions)) }
+  return { ...places, ...recipes, ...(await goodsToStay(context, images, made, recipes.revisions)) }
 }
 
 /** Whether an image is of what stays, or belongs to it. */

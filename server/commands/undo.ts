@@ -57,7 +57,7 @@ const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment
 /** Brings back what rows were before an action; what the ledger names is put away instead of removed. */
 async function restoreImages(context: CommandContext, target: ActionRow): Promise<void> {
   const images = imagesOf(target)
-  const staying = await whatStays(context, images)
+  const staying = await whatStays(context, target)
   // what goes is guarded by the database; of a drawer that is put away nothing may be that stands
   const later = await laterWith(context.tx, target, staying.drawers)
   if (later) refuseBecauseOf(later)
