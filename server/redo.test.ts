@@ -111,6 +111,22 @@ describe('actions that do', () => {
     expect((await seen()).patterns).toEqual([])
   })
 
+  it('do again what made a pattern and put flies of it in, all in one', async () => {
+    await act('boxCreate', box)
+    const { newMaterials } = midge()
+    const fly = { patternId, variantId, name: 'Bare', label: '#16', hookMaterialId: newMaterials[0]!.id }
+    const lines = [{ compartmentId: placeA, variantId, count: 2 }]
+    const before = await seen()
+    const put = await act('fliesPutIn', { how: 'found', anyway: false, newMaterials: newMaterials.slice(0, 1), newFlies: [fly], lines }) // prettier-ignore
+    const after = await seen()
+    const undone = await undo(put)
+    expect(await seen()).toEqual(before)
+    const redone = await undo(undone)
+    expect(await seen()).toEqual(after)
+    await undo(redone)
+    expect(await seen()).toEqual(before)
+  })
+
   it('put a pattern away again that lay with flies in it', async () => {
     await act('boxCreate', box)
     await act('patternSave', midge())

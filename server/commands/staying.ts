@@ -12,7 +12,7 @@ import {
 } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
-import { imagesOf, madeRows, type Image, type TableName } from './images.ts'
+import { imagesOf, madeRows, type AnyRow, type Image, type TableName } from './images.ts'
 import { firstOf } from './standing.ts'
 
 type ActionRow = typeof action.$inferSelect
@@ -31,15 +31,19 @@ export interface Staying {
   readonly families: Ids
 }
 
-/** Rows that an action made, or that were made by what it does again, by their table. */
+const isSeen = (row: AnyRow | null): boolean => row !== null && (row.archivedAtMs ?? null) === null
+
+/** Rows that an action made, or made and, done again, took out again, by their table. */
 type Made = (table: TableName) => readonly string[]
 
 async function madeBy({ tx }: CommandContext, target: ActionRow): Promise<Made> {
   const first = imagesOf(await firstOf(tx, target))
-  const touched = new Set(
-    imagesOf(target).flatMap((image) => (image.kind === 'row' && image.after ? [image.after.id] : [])),
+  const brought = new Set(
+    imagesOf(target).flatMap((image) =>
+      image.kind === 'row' && isSeen(image.after) && !isSeen(image.before) ? [image.after?.id] : [],
+    ),
   )
-  return (table) => madeRows(first, table).flatMap(({ id }) => (touched.has(id) ? [id] : []))
+  return (table) => madeRows(first, table).flatMap(({ id }) => (brought.has(id) ? [id] : []))
 }
 
 /** Patterns and boxes that the ledger names. Refused while flies of them are on hand, or lie in them. */
