@@ -7,6 +7,7 @@ import type {
   PatternView,
   PlanView,
   ReachSeasonView,
+  RigsView,
   WatersView,
 } from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
@@ -14,7 +15,8 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { actions, bench, boxes, frame, outings, pattern, patterns, plan, reachSeason, waters } = api.endpoints
+const { actions, bench, boxes, frame, outings, pattern, patterns, plan, reachSeason, rigs, waters } =
+  api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -29,6 +31,7 @@ export const asked = {
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
   outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
+  rigs: (): Promise<RigsView> => there(askOnce(store.dispatch(rigs.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
   reachSeason: (reachId: string): Promise<ReachSeasonView> =>
     there(askOnce(store.dispatch(reachSeason.initiate({ reachId }, anew)))),

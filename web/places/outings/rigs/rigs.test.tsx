@@ -1,0 +1,176 @@
+// @vitest-environment jsdom
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { asked } from '../../../testing/asked.ts'
+import { callHook, onTheDemo, show, until } from '../../../testing/onThePage.tsx'
+import { useMoment } from '../../../moment/useMoment.ts'
+import { useFlyChoices } from '../../../parts/rigs/useRigFlies.ts'
+import { labels } from '../../../words/rigs.ts'
+import Rigs from './Rigs.tsx'
+import { useRigDraft } from './useRigDraft.ts'
+import { useWhichRigs } from './useWhichRigs.ts'
+
+onTheDemo()
+
+const rigNamed = async (name: string) => (await asked.rigs()).rigs.find((rig) => rig.name === name)!
+const flies = async () => {
+  const { result } = callHook(() => useFlyChoices(), undefined)
+  return until(() => result.current)
+}
+
+describe('a rig that is being typed', () => {
+  const LINE = '2 m 0.25 nylon, 90 cm 0.14 fluorocarbon, point Third Button #16 W 2.8'
+
+  it('has parts and a line that follow each other', async () => {
+    const choices = await flies()
+    const { result } = callHook(() => useRigDraft(null, null, choices), undefined)
+    expect(result.current).toMatchObject({ isTouched: false, isChanged: true, isRead: true })
+    act(() => result.current.type(LINE))
+    const nymph = choices.find(({ name }) => name === 'Third Button #16 W 2.8')!
+    expect(result.current.draft.parts).toEqual([
+      { kind: 'tippet', lengthMm: 2000, diameterMm: 0.25, stuff: 'nylon' },
+      { kind: 'tippet', lengthMm: 900, diameterMm: 0.14, stuff: 'fluorocarbon' },
+      { kind: 'point', fly: nymph.id },
+    ])
+    expect(result.current.isTouched).toBe(true)
+    const [top, , point] = result.current.draft.parts
+    act(() => result.current.putParts([top!, point!]))
+    expect(result.current.draft.typed).toContain('2 m')
+    expect(result.current.draft.typed).not.toContain('90 cm')
+    expect(result.current.draft.typed).toContain('Third Button #16 W 2.8')
+  })
+
+  it('keeps what is not understood in the line, as no part, and cannot be kept so', async () => {
+    const choices = await flies()
+    const { result } = callHook(() => useRigDraft(null, null, choices), undefined)
+    act(() => result.current.type('2 m 0.25 nylon, something odd, point Third Button #16 W 2.8'))
+    expect(result.current.draft.typed).toContain('something odd')
+    expect(result.current.draft.parts.map(({ kind }) => kind)).toEqual(['tippet', 'point'])
+    expect(result.current.isRead).toBe(false)
+    act(() => result.current.type(''))
+    expect(result.current.isRead).toBe(false)
+  })
+
+  it('is unchanged again where it says what is saved', async () => {
+    const choices = await flies()
+    const saved = await rigNamed('Tight line, one nymph')
+    const { result } = callHook(() => useRigDraft(saved, null, choices), undefined)
+    expect(result.current).toMatchObject({ isTouched: false, isChanged: false })
+    act(() => result.current.change({ name: 'Other' }))
+    expect(result.current).toMatchObject({ isTouched: true, isChanged: true })
+    act(() => result.current.change({ name: ` ${saved.name} ` }))
+    expect(result.current).toMatchObject({ isTouched: false, isChanged: false })
+    act(() => result.current.change({ way: 'swung' }))
+    expect(result.current.isChanged).toBe(true)
+  })
+})
+
+describe('which rig fishes between two depths', () => {
+  const asking = async (wanted: { fromMm: number; toMm: number } | null, fly: string | null = null) => {
+    const names = ['Tight line, one nymph', 'Dry, three metres', 'Dry with a dropper below']
+    const rigs = await Promise.all(names.map(rigNamed))
+    const { result } = callHook(() => useWhichRigs(rigs, useMoment(), wanted, fly), undefined)
+    return { rigs, result }
+  }
+
+  const foundAt = async (fromMm: number, toMm: number) => {
+    const { rigs, result } = await asking({ fromMm, toMm })
+    const found = await until(() => (result.current.size === rigs.length ? result.current : null))
+    return rigs.map(({ id }) => found.get(id)!)
+  }
+
+  it('is told for each of them: a nymph is led, what hangs below a dry is set, a dry alone stays up', async () => {
+    const [nymph, dry, dropper] = await foundAt(450, 600)
+    expect(nymph!.kind).toBe('lead')
+    expect(dry!.kind).toBe('not')
+    // on its 500 mm below the dry it hangs nearly straight: there as it is, and higher only on less of it
+    expect(dropper).toMatchObject({ kind: 'asIs', fly: 1 })
+    const [, , higher] = await foundAt(250, 350)
+    expect(higher).toMatchObject({ kind: 'set', fly: 1 })
+    const [depthMm, settingMm] = [
+      dropper?.kind === 'asIs' ? dropper.depthMm : NaN,
+      higher?.kind === 'set' ? higher.settingMm : NaN,
+    ]
+    expect(depthMm).toBeGreaterThan(450)
+    expect(depthMm).toBeLessThan(500)
+    expect(settingMm).toBeGreaterThan(300)
+    expect(settingMm).toBeLessThan(400)
+  })
+
+  it('is not asked of a stretch that is none', async () => {
+    for (const wanted of [null, { fromMm: 400, toMm: 400 }, { fromMm: 500, toMm: 300 }]) {
+      const { result } = await asking(wanted)
+      await until(() => result.current)
+      expect(result.current.size).toBe(0)
+    }
+  })
+})
+
+describe('the sheet of a rig', () => {
+  const page = (open: string, onOpen: (id: string) => void = () => undefined) =>
+    show(<Rigs open={open} like={null} fly={null} onOpen={onOpen} wanted={null} onOutings={() => undefined} />)
+  const field = (name: string) => screen.findByRole<HTMLInputElement>('textbox', { name })
+
+  it('is kept under a name once all of its line is understood', async () => {
+    const opened: string[] = []
+    page('new', (id) => opened.push(id))
+    const line = await field(labels.typed)
+    fireEvent.change(line, { target: { value: '3 m 0.20 nylon, odd, point Third Button #16 W 2.8' } })
+    fireEvent.click(screen.getByRole('button', { name: labels.save }))
+    expect((await screen.findByRole('alert')).textContent).toBe(labels.nameIt)
+    fireEvent.change(await field(labels.name), { target: { value: 'Made here' } })
+    fireEvent.click(screen.getByRole('button', { name: labels.save }))
+    await until(() => screen.getByRole('alert').textContent === labels.onePhrase)
+    expect(screen.getByRole('list', { name: labels.understood }).textContent).toContain('“odd”')
+    fireEvent.change(line, { target: { value: '3 m 0.20 nylon, point Third Button #16 W 2.8' } })
+    fireEvent.click(screen.getByRole('button', { name: labels.save }))
+    await until(() => opened.length > 0)
+    const made = await rigNamed('Made here')
+    expect(opened).toEqual([made.id])
+    expect(made.parts.map(({ kind }) => kind)).toEqual(['tippet', 'point'])
+  })
+
+  it('is copied under a name of its own, and put away', async () => {
+    const rig = await rigNamed('Brook, one dry')
+    const opened: string[] = []
+    const { unmount } = page(rig.id, (id) => opened.push(id))
+    fireEvent.click(await screen.findByRole('button', { name: labels.copy }))
+    await until(() => opened.length > 0)
+    const copy = await rigNamed('Brook, one dry, copy')
+    expect(copy.parts).toEqual(rig.parts)
+    expect(copy.id).not.toBe(rig.id)
+    unmount()
+    page(copy.id, (id) => opened.push(id))
+    fireEvent.click(await screen.findByRole('button', { name: labels.putAway }))
+    await until(async () => !(await rigNamed('Brook, one dry, copy')))
+    expect(await rigNamed('Brook, one dry')).toMatchObject({ id: rig.id })
+  })
+
+  it('says what was refused of one that was changed elsewhere, and keeps what was typed', async () => {
+    const rig = await rigNamed('Slow sinker, two flies')
+    page(rig.id)
+    const name = await field(labels.name)
+    fireEvent.change(name, { target: { value: 'Slow sinker, changed here' } })
+    const { store } = await import('../../../wire/store.ts')
+    const { api } = await import('../../../wire/api.ts')
+    const changed = { id: crypto.randomUUID(), kind: 'rigSave', body: { rigId: rig.id, version: rig.version, rig: { name: rig.name, way: rig.way, parts: rig.parts, note: 'elsewhere' } } } // prettier-ignore
+    await fetch('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(changed) }) // prettier-ignore
+    fireEvent.click(screen.getByRole('button', { name: labels.save }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/changed elsewhere/)
+    expect(name.value).toBe('Slow sinker, changed here')
+    expect((await asked.rigs()).rigs.find(({ id }) => id === rig.id)!.note).toBe('elsewhere')
+    store.dispatch(api.util.resetApiState())
+  })
+
+  it('lists all by name, each with what holds least, and opens one', async () => {
+    const opened: string[] = []
+    page('', (id) => opened.push(id))
+    const list = await screen.findByRole('table', { name: labels.rigs })
+    const { rigs } = await asked.rigs()
+    const rows = within(list).getAllByRole('row')
+    expect(rows).toHaveLength(rigs.length)
+    for (const row of rows) expect(row.textContent).toMatch(/weakest [\d.]+ kg/)
+    fireEvent.click(within(list).getByRole('button', { name: 'Dry, three metres' }))
+    expect(opened).toEqual([(await rigNamed('Dry, three metres')).id])
+  })
+})
