@@ -33,6 +33,8 @@ export const TABLES = {
   readingImport: schema.readingImport,
   observation: schema.observation,
 } as const
+/** Whether rows of a table can be put away. */
+export const mayBePutAway = (table: TableName): boolean => 'archivedAtMs' in TABLES[table]
 /** Name of a table whose rows a command may change. */
 export type TableName = keyof typeof TABLES
 /** A row of such a table. */

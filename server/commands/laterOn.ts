@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm'
-import type { BatchId, MaterialId } from '../../contract/index.ts'
+import type { BatchId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { action, batch, batchEvent, flyEntry, materialEntry } from '../db/schema.ts'
 import { imagesOf, type Image } from './images.ts'
@@ -146,32 +146,33 @@ export async function touchedAgain(db: Reader, target: ActionRow): Promise<Actio
 const IDS = /[0-9a-f]{8}-[0-9a-f-]{27}/g
 
 /**
- * The last action that stands, came after another and has to do with one of some drawers, however long ago that was.
- * Null where there is none.
+ * The last action that stands, came after another and names one of some rows, or booked something of some, however long
+ * ago that was. Null where there is none.
  */
 export async function laterWith(
   db: Reader,
   target: ActionRow,
-  drawers: ReadonlySet<MaterialId>,
+  { named, booked }: { readonly named: ReadonlySet<string>; readonly booked: ReadonlySet<string> },
 ): Promise<ActionRow | null> {
-  if (drawers.size === 0) return null
-  const entries = await db
-    .selectDistinct({ by: materialEntry.actionId })
-    .from(materialEntry)
-    .where(inArray(materialEntry.materialId, [...drawers]))
-  const booked = new Set(entries.map(({ by }) => by))
+  if (named.size + booked.size === 0) return null
   for (let page = 0; ; page += 1) {
     const later = await db
       .select()
       .from(action)
-      .where(and(after(target), eq(action.undoable, true), isNull(action.undoesActionId)))
+      .where(and(after(target), isNull(action.undoesActionId)))
       .orderBy(sql`${action}.rowid desc`)
       .limit(LOOKED_THROUGH)
       .offset(page * LOOKED_THROUGH)
+    const moved = await bookedBy(
+      db,
+      later.map(({ id }) => id),
+    )
+    const has = (ids: ReadonlySet<string>, text: string) => (text.match(IDS) ?? []).some((id) => ids.has(id))
     for (const row of later) {
-      const named = JSON.stringify(row.before).match(IDS) ?? []
-      if (!booked.has(row.id) && !named.some((id) => drawers.has(id as MaterialId))) continue
-      if (await standingAction(db, row.id)) return row
+      const isWith =
+        has(named, JSON.stringify(row.before)) ||
+        [...(moved.get(row.id) ?? [])].some((what) => has(booked, what))
+      if (isWith && (await standingAction(db, row.id))) return row
     }
     if (later.length < LOOKED_THROUGH) return null
   }

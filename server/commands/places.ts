@@ -119,7 +119,8 @@ export const reachAdd: Handler<CommandBody<'reachAdd'>> = async (
   const water = await recorder.need('water', waterId, 'water')
   if (!isPartOf(water.kind, added.kind))
     throw refused('reach.kind', 'That is a part of another kind of water: a river flows, a lake stands.')
-  const there = await reachesOf(context, waterId)
+  // those that are put away may come back to their places
+  const there = await context.tx.select().from(reach).where(eq(reach.waterId, waterId))
   const position = Math.max(-1, ...there.map((one) => one.position)) + 1
   await recorder.insert('reach', { ...added, id: reachId, waterId, position })
   return { label: { code: 'reachAdded', subject: `${added.name}, ${water.name}` } }

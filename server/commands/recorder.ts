@@ -46,7 +46,8 @@ export interface Recorder {
   readonly insertRevisionMaterials: (
     rows: readonly (typeof schema.revisionMaterial.$inferInsert)[],
   ) => Promise<void>
-  readonly restore: (image: Image) => Promise<void>
+  /** brings an image back; answers ids of what history names, so that it was put away and not removed */
+  readonly restore: (image: Image, nowMs: number) => Promise<readonly string[]>
 }
 
 /** A recorder over a transaction. */

@@ -1,11 +1,12 @@
 import { eq, sql } from 'drizzle-orm'
 import type { BatchId, ReachId } from '../../contract/index.ts'
 import type { Tx } from '../db/database.ts'
+import { constraintCode } from '../db/errors.ts'
 import { canonicalJson } from '../db/ids.ts'
 import * as schema from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import { COUNTED } from './counted.ts'
-import { TABLES } from './images.ts'
+import { mayBePutAway, TABLES } from './images.ts'
 import type { AnyRow, BatchEvent, Image, Served, TableName } from './images.ts'
 import type { Recorder } from './recorder.ts'
 import { rowOf, tableOf } from './rows.ts'
@@ -75,24 +76,33 @@ export function restoring(
     images.push({ kind: 'batchEvents', before: [], after: events })
   }
 
-  /** Brings one image back to what it was before: the fields that its action touched, if nothing has changed them since. */
-  async function restore(image: Image): Promise<void> {
-    if (image.kind === 'serves') return restoreServes(image)
-    if (image.kind === 'batchEvents') return putEvents(image.before)
-    if (image.kind === 'spoiledCause') return setSpoiledCause(image.eventId, image.before)
-    if (image.kind === 'revisionMaterials') {
-      images.push(image)
-      return
+  /** Removes a row; not one that can be put away and that others name. */
+  async function removed(table: TableName, id: string): Promise<boolean> {
+    try {
+      await tx.delete(TABLES[table]).where(eq(tableOf(table).id, id))
+    } catch (error) {
+      if (!mayBePutAway(table) || constraintCode(error) !== 'SQLITE_CONSTRAINT_FOREIGNKEY') throw error
+      return false
     }
-    const { table, before, after } = image
+    if (table === 'reach') await dropDerived(tx, id as ReachId)
+    return true
+  }
+
+  /** Brings one row back to what it was before: the fields that its action touched, if nothing has changed them since. */
+  async function restoreRow({ table, before, after }: Image & { kind: 'row' }, nowMs: number) {
     const id = (after ?? before)?.id ?? ''
     const now = await rowOf(tx, table, id)
     const back = takeBack(unversioned(before), unversioned(after), unversioned(now))
     if (back === CHANGED_SINCE) throw changedSince()
+    let isNamed = false
     if (back === null) {
-      if (table === 'reach') await dropDerived(tx, id as ReachId)
       if (table === 'batch') await takeEvents(id as BatchId)
-      await tx.delete(TABLES[table]).where(eq(tableOf(table).id, id))
+      isNamed = !(await removed(table, id))
+      if (isNamed)
+        await tx
+          .update(TABLES[table])
+          .set({ archivedAtMs: nowMs, version: (now?.version ?? 0) + 1 } as never)
+          .where(eq(tableOf(table).id, id))
     } else if (!now) {
       await tx.insert(TABLES[table]).values(before as never)
     } else {
@@ -102,6 +112,16 @@ export function restoring(
         .where(eq(tableOf(table).id, id))
     }
     keep(table, now, await rowOf(tx, table, id))
+    return isNamed ? [id] : []
+  }
+
+  async function restore(image: Image, nowMs: number): Promise<readonly string[]> {
+    if (image.kind === 'row') return restoreRow(image, nowMs)
+    if (image.kind === 'serves') await restoreServes(image)
+    else if (image.kind === 'batchEvents') await putEvents(image.before)
+    else if (image.kind === 'spoiledCause') await setSpoiledCause(image.eventId, image.before)
+    else images.push(image)
+    return []
   }
 
   return restore

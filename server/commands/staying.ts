@@ -1,15 +1,7 @@
 import { eq, inArray, or } from 'drizzle-orm'
-import type { BoxId, FamilyId, MaterialId, PatternId } from '../../contract/index.ts'
+import type { BoxId, PatternId } from '../../contract/index.ts'
 import type { action } from '../db/schema.ts'
-import {
-  compartment,
-  flyBalance,
-  material,
-  materialEntry,
-  revisionMaterial,
-  variant,
-  variantRevision,
-} from '../db/schema.ts'
+import { compartment, flyBalance, variant, variantRevision } from '../db/schema.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
 import { imagesOf, madeRows, type AnyRow, type Image, type TableName } from './images.ts'
@@ -27,16 +19,15 @@ export interface Staying {
   readonly boxes: Ids
   readonly revisions: Ids
   readonly dressings: Ids
-  readonly drawers: ReadonlySet<MaterialId>
-  readonly families: Ids
 }
 
 const isSeen = (row: AnyRow | null): boolean => row !== null && (row.archivedAtMs ?? null) === null
 
-/** Rows that an action made, or made and, done again, took out again, by their table. */
-type Made = (table: TableName) => readonly string[]
+/** Rows of a table that an action made, or that it, doing their making again, took out again. */
+export type Made = (table: TableName) => readonly string[]
 
-async function madeBy({ tx }: CommandContext, target: ActionRow): Promise<Made> {
+/** What an action made, or takes out again of what was made in the first place. */
+export async function madeBy({ tx }: CommandContext, target: ActionRow): Promise<Made> {
   const first = imagesOf(await firstOf(tx, target))
   const brought = new Set(
     imagesOf(target).flatMap((image) =>
@@ -101,49 +92,18 @@ async function recipesToStay({ tx }: CommandContext, images: readonly Image[], p
   }
 }
 
-/** Drawers that the ledger or a recipe that stays names, and the goods that these or others are of. */
-async function goodsToStay({ tx }: CommandContext, images: readonly Image[], made: Made, revisions: Ids) {
-  const drawers = made('material') as readonly MaterialId[]
-  const families = made('family') as readonly FamilyId[]
-  if (drawers.length + families.length === 0)
-    return { drawers: new Set<MaterialId>(), families: new Set<string>() }
-  const recipesGoing = new Set<string>(
-    madeRows(images, 'variantRevision').flatMap(({ id }) => (revisions.has(id) ? [] : [id])),
-  )
-  const booked = await tx
-    .selectDistinct({ id: materialEntry.materialId })
-    .from(materialEntry)
-    .where(inArray(materialEntry.materialId, [...drawers]))
-  const used = await tx
-    .selectDistinct({ id: revisionMaterial.materialId, revisionId: revisionMaterial.variantRevisionId })
-    .from(revisionMaterial)
-    .where(inArray(revisionMaterial.materialId, [...drawers]))
-  const named = new Set<MaterialId>([
-    ...booked.map(({ id }) => id),
-    ...used.flatMap(({ id, revisionId }) => (recipesGoing.has(revisionId) ? [] : [id])),
-  ])
-  const ofFamilies = await tx
-    .select({ id: material.id, familyId: material.familyId })
-    .from(material)
-    .where(inArray(material.familyId, [...families]))
-  const going = new Set<string>(drawers.filter((id) => !named.has(id)))
-  return {
-    drawers: named,
-    families: new Set<string>(ofFamilies.flatMap(({ id, familyId }) => (going.has(id) ? [] : [familyId]))),
-  }
-}
-
 /**
  * What of an action has to stay when it is taken back.
  *
  * @throws ProblemError where flies lie under it
  */
-export async function whatStays(context: CommandContext, target: ActionRow): Promise<Staying> {
-  const images = imagesOf(target)
-  const made = await madeBy(context, target)
+export async function whatStays(
+  context: CommandContext,
+  images: readonly Image[],
+  made: Made,
+): Promise<Staying> {
   const places = await namedByLedger(context, made)
-  const recipes = await recipesToStay(context, images, places.patterns)
-  return { ...places, ...recipes, ...(await goodsToStay(context, images, made, recipes.revisions)) }
+  return { ...places, ...(await recipesToStay(context, images, places.patterns)) }
 }
 
 /** Whether an image is of what stays, or belongs to it. */
@@ -166,10 +126,6 @@ export function belongsTo(staying: Staying, image: Image): boolean {
       return staying.boxes.has(String(boxId))
     case 'variantRevision':
       return staying.revisions.has(id)
-    case 'material':
-      return staying.drawers.has(id as MaterialId)
-    case 'family':
-      return staying.families.has(id)
     default:
       return false
   }

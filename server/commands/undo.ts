@@ -16,10 +16,10 @@ import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
-import { imagesOf, madeRows, type TableName } from './images.ts'
+import { imagesOf, madeRows, mayBePutAway, TABLES, type Image, type TableName } from './images.ts'
 import { laterOn, laterWith, touchedAgain } from './laterOn.ts'
 import { standingAction } from './standing.ts'
-import { belongsTo, whatStays } from './staying.ts'
+import { belongsTo, madeBy, whatStays } from './staying.ts'
 import { isCounted } from '../read/standingEntries.ts'
 
 type ActionRow = typeof action.$inferSelect
@@ -52,25 +52,40 @@ async function reverseLedgers(context: CommandContext, target: ActionRow): Promi
   }
 }
 
-const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment', 'material', 'family'])
+const PUT_AWAY: ReadonlySet<TableName> = new Set(['pattern', 'box', 'compartment'])
 
-/** Brings back what rows were before an action; what the ledger names is put away instead of removed. */
+/** What is planned, packed or measured is of these. */
+const FLIES: ReadonlySet<TableName> = new Set(['variant', 'variantRevision'])
+/** What else is put away where history names it. Of patterns and boxes that is known before: no fly may lie there. */
+const MAY_STAY = (Object.keys(TABLES) as TableName[]).filter((table) => mayBePutAway(table) && !PUT_AWAY.has(table) && !FLIES.has(table)) // prettier-ignore
+
+/**
+ * Brings back what rows were before an action; what history names is put away instead of removed. Refused while anything
+ * that stands has to do with what is put away: where nothing refers to it any more the database would have let it go.
+ */
 async function restoreImages(context: CommandContext, target: ActionRow): Promise<void> {
+  const { recorder, tx, nowMs, pace } = context
   const images = imagesOf(target)
-  const staying = await whatStays(context, target)
-  // what goes is guarded by the database; of a drawer that is put away nothing may be that stands
-  const later = await laterWith(context.tx, target, staying.drawers)
-  if (later) refuseBecauseOf(later)
+  const made = await madeBy(context, target)
+  const staying = await whatStays(context, images, made)
+  const [away, flies] = [new Set<string>(), new Set<string>()]
   for (const image of [...images].reverse()) {
-    await context.pace.breathe()
-    if (!belongsTo(staying, image)) await context.recorder.restore(image)
-    else if (image.kind === 'row' && image.after && PUT_AWAY.has(image.table))
-      await context.recorder.update(image.table, image.after.id, null, { archivedAtMs: context.nowMs })
+    await pace.breathe()
+    if (!belongsTo(staying, image)) {
+      for (const id of await recorder.restore(image, nowMs)) away.add(id)
+    } else if (image.kind === 'row' && image.after) {
+      if (FLIES.has(image.table)) flies.add(image.after.id)
+      if (PUT_AWAY.has(image.table))
+        await recorder.update(image.table, image.after.id, null, { archivedAtMs: nowMs })
+    }
   }
   await leaveHomes(
     context,
     madeRows(images, 'compartment').flatMap(({ id, boxId }) => (staying.boxes.has(boxId) ? [id] : [])),
   )
+  for (const id of MAY_STAY.flatMap(made)) if (!wasMadeBy(images, id)) away.add(id)
+  const later = await laterWith(tx, target, { named: new Set([...away, ...flies]), booked: away })
+  if (later) refuseBecauseOf(later)
 }
 
 /** Flies that got their place in compartments that are put away have none any more. */
@@ -85,6 +100,10 @@ async function leaveHomes(
     .where(inArray(variant.homeCompartmentId, [...compartmentIds]))
   for (const { id } of rows) await recorder.update('variant', id, null, { homeCompartmentId: null })
 }
+
+/** Whether an action itself made a row, and did not only take it out again. */
+const wasMadeBy = (images: readonly Image[], id: string): boolean =>
+  images.some((image) => image.kind === 'row' && image.before === null && image.after?.id === id)
 
 /** Reverses all that an action did; answers the event that counts back, where it was a count. */
 async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {

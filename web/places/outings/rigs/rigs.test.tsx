@@ -1,6 +1,9 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen, within } from '@testing-library/react'
+import { createElement } from 'react'
 import { describe, expect, it } from 'vitest'
+import { ColumnContext } from '../../../column/marks.ts'
+import type { ColumnContent } from '../../../column/marks.ts'
 import { asked } from '../../../testing/asked.ts'
 import { callHook, onTheDemo, show, until } from '../../../testing/onThePage.tsx'
 import { useMoment } from '../../../moment/useMoment.ts'
@@ -103,6 +106,64 @@ describe('which rig fishes between two depths', () => {
       await until(() => result.current)
       expect(result.current.size).toBe(0)
     }
+  })
+})
+
+describe('the grip of a rig in the Column', () => {
+  /** A rig's sheet, with what hangs in the Column. */
+  async function hung(name: string) {
+    const rig = await rigNamed(name)
+    let content: ColumnContent | null = null
+    const take = (next: ColumnContent) => void (content = next)
+    const page = createElement(Rigs, { open: rig.id, like: null, fly: null, onOpen: () => undefined, wanted: null, onOutings: () => undefined }) // prettier-ignore
+    show(createElement(ColumnContext, { value: take }, page))
+    const grip = () => content?.rig?.grip ?? null
+    const words = () => grip()?.words ?? ''
+    const depth = () => grip()?.depthMm ?? NaN
+    await until(() => grip())
+    return { content: () => content!, grip: () => grip()!, words, depth }
+  }
+
+  it('under a float sets it, step by step and where it is dragged to', async () => {
+    const { content, grip, words, depth } = await hung('Dry with a dropper below')
+    expect(grip().label).toBe(labels.setTo)
+    expect(content().rig!.isCarried).toBe(true)
+    const [before, from] = [depth(), words()]
+    expect(Math.max(...content().rig!.flies.map(({ zMm }) => zMm))).toBeCloseTo(before, 6)
+    act(() => grip().onStep(-20))
+    await until(() => words() !== from && depth() < before - 100)
+    act(() => grip().onDrag(before))
+    act(() => grip().onDrop())
+    await until(() => Math.abs(depth() - before) < 30)
+  })
+
+  it('of a tight line leads it, slower for deeper', async () => {
+    const { grip, words, depth } = await hung('Tight line, team of two')
+    expect(grip().label).toBe(labels.ledAt)
+    const [before, from] = [depth(), words()]
+    act(() => grip().onStep(-30))
+    await until(() => words() !== from && depth() < before)
+    const higher = depth()
+    act(() => grip().onStep(60))
+    await until(() => depth() > higher)
+  })
+
+  it('of one that is counted down counts, from nothing to where it has come to rest', async () => {
+    const { grip, words, depth } = await hung('Slow sinker, two flies')
+    expect(grip().label).toBe(labels.count)
+    act(() => grip().onStep(-1000))
+    await until(() => words() === '0 s')
+    expect(depth()).toBeLessThan(200)
+    act(() => grip().onStep(5))
+    await until(() => words() === '5 s')
+    const five = depth()
+    act(() => grip().onDrag(five + 300))
+    await until(() => depth() >= five + 300)
+    expect(Number.parseInt(words(), 10)).toBeGreaterThan(5)
+    act(() => grip().onDrag(1e6))
+    const last = await until(() => (Number.parseInt(words(), 10) > 10 ? words() : null))
+    act(() => grip().onStep(1))
+    expect(words()).toBe(last)
   })
 })
 

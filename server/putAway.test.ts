@@ -1,5 +1,14 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import type { CommandInput, CommandKind, FamiliesView, StoresView } from '../contract/index.ts'
+import { foodStageBody } from '../contract/index.ts'
+import type {
+  CommandInput,
+  CommandKind,
+  FamiliesView,
+  LarderView,
+  StageLine,
+  StoresView,
+  WatersView,
+} from '../contract/index.ts'
 import { box, hook, id, midge, placeA, thread, threadFamily, variantId } from './testing/smallBox.ts'
 import { onShippedData } from './testing/onShippedData.ts'
 import type { TestServer } from './testing/testServer.ts'
@@ -41,6 +50,22 @@ const bodyOf = (materialId: never) => ({
 const ofSilk = () => midge({ dressing: bodyOf(silkDrawer) })
 const counted = (materialId: never, amount = 3) =>
   ({ materialId, cause: 'counted', amount }) satisfies CommandInput<'materialEntry'>
+
+const water: CommandInput<'waterCreate'>['water'] = { name: 'Long Beck', kind: 'freestone', latitudeDeg: 54, longitudeDeg: -2, timeZone: 'Europe/London', clarityMm: 2000, snagginess: 1, openFromMonthDay: '03-25', openToMonthDay: '09-30', iceOffMonthDay: null, rules: { dryOnly: null, upstreamOnly: null, maxFlies: null, barbless: null, noLead: null, noAddedWeight: null, minHookSize: null, maxHookSize: null, noIndicator: null, maxLeaderMm: null }, rulesNote: '' } as never // prettier-ignore
+const reach = { kind: 'reach', name: 'Bridge', elevationM: 100, typicalDepthMm: 600, surfaceSpeedMmPerS: 400, thermoclineMm: null, defaultTempC: Array(12).fill(10) } as const // prettier-ignore
+const beck: CommandInput<'waterCreate'> = {
+  waterId: id('test:water'),
+  water,
+  reaches: [{ id: id('test:reach'), ...reach }] as never,
+}
+const readings = (importId: never): CommandInput<'readingsImport'> => ({
+  importId,
+  readings: { reachId: id('test:reach'), depthMm: 300, source: 'entered', rows: [[20_000, 600, 1050, null, null]] } as never, // prettier-ignore
+})
+const waters = async () =>
+  ((await server.get('/api/waters').expect(200)).body as WatersView).waters.map(
+    ({ water: { name }, reaches }) => [name, reaches.map((one) => one.reach.name)],
+  )
 
 const homeless = midge({ variants: midge().variants.map((each) => ({ ...each, homeCompartmentId: null })) })
 
@@ -179,5 +204,93 @@ describe('a drawer whose making is taken back', () => {
     const variants = homeless.variants.map((each) => ({ ...each, id: id('test:variant-again') }))
     await act('patternSave', { ...homeless, patternId: id('test:pattern-again'), variants })
     expect(await seen()).toEqual(after)
+  })
+})
+
+describe('a water whose making is taken back', () => {
+  it('goes though readings were taken in there once, and comes again', async () => {
+    const before = await waters()
+    const made = await act('waterCreate', beck)
+    const after = await waters()
+    await passing('readingsImport', readings(id('test:import')))
+    const undone = await undo(made)
+    expect(await waters()).toEqual(before)
+    const redone = await undo(undone)
+    expect(await waters()).toEqual(after)
+    await act('readingsImport', readings(id('test:import-again')))
+    expect(await refused(redone)).toMatch(/Read Bridge/)
+    expect(await waters()).toEqual(after)
+  })
+
+  it('stays while readings are there, and goes once they are put away and back out', async () => {
+    const made = await act('waterCreate', beck)
+    const taken = await act('readingsImport', readings(id('test:import')))
+    const away = await act('readingsArchive', { importId: id('test:import'), version: 2 })
+    expect(await refused(made)).toContain('Bridge')
+    await undo(away)
+    await undo(taken)
+    await undo(made)
+    expect(await waters()).toEqual([])
+  })
+
+  it('gives its name to another', async () => {
+    const made = await act('waterCreate', beck)
+    await passing('readingsImport', readings(id('test:import')))
+    await undo(made)
+    await act('waterCreate', { ...beck, waterId: id('test:other'), reaches: [{ id: id('test:other-reach'), ...reach }] as never }) // prettier-ignore
+    expect(await waters()).toEqual([['Long Beck', ['Bridge']]])
+  })
+})
+
+describe('a reach', () => {
+  it('is added beside one that was put away, and that one comes back beside it', async () => {
+    const { waterId } = beck
+    await act('waterCreate', beck)
+    await act('reachAdd', { waterId, reachId: id('test:second'), reach: { ...reach, name: 'Second' } as never })
+    const away = await act('reachArchive', { reachId: id('test:second'), version: 1 })
+    await act('reachAdd', { waterId, reachId: id('test:third'), reach: { ...reach, name: 'Third' } as never })
+    await undo(away)
+    expect(await waters()).toEqual([['Long Beck', ['Bridge', 'Second', 'Third']]])
+  })
+})
+
+describe('a food whose making is taken back', () => {
+  it('goes though a pattern that is history served it', async () => {
+    await act('boxCreate', box)
+    const stages = async () => ((await server.get('/api/larder').expect(200)).body as LarderView).stages
+    const foodsOf = async () => (await stages()).length
+    const before = await foodsOf()
+    const [like] = await stages()
+    const stage = Object.fromEntries(
+      Object.keys(foodStageBody.shape).map((key) => [key, like![key as keyof StageLine]]),
+    )
+    const made = await act('foodStageSave', {
+      foodStageId: id('test:stage'),
+      version: null,
+      food: { id: id('test:food'), name: 'Own food', groupKey: like!.groupKey },
+      stage: stage as never,
+    })
+    const after = await foodsOf()
+    expect(after).toBeGreaterThan(before)
+    const saved = await act('patternSave', midge({ serves: [{ foodStageId: id('test:stage'), weight: 1 }] }))
+    await passing('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    expect(await refused(made)).toContain('Plain Thread')
+    await undo(saved)
+    const undone = await undo(made)
+    expect(await foodsOf()).toBe(before)
+    await undo(undone)
+    expect(await foodsOf()).toBe(after)
+  })
+})
+
+describe('a pattern that history names', () => {
+  it('is not put away while flies of it are to be tied, though none is left', async () => {
+    await act('boxCreate', box)
+    const saved = await act('patternSave', midge())
+    await passing('fliesCount', { compartmentId: placeA, variantId, counted: 2 })
+    const planned = await act('batchPlan', { batchId: id('test:batch'), variantId, plannedCount: 3, compartmentId: placeA, onVise: false } as never) // prettier-ignore
+    await server.command('undo', { actionId: saved }).expect(409)
+    await undo(planned)
+    await undo(saved)
   })
 })
