@@ -16,7 +16,7 @@ import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
-import { imagesOf, madeRows, mayBePutAway, TABLES, type Image, type TableName } from './images.ts'
+import { imagesOf, madeRows, mayBePutAway, TABLES, type TableName } from './images.ts'
 import { laterOn, laterWith, touchedAgain } from './laterOn.ts'
 import { standingAction } from './standing.ts'
 import { belongsTo, madeBy, whatStays } from './staying.ts'
@@ -83,7 +83,10 @@ async function restoreImages(context: CommandContext, target: ActionRow): Promis
     context,
     madeRows(images, 'compartment').flatMap(({ id, boxId }) => (staying.boxes.has(boxId) ? [id] : [])),
   )
-  for (const id of MAY_STAY.flatMap(made)) if (!wasMadeBy(images, id)) away.add(id)
+  const own = new Set(
+    images.flatMap((image) => (image.kind === 'row' && !image.before ? [image.after?.id] : [])),
+  )
+  for (const id of MAY_STAY.flatMap(made)) if (!own.has(id)) away.add(id)
   const later = await laterWith(tx, target, { named: new Set([...away, ...flies]), booked: away })
   if (later) refuseBecauseOf(later)
 }
@@ -100,10 +103,6 @@ async function leaveHomes(
     .where(inArray(variant.homeCompartmentId, [...compartmentIds]))
   for (const { id } of rows) await recorder.update('variant', id, null, { homeCompartmentId: null })
 }
-
-/** Whether an action itself made a row, and did not only take it out again. */
-const wasMadeBy = (images: readonly Image[], id: string): boolean =>
-  images.some((image) => image.kind === 'row' && image.before === null && image.after?.id === id)
 
 /** Reverses all that an action did; answers the event that counts back, where it was a count. */
 async function reverse(context: CommandContext, target: ActionRow): Promise<string | undefined> {
