@@ -8,6 +8,7 @@ import { AddressError, PortTakenError } from './listening.ts'
 import { start } from './start.ts'
 import type { StartOptions } from './start.ts'
 import { homeAddress } from './homeAddress.ts'
+import { keepHeapSmall } from './upkeep/smallHeap.ts'
 
 const DEFAULT_PORT = 4180
 const DEFAULT_PHONES_PORT = 4182
@@ -95,6 +96,7 @@ export const keepPrivate = (): void => void process.umask(0o077)
 /** Serves a data directory until it is told to stop. */
 export async function serve({ directory, title, fill }: ServeOptions): Promise<void> {
   keepPrivate()
+  keepHeapSmall()
   try {
     const { data, port, apiOnly, withParent, phones } = readOptions()
     const running = await start({

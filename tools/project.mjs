@@ -5,10 +5,10 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
-/** The project's root folder. */
 /** How Node runs the server: answers live shortly, so a small nursery keeps it 25 MB smaller and costs no time. */
 export const SERVER_FLAGS = ['--max-semi-space-size=2']
 
+/** The project's root folder. */
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'

@@ -5,11 +5,9 @@ import type { Makers } from './byChance.ts'
 export const outingMakers: Makers<'outingPack' | 'outingUnpack' | 'outingTakeIn' | 'spellArchive'> = {
   outingPack: async (server, random) => {
     const planned = (await outings(server)).filter(({ status }) => status === 'planned')
-    const [outing, fly, place] = [
-      oneOf(random, planned),
-      await lying(server, random),
-      oneOf(random, await places(server)),
-    ]
+    const [outing, fly] = [oneOf(random, planned), await lying(server, random)]
+    const others = (await places(server)).filter(({ id }) => id !== fly?.compartmentId)
+    const place = oneOf(random, others)
     return (
       outing &&
       fly &&
