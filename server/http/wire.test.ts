@@ -21,6 +21,13 @@ const body = JSON.stringify({ id: '0190b3a0-0000-7000-8000-00000000c0de', kind: 
 const boxes = async () =>
   ((await server.get('/api/boxes').expect(200)).body as { boxes: unknown[] }).boxes.length
 
+describe('a connection', () => {
+  it('is kept for a page that asks once a minute', async () => {
+    const answer = await fetch(`${wire.address}/api/alive`)
+    expect(Number(/timeout=(\d+)/.exec(answer.headers.get('keep-alive') ?? '')?.[1])).toBeGreaterThan(60)
+  })
+})
+
 describe('a body in chunks', () => {
   it('arrives whole, once', async () => {
     const before = await boxes()

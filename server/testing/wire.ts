@@ -37,6 +37,7 @@ async function overTheWire(address: string, pieces: readonly string[]): Promise<
 export async function openWire({ app }: TestServer) {
   const listening = await listen(app, { host: '127.0.0.1', port: 0, portFlag: '' })
   return {
+    address: listening.address,
     ask: (pieces: readonly string[]) => overTheWire(listening.address, pieces),
     close: () => endListening(listening),
   }
