@@ -205,6 +205,21 @@ describe('a drawer whose making is taken back', () => {
     await act('patternSave', { ...homeless, patternId: id('test:pattern-again'), variants })
     expect(await seen()).toEqual(after)
   })
+
+  it('stays, come again under its own id, while another fly is of it', async () => {
+    const saved = await act('patternSave', homeless)
+    for (const drawer of [hook, thread]) await passing('materialEntry', counted(drawer))
+    await undo(saved)
+    const under = (key: string, change: object) => ({ ...homeless, patternId: id(`test:${key}`), name: key, variants: homeless.variants.map((each) => ({ ...each, id: id(`test:${key}-variant`) })), ...change }) // prettier-ignore
+    const again = await act('patternSave', under('again', {}))
+    const other = await act('patternSave', under('other', { newMaterials: [] }))
+    const now = await seen()
+    expect(await refused(again)).toContain('other')
+    expect(await seen()).toEqual(now)
+    await undo(other)
+    await undo(again)
+    expect((await seen()).drawers).toEqual([])
+  })
 })
 
 describe('a water whose making is taken back', () => {

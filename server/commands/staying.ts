@@ -23,18 +23,23 @@ export interface Staying {
 
 const isSeen = (row: AnyRow | null): boolean => row !== null && (row.archivedAtMs ?? null) === null
 
+/** Rows that were not seen before an action, and are after it: new ones, and those that it took out again. */
+const broughtOut = (images: readonly Image[]) =>
+  images.flatMap((image) =>
+    image.kind === 'row' && image.after && isSeen(image.after) && !isSeen(image.before)
+      ? [{ table: image.table, id: image.after.id }]
+      : [],
+  )
+
 /** Rows of a table that an action made, or that it, doing their making again, took out again. */
 export type Made = (table: TableName) => readonly string[]
 
 /** What an action made, or takes out again of what was made in the first place. */
 export async function madeBy({ tx }: CommandContext, target: ActionRow): Promise<Made> {
   const first = imagesOf(await firstOf(tx, target))
-  const brought = new Set(
-    imagesOf(target).flatMap((image) =>
-      image.kind === 'row' && isSeen(image.after) && !isSeen(image.before) ? [image.after?.id] : [],
-    ),
-  )
-  return (table) => madeRows(first, table).flatMap(({ id }) => (brought.has(id) ? [id] : []))
+  const now = new Set(broughtOut(imagesOf(target)).map(({ id }) => id))
+  const ids = broughtOut(first).filter(({ id }) => now.has(id))
+  return (table) => ids.flatMap((one) => (one.table === table ? [one.id] : []))
 }
 
 /** Patterns and boxes that the ledger names. Refused while flies of them are on hand, or lie in them. */

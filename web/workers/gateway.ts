@@ -20,8 +20,8 @@ interface RunOptions<Name extends JobName> {
 interface Lane {
   readonly worker: Worker
   readonly remote: Remote<WorkerApi>
-  /** rejects when the worker itself breaks, as one that does not load: no job of it answers any more */
-  readonly broken: Promise<never>
+  /** what its jobs that run are told when the worker itself breaks, as one that does not load: none answers any more */
+  readonly onBreak: Set<(error: Error) => void>
 }
 
 const warm = new Map<string, Lane>()
@@ -36,16 +36,13 @@ function laneOf(name: string): Lane {
   const known = warm.get(name)
   if (known) return known
   const worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_resolve, reject) => {
-    worker.addEventListener('error', (event) => {
-      event.preventDefault()
-      if (warm.get(name)?.worker === worker) warm.delete(name)
-      worker.terminate()
-      reject(new Error(event.message || 'The worker did not load.'))
-    })
+  const made: Lane = { worker, remote: wrap<WorkerApi>(worker), onBreak: new Set() }
+  worker.addEventListener('error', (event) => {
+    event.preventDefault()
+    if (warm.get(name) === made) warm.delete(name)
+    worker.terminate()
+    for (const tell of made.onBreak) tell(new Error(event.message || 'The worker did not load.'))
   })
-  broken.catch(() => undefined)
-  const made = { worker, remote: wrap<WorkerApi>(worker), broken }
   warm.set(name, made)
   return made
 }
@@ -64,10 +61,13 @@ export async function runJob<Name extends JobName>(
   if (signal?.aborted) return { kind: 'stopped' }
   // what is ended by force has a worker of its own, so that its neighbours go on
   const laneName = byForce ? `own:${key}` : String(lane)
-  const { worker, remote, broken } = laneOf(laneName)
+  const { worker, remote, onBreak } = laneOf(laneName)
   const id = `${key}:${(started += 1)}`
   let end: (nothing: null) => void = () => undefined
-  const ended = new Promise<null>((resolve) => (end = resolve))
+  let breaks: (error: Error) => void = () => undefined
+  // one of this job alone: what all jobs of a lane waited for would keep all their answers
+  const ended = new Promise<null>((resolve, reject) => ([end, breaks] = [resolve, reject]))
+  onBreak.add(breaks)
   let over = false
   const stop = () => {
     over = true
@@ -87,7 +87,7 @@ export async function runJob<Name extends JobName>(
       input,
       proxy((progress: JobProgress<Name>) => (over ? undefined : onProgress?.(progress))),
     )
-    return (await Promise.race([work, ended, broken])) ?? { kind: 'stopped' }
+    return (await Promise.race([work, ended])) ?? { kind: 'stopped' }
   } catch (error) {
     if (over) return { kind: 'stopped' }
     tellFailure(name, error)
@@ -95,6 +95,7 @@ export async function runJob<Name extends JobName>(
   } finally {
     // progress comes by a port of its own: some of it may be here only after the answer
     over = true
+    onBreak.delete(breaks)
     signal?.removeEventListener('abort', stop)
     if (running.get(key) === stop) running.delete(key)
   }
