@@ -204,6 +204,7 @@ export {
   inOrder,
   learnedLossRate,
   lossQuantile,
+  needShown,
   outingCover,
   outingServings,
   overEvenings,

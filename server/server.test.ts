@@ -7,6 +7,7 @@ import type {
   BoxesView,
   CommandInput,
   DrawingsView,
+  EventId,
   FrameView,
   MomentView,
   OutingsView,
@@ -19,6 +20,9 @@ import type {
   UsesView,
   TonightView,
 } from '../contract/index.ts'
+import { minutesTaken } from '../core/index.ts'
+import type { ViseEvent } from '../core/index.ts'
+import { loadTimedEvents } from './read/standingEvents.ts'
 import { makeClock } from './clock/clock.ts'
 import { checkDatabase } from './upkeep/verify.ts'
 import {
@@ -962,6 +966,43 @@ describe('waters, outings and the moment', () => {
     expect(await pace(), 'while the batch is on the vise').toEqual([6, 3])
     await server.command('batchFinish', { batchId, abandon: false }).expect(200)
     expect(await pace()).toEqual([6, 3])
+  })
+
+  it('tell the time at the vise from few of many taps as from all of them', async () => {
+    await ready()
+    const batchId = id('test:taps-batch')
+    await server
+      .command('batchPlan', { batchId, variantId, plannedCount: 6, compartmentId: placeA, onVise: true })
+      .expect(200)
+    const kind = fc.constantFrom(...(['step', 'station', 'done', 'pause', 'resume', 'spoiled'] as const))
+    const tap = fc.record({ kind, afterS: fc.integer({ min: 0, max: 500 }), takenBack: fc.boolean() })
+    await fc.assert(
+      fc.asyncProperty(fc.array(tap, { maxLength: 40 }), (taps) =>
+        server.database.write(async (tx) => {
+          await tx.delete(batchEvent)
+          const standing: ViseEvent[] = []
+          let atMs = Date.UTC(2026, 4, 1, 19)
+          for (const { kind, afterS, takenBack } of taps) {
+            atMs += afterS * 1000
+            const event = {
+              id: v7() as EventId,
+              batchId,
+              atMs,
+              kind,
+              stepKey: null,
+              count: 1,
+              spoiledCause: null,
+            }
+            await tx.insert(batchEvent).values(event)
+            if (takenBack)
+              await tx.insert(batchEvent).values({ ...event, id: v7() as EventId, undoesEventId: event.id })
+            else if (kind !== 'spoiled') standing.push({ batchId, atMs, kind })
+          }
+          expect(minutesTaken(await loadTimedEvents(tx))).toEqual(minutesTaken(standing))
+        }),
+      ),
+      { numRuns: 60 },
+    )
   })
 
   it('put foods and flies at their depths', async () => {

@@ -19,8 +19,8 @@ beforeEach(async () => {
 afterEach(() => server.close())
 
 /** So many flies that nobody has a recipe of, two each into one compartment. */
-const manyFlies = (count: number) => {
-  const flies = Array.from({ length: count }, (_, n) => ({ patternId: id(`works:p${n}`), variantId: id(`works:v${n}`), name: `Found ${n}`, label: '#16', hookMaterialId: hook })) // prettier-ignore
+const manyFlies = (count: number, key = 'works') => {
+  const flies = Array.from({ length: count }, (_, n) => ({ patternId: id(`${key}:p${n}`), variantId: id(`${key}:v${n}`), name: `${key} ${n}`, label: '#16', hookMaterialId: hook })) // prettier-ignore
   return {
     how: 'found' as const,
     newMaterials: [{ id: hook, familyId: hookFamily, sizeKey: '16', colourName: 'bronze' }],
@@ -35,6 +35,7 @@ const put = (body: ReturnType<typeof manyFlies>, commandId: string) =>
     .send({ id: commandId, kind: 'fliesPutIn', body })
 const get = async <View>(path: string) => (await server.get(path).expect(200)).body as View
 const patternCount = async () => (await get<PatternsView>('/api/patterns')).patterns.length
+const figuresToCome = async () => (await get<FrameView>('/api/frame')).roll.figuresToCome
 const stop = (commandId: string) =>
   server.agent.post('/api/long-writes/stop').set('Host', '127.0.0.1:4180').send({ id: commandId })
 
@@ -97,18 +98,46 @@ describe('a large import', () => {
 
   it('has its figures worked out behind, also after the server ended meanwhile', async () => {
     await put(manyFlies(300), v7()).expect(200)
-    const toCome = async () => (await get<FrameView>('/api/frame')).roll.figuresToCome
-    const first = await toCome()
+    const first = await figuresToCome()
     expect(first).toBeGreaterThan(100)
     expect(first).toBeLessThan(300)
     const { rows } = await server.database.client.execute('pragma database_list')
     await server.close()
     server = await openTestServer(String(rows[0]?.file))
-    expect(await toCome()).toBeGreaterThan(0)
-    await expect.poll(toCome, { timeout: 20_000 }).toBe(0)
+    expect(await figuresToCome()).toBeGreaterThan(0)
+    await expect.poll(figuresToCome, { timeout: 20_000 }).toBe(0)
     const { patterns } = await get<PatternsView>('/api/patterns')
     expect(patterns.every(({ variants }) => variants.every(({ figure }) => figure.drawingKey !== null))).toBe(
       true,
     )
+  })
+  it('brings no figures that are reckoned from what was known before something was measured', async () => {
+    await put(manyFlies(400), v7()).expect(200)
+    await server
+      .command('weighingSave', {
+        weighingId: id('works:weighing'),
+        weighing: {
+          subject: { kind: 'material', materialId: hook },
+          count: 10,
+          totalMg: 160,
+          readabilityMg: 1,
+          source: 'entered',
+          note: '',
+        },
+      })
+      .expect(200)
+    await expect.poll(figuresToCome, { timeout: 20_000 }).toBe(0)
+    // the check works every figure out anew and says how many it had to mend
+    expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
+  })
+
+  it('can be taken back while its figures are worked out', async () => {
+    const { body } = await put(manyFlies(400), v7()).expect(200)
+    expect(await figuresToCome()).toBeGreaterThan(0)
+    await server.command('undo', { actionId: (body as { actionId: string }).actionId }).expect(200)
+    await put(manyFlies(3, 'later'), v7()).expect(200)
+    await expect.poll(figuresToCome, { timeout: 20_000 }).toBe(0)
+    expect(await patternCount()).toBe(3)
+    expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
   })
 })

@@ -28,6 +28,10 @@ export interface OutingCover {
 const flies = (servings: readonly Serving[], fliesOf: FliesOf) =>
   servings.map(({ variant, quality }) => ({ quality, count: fliesOf(variant.key) }))
 
+/** Hours of one need for which the flies that there are have something to show. */
+export const needShown = (need: OutingNeed, fliesOf: FliesOf): number =>
+  sum(hoursShown(need, flies(need.serves, fliesOf)))
+
 /** What the flies that there are cover of one need. */
 export function needCover(need: OutingNeed, fliesOf: FliesOf): NeedCover {
   const shown = hoursShown(need, flies(need.serves, fliesOf))

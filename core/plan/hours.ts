@@ -46,7 +46,10 @@ export interface FliesShown {
 /** Chance that fewer than so many flies were lost, by parts of a fly in between. */
 export function chanceWithin(lost: readonly number[], flies: number): number {
   const whole = Math.floor(flies)
-  return sum(lost.slice(0, whole)) + (flies - whole) * (lost[whole] ?? 0)
+  // a loop, since hours are reckoned thousands of times for one evening
+  let chance = 0
+  for (let k = 0; k < whole && k < lost.length; k += 1) chance += lost[k] ?? 0
+  return chance + (flies - whole) * (lost[whole] ?? 0)
 }
 
 /**
@@ -55,14 +58,15 @@ export function chanceWithin(lost: readonly number[], flies: number): number {
  * make it more.
  */
 export function hoursShown({ onIt, lost }: NeedHours, flies: readonly FliesShown[]): readonly number[] {
-  const best = [...flies].sort((a, b) => b.quality - a.quality)
+  const best = flies.filter(({ count }) => count > 0).sort((a, b) => b.quality - a.quality)
   return onIt.map((share, half) => {
     const chances = lost[half] ?? []
-    let [before, shown] = [0, 0]
+    let [fished, chance, shown] = [0, 0, 0]
     for (const { quality, count } of best) {
-      const within = before + count
-      shown += quality * (chanceWithin(chances, within) - chanceWithin(chances, before))
-      before = within
+      fished += count
+      const before = chance
+      chance = chanceWithin(chances, fished)
+      shown += quality * (chance - before)
     }
     return HALF_HOUR * share * shown
   })

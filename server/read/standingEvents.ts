@@ -8,23 +8,49 @@ import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
 const STAND = sql.raw(`e.undoes_event_id is null and e.id not in
   (select undoes_event_id from batch_event where undoes_event_id is not null)`)
 
-/** An event at the vise that stands. */
-export type BatchEvent = Pick<typeof batchEvent.$inferSelect, 'kind' | 'stepKey' | 'count' | 'spoiledCause'> & {
-  readonly id: EventId
+/** How far a batch has come at the vise, by the events that stand. */
+export interface Progress {
+  /** flies that each step was done to, where a batch is tied step by step */
+  readonly throughStep: Readonly<Record<string, number>>
+  /** spoiled flies of which no cause was said, the last first */
+  readonly spoiledUnsaid: readonly EventId[]
+  /** the step that was gone to last */
+  readonly stepKey: string | null
+  /** whether a fly was finished since then */
+  readonly doneSinceStep: boolean
+  readonly paused: boolean
 }
 
-/** The events of a batch that stand, as they came in. */
-export const loadEvents = keptUntilWrite(readEvents, [batchEvent])
+/** How far a batch has come; added up in the database, since an evening's taps are many. */
+export const loadProgress = keptUntilWrite(readProgress, [batchEvent])
 
-async function readEvents(db: Reader, batchId: BatchId): Promise<readonly BatchEvent[]> {
-  // as one row of JSON: see loadBalances
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(id, kind, step_key, count, spoiled_cause)) as rows
-      from (select e.* from batch_event e where e.batch_id = ${batchId} and ${STAND} order by e.rowid)`,
+async function readProgress(db: Reader, batchId: BatchId): Promise<Progress> {
+  const row = await db.get<{
+    through: string
+    unsaid: string
+    stepKey: string | null
+    lastStep: number
+    lastDone: number
+    lastRest: string | null
+  }>(
+    sql`with own as (select e.*, e.rowid as nth from batch_event e where e.batch_id = ${batchId} and ${STAND})
+      select
+        (select json_group_object(step_key, n) from
+          (select step_key, sum(count) as n from own where kind = 'station' and step_key is not null group by step_key)) as through,
+        (select json_group_array(id) from
+          (select id from own where kind = 'spoiled' and count > 0 and spoiled_cause is null order by nth desc)) as unsaid,
+        (select step_key from own where kind = 'step' order by nth desc limit 1) as stepKey,
+        (select coalesce(max(nth), 0) from own where kind = 'step') as lastStep,
+        (select coalesce(max(nth), 0) from own where kind = 'done') as lastDone,
+        (select kind from own where kind in ('pause', 'resume') order by nth desc limit 1) as lastRest`,
   )
-  type Row = [EventId, BatchEvent['kind'], string | null, number, string | null]
-  const rows = JSON.parse(row.rows) as readonly Row[]
-  return rows.map(([id, kind, stepKey, count, spoiledCause]) => ({ id, kind, stepKey, count, spoiledCause }))
+  return {
+    throughStep: JSON.parse(row.through) as Record<string, number>,
+    spoiledUnsaid: JSON.parse(row.unsaid) as EventId[],
+    stepKey: row.stepKey,
+    doneSinceStep: row.lastDone > row.lastStep,
+    paused: row.lastRest === 'pause',
+  }
 }
 
 /** An event by which the time at the vise is told. */
@@ -35,18 +61,26 @@ export interface TimedEvent {
   readonly kind: 'done' | 'step' | 'station' | 'pause' | 'resume'
 }
 
-/** All events by which time is told and that stand, batch by batch in the order of time. */
+/**
+ * The events by which time is told and that stand, batch by batch in the order of time. Of the many steps only those
+ * are among them that begin the count: the first of a batch, and the first after a rest.
+ */
 export const loadTimedEvents = keptUntilWrite(readTimedEvents, [batchEvent, batch, variantRevision, variant])
 
 async function readTimedEvents(db: Reader): Promise<readonly TimedEvent[]> {
+  // as one row of JSON: see loadBalances
   const row = await db.get<{ rows: string }>(
     sql`select json_group_array(json_array(pattern_id, batch_id, at_ms, kind)) as rows
-      from (select v.pattern_id, e.batch_id, e.at_ms, e.kind from batch_event e
+      from (select v.pattern_id, e.batch_id, e.at_ms, e.kind from
+          (select e.batch_id, e.at_ms, e.kind, e.rowid as nth,
+              lag(e.kind, 1, 'pause') over (partition by e.batch_id order by e.at_ms, e.rowid) as before
+            from batch_event e
+            where e.kind in ('done', 'step', 'station', 'pause', 'resume') and ${STAND}) e
         join batch b on b.id = e.batch_id
         join variant_revision r on r.id = b.variant_revision_id
         join variant v on v.id = r.variant_id
-        where e.kind in ('done', 'step', 'station', 'pause', 'resume') and ${STAND}
-        order by e.batch_id, e.at_ms)`,
+        where e.kind not in ('step', 'station') or e.before = 'pause'
+        order by e.batch_id, e.at_ms, e.nth)`,
   )
   type Row = [PatternId, BatchId, number, TimedEvent['kind']]
   const rows = JSON.parse(row.rows) as readonly Row[]

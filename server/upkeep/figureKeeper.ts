@@ -1,29 +1,38 @@
 import { breath } from '../clock/breath.ts'
 import type { Database } from '../db/database.ts'
 import { isClosed } from '../db/errors.ts'
+import { lastWriteTo } from '../db/kept.ts'
 import { loadFiguresToCome } from '../read/variants.ts'
-import { refreshFigures } from './figures.ts'
+import { FIGURES_FROM, keepFigures, workOutFigures } from './figures.ts'
 
-/** Works figures out behind, a few at a time, so that pages are answered meanwhile. */
+/** Works figures out behind, so that pages are answered meanwhile. */
 export interface FigureKeeper {
   /** Looks for recipes without figures; answers when there are none left, or the database was closed. */
   readonly catchUp: () => Promise<void>
 }
 
-/** Figures that one transaction brings: others wait to write for no longer. */
-const AT_ONCE = 8
+/** New figures make every list of flies stale, so that they come no oftener than this. */
+const EVERY_MS = 2000
+/** Figures that one transaction brings at most: others wait to write for no longer. */
+const AT_ONCE = 250
 
 /**
- * Keeps the figures of a database complete.
+ * Keeps the figures of a database complete. They are worked out before the write that brings them, which others need
+ * not wait for, and anew where what they are reckoned from has changed meanwhile.
  *
  * @param onFault told what went wrong; the figures that lack come with the next look
  */
-export function makeFigureKeeper(database: Database, onFault: (error: unknown) => void): FigureKeeper {
+export function makeFigureKeeper({ db, write }: Database, onFault: (error: unknown) => void): FigureKeeper {
   let running: Promise<void> | null = null
   async function workThrough(): Promise<void> {
     try {
-      while ((await loadFiguresToCome(database.db)) > 0) {
-        await database.write((tx) => refreshFigures(tx, AT_ONCE))
+      while ((await loadFiguresToCome(db)) > 0) {
+        const reckonedFrom = lastWriteTo(db, FIGURES_FROM)
+        const untilMs = performance.now() + EVERY_MS
+        const figures = await workOutFigures(db, AT_ONCE, () => performance.now() > untilMs)
+        await write(async (tx) => {
+          if (lastWriteTo(db, FIGURES_FROM) === reckonedFrom) await keepFigures(tx, figures)
+        })
         await breath()
       }
     } catch (error) {

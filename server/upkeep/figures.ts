@@ -1,4 +1,4 @@
-import { eq, isNull } from 'drizzle-orm'
+import { eq, inArray, isNull } from 'drizzle-orm'
 import {
   billOfMaterials,
   calibrationFor,
@@ -10,13 +10,14 @@ import {
   sketchOf,
 } from '../../core/index.ts'
 import type { Material, Measured } from '../../core/index.ts'
-import type { Database, Tx } from '../db/database.ts'
+import type { Database, Reader, Tx } from '../db/database.ts'
 import { figureBefore, variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { makeBreath } from '../clock/breath.ts'
 import { loadMeasurements } from '../read/measurements.ts'
+import { loadFiguresToCome } from '../read/variants.ts'
 import type { VariantId } from '../../contract/index.ts'
 
 /** Hexadecimal digits of a sketch's hash that name it: enough for billions of drawings. */
@@ -62,32 +63,74 @@ export function figureOf(
   }
 }
 
-/**
- * Works out the figures of recipes that have none yet, in slices.
- *
- * @param most how many at once
- * @returns how many are left without
- */
-export async function refreshFigures(tx: Tx, most = Infinity): Promise<number> {
-  const all = await tx
+const ALL = Number.MAX_SAFE_INTEGER
+
+/** A figure with the recipe that it is of. */
+export type KeptFigure = typeof variantFigure.$inferInsert
+
+/** Recipes that have no figures yet. */
+const lacking = (db: Reader) =>
+  db
     .select({ id: variantRevision.id, body: variantRevision.body, variantId: variantRevision.variantId })
     .from(variantRevision)
     .leftJoin(variantFigure, eq(variantFigure.variantRevisionId, variantRevision.id))
     .where(isNull(variantFigure.variantRevisionId))
-  const rows = all.slice(0, most)
-  if (rows.length === 0) return 0
+
+/** Whatever figures are reckoned from, beside the recipes, which never change. */
+export const FIGURES_FROM = new Set([...loadMaterials.reads, ...loadMeasurements.reads])
+
+/**
+ * Works out figures that lack, in slices, and keeps none of them.
+ *
+ * @param most     how many
+ * @param isEnough asked before each one
+ */
+export async function workOutFigures(
+  db: Reader,
+  most: number,
+  isEnough: () => boolean,
+): Promise<readonly KeptFigure[]> {
+  const rows = await lacking(db).limit(most)
   const materials = await loadMaterials(
-    tx,
+    db,
     rows.flatMap(({ body }) => materialIdsOf(body)),
   )
-  const { measured } = await loadMeasurements(tx)
+  const { measured } = await loadMeasurements(db)
   const breathe = makeBreath()
+  const figures: KeptFigure[] = []
   for (const { id, body, variantId } of rows) {
-    const figure = figureOf(body, materials, variantId, measured)
-    await tx.insert(variantFigure).values({ ...figure, variantRevisionId: id })
+    if (isEnough()) break
+    figures.push({ ...figureOf(body, materials, variantId, measured), variantRevisionId: id })
     await breathe()
   }
-  return all.length - rows.length
+  return figures
+}
+
+/** Keeps figures of recipes that are there and have none. */
+export async function keepFigures(tx: Tx, figures: readonly KeptFigure[]): Promise<void> {
+  const ids = figures.map(({ variantRevisionId }) => variantRevisionId)
+  const there = await tx
+    .select({ id: variantRevision.id })
+    .from(variantRevision)
+    .where(inArray(variantRevision.id, ids))
+  const wanted = new Set(there.map(({ id }) => id))
+  const breathe = makeBreath()
+  for (const figure of figures) {
+    if (wanted.has(figure.variantRevisionId))
+      await tx.insert(variantFigure).values(figure).onConflictDoNothing()
+    await breathe()
+  }
+}
+
+/**
+ * Works out and keeps the figures of recipes that have none yet, in slices.
+ *
+ * @param most how many at once
+ * @returns how many are left without
+ */
+export async function refreshFigures(tx: Tx, most = ALL): Promise<number> {
+  await keepFigures(tx, await workOutFigures(tx, most, () => false))
+  return loadFiguresToCome(tx)
 }
 
 /**
@@ -96,7 +139,7 @@ export async function refreshFigures(tx: Tx, most = Infinity): Promise<number> {
  * @param most how many at once
  * @returns how many are left without
  */
-export async function remeasureFigures(tx: Tx, most = Infinity): Promise<number> {
+export async function remeasureFigures(tx: Tx, most = ALL): Promise<number> {
   await tx.delete(variantFigure)
   return refreshFigures(tx, most)
 }

@@ -12,16 +12,12 @@ import type { Reader } from '../db/database.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { loadBatchCounts, loadEarlier, loadEndedBatches, loadOpenBatches } from '../read/batches.ts'
 import type { BatchCounts, LoadedBatch } from '../read/batches.ts'
-import { grouped } from '../read/grouped.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { loadMinutes } from '../read/minutes.ts'
-import { loadEvents } from '../read/standingEvents.ts'
-import type { BatchEvent } from '../read/standingEvents.ts'
+import { loadProgress } from '../read/standingEvents.ts'
+import type { Progress } from '../read/standingEvents.ts'
 import { loadBills, loadFigure, toFigureView } from '../read/variants.ts'
 import { loadDrawers } from '../read/drawers.ts'
-
-const tally = (events: readonly BatchEvent[], kind: BatchEvent['kind']) =>
-  events.reduce((sum, event) => (event.kind === kind ? sum + event.count : sum), 0)
 
 function mention(row: LoadedBatch, { done, spoiled }: BatchCounts): BatchMention {
   return {
@@ -110,10 +106,8 @@ async function eveningCutList(
 type Vise = NonNullable<BenchView['onVise']>
 
 /** The step that the fly on the vise is at; fly by fly the next one begins at the first, which is null. */
-function stepNow(events: readonly BatchEvent[], way: Vise['way']): string | null {
-  const last = events.filter(({ kind }) => kind === 'step' || (kind === 'done' && way === 'flyByFly')).at(-1)
-  return last?.kind === 'step' ? last.stepKey : null
-}
+const stepNow = ({ stepKey, doneSinceStep }: Progress, way: Vise['way']): string | null =>
+  way === 'flyByFly' && doneSinceStep ? null : stepKey
 
 async function viseOf(db: Reader, row: LoadedBatch): Promise<BenchView['onVise']> {
   const body: RevisionBody = row.revision.body
@@ -123,8 +117,7 @@ async function viseOf(db: Reader, row: LoadedBatch): Promise<BenchView['onVise']
   const hookOnly = { hookMaterialId: body.hookMaterialId, swaps: [] }
   const fly = resolveDressing(body.dressing, hookOnly, materials)
   if (fly.kind !== 'fly') return null
-  const mine = await loadEvents(db, row.batch.id)
-  const lastPause = mine.filter(({ kind }) => kind === 'pause' || kind === 'resume').at(-1)
+  const progress = await loadProgress(db, row.batch.id)
   const { hookMaterial } = fly
   const minutes = (await loadMinutes(db))(row.patternId)
   const earlier = await loadEarlier(db, row.patternId, row.batch.id)
@@ -137,16 +130,8 @@ async function viseOf(db: Reader, row: LoadedBatch): Promise<BenchView['onVise']
     photoId: row.batch.photoId,
     earlierPhotoId: earlier.photoId,
     way: row.batch.way,
-    throughStep: Object.fromEntries(
-      [...grouped(mine, ({ stepKey }) => stepKey ?? '')].map(([key, events]) => [
-        key,
-        tally(events, 'station'),
-      ]),
-    ),
-    spoiledUnsaid: mine
-      .filter(({ kind, count, spoiledCause }) => kind === 'spoiled' && count > 0 && spoiledCause === null)
-      .map(({ id }) => id)
-      .reverse(),
+    throughStep: progress.throughStep,
+    spoiledUnsaid: [...progress.spoiledUnsaid],
     minutesSoFar: [...minutes.soFar],
     earlierNotes: earlier.notes,
     minutesEach: minutes.minutesEach,
@@ -155,8 +140,8 @@ async function viseOf(db: Reader, row: LoadedBatch): Promise<BenchView['onVise']
     hookName: wording.drawerName(hookMaterial.family, hookMaterial.sizeKey, hookMaterial.colourName),
     figure: toFigureView(figure),
     steps: stepsOf(body.dressing, hookOnly).map((step) => toBenchStep(step, fly)),
-    stepKey: stepNow(mine, row.batch.way),
-    paused: lastPause?.kind === 'pause',
+    stepKey: stepNow(progress, row.batch.way),
+    paused: progress.paused,
     cutList: (figure?.bill ?? []).map(({ materialId, perFly }) => ({
       materialId: materialId,
       name: drawers.get(materialId)?.name ?? '',

@@ -1,4 +1,4 @@
-import { forbiddenBy, outingCover, standingsOf, urgencyOf, wording } from '../../core/index.ts'
+import { forbiddenBy, needShown, standingsOf, sum, urgencyOf, wording } from '../../core/index.ts'
 import type { DisplayUnits, FlyRules } from '../../core/index.ts'
 import type {
   FoodAtMoment,
@@ -24,7 +24,7 @@ import { waterAhead } from '../read/comingOutings.ts'
 import { coverOfOuting } from '../read/outingCover.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
-import { mapOf } from '../read/grouped.ts'
+import { grouped, mapOf } from '../read/grouped.ts'
 
 const MOST_LIKELY = 2
 /** Hardly a fish is not likely. */
@@ -156,20 +156,29 @@ function buyLine(lines: readonly RestockLine[]): TonightLine[] {
 }
 
 /** Hours that some more flies of a variant would add to the water ahead. */
-function addedHours({ needs, held }: CoverAhead, variantId: string, count: number): number {
-  const own = needs.filter(({ serves }) => serves.some(({ variant }) => variant.key === variantId))
-  if (own.length === 0) return 0
-  const more = outingCover(own, (key) => held(key) + (key === variantId ? count : 0))
-  return more.shown - outingCover(own, held).shown
+function addedHours({ needs, held }: CoverAhead): (variantId: string, count: number) => number {
+  const servedBy = grouped(
+    needs.flatMap((need) => need.serves.map(({ variant }) => ({ need, key: variant.key }))),
+    ({ key }) => key,
+  )
+  const shown = new Map(needs.map((need) => [need, needShown(need, held)]))
+  return (variantId, count) => {
+    const more = (key: string) => held(key) + (key === variantId ? count : 0)
+    const added = (servedBy.get(variantId) ?? []).map(
+      ({ need }) => needShown(need, more) - (shown.get(need) ?? 0),
+    )
+    return sum(added)
+  }
 }
 
 /** The most urgent of what is short first, by the hours that filling each would add to the water ahead. */
 function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
   const hours = Math.max(ahead.cover.hours, 1)
+  const added = addedHours(ahead)
   const urgency = new Map(
     lines.map((line) => [
       line.variantId,
-      urgencyOf(line, addedHours(ahead, line.variantId, line.missing) / hours),
+      urgencyOf(line, added(line.variantId, line.missing) / hours),
     ]),
   )
   return [...lines].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
