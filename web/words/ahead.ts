@@ -21,6 +21,8 @@ export const labels = {
   planOne: 'Plan one',
   whatToBuy: 'What to buy',
   planning: 'Planning …',
+  notPlanned: 'The plan could not be worked out.',
+  tryAgain: 'Try again',
   queue: 'Queue',
   leaveOut: 'leave out',
   letItChoose: 'let it choose',

@@ -217,7 +217,7 @@ function LeftOut({ plan }: { readonly plan: Plan }) {
 export default function Ahead() {
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
-  const { ahead, stop } = usePlan()
+  const { ahead, isBroken, stop, again } = usePlan()
   const navigate = useNavigate()
   const { queue, refused } = useQueue(ahead?.planned.trayId)
   if (!frame || !larder) return <p aria-busy="true">{labels.lookingAhead}</p>
@@ -240,6 +240,12 @@ export default function Ahead() {
       </Heading>
       <Habits />
       {refused ? <Fault>{refused}</Fault> : null}
+      {isBroken ? (
+        <Row>
+          <Fault>{labels.notPlanned}</Fault>
+          <Button onPress={again}>{labels.tryAgain}</Button>
+        </Row>
+      ) : null}
       {ahead ? (
         <>
           <Row>
@@ -265,7 +271,7 @@ export default function Ahead() {
           ) : null}
           <BuyingList title={labels.whatToBuy} lines={ahead.buying} />
         </>
-      ) : (
+      ) : isBroken ? null : (
         <p aria-busy="true">{labels.planning}</p>
       )}
     </>

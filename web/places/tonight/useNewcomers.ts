@@ -172,6 +172,8 @@ export function useNewcomers(planned: Planned | undefined, lane: number): readon
         { key: 'proposeVariants', lane, signal: controller.signal },
       )
       if (!('kind' in found)) setProposed({ of: patterns, variants: found })
+      // a plan goes on without them
+      else if (found.kind === 'failed') setProposed({ of: patterns, variants: [] })
     }
     void work()
     return () => controller.abort()

@@ -1,10 +1,12 @@
 // @vitest-environment jsdom
-import { act } from '@testing-library/react'
+import { act, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
-import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
+import { onTheDemo, until, callHook, show } from '../../testing/onThePage.tsx'
+import { WorkerHere } from '../../testing/workerHere.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import { store } from '../../wire/store.ts'
+import Ahead from './Ahead.tsx'
 import { planIcs } from './exportPlan.ts'
 import { useNewcomers } from './useNewcomers.ts'
 import { usePlan } from './usePlan.ts'
@@ -75,6 +77,28 @@ describe('a plan for the demo', () => {
     act(() => result.current.stop())
     await until(() => result.current.ahead?.isDone)
     expect(store.getState().view.work).toBeNull()
+  })
+})
+
+describe('a plan whose workers do not load', () => {
+  it('says so in its place, and is made where it is tried again', async () => {
+    class Unloadable extends WorkerHere {
+      constructor() {
+        super()
+        setTimeout(() => this.break(), 20)
+      }
+    }
+    WorkerHere.running.forEach((worker) => worker.break())
+    Object.assign(globalThis, { Worker: Unloadable })
+    show(<Ahead />)
+    await until(() => screen.queryByText('The plan could not be worked out.'))
+    expect(screen.queryByText('Planning …')).toBeNull()
+    Object.assign(globalThis, { Worker: WorkerHere })
+    // what is thought of beside it broke too, and had the plan made once more
+    const again = await until(() => screen.queryByRole('button', { name: 'Try again' }))
+    act(() => again.click())
+    await until(() => screen.queryAllByRole('heading', { level: 2 }).length > 0, 30_000)
+    expect(screen.queryByText('The plan could not be worked out.')).toBeNull()
   })
 })
 

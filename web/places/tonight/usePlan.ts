@@ -22,6 +22,8 @@ interface Making {
   readonly newKeys: ReadonlySet<string> | null
   readonly signal: AbortSignal
   readonly onStep: (made: MadePlan) => void
+  /** told where no plan can be made, since the work broke */
+  readonly onBreak: () => void
   readonly onProgress: (label: string, done: number) => void
 }
 
@@ -29,10 +31,10 @@ const gapOf = ({ value, bound }: { readonly value: number; readonly bound: numbe
   bound === null || value <= 0 ? null : Math.max((bound - value) / value, 0)
 
 /** A good plan at once, then better ones until none is left to find, time is up or the user has seen enough. */
-async function makePlan({ inputs, newKeys, signal, onStep, onProgress }: Making): Promise<void> {
+async function makePlan({ inputs, newKeys, signal, onStep, onBreak, onProgress }: Making): Promise<void> {
   const run = { signal, lane: PLAN_LANE }
   const asked = await runJob('problemOf', inputs, { ...run, key: 'planProblem' })
-  if ('kind' in asked) return
+  if ('kind' in asked) return asked.kind === 'failed' ? onBreak() : undefined
   const { needs } = asked
   const problem = withoutIdleNewcomers(asked.problem, (key) => newKeys?.has(key) ?? false)
   const start = await runJob('greedyPlan', problem, {
@@ -40,7 +42,7 @@ async function makePlan({ inputs, newKeys, signal, onStep, onProgress }: Making)
     key: 'greedyPlan',
     onProgress: ({ done }: Progress) => onProgress('Planning', done),
   })
-  if ('kind' in start) return
+  if ('kind' in start) return start.kind === 'failed' ? onBreak() : undefined
   const made = { inputs, problem, needs, counts: start as Counts, gap: null, isDone: false }
   onStep(made)
   if (newKeys === null) return
@@ -62,14 +64,24 @@ async function makePlan({ inputs, newKeys, signal, onStep, onProgress }: Making)
   else if (best.kind === 'failed') onStep({ ...made, isDone: true })
 }
 
+interface Plan {
+  readonly ahead: Ahead | null
+  /** whether it could not be made anew: what is there, if anything, is of before */
+  readonly isBroken: boolean
+  readonly stop: () => void
+  readonly again: () => void
+}
+
 /** The plan of what to tie, made anew whenever what it hangs on changes. */
-export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => void } {
+export function usePlan(): Plan {
   const planned = usePlanned()
   const newcomers = useNewcomers(planned, PLAN_LANE)
   const { data: frame } = useFrameQuery()
   const { data: larder } = useLarderQuery()
   const dispatch = useAppDispatch()
   const [made, setMade] = useState<MadePlan | null>(null)
+  const [isBroken, setIsBroken] = useState(false)
+  const [tries, setTries] = useState(0)
   const [controller, setController] = useState<AbortController | null>(null)
   const inputs = useMemo(
     () =>
@@ -86,6 +98,7 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
     if (!inputs) return
     const own = new AbortController()
     setController(own)
+    setIsBroken(false)
     const unlessStopped =
       <Args extends readonly unknown[]>(act: (...args: Args) => void) =>
       (...args: Args) => {
@@ -97,6 +110,7 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
         newKeys: newcomers && new Set(newcomers.map(({ variantId }) => variantId)),
         signal: own.signal,
         onStep: unlessStopped(setMade),
+        onBreak: unlessStopped(() => setIsBroken(true)),
         onProgress: unlessStopped((label, done) => dispatch(setWork({ label, done }))),
       })
       dispatch(setWork(null))
@@ -106,7 +120,7 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
       own.abort()
       dispatch(setWork(null))
     }
-  }, [inputs, newcomers, dispatch])
+  }, [inputs, newcomers, dispatch, tries])
   const ahead = useMemo(
     () => (made && planned ? aheadOf(made, planned, newcomers ?? []) : null),
     [made, planned, newcomers],
@@ -116,5 +130,5 @@ export function usePlan(): { readonly ahead: Ahead | null; readonly stop: () => 
     setMade((before) => before && { ...before, isDone: true })
     dispatch(setWork(null))
   }
-  return { ahead, stop }
+  return { ahead, isBroken, stop, again: () => setTries((before) => before + 1) }
 }
