@@ -33,8 +33,8 @@ const isCivilDate = (on: string) => {
 /** A day of a calendar, YYYY-MM-DD, that exists; it belongs to the zone of its water. */
 export const civilDate = z
   .string()
-  .regex(/^\d{4}-\d{2}-\d{2}$/, 'A date is written YYYY-MM-DD.')
-  .refine(isCivilDate, 'There is no such day.')
+  .regex(/^\d{4}-\d{2}-\d{2}$/, { error: 'A date is written YYYY-MM-DD.', abort: true })
+  .refine(isCivilDate, { error: 'There is no such day.', abort: true })
   .refine((on) => on >= '1900' && on < '2101', 'A year from 1900 to 2100.')
 
 /** Days of the longest February on: a season may begin on 29 February. */
@@ -42,7 +42,7 @@ const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31]
 /** A day of any year, MM-DD. */
 export const monthDay = z
   .string()
-  .regex(/^\d{2}-\d{2}$/, 'Month and day are written MM-DD.')
+  .regex(/^\d{2}-\d{2}$/, { error: 'Month and day are written MM-DD.', abort: true })
   .refine((text) => {
     const [month = 0, day = 0] = text.split('-').map(Number)
     return day >= 1 && day <= (MONTH_DAYS[month - 1] ?? 0)
@@ -88,8 +88,9 @@ export const actionId = id('Action')
 export const spellId = id('Spell')
 /** Names a rig. */
 export const rigId = id('Rig')
-/** Names a tap at the water. */
+/** Names an answer in a drill. */
 export const drillAnswerId = id('DrillAnswer')
+/** Names a tap at the water. */
 export const tapId = id('Tap')
 /** Names a picture. */
 export const photoId = id('Photo')
@@ -134,8 +135,9 @@ export type PhotoId = z.infer<typeof photoId>
 export type PurchaseId = z.infer<typeof purchaseId>
 /** Id of a line of an order. */
 export type PurchaseLineId = z.infer<typeof purchaseLineId>
-/** Id of a tap at the water. */
+/** Id of an answer in a drill. */
 export type DrillAnswerId = z.infer<typeof drillAnswerId>
+/** Id of a tap at the water. */
 export type TapId = z.infer<typeof tapId>
 /** Id of a rig. */
 export type RigId = z.infer<typeof rigId>

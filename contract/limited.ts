@@ -5,7 +5,7 @@ import type { Limit, LimitName, LimitUnit } from './limits.ts'
 /** Units that are said with the number. */
 const SAID: ReadonlySet<LimitUnit> = new Set(['mm', 'mm/s', 'm', 'mg', '°C', '°', 's', 'h'])
 const said = (value: number, unit: LimitUnit) =>
-  `${value.toLocaleString('en')}${SAID.has(unit) ? ` ${unit}` : ''}`
+  `${value.toLocaleString('en')}${SAID.has(unit) ? `${unit === '°' ? '' : ' '}${unit}` : ''}`
 const least = ({ min, unit, under }: Limit) =>
   under ?? (min === 0 ? 'This cannot be below nought.' : `At least ${said(min, unit)}.`)
 const most = ({ max, unit, over }: Limit) => over ?? `At most ${said(max, unit)}.`

@@ -76,7 +76,14 @@ describe('foods', () => {
       return view.windows.find(({ after }) => after.stageKey === dun)?.after.onset[5] ?? 0
     }
     const usual = await first()
-    const trigger = { ...before.trigger, thresholdC: before.trigger.thresholdC - 2, latest: '05-25' }
+    const { thresholdC, lowC, highC } = before.trigger
+    const trigger = {
+      ...before.trigger,
+      thresholdC: thresholdC - 2,
+      lowC: lowC - 2,
+      highC: highC - 2,
+      latest: '05-25',
+    }
     const { body } = await server.command('foodStageSave', saving(before, { trigger })).expect(200)
     expect(await stageLine(dun)).toMatchObject({ trigger, isEdited: true, isShipped: true, version: 2 })
     expect(await first()).toBeLessThan(usual - 4)

@@ -94,6 +94,7 @@ export const dressingBody = z
     components: listed('components', component),
     steps: listed('steps', step).nullable(),
   })
+  .strict()
   .refine(({ components }) => unique(components.map(({ key }) => key)), {
     message: 'Two components have the same key.',
     path: ['components'],

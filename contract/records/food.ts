@@ -27,9 +27,16 @@ export const stageHours = z
     weather: z.enum(['any', 'bright', 'dull', 'windy', 'calm', 'rain']),
   })
   .strict()
+  .refine(({ fromMin, toMin }) => fromMin < toMin, {
+    message: 'The hours end before they begin.',
+    path: ['toMin'],
+  })
 
 /** A hook size, and for which lengths of the natural it is. */
-const hookRange = z.object({ size: written('word'), fromMm: figure('foodMm'), toMm: figure('foodMm') }).strict()
+const hookRange = z
+  .object({ size: written('word'), fromMm: lengthMm, toMm: lengthMm })
+  .strict()
+  .refine(({ fromMm, toMm }) => fromMm <= toMm, { message: 'The shorter length comes first.', path: ['toMm'] })
 
 /** How much of a stage drifts by, see core's `Amount`. */
 export const foodAmount = z

@@ -12,6 +12,8 @@ export type ReadingImportId = z.infer<typeof readingImportId>
 /** Id of a note of what was seen. */
 export type ObservationId = z.infer<typeof observationId>
 
+const tempC = figure('triggerTempC')
+const direction = z.enum(['rising', 'falling'])
 const started = {
   spreadDays: figure('spreadDays'),
   durationDays: figure('durationDays'),
@@ -19,45 +21,73 @@ const started = {
   steadyStartOn: monthDay.exactOptional(),
   latest: monthDay.exactOptional(),
 }
-const direction = z.enum(['rising', 'falling'])
-const tempC = figure('triggerTempC')
+
+/** A warmth that a stage waits for, and 8 in 10 of those that were met with. */
+interface Waited {
+  readonly thresholdC: number
+  readonly lowC: number
+  readonly highC: number
+}
+const liesBetween = ({ thresholdC, lowC, highC }: Waited) => lowC <= thresholdC && thresholdC <= highC
+const BETWEEN = {
+  message: 'The warmth that starts it lies between the lowest and the highest of the 8 in 10.',
+  path: ['thresholdC'],
+}
+/** Days of a year compare as they are written. */
+const startsBy = ({ latest, from }: { readonly latest?: string | undefined; readonly from: string }) =>
+  latest === undefined || from <= latest
+const BY_THEN = { message: 'It starts anyhow on a day before it may.', path: ['latest'] }
 
 /** What starts a stage; core's {@link Trigger} checked. */
 export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind', [
-  z.object({
-    kind: z.literal('waterTemp'),
-    direction,
-    thresholdC: tempC,
-    lowC: tempC,
-    highC: tempC,
-    notBefore: monthDay,
-    strongLowC: tempC.exactOptional(),
-    strongHighC: tempC.exactOptional(),
-    ...started,
-  }),
-  z.object({
-    kind: z.literal('degreeDays'),
-    baseC: tempC,
-    degreeDays: figure('degreeDays'),
-    startOn: monthDay,
-    ...started,
-  }),
-  z.object({
-    kind: z.literal('dayLength'),
-    direction,
-    hours: figure('dayLengthH'),
-    notBefore: monthDay,
-    ...started,
-  }),
-  z.object({
-    kind: z.literal('airTemp'),
-    statistic: z.literal('dailyMax').exactOptional(),
-    thresholdC: tempC,
-    lowC: tempC,
-    highC: tempC,
-    notBefore: monthDay,
-    ...started,
-  }),
+  z
+    .object({
+      kind: z.literal('waterTemp'),
+      direction,
+      thresholdC: tempC,
+      lowC: tempC,
+      highC: tempC,
+      notBefore: monthDay,
+      strongLowC: tempC.exactOptional(),
+      strongHighC: tempC.exactOptional(),
+      ...started,
+    })
+    .refine(liesBetween, BETWEEN)
+    .refine(({ latest, notBefore }) => startsBy({ latest, from: notBefore }), BY_THEN)
+    .refine(({ strongLowC = -Infinity, strongHighC = Infinity }) => strongLowC <= strongHighC, {
+      message: 'The lower warmth comes first.',
+      path: ['strongHighC'],
+    }),
+  z
+    .object({
+      kind: z.literal('degreeDays'),
+      baseC: tempC,
+      degreeDays: figure('degreeDays'),
+      startOn: monthDay,
+      ...started,
+    })
+    .refine(({ latest, startOn }) => startsBy({ latest, from: startOn }), BY_THEN),
+  z
+    .object({
+      kind: z.literal('dayLength'),
+      direction,
+      hours: figure('dayLengthH'),
+      notBefore: monthDay,
+      ...started,
+    })
+    .refine(({ latest, notBefore }) => startsBy({ latest, from: notBefore }), BY_THEN),
+  z
+    .object({
+      kind: z.literal('airTemp'),
+      statistic: z.literal('dailyMax').exactOptional(),
+      thresholdC: tempC,
+      lowC: tempC,
+      highC: tempC,
+      notBefore: monthDay,
+      ...started,
+    })
+    .refine(liesBetween, BETWEEN)
+    .refine(({ latest, notBefore }) => startsBy({ latest, from: notBefore }), BY_THEN),
   z.object({
     kind: z.literal('iceOff'),
     offsetDays: figure('iceOffDays'),

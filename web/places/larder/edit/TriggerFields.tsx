@@ -8,6 +8,7 @@ import { Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { labels } from '../../../words/larder.ts'
+import { changedTrigger, usualTrigger } from './trigger.ts'
 
 const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] = [
   { id: 'waterTemp', name: 'the water at a warmth' },
@@ -20,37 +21,15 @@ const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] 
   { id: 'level', name: 'a rising level' },
 ]
 
-const STARTED = { spreadDays: 10, durationDays: 40 } as const
-
-/** What a trigger starts from where its kind is chosen anew. */
-function usualOf(kind: Trigger['kind']): Trigger {
-  switch (kind) {
-    case 'waterTemp':
-      return { kind, direction: 'rising', thresholdC: 10, lowC: 9, highC: 11.5, notBefore: '02-15', ...STARTED }
-    case 'degreeDays':
-      return { kind, baseC: 4, degreeDays: 300, startOn: '01-01', ...STARTED }
-    case 'dayLength':
-      return { kind, direction: 'rising', hours: 14, notBefore: '01-01', ...STARTED }
-    case 'airTemp':
-      return { kind, thresholdC: 15, lowC: 13, highC: 17, notBefore: '03-01', ...STARTED }
-    case 'iceOff':
-      return { kind, offsetDays: 5, withoutIceC: 5, ...STARTED }
-    case 'allYear':
-      return { kind }
-    case 'light':
-      return { kind, regime: 'dim' }
-    case 'level':
-      return { kind, riseMm: 150, withinHours: 24 }
-  }
-}
-
 type Figure = readonly [label: string, limit: LimitName]
 
 /** What is read in the user's own unit. */
 const MEASURES: Readonly<Record<string, readonly [...Figure, of: 'temperature' | 'smallLength']>> = {
   thresholdC: ['from', 'triggerTempC', 'temperature'],
-  lowC: ['at the earliest', 'triggerTempC', 'temperature'],
-  highC: ['at the latest', 'triggerTempC', 'temperature'],
+  lowC: ['8 in 10 from', 'triggerTempC', 'temperature'],
+  highC: ['8 in 10 to', 'triggerTempC', 'temperature'],
+  strongLowC: ['thickest from', 'triggerTempC', 'temperature'],
+  strongHighC: ['thickest to', 'triggerTempC', 'temperature'],
   baseC: ['above', 'triggerTempC', 'temperature'],
   withoutIceC: ['without ice, from', 'triggerTempC', 'temperature'],
   riseMm: ['rise', 'riseMm', 'smallLength'],
@@ -66,6 +45,8 @@ const FIGURES: Readonly<Record<string, Figure>> = {
 const DAYS: Readonly<Record<string, string>> = {
   notBefore: 'not before, month-day',
   startOn: 'summed from, month-day',
+  steadyStartOn: 'in steady water, month-day',
+  latest: 'anyhow by, month-day',
 }
 
 /** What starts a stage, or one of its broods. */
@@ -80,14 +61,14 @@ export function TriggerFields({
 }) {
   const { units } = useWording()
   const values = trigger as unknown as Readonly<Record<string, number | string>>
-  const set = (key: string, value: number | string) => onChange({ ...trigger, [key]: value })
+  const set = (key: string, value: number | string) => onChange(changedTrigger(trigger, key, value))
   return (
     <Row $align="start" role="group" aria-label={label}>
       <Select
         label={label}
         value={trigger.kind}
         choices={KINDS}
-        onChange={(kind) => onChange(usualOf(kind as Trigger['kind']))}
+        onChange={(kind) => onChange(usualTrigger(kind as Trigger['kind']))}
         width="230px"
       />
       {'direction' in trigger ? (
