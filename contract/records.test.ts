@@ -188,7 +188,7 @@ const stage = {
   amount: { low: 0.1, usual: 0.5, peak: 2 },
   hookRanges: [{ size: '16', fromMm: 5, toMm: 7 }],
   trigger: warming,
-  broods: [{ name: 'second', months: [8, 9], trigger: summed }],
+  broods: [{ name: 'second', months: [8, 9], lengthMmLow: 7, lengthMmHigh: 9, trigger: summed }],
   noteForTier: '',
   howFished: '',
 }
@@ -214,6 +214,8 @@ keeps('a life stage of a food', foodStageBody, stage, [
   ['trigger.thresholdC', 4, BETWEEN],
   ['broods.0.trigger.degreeDays', 0, 'At least 1.'],
   ['broods.0.months.1', 13, 'At most 12.'],
+  ['broods.0.lengthMmHigh', 6.5, 'The shorter length comes first.'],
+  ['broods.0.shank', 2, 'Nothing is known of shank.', 'broods.0'],
   ['needs', 'snow', 'Choose one of those that are offered.'],
 ])
 

@@ -92,6 +92,7 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
     kind: z.literal('iceOff'),
     offsetDays: figure('iceOffDays'),
     withoutIceC: tempC,
+    notBefore: monthDay.exactOptional(),
     ...started,
   }),
   z.object({ kind: z.literal('allYear') }),
@@ -105,8 +106,22 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
   }),
 ])
 
+const foodMm = figure('foodMm').exactOptional()
+
 /** A brood of a stage. */
-export const brood = z.object({ name, months: listed('months', figure('month')), trigger })
+export const brood = z
+  .object({
+    name,
+    months: listed('months', figure('month')),
+    lengthMmLow: foodMm,
+    lengthMmHigh: foodMm,
+    trigger,
+  })
+  .strict()
+  .refine(({ lengthMmLow = 0, lengthMmHigh = Infinity }) => lengthMmLow <= lengthMmHigh, {
+    message: 'The shorter length comes first.',
+    path: ['lengthMmHigh'],
+  })
 
 /**
  * Readings of a reach: for each its local day (days since 1970), its minute, and temperature in hundredths of a degree,

@@ -38,6 +38,9 @@ export interface StageHours {
 export interface Brood {
   readonly name: string
   readonly months: readonly number[]
+  /** how long the natural is, where this is known of the brood: figures take it from the stage's months */
+  readonly lengthMmLow?: number
+  readonly lengthMmHigh?: number
   readonly trigger: Trigger
 }
 

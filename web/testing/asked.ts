@@ -3,6 +3,7 @@ import type {
   BenchView,
   BoxesView,
   FrameView,
+  LarderView,
   OutingsView,
   PatternView,
   PlanView,
@@ -15,7 +16,7 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { actions, bench, boxes, frame, outings, pattern, patterns, plan, reachSeason, rigs, waters } =
+const { actions, bench, boxes, frame, larder, outings, pattern, patterns, plan, reachSeason, rigs, waters } =
   api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
@@ -30,6 +31,7 @@ export const asked = {
   bench: (): Promise<BenchView> => there(askOnce(store.dispatch(bench.initiate(undefined, anew)))),
   boxes: (): Promise<BoxesView> => there(askOnce(store.dispatch(boxes.initiate(undefined, anew)))),
   frame: (): Promise<FrameView> => there(askOnce(store.dispatch(frame.initiate(undefined, anew)))),
+  larder: (): Promise<LarderView> => there(askOnce(store.dispatch(larder.initiate(undefined, anew)))),
   outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
   rigs: (): Promise<RigsView> => there(askOnce(store.dispatch(rigs.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),

@@ -246,6 +246,21 @@ describe('drawSeason', () => {
     expect(start('04-22') - start('04-06')).toBeGreaterThan(7)
   })
 
+  it('starts after the ice no earlier than on the day before which it does not', () => {
+    const [boatman] = stages.filter(({ id }) => id === 'lesser-water-boatman-flight')
+    if (boatman?.trigger.kind !== 'iceOff') throw new Error('the boatman does not wait for the ice')
+    const { trigger } = boatman
+    const tarn = reachOf(0.2, 16.8, { waterKind: 'uplandTarn', elevationM: 510, iceOffOn: '03-20' })
+    const start = (notBefore: string) => {
+      const brood = { name: 'spring', months: [3, 4, 5], trigger: { ...trigger, spreadDays: 0, notBefore } }
+      return firstDayOf(windowIn(drawn({ reach: tarn, of: [{ ...boatman, broods: [brood] }] }), boatman.id))
+    }
+    const free = start('02-01')
+    expect(free).toBeLessThan(dayOfMonthDay('04-10'))
+    expect(start('03-01')).toBe(free)
+    expect(start('05-01')).toBeGreaterThanOrEqual(dayOfMonthDay('05-01'))
+  })
+
   it('gives the same for the same seed', () => {
     const of = ofFood('dark-olive')
     expect(drawn({ reach: low, of, draws: 50 })).toEqual(drawn({ reach: low, of, draws: 50 }))

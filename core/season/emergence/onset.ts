@@ -79,7 +79,8 @@ function startOf(trigger: DatedTrigger, year: Year, offC: number): number | null
     case 'iceOff': {
       const limit = (year.freezes ? year.iceGoneC : trigger.withoutIceC) + offC
       const day = firstDay(FIRST_OF_FEBRUARY, year.waterC, limit, true)
-      return day === null ? null : day + trigger.offsetDays
+      if (day === null) return null
+      return Math.max(day + trigger.offsetDays, trigger.notBefore ? dayOfMonthDay(trigger.notBefore) : 0)
     }
   }
 }

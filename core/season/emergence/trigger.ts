@@ -56,6 +56,7 @@ export interface IceOffTrigger extends Started {
   readonly kind: 'iceOff'
   readonly offsetDays: number
   readonly withoutIceC: number
+  readonly notBefore?: string
 }
 
 /** A start that can be foretold from a year. */

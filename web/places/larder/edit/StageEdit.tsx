@@ -13,6 +13,7 @@ import type { ChangeStage, StageDraft } from './draft.ts'
 import { HourFields } from './HourFields.tsx'
 import { HomeFields, LookFields } from './LookFields.tsx'
 import { MonthFields } from './MonthFields.tsx'
+import { calledHere } from './trigger.ts'
 import { TriggerFields } from './TriggerFields.tsx'
 import { labels } from '../../../words/larder.ts'
 
@@ -24,19 +25,22 @@ interface StageEditProps {
 }
 
 /** Where a refusal points, in words: `months.5` is said as it stands in the form. */
-const placeOf = (path: string) => path.replace(/^(stage|food)\./, '').replaceAll('.', ' ')
+function placeOf(path: string): string {
+  const parts = path.replace(/^(stage|food)\./, '').split('.')
+  const trigger = parts.indexOf('trigger')
+  if (trigger < 0) return parts.join(' ')
+  return [labels.whatStartsIt, ...parts.slice(trigger + 1).map(calledHere)].join(', ')
+}
 
 function RefusedStage({ problem }: { readonly problem: Problem }) {
   return (
     <div role="alert">
-      <Fault>{problem.detail}</Fault>
-      <ul>
-        {problem.fields.map(({ path, message }) => (
-          <li key={path}>
-            {placeOf(path)}: {message}
-          </li>
-        ))}
-      </ul>
+      {problem.fields.length === 0 ? <Fault>{problem.detail}</Fault> : null}
+      {problem.fields.map(({ path, message }) => (
+        <Fault key={path}>
+          {placeOf(path)}: {message}
+        </Fault>
+      ))}
     </div>
   )
 }

@@ -1,5 +1,4 @@
 import { within } from '../../../../contract/limits.ts'
-import type { LimitName } from '../../../../contract/limits.ts'
 import type { Trigger } from '../../../../core/index.ts'
 import { TextField } from '../../../ui/fields.tsx'
 import { Select } from '../../../ui/Select.tsx'
@@ -8,7 +7,7 @@ import { Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { labels } from '../../../words/larder.ts'
-import { changedTrigger, usualTrigger } from './trigger.ts'
+import { changedTrigger, DAYS, FIGURES, MEASURES, usualTrigger } from './trigger.ts'
 
 const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] = [
   { id: 'waterTemp', name: 'the water at a warmth' },
@@ -20,34 +19,6 @@ const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] 
   { id: 'light', name: 'light' },
   { id: 'level', name: 'a rising level' },
 ]
-
-type Figure = readonly [label: string, limit: LimitName]
-
-/** What is read in the user's own unit. */
-const MEASURES: Readonly<Record<string, readonly [...Figure, of: 'temperature' | 'smallLength']>> = {
-  thresholdC: ['from', 'triggerTempC', 'temperature'],
-  lowC: ['8 in 10 from', 'triggerTempC', 'temperature'],
-  highC: ['8 in 10 to', 'triggerTempC', 'temperature'],
-  strongLowC: ['thickest from', 'triggerTempC', 'temperature'],
-  strongHighC: ['thickest to', 'triggerTempC', 'temperature'],
-  baseC: ['above', 'triggerTempC', 'temperature'],
-  withoutIceC: ['without ice, from', 'triggerTempC', 'temperature'],
-  riseMm: ['rise', 'riseMm', 'smallLength'],
-}
-const FIGURES: Readonly<Record<string, Figure>> = {
-  degreeDays: ['degree-days of °C', 'degreeDays'],
-  hours: ['hours of day', 'dayLengthH'],
-  offsetDays: ['days after it', 'iceOffDays'],
-  withinHours: ['within, hours', 'withinHours'],
-  spreadDays: ['give or take, days', 'spreadDays'],
-  durationDays: ['lasts, days', 'durationDays'],
-}
-const DAYS: Readonly<Record<string, string>> = {
-  notBefore: 'not before, month-day',
-  startOn: 'summed from, month-day',
-  steadyStartOn: 'in steady water, month-day',
-  latest: 'anyhow by, month-day',
-}
 
 /** What starts a stage, or one of its broods. */
 export function TriggerFields({
@@ -135,7 +106,7 @@ export function TriggerFields({
             fault={
               /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(String(values[key])) ? undefined : 'As 04-02.'
             }
-            width="150px"
+            width="180px"
             maxLength={5}
           />
         ) : (

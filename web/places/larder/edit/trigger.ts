@@ -1,4 +1,38 @@
+import type { LimitName } from '../../../../contract/limits.ts'
 import type { Trigger } from '../../../../core/index.ts'
+
+type Figure = readonly [label: string, limit: LimitName]
+
+/** What is read in the user's own unit. */
+export const MEASURES: Readonly<Record<string, readonly [...Figure, of: 'temperature' | 'smallLength']>> = {
+  thresholdC: ['from', 'triggerTempC', 'temperature'],
+  lowC: ['8 in 10 from', 'triggerTempC', 'temperature'],
+  highC: ['8 in 10 to', 'triggerTempC', 'temperature'],
+  strongLowC: ['thickest from', 'triggerTempC', 'temperature'],
+  strongHighC: ['thickest to', 'triggerTempC', 'temperature'],
+  baseC: ['above', 'triggerTempC', 'temperature'],
+  withoutIceC: ['without ice, from', 'triggerTempC', 'temperature'],
+  riseMm: ['rise', 'riseMm', 'smallLength'],
+}
+/** Figures that are read as they are. */
+export const FIGURES: Readonly<Record<string, Figure>> = {
+  degreeDays: ['degree-days of °C', 'degreeDays'],
+  hours: ['hours of day', 'dayLengthH'],
+  offsetDays: ['days after it', 'iceOffDays'],
+  withinHours: ['within, hours', 'withinHours'],
+  spreadDays: ['give or take, days', 'spreadDays'],
+  durationDays: ['lasts, days', 'durationDays'],
+}
+/** Days of the year. */
+export const DAYS: Readonly<Record<string, string>> = {
+  notBefore: 'not before, month-day',
+  startOn: 'summed from, month-day',
+  steadyStartOn: 'in steady water, month-day',
+  latest: 'anyhow by, month-day',
+}
+
+/** How a thing of a trigger is called where it is asked for; as it is named where it is none. */
+export const calledHere = (key: string): string => MEASURES[key]?.[0] ?? FIGURES[key]?.[0] ?? DAYS[key] ?? key
 
 const STARTED = { spreadDays: 10, durationDays: 40 } as const
 
