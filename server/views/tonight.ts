@@ -176,10 +176,7 @@ function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly R
   const hours = Math.max(ahead.cover.hours, 1)
   const added = addedHours(ahead)
   const urgency = new Map(
-    lines.map((line) => [
-      line.variantId,
-      urgencyOf(line, added(line.variantId, line.missing) / hours),
-    ]),
+    lines.map((line) => [line.variantId, urgencyOf(line, added(line.variantId, line.missing) / hours)]),
   )
   return [...lines].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
 }
