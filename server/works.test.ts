@@ -131,6 +131,21 @@ describe('a large import', () => {
     expect((await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))).toEqual([])
   })
 
+  it('has its figures though what they are reckoned from keeps changing meanwhile', async () => {
+    await put(manyFlies(400), v7()).expect(200)
+    let [over, changes] = [false, 0]
+    const changing = (async () => {
+      for (; !over; changes += 1) {
+        await server.command('settingsSave', { change: { noLead: changes % 2 === 0 } }).expect(200)
+        await new Promise((resolve) => setTimeout(resolve, 80))
+      }
+    })()
+    await expect.poll(figuresToCome, { timeout: 40_000 }).toBe(0)
+    over = true
+    await changing
+    expect(changes).toBeGreaterThan(3)
+  })
+
   it('can be taken back while its figures are worked out', async () => {
     const { body } = await put(manyFlies(400), v7()).expect(200)
     expect(await figuresToCome()).toBeGreaterThan(0)

@@ -13,6 +13,8 @@ export interface FigureKeeper {
 
 /** New figures make every list of flies stale, so that they come no oftener than this. */
 const EVERY_MS = 2000
+/** Where what they are reckoned from keeps changing they come as often as this, or they would never come. */
+const AT_LEAST_MS = 30
 /** Figures that one transaction brings at most: others wait to write for no longer. */
 const AT_ONCE = 250
 
@@ -25,13 +27,16 @@ const AT_ONCE = 250
 export function makeFigureKeeper({ db, write }: Database, onFault: (error: unknown) => void): FigureKeeper {
   let running: Promise<void> | null = null
   async function workThrough(): Promise<void> {
+    let stretchMs = EVERY_MS
     try {
       while ((await loadFiguresToCome(db)) > 0) {
         const reckonedFrom = lastWriteTo(db, FIGURES_FROM)
-        const untilMs = performance.now() + EVERY_MS
+        const untilMs = performance.now() + stretchMs
         const figures = await workOutFigures(db, AT_ONCE, () => performance.now() > untilMs)
         await write(async (tx) => {
-          if (lastWriteTo(db, FIGURES_FROM) === reckonedFrom) await keepFigures(tx, figures)
+          const isOfNow = lastWriteTo(db, FIGURES_FROM) === reckonedFrom
+          if (isOfNow) await keepFigures(tx, figures)
+          stretchMs = isOfNow ? Math.min(stretchMs * 2, EVERY_MS) : Math.max(stretchMs / 4, AT_LEAST_MS)
         })
         await breath()
       }
