@@ -86,7 +86,7 @@ export async function steadily(
   const [reads, writes]: [number[], number[]] = [[], []]
   let refused = 0
   const from = performance.now()
-  const under: Promise<void>[] = []
+  const under: Promise<unknown>[] = []
   for (let n = 0; n < perSecond * seconds; n += 1) {
     const dueMs = from + (n * 1000) / perSecond
     const waitMs = dueMs - performance.now()
@@ -94,11 +94,14 @@ export async function steadily(
     const isWrite = random() < WRITE_SHARE
     const { path, init } = isWrite ? mint(firstN + n, random) : { path: oneOf(READS, random), init: {} }
     under.push(
-      fetch(address + path, init).then(async (response) => {
-        await response.arrayBuffer()
-        if (!response.ok) refused += 1
-        ;(isWrite ? writes : reads).push(performance.now() - dueMs)
-      }),
+      fetch(address + path, init)
+        .then(async (response) => {
+          await response.arrayBuffer()
+          if (!response.ok) refused += 1
+          ;(isWrite ? writes : reads).push(performance.now() - dueMs)
+        })
+        // no connection within ten seconds
+        .catch(() => (refused += 1)),
     )
   }
   await Promise.all(under)
