@@ -33,6 +33,18 @@ function readReport(file) {
   }
 }
 
+const readable = (message) => stripVTControlCharacters(message).slice(0, 1500)
+
+/** Every test that failed of a report of Vitest: its file and title, and its error. */
+const failedUnits = (report) =>
+  (report?.testResults ?? []).flatMap(({ name, assertionResults }) =>
+    assertionResults
+      .filter(({ status }) => status === 'failed')
+      .map(
+        ({ fullName, failureMessages }) => `${name} › ${fullName}\n${readable(failureMessages.join('\n'))}\n`,
+      ),
+  )
+
 async function unitTests() {
   const from = Date.now()
   const file = join(root, 'test-results', 'unit.json')
@@ -48,6 +60,7 @@ async function unitTests() {
   passed += good
   failed += bad
   tell(`unit and server tests: ${good} passed, ${bad} failed`, bad === 0, output, (Date.now() - from) / 1000)
+  process.stdout.write(failedUnits(report).join('\n'))
 }
 
 /** Every try that failed of a report of Playwright: the test's file and title, and its error. */
@@ -58,7 +71,7 @@ function failedTries(suites) {
       tests
         .flatMap(({ results }) => results)
         .flatMap(({ errors }) => errors)
-        .map(({ message }) => `${file} › ${title}\n${stripVTControlCharacters(message).slice(0, 1500)}\n`),
+        .map(({ message }) => `${file} › ${title}\n${readable(message)}\n`),
     ),
   ])
 }

@@ -1,4 +1,4 @@
-import { act, cleanup, render, renderHook, waitFor } from '@testing-library/react'
+import { act, cleanup, configure, render, renderHook, waitFor } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { createMemoryRouter, MemoryRouter, RouterProvider } from 'react-router'
@@ -7,6 +7,9 @@ import { PATHS } from '../../contract/paths.ts'
 import { serveData } from '../wire/outbox/sender.ts'
 import { store } from '../wire/store.ts'
 import { WorkerHere } from './workerHere.ts'
+
+/** For so long something is waited for on the page. */
+const LONGEST_MS = 90_000
 
 /** Requests of the page go to the server of the test, as if it had served the page. */
 function speakTo(address: string): void {
@@ -23,6 +26,8 @@ function speakTo(address: string): void {
 
 /** Each file of tests has the demo on a server of its own, workers, and what a browser has beyond jsdom. */
 export function onTheDemo(): void {
+  // a bound against a hang, never a measure of speed: a loaded machine takes its time
+  configure({ asyncUtilTimeout: LONGEST_MS })
   beforeAll(async () => {
     const address = await fetch(inject('demoCopies')).then((answer) => answer.text())
     speakTo(address)
@@ -84,7 +89,7 @@ export function callHook<Given, Result>(
 /** Waits until something is there and gives it. */
 export async function until<Value>(
   look: () => Value | null | undefined | false | Promise<Value | null | undefined | false>,
-  timeout = 90_000,
+  timeout = LONGEST_MS,
 ): Promise<Value> {
   let found: Value | null | undefined | false
   await waitFor(

@@ -32,7 +32,7 @@ it('a long import says how far it is in the tray, and is stopped there with noth
     kind: 'fliesPutIn',
     body: { how: 'found', newMaterials: [], newFlies, lines },
   })
-  const bar = await screen.findByRole('progressbar', { name: 'Putting the table in' }, { timeout: 10_000 })
+  const bar = await screen.findByRole('progressbar', { name: 'Putting the table in' })
   await until(() => expect(bar).toHaveProperty('value', expect.any(Number)))
   fireEvent.click(screen.getByRole('button', { name: 'Stop' }))
   expect(await delivery).toMatchObject({ kind: 'refused', problem: { code: 'stopped' } })
