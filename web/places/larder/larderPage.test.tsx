@@ -92,7 +92,11 @@ describe('the form of a food', () => {
     fireEvent.change(food, { target: { value: '' } })
     fireEvent.click(save())
     const refused = await until(() => screen.queryByRole('alert'))
-    expect(within(refused).getAllByRole('listitem').length).toBeGreaterThan(0)
+    expect(
+      within(refused)
+        .getAllByRole('listitem')
+        .map(({ textContent }) => textContent),
+    ).toEqual([expect.stringMatching(/^name: ./)])
   })
 
   it('changes how much of it there is, and what fish are on follows', async () => {

@@ -36,11 +36,15 @@ function RefusedStage({ problem }: { readonly problem: Problem }) {
   return (
     <div role="alert">
       {problem.fields.length === 0 ? <Fault>{problem.detail}</Fault> : null}
-      {problem.fields.map(({ path, message }) => (
-        <Fault key={path}>
-          {placeOf(path)}: {message}
-        </Fault>
-      ))}
+      <ul>
+        {problem.fields.map(({ path, message }) => (
+          <li key={path}>
+            <Fault>
+              {placeOf(path)}: {message}
+            </Fault>
+          </li>
+        ))}
+      </ul>
     </div>
   )
 }
