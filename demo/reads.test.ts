@@ -41,7 +41,7 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
   loadHoursIfRead: ({ reachId }) => [{ reachId, on: '2026-06-06', localMin: 660, tempC: 12 }, 600, 720],
   loadYear: ({ reachId }) => [reachId, 2026],
   loadEarlier: ({ patternId, batchId }) => [patternId, batchId],
-  loadEvents: ({ batchId }) => [batchId],
+  loadProgress: ({ batchId }) => [batchId],
   loadMaterials: ({ materialId }) => [[materialId]],
   loadFigure: ({ revisionId }) => [revisionId],
   loadBills: ({ revisionId }) => [[revisionId]],
@@ -80,7 +80,10 @@ function noted(db: Reader, read: Set<string>): Reader {
       if (name === 'get' || name === 'all') {
         return (query: { queryChunks: readonly { value?: readonly string[] }[] }) => {
           const text = query.queryChunks.map(({ value }) => value?.join('') ?? '').join(' ')
-          for (const [, table] of text.matchAll(/(?:from|join) ([a-z_]+)/g)) read.add(table!)
+          // what a statement names itself is no table
+          const own = new Set([...text.matchAll(/with ([a-z_]+) as/g)].map(([, name]) => name))
+          for (const [, table] of text.matchAll(/(?:from|join) ([a-z_]+)/g))
+            if (!own.has(table)) read.add(table!)
           return (member as (query: unknown) => unknown).call(target, query)
         }
       }
