@@ -64,6 +64,8 @@ export function figureOf(
 }
 
 const ALL = Number.MAX_SAFE_INTEGER
+/** Figures that are held until they are kept: each has a sketch, and a statement takes only so many ids. */
+const IN_HAND = 100
 
 /** A figure with the recipe that it is of. */
 export type KeptFigure = typeof variantFigure.$inferInsert
@@ -129,7 +131,13 @@ export async function keepFigures(tx: Tx, figures: readonly KeptFigure[]): Promi
  * @returns how many are left without
  */
 export async function refreshFigures(tx: Tx, most = ALL): Promise<number> {
-  await keepFigures(tx, await workOutFigures(tx, most, () => false))
+  let left = most
+  while (left > 0) {
+    const figures = await workOutFigures(tx, Math.min(left, IN_HAND), () => false)
+    if (figures.length === 0) break
+    await keepFigures(tx, figures)
+    left -= figures.length
+  }
   return loadFiguresToCome(tx)
 }
 
