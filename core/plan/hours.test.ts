@@ -36,6 +36,24 @@ describe('lossChances', () => {
 })
 
 describe('hoursShown', () => {
+  it('is what the fly shows that comes next after those that were lost, fly by fly', () => {
+    const whole = fc.array(fc.record({ quality: share, count: fc.integer({ min: 0, max: 4 }) }), {
+      maxLength: 5,
+    })
+    fc.assert(
+      fc.property(shares, rate, whole, (onIt, of, there) => {
+        const need = needOf(onIt, of)
+        const inTurn = there
+          .flatMap(({ quality, count }) => Array<number>(count).fill(quality))
+          .sort((a, b) => b - a)
+        hoursShown(need, there).forEach((hours, half) => {
+          const next = inTurn.map((quality, lost) => quality * (need.lost[half]?.[lost] ?? 0))
+          expect(hours).toBeCloseTo((onIt[half]! * sum(next)) / 2, 9)
+        })
+      }),
+    )
+  })
+
   it('is the time and the share of fish, where a right fly is never lost', () => {
     expect(sum(hoursShown(needOf([0.5, 1], never), [{ quality: 1, count: 1 }]))).toBeCloseTo(0.75, 6)
     expect(sum(hoursShown(needOf([0.5, 1], never), [{ quality: 0.8, count: 3 }]))).toBeCloseTo(0.6, 6)
