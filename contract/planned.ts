@@ -33,7 +33,10 @@ export interface Planned extends Omit<PlanView, 'variants'> {
   readonly variants: readonly PlannedVariant[]
 }
 
-/** Variants put together from what the plan's answer says of them in several places. */
+/**
+ * Variants put together from what the plan's answer says of them in several places. Each thing is named: objects that
+ * are spread over one another are some seventy times as slow to make, and this is done after every write.
+ */
 export function plannedVariants({
   variants,
   patterns,
@@ -41,18 +44,43 @@ export function plannedVariants({
   drawers,
 }: Pick<PlanView, 'variants' | 'patterns' | 'places' | 'drawers'>): readonly PlannedVariant[] {
   const drawer = (at: number | null): string => (at === null ? '' : (drawers[at]?.materialId ?? ''))
-  return variants.flatMap(({ pattern: patternAt, place: placeAt, bill, setup, ...variant }) => {
-    const pattern = patterns[patternAt]
-    const place = placeAt === null ? undefined : places[placeAt]
+  return variants.flatMap((variant) => {
+    const pattern = patterns[variant.pattern]
+    const place = variant.place === null ? undefined : places[variant.place]
     if (!pattern) return []
     return {
-      ...variant,
-      ...pattern,
+      variantId: variant.variantId,
+      patternId: pattern.patternId,
       name: `${pattern.name} ${variant.label}`,
+      label: variant.label,
+      figure: variant.figure,
+      look: variant.look,
+      onHand: variant.onHand,
+      queued: variant.queued,
+      lost: variant.lost,
+      hoursFished: variant.hoursFished,
+      trust: variant.trust,
+      dislike: pattern.dislike,
+      minutesEach: pattern.minutesEach,
+      timedFlies: pattern.timedFlies,
+      meantFor: pattern.meantFor,
+      purpose: pattern.purpose,
+      roles: pattern.roles,
+      ownMonths: pattern.ownMonths,
+      ways: pattern.ways,
+      waters: pattern.waters,
+      lead: variant.lead,
+      weighted: variant.weighted,
+      barb: variant.barb,
+      nightsToDry: variant.nightsToDry,
       compartmentId: place?.compartmentId ?? null,
       compartmentLabel: place?.label ?? '',
-      bill: bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
-      setup: { thread: drawer(setup.thread), hook: drawer(setup.hook), bead: drawer(setup.bead) },
+      bill: variant.bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
+      setup: {
+        thread: drawer(variant.setup.thread),
+        hook: drawer(variant.setup.hook),
+        bead: drawer(variant.setup.bead),
+      },
     }
   })
 }
@@ -80,18 +108,18 @@ export const toServing = (variant: PlannedVariant): ServingVariant => ({
 })
 
 /** A variant as core plans with it. */
-export const toTieable = (variant: PlannedVariant): TieableVariant => ({
-  ...toServing(variant),
-  queued: variant.queued,
-  placeKey: variant.compartmentId,
-  minutesEach: variant.minutesEach,
-  nightsToDry: variant.nightsToDry,
-  dislike: variant.dislike,
-  lost: variant.lost,
-  hoursFished: variant.hoursFished,
-  trust: variant.trust,
-  bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
-})
+export const toTieable = (variant: PlannedVariant): TieableVariant =>
+  Object.assign(toServing(variant), {
+    queued: variant.queued,
+    placeKey: variant.compartmentId,
+    minutesEach: variant.minutesEach,
+    nightsToDry: variant.nightsToDry,
+    dislike: variant.dislike,
+    lost: variant.lost,
+    hoursFished: variant.hoursFished,
+    trust: variant.trust,
+    bill: variant.bill.map(({ materialId, perFly }) => ({ materialKey: materialId, perFly })),
+  })
 
 /** Mean share of the fish that are on a food over an outing. */
 export const meanShare = (onIt: readonly number[]): number =>

@@ -3,6 +3,7 @@ import { epochDayOf, lengthOn, monthsAt } from '../../core/index.ts'
 import type { DisplayUnits, Technique } from '../../core/index.ts'
 import type { Moment, OutingId, PlanOuting, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { outing } from '../db/schema.ts'
 import { loadHours } from './feedingRows.ts'
 import { loadLikely } from './likely.ts'
@@ -14,6 +15,7 @@ import { mapOf } from './grouped.ts'
 /** Outings further ahead are planned for when they come nearer. */
 const MOST_OUTINGS = 6
 const MOST_FOODS = 25
+
 /** The outings to come, the next one first, with what fish are on through each. */
 export async function comingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
   const rows = await db
@@ -82,14 +84,21 @@ export async function outingAt(
   hours: HoursThere,
 ): Promise<PlanOuting> {
   const { body: settings } = await loadSettings(db)
-  const { foods, whatever } = await foodsOver(db, reach.id, water.latitudeDeg, hours, settings.units)
+  const { on, fromLocalMin, toLocalMin } = hours
+  const { foods, whatever } = await loadFoodsOver(
+    db,
+    reach.id,
+    water.latitudeDeg,
+    { on, fromLocalMin, toLocalMin },
+    settings.units,
+  )
   return {
     outingId: hours.id,
-    on: hours.on,
+    on,
     waterName: water.name,
     reachName: reach.name,
-    fromLocalMin: hours.fromLocalMin,
-    hours: (hours.toLocalMin - hours.fromLocalMin) / 60,
+    fromLocalMin,
+    hours: (toLocalMin - fromLocalMin) / 60,
     waterKind: water.kind,
     bedMm: reach.typicalDepthMm,
     surfaceSpeedMmPerS: reach.surfaceSpeedMmPerS,
@@ -101,12 +110,14 @@ export async function outingAt(
   }
 }
 
-/** What fish are on over an outing, half hour by half hour, the most first. */
-async function foodsOver(
+/** What fish are on over some hours of a day, half hour by half hour, the most first. */
+const loadFoodsOver = keptUntilWrite(readFoodsOver, [loadHours, loadLikely, loadStages])
+
+async function readFoodsOver(
   db: Reader,
   reachId: ReachId,
   latitudeDeg: number,
-  { on, fromLocalMin, toLocalMin }: HoursThere,
+  { on, fromLocalMin, toLocalMin }: Pick<HoursThere, 'on' | 'fromLocalMin' | 'toLocalMin'>,
   units: DisplayUnits,
 ): Promise<Pick<PlanOuting, 'foods' | 'whatever'>> {
   const row = await loadHours(db, { reachId, on }, fromLocalMin, toLocalMin)

@@ -16,7 +16,7 @@ function placesIn(ids: readonly string[]): (id: string | null | undefined) => nu
   return (id) => at.get(id ?? '') ?? null
 }
 
-/** All of a variant that no fly that comes or goes changes. */
+/** All of a variant that no fly that comes or goes changes, as if there were none of it and none had been fished. */
 export const loadLasting = keptUntilWrite(readLasting, [loadSetups, loadPlaces, loadGoods, loadRecipes])
 
 async function readLasting(db: Reader) {
@@ -31,32 +31,35 @@ async function readLasting(db: Reader) {
     ]),
   )
   const barbOf = new Map((await loadGoods(db)).map(({ material: { id, barb } }) => [id, barb]))
-  const lasting = (await loadRecipes(db)).map(
-    ({ variant: row, figure }): Omit<PlanVariant, 'onHand' | 'queued' | 'lost' | 'hoursFished' | 'trust'> => {
-      const { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } =
-        toFigureView(figure)
-      const setup = parts.get(row.currentRevisionId)
-      return {
-        variantId: row.id,
-        pattern: patternAt(row.patternId) ?? 0,
-        label: row.label,
-        figure: { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
-        look: figure?.look ? { ...figure.look, palette: [...figure.look.palette] } : null,
-        place: placeAt(row.homeCompartmentId),
-        ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),
-        barb: barbOf.get(row.hookMaterialId) ?? null,
-        nightsToDry: figure?.nightsToDry ?? 0,
-        bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
-          const drawer = drawerAt(materialId)
-          return drawer === null ? [] : [[drawer, perFly]]
-        }),
-        setup: {
-          thread: drawerAt(setup?.thread),
-          bead: drawerAt(setup?.bead),
-          hook: drawerAt(row.hookMaterialId),
-        },
-      }
-    },
-  )
+  const lasting = (await loadRecipes(db)).map(({ variant: row, figure }): PlanVariant => {
+    const { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } =
+      toFigureView(figure)
+    const setup = parts.get(row.currentRevisionId)
+    return {
+      variantId: row.id,
+      pattern: patternAt(row.patternId) ?? 0,
+      label: row.label,
+      figure: { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey },
+      look: figure?.look ? { ...figure.look, palette: [...figure.look.palette] } : null,
+      onHand: 0,
+      queued: 0,
+      lost: 0,
+      hoursFished: 0,
+      trust: 'notFished',
+      place: placeAt(row.homeCompartmentId),
+      ...weightAmong((figure?.bill ?? []).flatMap(({ materialId }) => goodsOf.get(materialId) ?? [])),
+      barb: barbOf.get(row.hookMaterialId) ?? null,
+      nightsToDry: figure?.nightsToDry ?? 0,
+      bill: (figure?.bill ?? []).flatMap(({ materialId, perFly }): [number, number][] => {
+        const drawer = drawerAt(materialId)
+        return drawer === null ? [] : [[drawer, perFly]]
+      }),
+      setup: {
+        thread: drawerAt(setup?.thread),
+        bead: drawerAt(setup?.bead),
+        hook: drawerAt(row.hookMaterialId),
+      },
+    }
+  })
   return mapOf(lasting, (variant) => [variant.variantId, variant])
 }

@@ -44,8 +44,7 @@ export async function inputsOf(
 const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, loadSettings, loadStages])
 
 async function readServings(db: Reader, coming: PlanOuting) {
-  const uncounted = { onHand: 0, queued: 0, lost: 0, hoursFished: 0, trust: 'notFished' as const }
-  const variants = [...(await loadLasting(db)).values()].map((variant) => ({ ...variant, ...uncounted }))
+  const variants = [...(await loadLasting(db)).values()]
   const inputs = await inputsOf(db, [coming], { variants, unnoted: { hours: 0, each: 0 } })
   const [outing] = inputs.outings
   if (!outing) return []

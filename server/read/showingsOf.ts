@@ -34,16 +34,7 @@ interface Asked {
 async function readShowings(db: Reader, asked: Asked): Promise<readonly waterside.Showing[]> {
   const { reach, water } = await reachOf(db, asked.reachId)
   const wanted = new Set(asked.variantIds)
-  const variants = [...(await loadLasting(db)).values()]
-    .filter(({ variantId }) => wanted.has(variantId))
-    .map((variant) => ({
-      ...variant,
-      onHand: 0,
-      queued: 0,
-      lost: 0,
-      hoursFished: 0,
-      trust: 'notFished' as const,
-    }))
+  const variants = [...(await loadLasting(db)).values()].filter(({ variantId }) => wanted.has(variantId))
   const flies = plannedVariants({ variants, patterns: await planPatterns(db), places: [], drawers: [] })
   const byId = new Map((await loadStages(db)).map(({ core }) => [core.id, core]))
   const today = asked.stageIds.flatMap((id) => {

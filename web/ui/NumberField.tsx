@@ -21,6 +21,8 @@ export interface NumberFieldProps {
   /** passes the number on when the field is left or Enter is pressed, for what is saved at once */
   readonly whenLeft?: boolean
   readonly autoFocus?: boolean
+  /** path of the command that the field fills, for what the server says of it */
+  readonly name?: string | undefined
 }
 
 type Limits = Pick<NumberFieldProps, 'min' | 'max' | 'whole' | 'mayBeEmpty'>
@@ -47,6 +49,7 @@ export function NumberField({
   hideLabel = false,
   whenLeft = false,
   autoFocus = false,
+  name,
   ...limits
 }: NumberFieldProps) {
   const [typed, setTyped] = useState<string | null>(null)
@@ -75,6 +78,7 @@ export function NumberField({
       hideLabel={hideLabel}
       maxLength={12}
       autoFocus={autoFocus}
+      name={name}
     />
   )
 }

@@ -77,7 +77,7 @@ export function Select({
   isDisabled = false,
 }: SelectProps) {
   return (
-    <Shell $width={width}>
+    <Shell $width={width} data-fault={fault}>
       <AriaSelect
         value={value}
         onChange={(key) => {

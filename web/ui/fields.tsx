@@ -41,7 +41,7 @@ export function TextField({
   ...props
 }: FieldProps) {
   return (
-    <Shell $width={width}>
+    <Shell $width={width} data-fault={fault}>
       <AriaTextField
         {...props}
         type={type}
@@ -75,14 +75,16 @@ export function NoteField({
   onBlur,
   width,
   fault,
+  name,
   rows = 2,
 }: FieldProps & { readonly rows?: number }) {
   return (
-    <Shell $width={width}>
+    <Shell $width={width} data-fault={fault}>
       <AriaTextField
         value={value}
         onChange={onChange}
         maxLength={2000}
+        {...(name ? { name } : {})}
         {...(fault ? { isInvalid: true } : {})}
         {...(onBlur ? { onBlur } : {})}
       >

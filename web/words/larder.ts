@@ -118,6 +118,7 @@ export const labels = {
   leaveIt: 'Leave it',
   food: 'Food',
   stage: 'Stage',
+  lifeStage: 'The life stage',
   group: 'Group',
   whereItLives: 'Where it lives',
   whereItLivesHow: 'Where it lives, how common it is there, of 10',

@@ -23,6 +23,7 @@ export function AmountFields({
   const { amount = { low: 0.2, usual: 0.8, peak: 3.2 }, ease = 0.5, choosy = 0.4, needs = null } = draft
   const part = (label: string, key: keyof Amount) => (
     <NumberField
+      name={`stage.amount.${key}`}
       label={label}
       value={amount[key]}
       min={0}
@@ -38,6 +39,7 @@ export function AmountFields({
         {part(labels.amountUsual, 'usual')}
         {part(labels.amountPeak, 'peak')}
         <NumberField
+          name="stage.ease"
           label={labels.easeOf10}
           value={Math.round(ease * 100) / 10}
           min={0}
@@ -46,6 +48,7 @@ export function AmountFields({
           width="120px"
         />
         <NumberField
+          name="stage.choosy"
           label={labels.choosyOf10}
           value={Math.round(choosy * 100) / 10}
           min={0}

@@ -27,9 +27,9 @@ export function HourFields({ draft, onChange }: { readonly draft: StageDraft; re
       {draft.hours.map((hours, i) => (
         <Row key={i} $align="end" role="group" aria-label={`Hours ${i + 1}`}>
           <Select label={labels.around} value={hours.anchor} choices={ANCHORS} onChange={(id) => set(i, { anchor: id as Hours['anchor'] })} width="150px" />
-          <NumberField label={labels.fromHours} value={Math.round(hours.fromMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { fromMin: Math.round((value ?? 0) * 60) })} width="100px" />
-          <NumberField label={labels.toHours} value={Math.round(hours.toMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { toMin: Math.round((value ?? 0) * 60) })} width="100px" />
-          <NumberField label={labels.of10} value={Math.round(hours.weight * 100) / 10} min={0} max={10} onChange={(value) => set(i, { weight: (value ?? 0) / 10 })} width="80px" />
+          <NumberField name={`stage.hours.${i}.fromMin`} label={labels.fromHours} value={Math.round(hours.fromMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { fromMin: Math.round((value ?? 0) * 60) })} width="100px" />
+          <NumberField name={`stage.hours.${i}.toMin`} label={labels.toHours} value={Math.round(hours.toMin / 6) / 10} min={-24} max={24} onChange={(value) => set(i, { toMin: Math.round((value ?? 0) * 60) })} width="100px" />
+          <NumberField name={`stage.hours.${i}.weight`} label={labels.of10} value={Math.round(hours.weight * 100) / 10} min={0} max={10} onChange={(value) => set(i, { weight: (value ?? 0) / 10 })} width="80px" />
           <Select label={labels.weather2} value={hours.weather} choices={WEATHERS.map((id) => ({ id, name: id }))} onChange={(id) => set(i, { weather: id as Hours['weather'] })} width="110px" />
           {SEASONS.map((season) => (
             <Checkbox key={season} isSelected={hours.seasons.includes(season)} onChange={(on) => set(i, { seasons: SEASONS.filter((other) => (other === season ? on : hours.seasons.includes(other))) })}>

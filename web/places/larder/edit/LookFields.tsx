@@ -75,6 +75,7 @@ export function HomeFields({ draft, onChange }: LookFieldsProps) {
         {band('In rivers', 'depthBandRiver')}
         {band('In stillwaters', 'depthBandStillwater')}
         <NumberField
+          name="stage.importance"
           label={labels.weightForTroutOf}
           value={Math.round(draft.importance * 100) / 10}
           min={0}
@@ -87,6 +88,7 @@ export function HomeFields({ draft, onChange }: LookFieldsProps) {
         {WATER_KINDS.map((kind) => (
           <NumberField
             key={kind}
+            name={`stage.waterKinds.${kind}`}
             label={wording.waterKindName[kind]}
             value={Math.round((draft.waterKinds[kind] ?? 0) * 100) / 10}
             min={0}
@@ -115,10 +117,11 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
       />
       {draft.colours.map((colour, i) => (
         <Row key={i} $align="end">
-          <TextField label={labels.colour} value={colour.name} onChange={(name) => setColour(i, { name })} width="150px" />
+          <TextField name={`stage.colours.${i}.name`} label={labels.colour} value={colour.name} onChange={(name) => setColour(i, { name })} width="150px" />
           {(['hexDry', 'hexWet'] as const).map((key) => (
             <TextField
               key={key}
+              name={`stage.colours.${i}.${key}`}
               label={key === 'hexDry' ? 'dry' : 'wet'}
               value={colour[key]}
               onChange={(hex) => setColour(i, { [key]: hex })}
@@ -132,6 +135,7 @@ export function LookFields({ draft, onChange }: LookFieldsProps) {
             style={{ width: 40, height: 32, background: HEX.test(colour.hexWet) ? colour.hexWet : 'none', border: '1px solid var(--quiet)' }}
           />
           <NumberField
+            name={`stage.colours.${i}.share`}
             label={labels.of10}
             value={Math.round(colour.share * 100) / 10}
             min={0}

@@ -41,13 +41,13 @@ export function MonthFields({ draft, hookRanges, onChange }: { readonly draft: S
               <tr key={name}>
                 <td>{name}</td>
                 <td>
-                  <NumberField label={`Likely in ${name}, of 10`} hideLabel value={tenths} min={0} max={10} mayBeEmpty onChange={(value) => set(i, 'likelihood', value === null ? null : value / 10)} />
+                  <NumberField name={`stage.months.${i}.likelihood`} label={`Likely in ${name}, of 10`} hideLabel value={tenths} min={0} max={10} mayBeEmpty onChange={(value) => set(i, 'likelihood', value === null ? null : value / 10)} />
                 </td>
                 <td>
-                  <MeasureField unit={units.smallLength} label={`Shortest in ${name}`} hideLabel value={month.lengthMmLow} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
+                  <MeasureField name={`stage.months.${i}.lengthMmLow`} unit={units.smallLength} label={`Shortest in ${name}`} hideLabel value={month.lengthMmLow} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmLow', value)} />
                 </td>
                 <td>
-                  <MeasureField unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
+                  <MeasureField name={`stage.months.${i}.lengthMmHigh`} unit={units.smallLength} label={`Longest in ${name}`} hideLabel value={month.lengthMmHigh} {...within('foodMm')} mayBeEmpty={month.likelihood === null} onChange={(value) => set(i, 'lengthMmHigh', value)} />
                 </td>
                 <td>
                   {month.lengthMmLow !== null && month.lengthMmHigh !== null ? (

@@ -4,6 +4,7 @@ import { useCommand } from '../../../wire/useCommand.ts'
 import { Unsaved } from '../../../parts/Unsaved.tsx'
 import { useLeaveWarning, wholePlace } from '../../../ui/useLeaveWarning.ts'
 import { Button } from '../../../ui/Button.tsx'
+import { Form } from '../../../ui/Form.tsx'
 import { NoteField, TextField } from '../../../ui/fields.tsx'
 import { Select } from '../../../ui/Select.tsx'
 import { Fault, Heading, Row, Section } from '../../../ui/layout.tsx'
@@ -57,6 +58,7 @@ function Starts({ draft, onChange }: { readonly draft: StageDraft; readonly onCh
       {draft.broods.length === 0 ? (
         <TriggerFields
           label={labels.itWaitsFor}
+          path="stage.trigger"
           trigger={draft.trigger}
           onChange={(trigger) => onChange({ trigger })}
         />
@@ -65,6 +67,7 @@ function Starts({ draft, onChange }: { readonly draft: StageDraft; readonly onCh
           <TriggerFields
             key={brood.name}
             label={`The ${brood.name} brood waits for`}
+            path={`stage.broods.${i}.trigger`}
             trigger={brood.trigger}
             onChange={(trigger) =>
               onChange({ broods: draft.broods.map((old, at) => (at === i ? { ...old, trigger } : old)) })
@@ -128,13 +131,13 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
   const { line } = edited
   const { food, changeFood, draft, change, dirty, save, act, leave, refused, blocker } = useStageEdit(edited)
   return (
-    <>
+    <Form label={labels.lifeStage} onSubmit={() => void save()} problem={refused} saysItself>
       <Heading>
         <h1>
           Change {line.foodName}, {line.stageName}
         </h1>
         <Row>
-          <Button look="main" onPress={() => void save()} isDisabled={!dirty}>
+          <Button type="submit" look="main" isDisabled={!dirty}>
             {labels.save}
           </Button>
           <Button onPress={leave}>{labels.leaveIt}</Button>
@@ -144,6 +147,7 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
       {refused ? <RefusedStage problem={refused} /> : null}
       <Row $align="start">
         <TextField
+          name="food.name"
           label={labels.food}
           value={food.name}
           onChange={(name) => changeFood({ name })}
@@ -151,6 +155,7 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
           autoFocus
         />
         <TextField
+          name="stage.stageName"
           label={labels.stage}
           value={draft.stageName}
           onChange={(stageName) => change({ stageName })}
@@ -188,12 +193,14 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
       <Section aria-label={labels.notes}>
         <h2>{labels.notes}</h2>
         <NoteField
+          name="stage.noteForTier"
           label={labels.forTheTier}
           value={draft.noteForTier}
           onChange={(noteForTier) => change({ noteForTier })}
           width="560px"
         />
         <NoteField
+          name="stage.howFished"
           label={labels.howItIsFished}
           value={draft.howFished}
           onChange={(howFished) => change({ howFished })}
@@ -206,6 +213,6 @@ export default function StageEdit({ groups, ...edited }: StageEditProps) {
         ) : null}
         <Button onPress={() => void act('foodStageArchive')}>{labels.putItAway}</Button>
       </Row>
-    </>
+    </Form>
   )
 }

@@ -23,10 +23,13 @@ const KINDS: readonly { readonly id: Trigger['kind']; readonly name: string }[] 
 /** What starts a stage, or one of its broods. */
 export function TriggerFields({
   label,
+  path,
   trigger,
   onChange,
 }: {
   readonly label: string
+  /** of the trigger in the command, as `stage.trigger` */
+  readonly path: string
   readonly trigger: Trigger
   readonly onChange: (trigger: Trigger) => void
 }) {
@@ -71,6 +74,7 @@ export function TriggerFields({
         key in values ? (
           <MeasureField
             key={`${trigger.kind} ${key}`}
+            name={`${path}.${key}`}
             label={name}
             unit={units[of]}
             value={Number(values[key])}
@@ -86,6 +90,7 @@ export function TriggerFields({
         key in values ? (
           <NumberField
             key={`${trigger.kind} ${key}`}
+            name={`${path}.${key}`}
             label={name}
             value={Number(values[key])}
             {...within(limit)}
@@ -100,6 +105,7 @@ export function TriggerFields({
         key in values ? (
           <TextField
             key={`${trigger.kind} ${key}`}
+            name={`${path}.${key}`}
             label={name}
             value={String(values[key])}
             onChange={(text) => set(key, text)}
