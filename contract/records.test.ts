@@ -145,6 +145,13 @@ describe('what starts a stage', () => {
     expect(faults(trigger, one)).toEqual([])
   })
 
+  it.each([warming, airy, summed, lit, ...others])(
+    'is refused with what no $kind has, not taken without',
+    (one) => {
+      expect(faults(trigger, { ...one, moonPhase: 'full' })).toEqual([['', 'Nothing is known of moonPhase.']])
+    },
+  )
+
   it.each([
     [warming, { thresholdC: 8.9 }, 'thresholdC', BETWEEN],
     [warming, { thresholdC: 11.6 }, 'thresholdC', BETWEEN],

@@ -41,7 +41,7 @@ const BY_THEN = { message: 'It starts anyhow on a day before it may.', path: ['l
 /** What starts a stage; core's {@link Trigger} checked. */
 export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind', [
   z
-    .object({
+    .strictObject({
       kind: z.literal('waterTemp'),
       direction,
       thresholdC: tempC,
@@ -59,7 +59,7 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
       path: ['strongHighC'],
     }),
   z
-    .object({
+    .strictObject({
       kind: z.literal('degreeDays'),
       baseC: tempC,
       degreeDays: figure('degreeDays'),
@@ -68,7 +68,7 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
     })
     .refine(({ latest, startOn }) => startsBy({ latest, from: startOn }), BY_THEN),
   z
-    .object({
+    .strictObject({
       kind: z.literal('dayLength'),
       direction,
       hours: figure('dayLengthH'),
@@ -77,7 +77,7 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
     })
     .refine(({ latest, notBefore }) => startsBy({ latest, from: notBefore }), BY_THEN),
   z
-    .object({
+    .strictObject({
       kind: z.literal('airTemp'),
       statistic: z.literal('dailyMax').exactOptional(),
       thresholdC: tempC,
@@ -88,16 +88,16 @@ export const trigger: z.ZodType<Trigger, Trigger> = z.discriminatedUnion('kind',
     })
     .refine(liesBetween, BETWEEN)
     .refine(({ latest, notBefore }) => startsBy({ latest, from: notBefore }), BY_THEN),
-  z.object({
+  z.strictObject({
     kind: z.literal('iceOff'),
     offsetDays: figure('iceOffDays'),
     withoutIceC: tempC,
     notBefore: monthDay.exactOptional(),
     ...started,
   }),
-  z.object({ kind: z.literal('allYear') }),
-  z.object({ kind: z.literal('light'), regime: z.enum(['glare', 'dim', 'night']) }),
-  z.object({
+  z.strictObject({ kind: z.literal('allYear') }),
+  z.strictObject({ kind: z.literal('light'), regime: z.enum(['glare', 'dim', 'night']) }),
+  z.strictObject({
     kind: z.literal('level'),
     riseMm: figure('riseMm'),
     withinHours: figure('withinHours'),

@@ -57,11 +57,10 @@ function isReachable(band: DepthBand, { techniques, rules }: ComingOuting): bool
 }
 
 /** How far two foods are fished with the same flies, 0 to 1: what both have over what either has. */
-function kinship<Variant extends ServingVariant>(a: ServedBy<Variant>, b: ServedBy<Variant>): number {
-  const [of, other] = [a, b].map(({ serves }) => new Set(serves.map(({ variant }) => variant.key)))
-  if (!of || !other) return 0
-  const shared = [...of].filter((key) => other.has(key)).length
-  const either = of.size + other.size - shared
+function kinship(flies: ReadonlySet<string>, others: ReadonlySet<string>): number {
+  let shared = 0
+  for (const key of flies) if (others.has(key)) shared += 1
+  const either = flies.size + others.size - shared
   return either === 0 ? 0 : shared / either
 }
 
@@ -143,9 +142,11 @@ export const outingNeeds = <Variant extends ServingVariant>(
   outing: ComingOuting,
   servings: readonly OutingServing<Variant>[],
   rateAt: RateAt<Variant>,
-): readonly OutingNeed<Variant>[] =>
-  servings.map((one) => {
-    const kin = servings.map((other) => (other === one ? 1 : kinship(one, other)))
+): readonly OutingNeed<Variant>[] => {
+  const flies = servings.map(({ serves }) => new Set(serves.map(({ variant }) => variant.key)))
+  return servings.map((one, at) => {
+    const own = flies[at] ?? new Set()
+    const kin = flies.map((others, i) => (i === at ? 1 : kinship(own, others)))
     const shares = outing.whatever.map((_, half) =>
       Math.min(sum(servings.map(({ onIt }, i) => (kin[i] ?? 0) * (onIt[half] ?? 0))), 1),
     )
@@ -159,3 +160,4 @@ export const outingNeeds = <Variant extends ServingVariant>(
       fishedHours: HALF_HOUR * sum(shares),
     }
   })
+}

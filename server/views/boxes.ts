@@ -1,8 +1,10 @@
-import { and, asc, isNull } from 'drizzle-orm'
+import { asc, isNull } from 'drizzle-orm'
 import { fishingDepthMm, techniquesAmong, wording } from '../../core/index.ts'
 import type { BoxesView, CompartmentId, CompartmentLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { box, compartment } from '../db/schema.ts'
+import { grouped } from '../read/grouped.ts'
 import { loadReaches } from '../read/reaches.ts'
 import { loadRestock } from './restock.ts'
 import { behaviourOfRow, loadPutAway, loadVariants, toFigureView } from '../read/variants.ts'
@@ -44,8 +46,10 @@ async function placeToFish(db: Reader, today: string) {
   return { bedMm: chosen?.reach.typicalDepthMm ?? 1000, speedMmPerS: chosen?.reach.surfaceSpeedMmPerS ?? 0 }
 }
 
-/** Boxes drawn as they are, and what is below par. */
-export async function boxesView(db: Reader, usualPar: number, today: string): Promise<BoxesView> {
+/** Boxes with their compartments, as they are laid out. */
+const loadLaidOut = keptUntilWrite(readLaidOut, [box, compartment])
+
+async function readLaidOut(db: Reader) {
   const boxes = await db
     .select()
     .from(box)
@@ -54,8 +58,15 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
   const compartments = await db
     .select()
     .from(compartment)
-    .where(and(isNull(compartment.archivedAtMs)))
+    .where(isNull(compartment.archivedAtMs))
     .orderBy(asc(compartment.row), asc(compartment.column))
+  const placesOf = grouped(compartments, ({ boxId }) => boxId)
+  return boxes.map((row) => ({ row, compartments: placesOf.get(row.id) ?? [] }))
+}
+
+/** Boxes drawn as they are, and what is below par. */
+export async function boxesView(db: Reader, usualPar: number, today: string): Promise<BoxesView> {
+  const boxes = await loadLaidOut(db)
   const putAway = await loadPutAway(db)
   const variants = [...(await loadVariants(db)), ...putAway]
   const away = new Set(putAway.map((row) => row.variant.id))
@@ -85,21 +96,19 @@ export async function boxesView(db: Reader, usualPar: number, today: string): Pr
     }
   }
   return {
-    boxes: boxes.map((row) => ({
+    boxes: boxes.map(({ row, compartments }) => ({
       id: row.id,
       name: row.name,
       kind: row.kind,
       note: row.note,
-      compartments: compartments
-        .filter(({ boxId }) => boxId === row.id)
-        .map((place) => ({
-          id: place.id,
-          row: place.row,
-          column: place.column,
-          label: place.label,
-          capacity: place.capacity,
-          flies: fliesIn(place.id).map((variantRow) => toFly(variantRow, place.id)),
-        })),
+      compartments: compartments.map((place) => ({
+        id: place.id,
+        row: place.row,
+        column: place.column,
+        label: place.label,
+        capacity: place.capacity,
+        flies: fliesIn(place.id).map((variantRow) => toFly(variantRow, place.id)),
+      })),
     })),
     restock,
   }

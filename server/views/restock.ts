@@ -74,6 +74,7 @@ export async function loadRestock(
       const home = row?.variant.homeCompartmentId
       const missing = line.missing - (tied.get(line.variantId) ?? 0)
       if (!row || !home || missing <= 0) return []
+      const { allowed, limitedBy, shortOf } = storesFor(row, missing, left)
       return [
         {
           variantId: row.variant.id,
@@ -86,7 +87,9 @@ export async function loadRestock(
           compartmentId: home,
           compartmentLabel: labels.get(home) ?? '',
           drawingKey: row.figure?.drawingKey ?? null,
-          ...storesFor(row, missing, left),
+          allowed,
+          limitedBy,
+          shortOf,
         },
       ]
     })

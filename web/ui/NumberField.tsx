@@ -7,6 +7,8 @@ export interface NumberFieldProps {
   readonly label: string
   readonly value: number | null
   readonly onChange: (value: number | null) => void
+  /** what is written is no such number: for a button that must not go by what stood there before */
+  readonly onUnclear?: () => void
   readonly min: number
   readonly max: number
   /** whole ones only */
@@ -38,11 +40,15 @@ function read(typed: string, { min, max, whole, mayBeEmpty }: Limits): { value: 
   return whole && !Number.isInteger(parsed.value) ? 'Whole ones only.' : { value: parsed.value }
 }
 
-/** A number in any notation that says at once whether it will do; what will not do is not passed on. */
+/**
+ * A number in any notation that says at once whether it will do; what will not do is not passed on. Within a form it is
+ * not sent before it does.
+ */
 export function NumberField({
   label,
   value,
   onChange,
+  onUnclear,
   shown = String,
   placeholder,
   width = '90px',
@@ -58,7 +64,8 @@ export function NumberField({
   const change = (next: string) => {
     setTyped(next)
     const written = read(next, limits)
-    if (typeof written !== 'string' && !whenLeft) onChange(written.value)
+    if (typeof written === 'string') onUnclear?.()
+    else if (!whenLeft) onChange(written.value)
   }
   const leave = () => {
     if (typeof now === 'string') return

@@ -69,6 +69,17 @@ describe('NumberField', () => {
     expect(fault()).toBe(false)
   })
 
+  it('tells who goes by it that it is not understood, and then what is', () => {
+    let unclear = 0
+    const { type, passed } = field({ onUnclear: () => (unclear += 1) })
+    type('2')
+    type('25')
+    expect([passed, unclear]).toEqual([[2], 1])
+    type('x')
+    type('9')
+    expect([passed, unclear]).toEqual([[2, 9], 2])
+  })
+
   it('passes on when it is left, where it is saved at once, and only what changed', () => {
     const { type, leave, passed } = field({ whenLeft: true })
     type('7')

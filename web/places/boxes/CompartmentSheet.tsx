@@ -63,6 +63,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           {...within('fliesSeen')}
           mayBeEmpty
           onChange={setCounted}
+          onUnclear={() => setCounted(null)}
           width="76px"
         />
         <Button
@@ -81,6 +82,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           {...within('flies')}
           mayBeEmpty
           onChange={setCount}
+          onUnclear={() => setCount(null)}
           width="76px"
         />
         <Select
@@ -127,6 +129,7 @@ function FlyRow({ fly, place, places }: FlyRowProps) {
           value={fly.parCount}
           {...within('par')}
           mayBeEmpty
+          whenLeft
           onChange={(parCount) =>
             void send(() =>
               command(
@@ -189,6 +192,7 @@ function PutIn({ place }: { readonly place: CompartmentLine }) {
           {...within('flies')}
           mayBeEmpty
           onChange={setCount}
+          onUnclear={() => setCount(null)}
           width="76px"
         />
         <Button onPress={() => void put()} isDisabled={!variantId || !count}>

@@ -2,12 +2,13 @@ import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { LAYOUTS, wording } from '../../../core/index.ts'
 import type { Layout } from '../../../core/index.ts'
-import type { BoxId } from '../../../contract/index.ts'
+import type { BoxId, Problem } from '../../../contract/index.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
+import { Form } from '../../ui/Form.tsx'
 import { Select } from '../../ui/Select.tsx'
-import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
+import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { arrangedCompartments, bareCompartments } from './newBox.ts'
 import type { Held } from './newBox.ts'
@@ -66,7 +67,7 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
   const [slits, setSlits] = useState<number | null>(12)
   const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set())
   const [moveFlies, setMoveFlies] = useState(false)
-  const [fault, setFault] = useState<string | null>(null)
+  const [problem, setProblem] = useState<Problem | null>(null)
   const arranged = useArranged(layout)
   const places = (arranged?.places ?? []).filter(({ code }) => !leftOut.has(code))
   const heldBy = (keys: readonly string[]) =>
@@ -81,82 +82,91 @@ export default function NewBox({ onDone }: { readonly onDone: () => void }) {
       { boxId: newId<BoxId>(), name, note: layout ? wording.layoutName[layout] : '', ...body },
       { quietly: true },
     )
-    if (delivery.kind === 'refused') setFault(delivery.problem.detail)
+    if (delivery.kind === 'refused') setProblem(delivery.problem)
     else onDone()
   }
   const ready = name.trim() !== '' && (layout ? places.length > 0 : Boolean(rows && columns))
   return (
     <Section aria-label={labels.newBox}>
-      <Row $align="start">
-        <TextField label={labels.name} value={name} onChange={setName} width="200px" autoFocus maxLength={40} />
-        <Select
-          label={labels.arranged}
-          value={layout ?? EMPTY}
-          choices={[
-            { id: EMPTY, name: 'as you fill it' },
-            ...LAYOUTS.map((id) => ({ id: id as string, name: wording.layoutName[id] })),
-          ]}
-          onChange={(id) => {
-            setLeftOut(new Set())
-            setLayout(id === EMPTY ? null : (id as Layout))
-          }}
-          width="190px"
-        />
-        {layout ? null : (
-          <>
-            <NumberField
-              label={labels.rows}
-              value={rows}
-              min={1}
-              max={20}
-              whole
-              width="80px"
-              onChange={setRows}
-            />
-            <NumberField
-              label={labels.columns}
-              value={columns}
-              min={1}
-              max={10}
-              whole
-              width="80px"
-              onChange={setColumns}
-            />
-          </>
-        )}
-        <NumberField
-          label={labels.slitsInEach}
-          value={slits}
-          {...within('capacity')}
-          width="100px"
-          onChange={setSlits}
-        />
-      </Row>
-      {layout && !arranged ? <p aria-busy="true">{labels.sortingTheFlies}</p> : null}
-      {arranged ? (
-        <>
-          <Proposed
-            {...arranged}
-            leftOut={leftOut}
-            onLeaveOut={(code, out) =>
-              setLeftOut(
-                (before) => new Set(out ? [...before, code] : [...before].filter((one) => one !== code)),
-              )
-            }
-            heldBy={heldBy}
+      <Form label={labels.newBox} onSubmit={() => void save()} problem={problem}>
+        <Row $align="start">
+          <TextField
+            name="name"
+            label={labels.name}
+            value={name}
+            onChange={setName}
+            width="200px"
+            autoFocus
+            maxLength={40}
           />
-          <Checkbox isSelected={moveFlies} onChange={setMoveFlies}>
-            {labels.moveWhatIsOn}
-          </Checkbox>
-        </>
-      ) : null}
-      {fault ? <Fault>{fault}</Fault> : null}
-      <Row style={{ paddingTop: 8 }}>
-        <Button look="main" onPress={() => void save()} isDisabled={!ready}>
-          {labels.makeTheBox}
-        </Button>
-        <Button onPress={onDone}>{labels.leaveIt}</Button>
-      </Row>
+          <Select
+            label={labels.arranged}
+            value={layout ?? EMPTY}
+            choices={[
+              { id: EMPTY, name: 'as you fill it' },
+              ...LAYOUTS.map((id) => ({ id: id as string, name: wording.layoutName[id] })),
+            ]}
+            onChange={(id) => {
+              setLeftOut(new Set())
+              setLayout(id === EMPTY ? null : (id as Layout))
+            }}
+            width="190px"
+          />
+          {layout ? null : (
+            <>
+              <NumberField
+                label={labels.rows}
+                value={rows}
+                min={1}
+                max={20}
+                whole
+                width="80px"
+                onChange={setRows}
+              />
+              <NumberField
+                label={labels.columns}
+                value={columns}
+                min={1}
+                max={10}
+                whole
+                width="80px"
+                onChange={setColumns}
+              />
+            </>
+          )}
+          <NumberField
+            label={labels.slitsInEach}
+            value={slits}
+            {...within('capacity')}
+            width="100px"
+            onChange={setSlits}
+          />
+        </Row>
+        {layout && !arranged ? <p aria-busy="true">{labels.sortingTheFlies}</p> : null}
+        {arranged ? (
+          <>
+            <Proposed
+              {...arranged}
+              leftOut={leftOut}
+              onLeaveOut={(code, out) =>
+                setLeftOut(
+                  (before) => new Set(out ? [...before, code] : [...before].filter((one) => one !== code)),
+                )
+              }
+              heldBy={heldBy}
+            />
+            <Checkbox isSelected={moveFlies} onChange={setMoveFlies}>
+              {labels.moveWhatIsOn}
+            </Checkbox>
+          </>
+        ) : null}
+        <Row style={{ paddingTop: 8 }}>
+          <Button type="submit" look="main" isDisabled={!ready}>
+            {labels.makeTheBox}
+          </Button>
+          <Button onPress={onDone}>{labels.leaveIt}</Button>
+        </Row>
+      </Form>
     </Section>
   )
 }

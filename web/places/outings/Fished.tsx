@@ -57,9 +57,27 @@ function NoteSpell({ outing, onDone }: { readonly outing: OutingLine; readonly o
           onChange={setRig}
           width="190px"
         />
-        <NumberField label={labels.minutes} value={minutes} {...within('spellMin')} onChange={setMinutes} />
-        <NumberField label={labels.takes} value={takes} {...within('takes')} onChange={setTakes} />
-        <NumberField label={labels.refusals} value={refusals} {...within('takes')} onChange={setRefusals} />
+        <NumberField
+          label={labels.minutes}
+          value={minutes}
+          {...within('spellMin')}
+          onChange={setMinutes}
+          onUnclear={() => setMinutes(null)}
+        />
+        <NumberField
+          label={labels.takes}
+          value={takes}
+          {...within('takes')}
+          onChange={setTakes}
+          onUnclear={() => setTakes(null)}
+        />
+        <NumberField
+          label={labels.refusals}
+          value={refusals}
+          {...within('takes')}
+          onChange={setRefusals}
+          onUnclear={() => setRefusals(null)}
+        />
         <Button large look="main" onPress={() => void save()}>
           {labels.noteIt}
         </Button>

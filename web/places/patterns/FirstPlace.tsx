@@ -71,6 +71,7 @@ export function FirstPlace({ patternName, variant, boxes }: FirstPlaceProps) {
         {...within('par')}
         mayBeEmpty
         onChange={setTyped}
+        onUnclear={() => setTyped(null)}
         width="70px"
       />
       <Button look="main" onPress={() => void put(true)} isDisabled={!keep}>

@@ -47,6 +47,7 @@ export function StartBatch({ patternName, variant, boxes }: StartBatchProps) {
         {...within('flies')}
         mayBeEmpty
         onChange={setCount}
+        onUnclear={() => setCount(null)}
         width="64px"
       />
       <Select

@@ -33,6 +33,7 @@ function WaitedFor({ line, onArrive }: { readonly line: Line; readonly onArrive:
               max={waiting}
               width="60px"
               onChange={setPacks}
+              onUnclear={() => setPacks(null)}
             />
             <Button
               onPress={() => (packs ? onArrive(packs) : undefined)}

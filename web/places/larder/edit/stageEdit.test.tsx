@@ -100,8 +100,23 @@ describe('the form of a life stage', () => {
       'What starts it, anyhow by, month-day: It starts anyhow on a day before it may.',
     ]) // prettier-ignore
     expect(left).toEqual([])
+    expect(document.activeElement).toBe(field('from, °C'))
+    expect(screen.getAllByText(/^It starts anyhow on a day before it may\.$/)).toHaveLength(1)
     expect(field('8 in 10 from, °C').value).toBe('25')
     expect((await lineOf(line.id)).version).toBe(line.version)
+  })
+
+  it('is not saved while something in it is not understood, whatever else was changed', async () => {
+    const line = await firstOf(warmed)
+    const { left } = form(line)
+    type('For the tier', 'Sparse.')
+    type('usually', 'plenty')
+    press('Save')
+    expect(document.activeElement).toBe(field('usually'))
+    expect(field('usually').value).toBe('plenty')
+    type('usually', '2.5')
+    const after = await saved(line, left)
+    expect(after).toMatchObject({ noteForTier: 'Sparse.', amount: { usual: 2.5 } })
   })
 
   it('takes hours in hours from the sun, and refuses those that end before they begin', async () => {
