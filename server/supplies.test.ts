@@ -578,4 +578,19 @@ describe('goods that do not ship', () => {
     expect((await create({ colours: [] }).expect(400)).body.detail).toBe('Name the colour.')
     expect(await own()).toBeUndefined()
   })
+
+  it('are refused under a name that others have, shipped ones too, until those are taken back', async () => {
+    const made = await create().expect(200)
+    const another = { familyId: id('own:other'), drawer: { id: id('own:other-drawer'), sizeKey: '' } }
+    const refused = (await create({ ...another, name: ' cat of  the Neighbour' }).expect(409)).body
+    expect(refused).toMatchObject({
+      code: 'nameTaken',
+      fields: [{ path: 'name', message: 'That name is taken.' }],
+    })
+    const { families } = await body<FamiliesView>('/api/families')
+    const shipped = families.find(({ id: one }) => one !== familyId)!
+    await create({ ...another, kind: shipped.kind, name: shipped.name.toUpperCase() }).expect(409)
+    await undo(made.body.actionId).expect(200)
+    await create(another).expect(200)
+  })
 })

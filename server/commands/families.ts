@@ -1,10 +1,11 @@
-import { isNotNull } from 'drizzle-orm'
+import { isNotNull, isNull } from 'drizzle-orm'
 import { kindDefaults, likeFamily } from '../../core/index.ts'
+import { foldedKey } from '../../contract/index.ts'
 import type { CommandBody } from '../../contract/index.ts'
 import { family } from '../db/schema.ts'
 import { toCoreFamily } from '../read/materials.ts'
 import { ProblemError } from '../problems/problem.ts'
-import type { Handler } from './context.ts'
+import type { CommandContext, Handler } from './context.ts'
 import { mintMaterials } from './mint.ts'
 
 /** A wet material is so much darker where nobody has seen it wet. */
@@ -19,10 +20,20 @@ const wetHex = (hex: string): string =>
     )
     .join('')}`
 
+/** Two goods of one name look alike in every list, and a table of stores could name one of them only. */
+async function refuseTaken({ tx }: CommandContext, name: string): Promise<void> {
+  const there = await tx.select({ name: family.name }).from(family).where(isNull(family.archivedAtMs))
+  if (there.every((one) => foldedKey(one.name) !== foldedKey(name))) return
+  throw new ProblemError('nameTaken', 'That name is taken. Choose another.', [
+    { path: 'name', message: 'That name is taken.' },
+  ])
+}
+
 /** Makes goods that do not ship, with their first drawer: like others, or with the usual figures of their kind. */
 export const familyCreate: Handler<CommandBody<'familyCreate'>> = async (context, body) => {
   const { tx, recorder } = context
   const { familyId, kind, name, likeFamilyId, colours, drawer } = body
+  await refuseTaken(context, name)
   const like = likeFamilyId ? await recorder.need('family', likeFamilyId, 'material') : null
   if (like && like.kind !== kind) {
     const message = `${like.name} is of another kind.`

@@ -9,6 +9,7 @@ import type {
   PlanView,
   ReachSeasonView,
   RigsView,
+  StoresView,
   WatersView,
 } from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
@@ -16,8 +17,21 @@ import { askOnce } from '../wire/askOnce.ts'
 import { store } from '../wire/store.ts'
 
 const anew = { forceRefetch: true } as const
-const { actions, bench, boxes, frame, larder, outings, pattern, patterns, plan, reachSeason, rigs, waters } =
-  api.endpoints
+const {
+  actions,
+  bench,
+  boxes,
+  frame,
+  larder,
+  outings,
+  pattern,
+  patterns,
+  plan,
+  reachSeason,
+  rigs,
+  stores,
+  waters,
+} = api.endpoints
 
 async function there<View>(asking: Promise<{ readonly data?: View | undefined }>): Promise<NonNullable<View>> {
   const { data } = await asking
@@ -34,6 +48,7 @@ export const asked = {
   larder: (): Promise<LarderView> => there(askOnce(store.dispatch(larder.initiate(undefined, anew)))),
   outings: (): Promise<OutingsView> => there(askOnce(store.dispatch(outings.initiate(undefined, anew)))),
   rigs: (): Promise<RigsView> => there(askOnce(store.dispatch(rigs.initiate(undefined, anew)))),
+  stores: (): Promise<StoresView> => there(askOnce(store.dispatch(stores.initiate(undefined, anew)))),
   waters: (): Promise<WatersView> => there(askOnce(store.dispatch(waters.initiate(undefined, anew)))),
   reachSeason: (reachId: string): Promise<ReachSeasonView> =>
     there(askOnce(store.dispatch(reachSeason.initiate({ reachId }, anew)))),

@@ -1,19 +1,18 @@
-import { useState } from 'react'
 import type { BenchView } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { NoteField } from '../../ui/fields.tsx'
 import { Quiet } from '../../ui/layout.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
 import { labels } from '../../words/bench.ts'
 
 /** What was done differently in earlier batches of the pattern, and a place to say what is in this one. */
 export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onVise']> }) {
   const command = useCommand()
-  const [text, setText] = useState(vise.batchNote)
-  const save = () =>
-    text.trim() !== vise.batchNote
-      ? void command('batchNote', { batchId: vise.batch.batchId, note: text })
-      : undefined
+  const note = useTyped(
+    vise.batchNote,
+    (text) => void command('batchNote', { batchId: vise.batch.batchId, note: text }),
+  )
   return (
     <>
       {vise.earlierNotes.map(({ atMs, label, note }) => (
@@ -24,13 +23,7 @@ export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onV
           {note}
         </p>
       ))}
-      <NoteField
-        label={labels.doneDifferentlyThisTime}
-        value={text}
-        onChange={setText}
-        onBlur={save}
-        width="520px"
-      />
+      <NoteField label={labels.doneDifferentlyThisTime} {...note} width="520px" />
     </>
   )
 }

@@ -75,7 +75,8 @@ export default function Boxes() {
   if (!data) return <p aria-busy="true">{labels.openingTheBoxes}</p>
   const openId = params.get('place')
   const open = data.boxes.flatMap(({ compartments }) => compartments).find(({ id }) => id === openId)
-  if (open) return <CompartmentSheet place={open} boxes={data.boxes} onClose={() => setParams({})} />
+  if (open)
+    return <CompartmentSheet key={open.id} place={open} boxes={data.boxes} onClose={() => setParams({})} />
   const wanted = params.get('box')
   const choose = (id: View) => setParams(id === 'boxes' ? {} : { view: id })
   const drawn = data.boxes.filter(({ id }) => !wanted || id === wanted)

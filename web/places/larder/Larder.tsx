@@ -68,6 +68,7 @@ export default function Larder() {
   if (chosen) {
     return (
       <StageSheet
+        key={chosen.stage.id}
         stage={chosen.stage}
         now={chosen.now}
         onClose={() => choose(view)}

@@ -160,7 +160,12 @@ function VariantsAndBatch({
       <Variants {...shared} boxes={boxes} saved={saved} chosenId={chosen.id} />
       <FindOrTrim {...shared} worked={worked} chosen={chosen} waterTempC={waterTempC} />
       {startOf === null ? null : (
-        <StartBatch patternName={startOf} variant={saved.find(({ id }) => id === chosen.id)} boxes={boxes} />
+        <StartBatch
+          key={chosen.id}
+          patternName={startOf}
+          variant={saved.find(({ id }) => id === chosen.id)}
+          boxes={boxes}
+        />
       )}
     </Section>
   )
@@ -222,6 +227,7 @@ export default function PatternSheet() {
   return (
     <>
       <PatternHead
+        key={draft.patternId}
         draft={draft}
         dirty={dirty}
         pattern={pattern}

@@ -1,10 +1,10 @@
-import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Row, Section } from '../../ui/layout.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { toggleKeys } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
@@ -17,10 +17,12 @@ interface HabitFieldsProps {
   readonly onChange: (change: SettingsChange) => void
 }
 
+const isCurrency = (text: string) => /^[A-Z]{3}$/.test(text)
+
 /** How the user keeps, sees and judges flies. */
 export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProps) {
   const dispatch = useAppDispatch()
-  const [currency, setCurrency] = useState(settings.currency)
+  const currency = useTyped(settings.currency, (text) => onChange({ currency: text }), isCurrency)
   return (
     <Section>
       <h2>{labels.habits}</h2>
@@ -29,6 +31,7 @@ export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProp
           label={labels.keepOfEachFly}
           value={settings.parCount}
           {...within('usualPar')}
+          whenLeft
           onChange={(parCount) => (parCount ? onChange({ parCount }) : undefined)}
           width="130px"
         />
@@ -67,12 +70,10 @@ export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProp
         />
         <TextField
           label={labels.money}
-          value={currency}
-          onChange={setCurrency}
-          onBlur={() => (/^[A-Z]{3}$/.test(currency) ? onChange({ currency }) : setCurrency(settings.currency))}
+          {...currency}
           width="90px"
           maxLength={3}
-          fault={/^[A-Z]{3}$/.test(currency) ? undefined : 'Three letters, as EUR.'}
+          fault={isCurrency(currency.value) ? undefined : 'Three letters, as EUR.'}
         />
         <ZoneField
           zone={settings.timeZone}

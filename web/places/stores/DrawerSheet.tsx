@@ -6,6 +6,7 @@ import { useFrameQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
 import { NoteField, TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Ledger } from '../../parts/Ledger.tsx'
@@ -32,10 +33,11 @@ function steps(text: string, unit: MaterialLine['stockUnit']): number | null {
   return Math.round(parsed.value * UNITS[unit].steps)
 }
 
-function faultOf(text: string): string | undefined {
+function faultOf(text: string, whole = false): string | undefined {
   if (text.trim() === '') return undefined
   const parsed = parseDecimal(text)
   if (parsed.kind === 'unclear') return wording.unclearSentence(parsed.code, parsed.suggestions)
+  if (whole && !Number.isInteger(parsed.value)) return 'Whole ones only.'
   return parsed.value < 0
     ? wording.unclearSentence('negative', [])
     : parsed.value > 1_000_000
@@ -97,7 +99,6 @@ export function DrawerSheet({
 }) {
   const { stock } = useWording()
   const command = useCommand()
-  const [note, setNote] = useState(line.note)
   const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }) =>
     void command('materialSave', {
       materialId: line.id,
@@ -111,6 +112,7 @@ export function DrawerSheet({
       note: line.note,
       ...change,
     })
+  const note = useTyped(line.note, (text) => save({ note: text }))
   return (
     <>
       <Heading>
@@ -134,7 +136,7 @@ export function DrawerSheet({
         {line.onHand === null
           ? 'Not counted yet.'
           : line.onHand < 0
-            ? 'Flies were tied from it, and it was never counted: count it now.'
+            ? 'More went out of it than was counted into it: count it now.'
             : `${stock(line.onHand, line.stockUnit)} on hand.`}{' '}
         <Quiet>
           {line.usedBy === 0
@@ -156,13 +158,7 @@ export function DrawerSheet({
       {line.kind === 'line' ? <LineOnSpool key={line.id + line.version} line={line} /> : null}
       <Section>
         <HowBought line={line} onSave={save} />
-        <NoteField
-          label={labels.note}
-          value={note}
-          onChange={setNote}
-          onBlur={() => (note !== line.note ? save({ note }) : undefined)}
-          width="520px"
-        />
+        <NoteField label={labels.note} {...note} width="520px" />
         <div style={{ paddingTop: 10 }}>
           <Photo subject="material" subjectId={line.id} photoId={line.photoId} title={title} />
         </div>
@@ -191,21 +187,30 @@ function HowBought({
 }) {
   const { data: frame } = useFrameQuery()
   const unit = UNITS[line.stockUnit]
-  const [texts, setTexts] = useState({
+  const kept = {
     keep: textOf(line.minimumAmount, unit.steps),
     pack: textOf(line.packAmount, unit.steps),
     price: line.priceMinor === null ? '' : (line.priceMinor / COIN).toFixed(2),
     days: textOf(line.leadTimeDays, 1),
     supplier: line.supplier,
-  })
+  }
+  const [typed, setTyped] = useState<Partial<typeof kept>>({})
+  const texts = { ...kept, ...typed }
   const type = (field: keyof typeof texts) => (text: string) =>
-    setTexts((before) => ({ ...before, [field]: text }))
-  const numbers = [texts.keep, texts.pack, texts.price, texts.days]
+    setTyped((before) => ({ ...before, [field]: text }))
+  const faults = {
+    keep: faultOf(texts.keep),
+    pack: faultOf(texts.pack),
+    price: faultOf(texts.price),
+    days: faultOf(texts.days, true),
+    supplier: undefined,
+  }
   const amount = (text: string, steps: number) => {
     const parsed = parseDecimal(text)
     return text.trim() === '' || parsed.kind === 'unclear' ? null : Math.round(parsed.value * steps)
   }
-  const save = () =>
+  const save = () => {
+    setTyped({})
     onSave({
       minimumAmount: amount(texts.keep, unit.steps),
       packAmount: amount(texts.pack, unit.steps) || null,
@@ -213,13 +218,14 @@ function HowBought({
       leadTimeDays: amount(texts.days, 1),
       supplier: texts.supplier.trim(),
     })
+  }
   const field = (key: keyof typeof texts, label: string, width: string) => (
     <TextField
       label={label}
       value={texts[key]}
       onChange={type(key)}
       width={width}
-      fault={key === 'supplier' ? undefined : faultOf(texts[key])}
+      fault={faults[key]}
       maxLength={80}
     />
   )
@@ -230,7 +236,7 @@ function HowBought({
       {field('price', `A pack costs, ${frame?.settings.currency ?? ''}`, '130px')}
       {field('days', 'Comes within, days', '130px')}
       {field('supplier', 'From', '150px')}
-      <Button onPress={save} isDisabled={numbers.some(faultOf)}>
+      <Button onPress={save} isDisabled={Object.values(faults).some(Boolean)}>
         {labels.keepThis}
       </Button>
     </Row>

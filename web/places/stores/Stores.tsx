@@ -169,7 +169,8 @@ export default function Stores() {
   })
   if (!data) return <p aria-busy="true">{labels.openingTheDrawers}</p>
   const open = data.materials.find(({ id }) => id === params.get('material'))
-  if (open) return <DrawerSheet line={open} title={drawerTitle(open)} onClose={() => setParams({})} />
+  if (open)
+    return <DrawerSheet key={open.id} line={open} title={drawerTitle(open)} onClose={() => setParams({})} />
   const low = data.materials.filter((line) => ['low', 'out'].includes(stateOf(line)))
   return (
     <>

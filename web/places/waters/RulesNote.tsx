@@ -4,6 +4,7 @@ import { useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
 import { WaterPlace } from './WaterPlace.tsx'
 import { WaterDetails } from './WaterDetails.tsx'
 import { labels } from '../../words/waters.ts'
@@ -17,11 +18,11 @@ const FLAGS = Object.entries(RULE_NAMES) as [keyof typeof RULE_NAMES, string][]
 /** The user's own note of the rules, always with the reminder that the posted rule decides. */
 export function RulesNote({ line }: { readonly line: WaterLine }) {
   const [open, setOpen] = useState(false)
-  const [text, setText] = useState(line.water.rulesNote)
   const command = useCommand()
   const { units } = useWording()
   const save = (change: Partial<WaterLine['water']>) =>
     void command('waterSave', { waterId: line.id, version: line.version, water: { ...line.water, ...change } })
+  const note = useTyped(line.water.rulesNote, (rulesNote) => save({ rulesNote }))
   return (
     <div style={{ padding: '6px 0' }}>
       <Row>
@@ -47,13 +48,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
               </Checkbox>
             ))}
           </Row>
-          <NoteField
-            label={labels.inYourWords}
-            value={text}
-            onChange={setText}
-            onBlur={() => (text !== line.water.rulesNote ? save({ rulesNote: text }) : undefined)}
-            width="520px"
-          />
+          <NoteField label={labels.inYourWords} {...note} width="520px" />
         </>
       ) : line.water.rulesNote ? (
         <Quiet>{line.water.rulesNote}</Quiet>

@@ -6,6 +6,7 @@ import type { WatersView } from '../../../contract/index.ts'
 import { useWatersQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { TextField } from '../../ui/fields.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
 import { Select } from '../../ui/Select.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/waters.ts'
@@ -53,21 +54,19 @@ export function WaterPlace({ line }: { readonly line: WaterLine }) {
   const { data } = useWatersQuery()
   const command = useCommand()
   const { water } = line
-  const [name, setName] = useState(water.name)
   const save = (change: Partial<Water>) =>
     void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
+  const name = useTyped(
+    water.name,
+    (text) => save({ name: text }),
+    (text) => text.trim() !== '',
+  )
   const others = data?.waters.filter(({ id }) => id !== line.id) ?? []
   const alike = WATER_KINDS.filter((kind) => isStillwater(kind) === isStillwater(water.kind))
   return (
     <>
       <Row $align="start">
-        <TextField
-          label={labels.name}
-          value={name}
-          onChange={setName}
-          onBlur={() => (name.trim() !== '' && name !== water.name ? save({ name }) : setName(water.name))}
-          width="180px"
-        />
+        <TextField label={labels.name} {...name} width="180px" />
         <Select
           label={labels.kind}
           value={water.kind}
