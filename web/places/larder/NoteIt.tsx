@@ -40,7 +40,9 @@ export function NoteIt({ stageId, reachId, on, noted, onDone }: NoteItProps) {
   const [minutes, setMinutes] = useState(inText(before?.effortMinutes))
   const [count, setCount] = useState(inText(before?.count))
   const [note, setNote] = useState(before?.note ?? '')
-  const [looked, counted] = [wholeUpTo(minutes, 1440), wholeUpTo(count, 100_000)]
+  const looked = wholeUpTo(minutes, 1440)
+  // what was typed before something else was chosen is not said along with it
+  const counted = kind === 'counted' ? wholeUpTo(count, 100_000) : null
   const ready = /^\d{4}-\d{2}-\d{2}$/.test(date) && looked !== undefined && counted !== undefined
   const save = async () => {
     if (!ready) return
