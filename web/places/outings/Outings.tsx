@@ -77,8 +77,9 @@ export default function Outings() {
   const packing = data.outings.find(({ id }) => id === params.get('pack'))
   const backFrom = ({ id }: OutingLine, face: 'before' | 'after') =>
     params.get('from') === 'sheet' ? void navigate(`/outings/${id}?face=${face}`) : setParams({})
-  if (packing) return <Pack outing={packing} onDone={() => backFrom(packing, 'before')} />
-  if (emptying) return <EmptyPockets outing={emptying} onDone={() => backFrom(emptying, 'after')} />
+  if (packing) return <Pack key={packing.id} outing={packing} onDone={() => backFrom(packing, 'before')} />
+  if (emptying)
+    return <EmptyPockets key={emptying.id} outing={emptying} onDone={() => backFrom(emptying, 'after')} />
   const coming = data.outings
     .filter(({ on, status }) => status === 'planned' && on >= frame.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))
