@@ -40,3 +40,17 @@ export class WorkerHere {
     WorkerHere.running = WorkerHere.running.filter((one) => one !== this)
   }
 }
+
+/** A worker that does not load. */
+class Unloadable extends WorkerHere {
+  constructor() {
+    super()
+    setTimeout(() => this.break(), 20)
+  }
+}
+
+/** From now on no worker loads, and those that run have broken. */
+export function breakWorkers(): void {
+  WorkerHere.running.forEach((worker) => worker.break())
+  Object.assign(globalThis, { Worker: Unloadable })
+}

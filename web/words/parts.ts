@@ -44,4 +44,6 @@ export const labels = {
   weighItOnThe: 'Weigh it on the simulated scale',
   simulatedNoScaleIs: 'simulated: no scale is connected',
   putInAnyway: 'Put in anyway',
+  notWorkedOut: 'This could not be worked out.',
+  tryAgain: 'Try again',
 } as const

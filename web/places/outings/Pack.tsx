@@ -12,6 +12,7 @@ import { Checkbox } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { Caution, Dense, Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { Working } from '../../parts/Working.tsx'
 import { useMayOverfill } from '../../parts/useMayOverfill.tsx'
 import { useOutingNeeds } from '../../parts/cover/useOutingNeeds.ts'
 import { coverWith, forbiddenOn, packablesOf, proposed, takenOf, worthOnDay } from './packables.ts'
@@ -33,7 +34,8 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
   const [intoId, setIntoId] = useState<string | null>(null)
   const [counts, setCounts] = useState<Taken>({})
   const keep = frame?.settings.parCount ?? 3
-  const needs = useOutingNeeds(plan, outing.id)
+  const asks = useOutingNeeds(plan, outing.id)
+  const needs = asks.found
   const worth = useMemo(() => worthOnDay(needs ?? []), [needs])
   const forbidden = useMemo(
     () => (plan ? forbiddenOn(plan, outing.id) : new Map<string, Forbidden>()),
@@ -109,6 +111,7 @@ export function Pack({ outing, onDone }: { readonly outing: OutingLine; readonly
         </Caution>
       ) : null}
       {refusal}
+      <Working of={asks} />
       <CouldGoAlong flies={flies} keep={keep} taken={counts} onTake={setCount} />
     </>
   )

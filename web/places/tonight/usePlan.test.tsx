@@ -3,7 +3,7 @@ import { act, screen } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, until, callHook, show } from '../../testing/onThePage.tsx'
-import { WorkerHere } from '../../testing/workerHere.ts'
+import { breakWorkers, WorkerHere } from '../../testing/workerHere.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import { store } from '../../wire/store.ts'
 import Ahead from './Ahead.tsx'
@@ -82,14 +82,7 @@ describe('a plan for the demo', () => {
 
 describe('a plan whose workers do not load', () => {
   it('says so in its place, and is made where it is tried again', async () => {
-    class Unloadable extends WorkerHere {
-      constructor() {
-        super()
-        setTimeout(() => this.break(), 20)
-      }
-    }
-    WorkerHere.running.forEach((worker) => worker.break())
-    Object.assign(globalThis, { Worker: Unloadable })
+    breakWorkers()
     show(<Ahead />)
     await until(() => screen.queryByText('The plan could not be worked out.'))
     expect(screen.queryByText('Planning …')).toBeNull()

@@ -5,6 +5,7 @@ import { useReachYearQuery } from '../../../wire/api.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { MONTHS } from '../../../words/days.ts'
 import { labels } from '../../../words/cover.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Shares } from './Shares.tsx'
 import { useHeld, useServingPlace, useStages } from './useHeld.ts'
 
@@ -19,8 +20,9 @@ export function BySeason({ stages }: { readonly stages: ReadonlyMap<string, Stag
     () => (place && known && data && data.whatever.length > 0 ? monthLooks(known, data, year, place) : null),
     [place, known, data, year],
   )
-  const covers = useHeld(looks)
-  if (!covers) return <p aria-busy="true">{labels.holdingNow}</p>
+  const held = useHeld('coverLooks', looks)
+  const covers = held.found
+  if (!covers || held.isBroken) return <Working of={held} label={labels.holdingNow} />
   const rows = covers.map((cover) => ({ cover, name: MONTHS[Number(cover.key) - 1] ?? '', more: '' }))
   return <Shares label={labels.bySeason} first={labels.month} rows={rows} stages={stages} />
 }

@@ -8,6 +8,7 @@ import { askedOf } from '../../../moment/useNow.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { Quiet } from '../../../ui/layout.tsx'
 import { labels, SITUATION_WORDS } from '../../../words/cover.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Shares } from './Shares.tsx'
 import { useHeld, useServingPlace, useStages } from './useHeld.ts'
 
@@ -38,8 +39,9 @@ export function BySituation({ stages }: { readonly stages: ReadonlyMap<string, S
       variants: planned.variants.map(toServing),
     })
   }, [moment, place, known, planned, usual, coloured])
-  const covers = useHeld(looks)
-  if (!covers) return <p aria-busy="true">{labels.holdingNow}</p>
+  const held = useHeld('coverLooks', looks)
+  const covers = held.found
+  if (!covers || held.isBroken) return <Working of={held} label={labels.holdingNow} />
   const rows = SITUATIONS.flatMap((key) => {
     const cover = covers.find((one) => one.key === key)
     const { name, of: more } = SITUATION_WORDS[key]

@@ -19,6 +19,7 @@ import { ByConfidence } from './ByConfidence.tsx'
 import { ByFood } from './ByFood.tsx'
 import { BySeason } from './BySeason.tsx'
 import { BySituation } from './BySituation.tsx'
+import { Working } from '../../../parts/Working.tsx'
 import { STATES } from './states.ts'
 import { useCoverage } from './useCoverage.ts'
 import { useHeld, useServingPlace } from './useHeld.ts'
@@ -106,8 +107,9 @@ function Now() {
       },
     ]
   }, [moment, at, place])
-  const [cover] = useHeld(looks) ?? []
-  if (!cover) return null
+  const held = useHeld('coverNow', looks)
+  const [cover] = held.found ?? []
+  if (!cover || held.isBroken) return <Working of={held} />
   return (
     <p role="status">
       {wording.fishOnIt(cover.shown)} {labels.haveSomething}
@@ -122,13 +124,15 @@ export default function Coverage() {
   const [params, setParams] = useSearchParams()
   const look = (params.get('look') as Look | null) ?? 'food'
   const [season, setSeason] = useState(false)
-  const rows = useCoverage(season && look === 'food')
+  const coverage = useCoverage(season && look === 'food')
+  const rows = coverage.found
   const { settings, change } = useSettings()
   const { data: larder } = useLarderQuery()
   const plan = usePlanned()
   const place = useServingPlace()
   if (!moment) return <p>{labels.addAWaterFirst}</p>
-  if (!rows || !larder || !plan || !settings || !place) return <p aria-busy="true">{labels.holdingNow}</p>
+  if (!rows || coverage.isBroken || !larder || !plan || !settings || !place)
+    return <Working of={coverage} label={labels.holdingNow} />
   const stages = new Map(larder.stages.map((stage) => [stage.id as string, stage]))
   const variants = new Map(plan.variants.map((variant) => [variant.variantId as string, variant]))
   const rules = settings.cover
