@@ -32,8 +32,13 @@ describe('settings', () => {
     expect(screen.getByText('From 1 to 99.')).toBeDefined()
     fireEvent.change(field, { target: { value: '2.5' } })
     expect(screen.getByText('Whole ones only.')).toBeDefined()
-    fireEvent.change(field, { target: { value: '4' } })
-    await until(async () => (await kept()).parCount === 4)
+    fireEvent.change(field, { target: { value: '1' } })
+    fireEvent.change(field, { target: { value: '14' } })
+    const [last] = (await asked.actions()).actions
+    fireEvent.blur(field)
+    await until(async () => (await kept()).parCount === 14)
+    // one change, not one a digit
+    expect((await asked.actions()).actions[1]?.actionId).toBe(last!.actionId)
   })
 
   it('take three letters for money, and go back to what it was where they are none', async () => {
@@ -100,9 +105,9 @@ describe('copies of the data', () => {
     fireEvent.click(await until(() => screen.queryByRole('button', { name: 'Copy now' })))
     await until(() => screen.queryByRole('row', { name: /asked for/ }))
     const before = await kept()
-    fireEvent.change(screen.getByLabelText('Keep of each fly'), {
-      target: { value: String(before.parCount + 3) },
-    })
+    const keep = screen.getByLabelText('Keep of each fly')
+    fireEvent.change(keep, { target: { value: String(before.parCount + 3) } })
+    fireEvent.blur(keep)
     await until(async () => (await kept()).parCount === before.parCount + 3)
     const mine = await until(() => screen.queryByRole('row', { name: /asked for/ }))
     fireEvent.click(within(mine).getByRole('button', { name: 'Look what differs' }))
