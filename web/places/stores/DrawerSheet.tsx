@@ -3,6 +3,7 @@ import { BARBS, parseDecimal, wording } from '../../../core/index.ts'
 import type { Barb } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
+import type { Delivery } from '../../wire/outbox/sender.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -100,7 +101,7 @@ export function DrawerSheet({
   const { stock } = useWording()
   const command = useCommand()
   const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }) =>
-    void command('materialSave', {
+    command('materialSave', {
       materialId: line.id,
       version: line.version,
       minimumAmount: line.minimumAmount,
@@ -112,7 +113,7 @@ export function DrawerSheet({
       note: line.note,
       ...change,
     })
-  const note = useTyped(line.note, (text) => save({ note: text }))
+  const note = useTyped(line.note, (text) => void save({ note: text }))
   return (
     <>
       <Heading>
@@ -150,7 +151,7 @@ export function DrawerSheet({
           label={labels.itsBarb}
           value={line.barb ?? ''}
           choices={BARB_CHOICES}
-          onChange={(id) => save({ barb: id === '' ? null : (id as Barb) })}
+          onChange={(id) => void save({ barb: id === '' ? null : (id as Barb) })}
           width="220px"
         />
       ) : null}
@@ -183,7 +184,7 @@ function HowBought({
   onSave,
 }: {
   readonly line: MaterialLine
-  readonly onSave: (change: Bought) => void
+  readonly onSave: (change: Bought) => Promise<Delivery>
 }) {
   const { data: frame } = useFrameQuery()
   const unit = UNITS[line.stockUnit]
@@ -209,15 +210,16 @@ function HowBought({
     const parsed = parseDecimal(text)
     return text.trim() === '' || parsed.kind === 'unclear' ? null : Math.round(parsed.value * steps)
   }
-  const save = () => {
-    setTyped({})
-    onSave({
+  const save = async () => {
+    const delivery = await onSave({
       minimumAmount: amount(texts.keep, unit.steps),
       packAmount: amount(texts.pack, unit.steps) || null,
       priceMinor: amount(texts.price, COIN),
       leadTimeDays: amount(texts.days, 1),
       supplier: texts.supplier.trim(),
     })
+    // what was refused stays as it was typed
+    if (delivery.kind === 'done') setTyped({})
   }
   const field = (key: keyof typeof texts, label: string, width: string) => (
     <TextField
@@ -236,7 +238,7 @@ function HowBought({
       {field('price', `A pack costs, ${frame?.settings.currency ?? ''}`, '130px')}
       {field('days', 'Comes within, days', '130px')}
       {field('supplier', 'From', '150px')}
-      <Button onPress={save} isDisabled={Object.values(faults).some(Boolean)}>
+      <Button onPress={() => void save()} isDisabled={Object.values(faults).some(Boolean)}>
         {labels.keepThis}
       </Button>
     </Row>

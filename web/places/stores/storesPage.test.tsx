@@ -3,6 +3,8 @@ import { act, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { MaterialLine, PurchaseView } from '../../../contract/index.ts'
 import { drawerTitle, stateOf } from '../../recipe/drawerState.ts'
+import { PATHS } from '../../../contract/paths.ts'
+import { store } from '../../wire/store.ts'
 import { asked } from '../../testing/asked.ts'
 import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
@@ -146,6 +148,27 @@ describe('a drawer', () => {
     const [done] = (await asked.actions()).actions
     await write('undo', { actionId: done!.actionId })
     await until(() => note.value === line.note)
+  })
+
+  it('loses nothing of what was typed where it is refused, as changed elsewhere', async () => {
+    const line = await drawerOf(counted)
+    await storesAt(line)
+    const { minimumAmount, packAmount, priceMinor, leadTimeDays, supplier, barb, version } =
+      await drawerNow(line)
+    // from another tab: this page does not know of it
+    const body = { materialId: line.id, version, minimumAmount, packAmount, priceMinor, leadTimeDays, supplier, barb, note: 'Elsewhere.' } // prettier-ignore
+    const headers = { 'content-type': 'application/json' }
+    const command = JSON.stringify({ id: newId(), kind: 'materialSave', body })
+    expect((await fetch(PATHS.command, { method: 'POST', headers, body: command })).ok).toBe(true)
+    type('Note', 'Long thought about.')
+    fireEvent.blur(field('Note'))
+    await until(() => store.getState().view.trouble)
+    expect(field('Note').value).toBe('Long thought about.')
+    type('From', 'Another post')
+    press('Keep this')
+    await until(() => store.getState().view.trouble)
+    expect(field('From').value).toBe('Another post')
+    expect((await drawerNow(line)).note).toBe('Elsewhere.')
   })
 
   it('says nothing of the drawer that was open before it', async () => {
