@@ -26,6 +26,7 @@ export async function benchUndo(): Promise<readonly Line[]> {
       }
       await server.close()
       await copy.remove()
+      process.stderr.write(`${takeBack.name} ${seed}: done\n`)
     }
   for (const fault of faults) process.stderr.write(`${fault}\n`)
   return [

@@ -80,12 +80,12 @@ function randomFrom(seed) {
   }
 }
 
-/** As many faults as are asked for, drawn by a seed, each with a number. */
+/** As many faults as are asked for, drawn by a seed. */
 export function drawn(all, seed, count) {
   const random = randomFrom(seed)
   return all
     .map((fault) => ({ fault, order: random() }))
     .sort((a, b) => a.order - b.order)
     .slice(0, count)
-    .map(({ fault }, number) => ({ ...fault, number }))
+    .map(({ fault }) => fault)
 }

@@ -1,5 +1,6 @@
-// npm run mutate -- FOLDER [--count 40] [--seed 1] [--files REGEX] [--at-once 2]
-// Draws small faults into the code by a seed, runs the tests that reach each, and reports those that no test noticed.
+// npm run mutate -- FOLDER… [--count 40] [--seed 1] [--files REGEX] [--at-once 2]
+// Draws small faults into the code of each folder by a seed, runs the tests that reach each, and reports those that
+// no test noticed. What tests reach is found once for all folders.
 // Works on copies in a temporary folder: the checkout is never touched.
 import { fork, spawn } from 'node:child_process'
 import {
@@ -28,7 +29,7 @@ const { values: options, positionals } = parseArgs({
     'at-once': { type: 'string', default: '2' },
   },
 })
-const [folder = 'core'] = positionals
+const folders = positionals.length > 0 ? positionals : ['core']
 const COPIED = [
   'core', 'contract', 'server', 'web', 'demo', 'package.json', 'vitest.config.ts',
   'tsconfig.json', 'tsconfig.base.json', 'tsconfig.core.json', 'tsconfig.node.json', 'tsconfig.web.json',
@@ -51,10 +52,17 @@ const isCode = (path) =>
   new RegExp(options.files).test(path)
 const read = (path) => readFileSync(join(root, path), 'utf8')
 
-const files = (statSync(join(root, folder)).isDirectory() ? filesBelow(folder) : [folder]).filter(isCode).sort()
-const all = files.flatMap((path) => faultsIn(path, read(path)))
-const faults = drawn(all, Number(options.seed), Number(options.count))
-process.stdout.write(`${all.length} places in ${folder}; ${faults.length} drawn by seed ${options.seed}\n`)
+const faults = folders
+  .flatMap((folder) => {
+    const files = (statSync(join(root, folder)).isDirectory() ? filesBelow(folder) : [folder])
+      .filter(isCode)
+      .sort()
+    const all = files.flatMap((path) => faultsIn(path, read(path)))
+    const some = drawn(all, Number(options.seed), Number(options.count))
+    process.stdout.write(`${all.length} places in ${folder}; ${some.length} drawn by seed ${options.seed}\n`)
+    return some.map((fault) => ({ ...fault, folder }))
+  })
+  .map((fault, number) => ({ ...fault, number }))
 
 /** A copy of the checkout to put faults into. */
 function workplace() {
@@ -185,7 +193,7 @@ function tester() {
   }
 }
 
-const unnoticed = []
+const unnoticed = new Map(folders.map((folder) => [folder, []]))
 const waiting = [...faults]
 async function work() {
   const { tries, end } = tester()
@@ -193,14 +201,15 @@ async function work() {
     const answer = await tries(fault)
     const what = `${fault.path}:${fault.line}  ${fault.was.replace(/\s+/g, ' ').slice(0, 60)}  →  ${fault.by.slice(0, 60)}`
     process.stdout.write(`${answer.padEnd(9)} ${what}\n`)
-    if (answer !== 'killed') unnoticed.push(`${answer.padEnd(9)} ${what}`)
+    if (answer !== 'killed') unnoticed.get(fault.folder).push(`${answer.padEnd(9)} ${what}`)
   }
   end()
 }
 await Promise.all(Array.from({ length: Number(options['at-once']) }, work))
-const killed = faults.length - unnoticed.length
-process.stdout.write(`\nNot killed:\n${unnoticed.sort().join('\n')}\n`)
-process.stdout.write(
-  `${killed} of ${faults.length} killed (${Math.round((100 * killed) / Math.max(faults.length, 1))} %)\n`,
-)
+for (const [folder, alive] of unnoticed) {
+  const count = faults.filter((fault) => fault.folder === folder).length
+  const killed = count - alive.length
+  process.stdout.write(`\nNot killed in ${folder}:\n${alive.sort().join('\n')}\n`)
+  process.stdout.write(`${killed} of ${count} killed (${Math.round((100 * killed) / Math.max(count, 1))} %)\n`)
+}
 process.exit(0)
