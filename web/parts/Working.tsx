@@ -10,9 +10,14 @@ export function Working({
 }: {
   readonly of: Pick<Worked<unknown>, 'isBroken' | 'again'>
   /** said while it goes on; nothing where what stands there serves meanwhile */
-  readonly label?: string
+  readonly label?: string | null
 }) {
-  if (!isBroken) return label === undefined ? null : <p aria-busy="true">{label}</p>
+  if (!isBroken)
+    return !label ? null : (
+      <p role="status" aria-busy="true">
+        {label}
+      </p>
+    )
   return (
     <Row>
       <Fault>{labels.notWorkedOut}</Fault>

@@ -71,6 +71,7 @@ export const labels = {
   waterDeep: 'Water here',
   count: 'Count, s',
   reckons: 'Being reckoned …',
+  sayAll: 'All of these are wanted.',
   savedRig: 'pale: as it was saved',
   fishedStays: 'It was fished: it stays as it is. Make a copy to change it.',
   reckonedWith:

@@ -44,6 +44,7 @@ export const labels = {
   onTheBed: 'on the bed',
   depthBySecond: 'Depth by the second,',
   reckons: 'Being reckoned …',
+  sayAll: 'All of these are wanted.',
   castStraight:
     'Cast straight, held at the rod’s tip at the surface. What is likely holds 8 in 10. Pulled in strips of',
   saveTheTable: 'Save the table',

@@ -11,6 +11,8 @@ import { inReach, USUAL_TIP_MM } from '../../parts/rigs/inReach.ts'
 import { RigUnderWater } from '../../parts/rigs/RigUnderWater.tsx'
 import { useRigFishes } from '../../parts/rigs/useRigFishes.ts'
 import { fliesFrom, useFlyBook, useFlyChoices } from '../../parts/rigs/useRigFlies.ts'
+import type { Worked } from '../../parts/useJob.ts'
+import { Working } from '../../parts/Working.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { MeasureField } from '../../ui/MeasureField.tsx'
@@ -45,7 +47,7 @@ interface FishedSo {
 function useSinking(
   rig: RigLine | undefined,
   moment: Moment | null,
-  lane: string,
+  key: string,
   { depthMm, countS, pullMmPerS, pauseS }: FishedSo,
 ) {
   const flies = useFlyChoices()
@@ -54,22 +56,25 @@ function useSinking(
     (parts ?? []).flatMap((part) => ('fly' in part ? (part.fly ?? []) : [])),
     moment?.waterTempC ?? null,
   )
+  const isUnsaid = countS === null || pullMmPerS === null || pauseS === null
   const input = useMemo((): RigInWater | null => {
-    if (!parts || !book || !moment || countS === null || pullMmPerS === null || pauseS === null) return null
+    if (!parts || !book || !moment || isUnsaid) return null
     return {
       ...inReach(moment, 'counted', depthMm),
       ...{ parts, flies: fliesFrom(book, parts), tipHeightMm: USUAL_TIP_MM, ledMmPerS: 0 },
       retrieved: { countS, retrieve: { mmPerS: pullMmPerS, stripMm: STRIP_MM, pauseS } },
     }
-  }, [parts, book, moment, depthMm, countS, pullMmPerS, pauseS])
-  const { found, of, isOfThis } = useRigFishes(input, lane)
+  }, [parts, book, moment, depthMm, isUnsaid, countS, pullMmPerS, pauseS])
+  const worked = useRigFishes(input, key)
+  const { found, of, isOfThis } = worked
   const nameOf = (part: RigPart) =>
     'fly' in part ? [flies?.find(({ id }) => id === part.fly)?.name ?? ''] : []
   const names = (of?.parts ?? []).flatMap(nameOf)
   const fishes = found?.kind === 'fishes' ? found : null
   return {
+    worked,
     fishes,
-    why: found?.kind === 'not' && isOfThis ? wording.rigNotSentence(found) : null,
+    why: isUnsaid ? labels.sayAll : found?.kind === 'not' && isOfThis ? wording.rigNotSentence(found) : null,
     names: (fishes?.hung ?? []).map((i) => names[i] ?? ''),
   }
 }
@@ -113,6 +118,7 @@ function BySeconds({ name, flies, fishes }: RigInTank) {
 interface OneRigProps {
   readonly rig: RigLine
   readonly sinking: {
+    readonly worked: Pick<Worked<unknown>, 'isBroken' | 'again'>
     readonly fishes: FishesRig | null
     readonly why: string | null
     readonly names: readonly string[]
@@ -124,7 +130,7 @@ interface OneRigProps {
 
 /** One rig from the side at a second of its way. */
 function OneRig({ rig, sinking, timeS, depthMm, svgRef }: OneRigProps) {
-  const { fishes, why, names } = sinking
+  const { worked, fishes, why, names } = sinking
   const now = fishes?.moments[timeS]
   return (
     <div>
@@ -142,9 +148,10 @@ function OneRig({ rig, sinking, timeS, depthMm, svgRef }: OneRigProps) {
           />
           <BySeconds name={rig.name} flies={names} fishes={fishes} />
         </>
-      ) : (
-        <p role="status">{why ?? labels.reckons}</p>
-      )}
+      ) : why ? (
+        <p role="status">{why}</p>
+      ) : null}
+      <Working of={worked} label={fishes || why ? null : labels.reckons} />
     </div>
   )
 }
@@ -242,6 +249,7 @@ export default function TankRigs() {
           min={0}
           max={LONGEST_S}
           onChange={setCount}
+          onUnclear={() => setCount(null)}
           width="90px"
         />
         <MeasureField
@@ -251,6 +259,7 @@ export default function TankRigs() {
           min={0}
           max={2000}
           onChange={setPull}
+          onUnclear={() => setPull(null)}
           width="140px"
         />
         <NumberField
@@ -259,6 +268,7 @@ export default function TankRigs() {
           min={0}
           max={20}
           onChange={setPause}
+          onUnclear={() => setPause(null)}
           width="90px"
         />
       </Row>

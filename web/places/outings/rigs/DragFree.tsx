@@ -1,13 +1,14 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { waterAt, wording } from '../../../../core/index.ts'
-import type { DragFree as Found, RigPart, SlackCast } from '../../../../core/index.ts'
+import type { RigPart, SlackCast } from '../../../../core/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
+import { useJob } from '../../../parts/useJob.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { runJob } from '../../../workers/gateway.ts'
 
 interface DragFreeProps {
   readonly parts: readonly RigPart[]
@@ -23,7 +24,6 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
   const [mendMm, setMend] = useState<number | null>(0)
   const [laneMm, setLane] = useState<number | null>(0)
   const [laneMmPerS, setLaneSpeed] = useState<number | null>(null)
-  const [found, setFound] = useState<{ readonly of: SlackCast; readonly is: Found | null } | null>(null)
   const cast = useMemo((): SlackCast | null => {
     if (acrossMm === null || slack === null || mendMm === null || laneMm === null) return null
     const nearMm = Math.max((acrossMm - laneMm) / 2, 0)
@@ -34,15 +34,7 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
     ]
     return { parts, water: waterAt(waterTempC), lanes, acrossMm, slackShare: slack / 100, mendMm }
   }, [parts, waterTempC, runs, acrossMm, slack, mendMm, laneMm, laneMmPerS])
-  useEffect(() => {
-    if (!cast) return undefined
-    const controller = new AbortController()
-    void runJob('dragFree', cast, { key: 'dragFree', lane: 1, signal: controller.signal }).then((is) =>
-      is === null || 'forS' in is ? setFound({ of: cast, is }) : undefined,
-    )
-    return () => controller.abort()
-  }, [cast])
-  const told = found && found.of === cast ? found : null
+  const worked = useJob('dragFree', cast, { key: 'dragFree', lane: 1 })
   return (
     <section aria-label={labels.driftsFree} style={{ paddingTop: 8 }}>
       <h2>{labels.driftsFree}</h2>
@@ -54,6 +46,7 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           min={1000}
           max={30_000}
           onChange={setAcross}
+          onUnclear={() => setAcross(null)}
           width="110px"
         />
         <NumberField
@@ -62,6 +55,7 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           min={0}
           max={60}
           onChange={setSlack}
+          onUnclear={() => setSlack(null)}
           width="110px"
         />
         <MeasureField
@@ -71,6 +65,7 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           min={0}
           max={6000}
           onChange={setMend}
+          onUnclear={() => setMend(null)}
           width="150px"
         />
         <MeasureField
@@ -80,6 +75,7 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           min={0}
           max={20_000}
           onChange={setLane}
+          onUnclear={() => setLane(null)}
           width="150px"
         />
         {laneMm ? (
@@ -94,9 +90,13 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           />
         ) : null}
       </Row>
-      <p role="status">
-        {told ? (told.is ? wording.dragFreeSentence(told.is) : labels.noLineToLay) : labels.reckons}
-      </p>
+      {cast && !worked.isOfThis ? (
+        <Working of={worked} label={labels.reckons} />
+      ) : (
+        <p role="status">
+          {!cast ? labels.sayAll : worked.found ? wording.dragFreeSentence(worked.found) : labels.noLineToLay}
+        </p>
+      )}
       <Quiet>{labels.slackIsWeak}</Quiet>
     </section>
   )

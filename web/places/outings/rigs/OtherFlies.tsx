@@ -1,12 +1,13 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { forbiddenAt, wording } from '../../../../core/index.ts'
-import type { OtherFlies as Found, RigInWater } from '../../../../core/index.ts'
+import type { RigInWater } from '../../../../core/index.ts'
 import { toServing } from '../../../../contract/planned.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
+import { useJob } from '../../../parts/useJob.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { usePlanned } from '../../../wire/planned.ts'
-import { runJob } from '../../../workers/gateway.ts'
 import { labels } from '../../../words/rigs.ts'
 import { useWording } from '../../../words/useWording.ts'
 
@@ -33,24 +34,20 @@ export default function OtherFlies({ rig, flies, moment }: OtherFliesProps) {
   const { units } = useWording()
   const allowed = useAllowedFlies(moment)
   const book = useFlyBook(allowed ?? [], moment.waterTempC)
-  const [found, setFound] = useState<Found | null>(null)
-  useEffect(() => {
-    setFound(null)
-    if (!book || !allowed) return undefined
+  const input = useMemo(() => {
+    if (!book || !allowed) return null
     const others = allowed.flatMap((key) => {
       const fly = book.get(key)
       return fly ? [{ key, fly }] : []
     })
-    const controller = new AbortController()
-    void runJob('otherFlies', { rig, others }, { key: 'otherFlies', signal: controller.signal }).then(
-      (answer) => ('dries' in answer ? setFound(answer) : undefined),
-    )
-    return () => controller.abort()
+    return { rig, others }
   }, [rig, book, allowed])
+  const worked = useJob('otherFlies', input, { key: 'otherFlies' })
   const nameOf = (key: string) => flies.find(({ id }) => id === key)?.name ?? ''
+  if (!worked.isOfThis || !worked.found) return <Working of={worked} label={labels.reckons} />
   return (
     <p role="status" aria-label={labels.whichWouldDo}>
-      {found ? wording.otherFliesSentences(found, rig, nameOf, units).join(' ') : labels.reckons}
+      {wording.otherFliesSentences(worked.found, rig, nameOf, units).join(' ')}
     </p>
   )
 }

@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { wording } from '../../../../core/index.ts'
 import type { RigPart } from '../../../../core/index.ts'
 import { RigUnderWater } from '../../../parts/rigs/RigUnderWater.tsx'
+import { Working } from '../../../parts/Working.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Quiet } from '../../../ui/layout.tsx'
 import { labels } from '../../../words/rigs.ts'
@@ -30,7 +31,7 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
   const [isAsking, setAsking] = useState(false)
   const settings = useRigSettings(moment)
   const { depthMm, countS, setLed, setLeading, setCount } = settings
-  const { input, rate, of, fishes, chosen, not, now, ghost, names } = useRigInWater(inHand, settings)
+  const { input, worked, rate, of, fishes, chosen, not, now, ghost, names } = useRigInWater(inHand, settings)
   const set = useMemo(
     () => ({
       put: onPut,
@@ -53,18 +54,18 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
   })
   const where =
     way === 'counted' ? `In still water of ${wording.fineDepth(depthMm, units)}` : `At ${reach.reachName}`
+  const said = not
+    ? wording.rigNotSentence(not)
+    : now && fishes && of
+      ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, of, units)].join(' ')}`
+      : null
   return (
     <div>
       <section aria-label={labels.whereItFishes}>
         <h2>{labels.whereItFishes}</h2>
         <RigSettingsFields way={way} settings={settings} />
-        <p role="status">
-          {not
-            ? wording.rigNotSentence(not)
-            : now && fishes && of
-              ? `${where}: ${[...wording.rigFlySentences(now, names, units), ...wording.rigSentences(fishes, of, units)].join(' ')}`
-              : labels.reckons}
-        </p>
+        {said ? <p role="status">{said}</p> : null}
+        <Working of={worked} label={said ? null : labels.reckons} />
         {now && !not ? (
           <RigUnderWater
             now={now}

@@ -14,6 +14,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { within } from '../../../../contract/limits.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { Caution, Dense, Heading, Quiet, Row } from '../../../ui/layout.tsx'
+import { Working } from '../../../parts/Working.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { usePlaceActions } from '../../../ui/shortcuts.ts'
 import { useFrameQuery, useRigsQuery } from '../../../wire/api.ts'
@@ -60,7 +61,7 @@ export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: Rig
     () => (data ? (asked ? onPoints(data.rigs, asked.id) : data.rigs) : NO_RIGS),
     [data, asked],
   )
-  const which = useWhichRigs(rigs, moment, between, asked?.id ?? null)
+  const { brought, isBroken, again } = useWhichRigs(rigs, moment, between, asked?.id ?? null)
   const { units } = useWording()
   usePlaceActions(open ? [] : [{ key: 'n', what: labels.newRig, go: () => onOpen(NEW) }])
   if (!data || !flies) return <p aria-busy="true">{labels.turningThePages}</p>
@@ -115,6 +116,7 @@ export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: Rig
           <span>at {moment.reach.reachName}?</span>
         </Row>
       ) : null}
+      <Working of={{ isBroken, again }} />
       {data.rigs.length === 0 ? <p>{labels.noRigYet}</p> : null}
       <Dense aria-label={labels.rigs}>
         <tbody>
@@ -139,7 +141,7 @@ export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: Rig
                 </td>
                 <td>
                   {between ? (
-                    <BroughtTo rig={rig} found={which.get(rig.id)} flies={flies} />
+                    <BroughtTo rig={rig} found={brought.get(rig.id)} isBroken={isBroken} flies={flies} />
                   ) : (
                     <span className="figures" style={NOWRAP}>
                       {setMm ? `set to ${wording.rigLength(setMm, units)}` : ''}
@@ -173,10 +175,12 @@ const onPoints = (rigs: readonly RigLine[], fly: string): readonly RigLine[] =>
 function BroughtTo({
   rig,
   found,
+  isBroken,
   flies,
 }: {
   readonly rig: RigLine
   readonly found: BringTo | undefined
+  readonly isBroken: boolean
   readonly flies: readonly FlyChoice[]
 }) {
   const { units } = useWording()
@@ -186,7 +190,7 @@ function BroughtTo({
   const against = rigForbids(rig.parts, moment.reach.rules, (fly) => choiceOf(fly)?.sinks ?? false)
   if (against.length > 0) return <Quiet>{wording.rigForbidsSentence(moment.reach.waterName, against)}</Quiet>
   if (rig.way === 'counted' && moment.reach.surfaceSpeedMmPerS > 0) return <Quiet>{labels.notInARun}</Quiet>
-  if (!found) return <Quiet>{labels.reckons}</Quiet>
+  if (!found) return isBroken ? null : <Quiet>{labels.reckons}</Quiet>
   const nameOf = (fly: number) => choiceOf(fliesOnRig(rig.parts)[fly] ?? null)?.name ?? ''
   const said = wording.bringToSentence(found, nameOf, units)
   return found.kind === 'no' || found.kind === 'not' ? <Quiet>{said}</Quiet> : <span>{said}</span>

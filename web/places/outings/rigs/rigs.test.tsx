@@ -1,14 +1,16 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { createElement } from 'react'
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import { ColumnContext } from '../../../column/marks.ts'
 import type { ColumnContent } from '../../../column/marks.ts'
 import { asked } from '../../../testing/asked.ts'
 import { callHook, onTheDemo, show, until } from '../../../testing/onThePage.tsx'
+import { breakWorkers, WorkerHere } from '../../../testing/workerHere.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { useFlyChoices } from '../../../parts/rigs/useRigFlies.ts'
 import { labels } from '../../../words/rigs.ts'
+import DragFree from './DragFree.tsx'
 import Rigs from './Rigs.tsx'
 import { useRigDraft } from './useRigDraft.ts'
 import { useWhichRigs } from './useWhichRigs.ts'
@@ -78,7 +80,9 @@ describe('which rig fishes between two depths', () => {
 
   const foundAt = async (fromMm: number, toMm: number) => {
     const { rigs, result } = await asking({ fromMm, toMm })
-    const found = await until(() => (result.current.size === rigs.length ? result.current : null))
+    const found = await until(() =>
+      result.current.brought.size === rigs.length ? result.current.brought : null,
+    )
     return rigs.map(({ id }) => found.get(id)!)
   }
 
@@ -104,7 +108,7 @@ describe('which rig fishes between two depths', () => {
     for (const wanted of [null, { fromMm: 400, toMm: 400 }, { fromMm: 500, toMm: 300 }]) {
       const { result } = await asking(wanted)
       await until(() => result.current)
-      expect(result.current.size).toBe(0)
+      expect(result.current.brought.size).toBe(0)
     }
   })
 })
@@ -233,5 +237,93 @@ describe('the sheet of a rig', () => {
     for (const row of rows) expect(row.textContent).toMatch(/weakest [\d.]+ kg/)
     fireEvent.click(within(list).getByRole('button', { name: 'Dry, three metres' }))
     expect(opened).toEqual([(await rigNamed('Dry, three metres')).id])
+  })
+})
+
+describe('a dry that drifts free', () => {
+  const freely = async (more: object = {}) => {
+    const rig = await rigNamed('Dry, three metres')
+    function Here() {
+      const moment = useMoment()
+      return moment ? <DragFree parts={rig.parts} moment={{ ...moment, reach: { ...moment.reach, surfaceSpeedMmPerS: 600, ...more } }} /> : null // prettier-ignore
+    }
+    show(<Here />)
+  }
+  const type = (name: string, text: string) =>
+    fireEvent.change(screen.getByRole('textbox', { name: new RegExp(`^${name}`) }), { target: { value: text } })
+  const told = (before = '') =>
+    until(() => {
+      const text = screen.getByRole('status').textContent ?? ''
+      return text !== before && !screen.getByRole('status').hasAttribute('aria-busy') ? text : null
+    })
+  const seconds = (text: string) => Number(/about ([\d.]+) s/.exec(text)?.[1] ?? Infinity)
+
+  it('does so for longer on more slack, and for less over a lane that runs faster', async () => {
+    await freely()
+    const usual = await told()
+    type(labels.slackPercent, '40')
+    const slack = await told(usual)
+    expect(seconds(slack)).toBeGreaterThan(seconds(usual))
+    type(labels.slackPercent, '10')
+    await until(() => screen.getByRole('status').textContent === usual)
+    type(labels.otherLane, '4')
+    await until(() => screen.getByRole('textbox', { name: new RegExp(`^${labels.laneRuns}`) }))
+    type(labels.laneRuns, '120')
+    const faster = await told(usual)
+    expect(seconds(faster)).toBeLessThan(seconds(usual))
+  })
+
+  it('is not reckoned while something of the cast is not said', async () => {
+    await freely()
+    const usual = await told()
+    type(labels.castAcross, 'far')
+    expect(await told(usual)).toBe(labels.sayAll)
+    type(labels.castAcross, '8')
+    expect(await told(labels.sayAll)).toBe(usual)
+  })
+})
+
+describe('where workers do not load', () => {
+  afterEach(() => {
+    Object.assign(globalThis, { Worker: WorkerHere })
+  })
+  const again = () => screen.findByRole('button', { name: 'Try again' })
+
+  it('a rig’s sheet says that it could not be worked out, and where it fishes once it can be', async () => {
+    const rig = await rigNamed('Tight line, one nymph')
+    breakWorkers()
+    show(<Rigs open={rig.id} like={null} fly={null} onOpen={() => undefined} wanted={null} onOutings={() => undefined} />) // prettier-ignore
+    const section = await screen.findByRole('region', { name: labels.whereItFishes })
+    const button = await within(section).findByRole('button', { name: 'Try again' })
+    expect(within(section).queryByText(labels.reckons)).toBeNull()
+    Object.assign(globalThis, { Worker: WorkerHere })
+    act(() => button.click())
+    await until(() => within(section).queryByText(/hangs .* down|is on the bed/))
+    expect(within(section).queryByRole('button', { name: 'Try again' })).toBeNull()
+  })
+
+  it('the list that was asked for a depth says so once, and tells of each rig once it can', async () => {
+    breakWorkers()
+    show(<Rigs open="" like={null} fly={null} onOpen={() => undefined} wanted={{ fromMm: 450, toMm: 600 }} onOutings={() => undefined} />) // prettier-ignore
+    const button = await again()
+    expect(screen.getAllByText('This could not be worked out.')).toHaveLength(1)
+    expect(screen.queryByText(labels.reckons)).toBeNull()
+    Object.assign(globalThis, { Worker: WorkerHere })
+    act(() => button.click())
+    await until(() => screen.queryAllByText(labels.reckons).length === 0 && screen.queryAllByText(/[Ll]ead it at|[Ll]ed at/)[0]) // prettier-ignore
+  })
+
+  it('which flies would do says so, and finds them once it can', async () => {
+    const rig = await rigNamed('Tight line, one nymph')
+    show(<Rigs open={rig.id} like={null} fly={null} onOpen={() => undefined} wanted={null} onOutings={() => undefined} />) // prettier-ignore
+    const section = await screen.findByRole('region', { name: labels.whereItFishes })
+    await until(() => within(section).queryByText(/hangs .* down|is on the bed/))
+    breakWorkers()
+    fireEvent.click(screen.getByRole('button', { name: labels.whichWouldDo }))
+    const button = await again()
+    Object.assign(globalThis, { Worker: WorkerHere })
+    act(() => button.click())
+    const found = await screen.findByRole('status', { name: labels.whichWouldDo })
+    expect(found.textContent).toMatch(/point on hand/)
   })
 })

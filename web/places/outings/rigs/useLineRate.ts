@@ -1,12 +1,12 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import type { LineRate, RigInWater } from '../../../../core/index.ts'
 import type { RigLine } from '../../../../contract/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { inReach, USUAL_TIP_MM } from '../../../parts/rigs/inReach.ts'
 import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
-import { runJob } from '../../../workers/gateway.ts'
+import { useJob } from '../../../parts/useJob.ts'
 
-/** What the counts that were made with a rig say of its line; null without any, or while it is reckoned. */
+/** What the counts that were made with a rig say of its line; null without any, or while it is not known. */
 export function useLineRate(rig: RigLine | null, moment: Moment | null): LineRate | null {
   const sinks = rig?.parts.some((part) => part.kind === 'line' && part.rateMmPerS !== null) ?? false
   const counts = rig && sinks && rig.counts.length > 0 ? rig.counts : null
@@ -22,15 +22,6 @@ export function useLineRate(rig: RigLine | null, moment: Moment | null): LineRat
     }
     return { input, counts }
   }, [rig, counts, book, moment])
-  const [rate, setRate] = useState<LineRate | null>(null)
-  useEffect(() => {
-    setRate(null)
-    if (!asked) return undefined
-    const controller = new AbortController()
-    void runJob('lineRate', asked, { key: 'lineRate', signal: controller.signal }).then((found) =>
-      found && 'factor' in found ? setRate(found) : undefined,
-    )
-    return () => controller.abort()
-  }, [asked])
-  return rate
+  const { found, isOfThis } = useJob('lineRate', asked, { key: 'lineRate' })
+  return isOfThis ? found : null
 }

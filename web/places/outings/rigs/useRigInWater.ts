@@ -44,7 +44,8 @@ export function useRigInWater(
       isQuick: isDragging || isLeading,
     }
   }, [parts, book, rate, way, moment, depthMm, tipMm, ledMmPerS, castDeg, isDragging, isLeading])
-  const { found, of, isOfThis } = useRigFishes(input)
+  const worked = useRigFishes(input)
+  const { found, of, isOfThis } = worked
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null
   // what was saved stays behind what is being moved
   const [base, setBase] = useState<FishesRig | null>(null)
@@ -57,7 +58,7 @@ export function useRigInWater(
   )
   const at = (one: FishesRig | null) => one?.moments[Math.min(countS, one.moments.length - 1)] ?? null
   return {
-    ...{ input, rate, of, fishes, chosen },
+    ...{ input, worked, rate, of, fishes, chosen },
     /** why it cannot be fished so; null where it can, or nobody knows yet */
     not: found?.kind === 'not' && isOfThis ? found : null,
     now: at(fishes),

@@ -56,6 +56,7 @@ export function BestRetrieve({ input }: { readonly input: CountedDown }) {
           min={50}
           max={30_000}
           onChange={setFrom}
+          onUnclear={() => setFrom(null)}
           width="120px"
         />
         <MeasureField
@@ -65,6 +66,7 @@ export function BestRetrieve({ input }: { readonly input: CountedDown }) {
           min={50}
           max={30_000}
           onChange={setTo}
+          onUnclear={() => setTo(null)}
           width="120px"
         />
         {isSearching ? (

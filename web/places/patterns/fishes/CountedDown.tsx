@@ -1,15 +1,17 @@
 import { useMemo, useState } from 'react'
 import { densityByRate, SPOOL_SD_LOG, wording } from '../../../../core/index.ts'
 import type { FishesCounted } from '../../../../core/index.ts'
+import { useJob } from '../../../parts/useJob.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Dense, Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { Select } from '../../../ui/Select.tsx'
+import type { JobProgress } from '../../../workers/jobs.ts'
 import { labels } from '../../../words/fishes.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { BestRetrieve } from './BestRetrieve.tsx'
 import { LeaderFields, leaderPiece } from './LeaderFields.tsx'
 import type { Leader } from './LeaderFields.tsx'
-import { useFishes } from './useFishes.ts'
 import type { FishesProps } from './asked.ts'
 
 type LineKind = 'floating' | 'intermediate' | 'sinking'
@@ -71,6 +73,8 @@ function Counts({ rows }: Pick<FishesCounted, 'rows'>) {
   )
 }
 
+const soFarOf = ({ soFar }: JobProgress<'countedDown'>) => soFar
+
 /** How deep a fly is on a line that is counted down in still water, and how long to count to a depth. */
 export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
   const { units } = useWording()
@@ -91,8 +95,8 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
       ? { model, dragSdLog, ...line, leader: piece, bedMm, wantedMm }
       : null
   }, [model, dragSdLog, bedMm, leader, kind, outMm, acrossMm, rate, wantedMm])
-  const { found, soFar } = useFishes('countedDown', input)
-  const known = found ?? soFar?.soFar ?? null
+  const worked = useJob('countedDown', input, { key: 'fishes', soFar: soFarOf })
+  const known = worked.isOfThis ? worked.found : null
   const choose = (id: string) => {
     setKind(id as LineKind)
     setAcrossMm(LINES[id as LineKind].acrossMm)
@@ -114,6 +118,7 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
           min={0.4}
           max={2.5}
           onChange={setAcrossMm}
+          onUnclear={() => setAcrossMm(null)}
           width="100px"
         />
         {kind === 'sinking' ? (
@@ -124,6 +129,7 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
             min={5}
             max={300}
             onChange={setRate}
+            onUnclear={() => setRate(null)}
             width="120px"
           />
         ) : null}
@@ -134,6 +140,7 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
           min={1000}
           max={40_000}
           onChange={setOutMm}
+          onUnclear={() => setOutMm(null)}
           width="120px"
         />
         <LeaderFields label={labels.leader} leader={leader} onChange={setLeader} />
@@ -144,6 +151,7 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
           min={100}
           max={60_000}
           onChange={setBedMm}
+          onUnclear={() => setBedMm(null)}
           width="120px"
         />
         <MeasureField
@@ -153,16 +161,19 @@ export default function CountedDown({ model, dragSdLog, reach }: FishesProps) {
           min={100}
           max={30_000}
           onChange={setWantedMm}
+          onUnclear={() => setWantedMm(null)}
           width="120px"
         />
       </Row>
-      <p role="status">
-        {!input
-          ? labels.sayAll
-          : known
+      {input && !known ? (
+        <Working of={worked} label={labels.reckons} />
+      ) : (
+        <p role="status">
+          {input && known
             ? `${labels.inStillWater}: ${wording.countSentence(known.toWantedS, input, units)}`
-            : labels.reckons}
-      </p>
+            : labels.sayAll}
+        </p>
+      )}
       {known ? <Counts rows={known.rows} /> : null}
       {input ? <BestRetrieve key={input.wantedMm} input={input} /> : null}
       <Quiet>{labels.countIsReckoned}</Quiet>

@@ -33,6 +33,7 @@ export function LeaderFields({ label, leader, onChange }: LeaderFieldsProps) {
         min={100}
         max={15_000}
         onChange={(lengthMm) => onChange({ ...leader, lengthMm })}
+        onUnclear={() => onChange({ ...leader, lengthMm: null })}
         width="140px"
       />
       <MeasureField
@@ -42,6 +43,7 @@ export function LeaderFields({ label, leader, onChange }: LeaderFieldsProps) {
         min={0.05}
         max={0.6}
         onChange={(diameterMm) => onChange({ ...leader, diameterMm })}
+        onUnclear={() => onChange({ ...leader, diameterMm: null })}
         width="100px"
       />
       <Select

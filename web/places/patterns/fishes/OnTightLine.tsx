@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react'
 import { wording } from '../../../../core/index.ts'
+import { useJob } from '../../../parts/useJob.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { labels } from '../../../words/fishes.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { LeaderFields, leaderPiece } from './LeaderFields.tsx'
 import type { Leader } from './LeaderFields.tsx'
-import { useFishes } from './useFishes.ts'
 import { currentOf, OVER_BED_MM } from './asked.ts'
 import type { FishesProps } from './asked.ts'
 
@@ -42,9 +43,13 @@ export default function OnTightLine({ model, dragSdLog, reach }: FishesProps) {
       overBedMm: OVER_BED_MM,
     }
   }, [model, dragSdLog, reach, upper, tippet, tipMm, ledMmPerS])
-  const { isTold, found } = useFishes('onTightLine', input)
+  const worked = useJob('onTightLine', input, { key: 'fishes' })
   const said =
-    isTold && input ? (found ? wording.tightLineSentences(found, input, units) : [labels.neverRests]) : null
+    worked.isOfThis && input
+      ? worked.found
+        ? wording.tightLineSentences(worked.found, input, units)
+        : [labels.neverRests]
+      : null
   return (
     <>
       <Row $gap={10} $align="end" style={{ padding: '8px 0' }}>
@@ -55,6 +60,7 @@ export default function OnTightLine({ model, dragSdLog, reach }: FishesProps) {
           min={200}
           max={5000}
           onChange={setTipMm}
+          onUnclear={() => setTipMm(null)}
           width="140px"
         />
         <MeasureField
@@ -64,6 +70,7 @@ export default function OnTightLine({ model, dragSdLog, reach }: FishesProps) {
           min={10}
           max={4000}
           onChange={setLed}
+          onUnclear={() => setLed(null)}
           width="120px"
         />
       </Row>
@@ -71,9 +78,11 @@ export default function OnTightLine({ model, dragSdLog, reach }: FishesProps) {
         <LeaderFields label={labels.leaderToTippet} leader={upper} onChange={setUpper} />
         <LeaderFields label={labels.tippet} leader={tippet} onChange={setTippet} />
       </Row>
-      <p role="status">
-        {input ? `At ${reach.reachName}: ${said?.join(' ') ?? labels.reckons}` : labels.sayAll}
-      </p>
+      {input && !said ? (
+        <Working of={worked} label={labels.reckons} />
+      ) : (
+        <p role="status">{said ? `At ${reach.reachName}: ${said.join(' ')}` : labels.sayAll}</p>
+      )}
       <Quiet>{labels.tightIsReckoned}</Quiet>
     </>
   )

@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react'
 import { wording } from '../../../../core/index.ts'
+import { useJob } from '../../../parts/useJob.ts'
+import { Working } from '../../../parts/Working.tsx'
 import { Caution, Quiet, Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
 import { labels } from '../../../words/fishes.ts'
 import { useWording } from '../../../words/useWording.ts'
 import { LeaderFields, leaderPiece } from './LeaderFields.tsx'
 import type { Leader } from './LeaderFields.tsx'
-import { useFishes } from './useFishes.ts'
 import { currentOf, OVER_BED_MM } from './asked.ts'
 import type { FishesProps } from './asked.ts'
 
@@ -37,11 +38,11 @@ export default function UnderFloat({ model, dragSdLog, reach }: FishesProps) {
       overBedMm: OVER_BED_MM,
     }
   }, [model, dragSdLog, reach, leader, acrossMm, weighsMg, forbidden])
-  const { found } = useFishes('underFloat', input)
+  const worked = useJob('underFloat', input, { key: 'fishes' })
   if (forbidden) return <Caution>{labels.noFloats}</Caution>
   const said =
-    found && input
-      ? wording.underFloatSentences(found, { ...input, surfaceMmPerS: reach.surfaceSpeedMmPerS }, units)
+    worked.isOfThis && worked.found && input
+      ? wording.underFloatSentences(worked.found, { ...input, surfaceMmPerS: reach.surfaceSpeedMmPerS }, units)
       : null
   return (
     <>
@@ -54,6 +55,7 @@ export default function UnderFloat({ model, dragSdLog, reach }: FishesProps) {
           min={3}
           max={40}
           onChange={setAcrossMm}
+          onUnclear={() => setAcrossMm(null)}
           width="120px"
         />
         <MeasureField
@@ -63,12 +65,15 @@ export default function UnderFloat({ model, dragSdLog, reach }: FishesProps) {
           min={5}
           max={5000}
           onChange={setWeighsMg}
+          onUnclear={() => setWeighsMg(null)}
           width="120px"
         />
       </Row>
-      <p role="status">
-        {input ? `At ${reach.reachName}: ${said?.join(' ') ?? labels.reckons}` : labels.sayAll}
-      </p>
+      {input && !said ? (
+        <Working of={worked} label={labels.reckons} />
+      ) : (
+        <p role="status">{said ? `At ${reach.reachName}: ${said.join(' ')}` : labels.sayAll}</p>
+      )}
       <Quiet>{labels.floatIsReckoned}</Quiet>
     </>
   )
