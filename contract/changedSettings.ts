@@ -1,8 +1,8 @@
 import type { SettingsBody, SettingsChange } from './records/settings.ts'
 
-/** What a change says; a field that it leaves undefined is not changed. */
 type Said<Body> = { readonly [Field in keyof Body]: Exclude<Body[Field], undefined> }
-const said = <Body extends object>(body: Body): Said<Body> =>
+/** What a change says; a field that it leaves undefined is not changed. */
+export const said = <Body extends object>(body: Body): Said<Body> =>
   Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined)) as Said<Body>
 
 /** Settings with a change made to them; of units, evenings and cover only the fields that it names. */

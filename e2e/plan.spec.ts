@@ -142,8 +142,7 @@ test('nothing that the note of a water forbids is planned or packed, for six not
     const { waters } = (await api('waters')) as WatersView
     const found = waters.find(({ water }) => water.name === name)
     if (!found) throw new Error(`no ${name}`)
-    const water = { ...found.water, rules: { ...noRules, ...change } }
-    const body = { waterId: found.id, version: found.version, water }
+    const body = { waterId: found.id, change: { rules: { ...noRules, ...change } } }
     const saved = await page.request.post('/api/commands', { data: { id: v7(), kind: 'waterSave', body } })
     expect(saved.ok(), await saved.text()).toBe(true)
   }

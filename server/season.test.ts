@@ -408,9 +408,39 @@ describe('reaches of a water that is there', () => {
     const shoal = { ...body, kind: 'shoal' as const }
     await server.command('reachAdd', { waterId: river.waterId, reachId: added, reach: shoal }).expect(400)
     const save = (kind: 'springFed' | 'reservoir') =>
-      server.command('waterSave', { waterId: river.waterId, version: 1, water: { ...river.water, kind } })
+      server.command('waterSave', { waterId: river.waterId, change: { kind } })
     const { body: problem } = await save('reservoir').expect(400)
-    expect((problem as { fields: { path: string }[] }).fields[0]?.path).toBe('water.kind')
+    expect((problem as { fields: { path: string }[] }).fields[0]?.path).toBe('change.kind')
     await save('springFed').expect(200)
+  })
+
+  it('and their water are changed by the field: what else was changed meanwhile stands', async () => {
+    const water = async () => {
+      const { body } = await server.get('/api/waters').expect(200)
+      return (body as WatersView).waters.find(({ id }) => id === river.waterId)!
+    }
+    const before = await water()
+    await server
+      .command('waterSave', { waterId: river.waterId, change: { rules: { barbless: true } } })
+      .expect(200)
+    await server.command('waterSave', { waterId: river.waterId, change: { rules: { maxHookSize: 12 }, clarityMm: 1234 } }).expect(200) // prettier-ignore
+    expect((await water()).water).toEqual({
+      ...before.water,
+      clarityMm: 1234,
+      rules: { ...before.water.rules, barbless: true, maxHookSize: 12 },
+    })
+    const { body: problem } = await server.command('waterSave', { waterId: river.waterId, change: { rules: { minHookSize: 10 } } }).expect(400) // prettier-ignore
+    expect(problem).toMatchObject({
+      fields: [{ path: 'change.rules.minHookSize', message: 'The smallest hook is larger than the largest.' }],
+    })
+    const one = before.reaches[0]!
+    await server.command('reachSave', { reachId: one.id, change: { elevationM: 321 } }).expect(200)
+    await server.command('reachSave', { reachId: one.id, change: { typicalDepthMm: 640 } }).expect(200)
+    const { reach } = (await water()).reaches.find(({ id }) => id === one.id)!
+    expect(reach).toEqual({ ...one.reach, elevationM: 321, typicalDepthMm: 640 })
+    await server.command('reachSave', { reachId: one.id, change: { name: ' ' } }).expect(400)
+    await server
+      .command('waterSave', { waterId: river.waterId, change: { openFromMonthDay: '02-31' } })
+      .expect(400)
   })
 })

@@ -20,7 +20,7 @@ import { outingBody } from '../records/outing.ts'
 import { observationBody } from '../records/season.ts'
 import { rigBody } from '../records/rig.ts'
 import { watersideTap } from '../records/waterside.ts'
-import { reachBody, reachWithId, waterBody } from '../records/water.ts'
+import { reachBody, reachChange, reachWithId, waterBody, waterChange } from '../records/water.ts'
 import { nextVersion } from './shared.ts'
 
 /** A fly that was left somewhere, by the compartment that it was packed in. */
@@ -29,8 +29,8 @@ const lostFly = z.object({ compartmentId, variantId, cause: z.enum(wording.LOSS_
 /** Waters, outings to them, and rigs. */
 export const waterCommands = {
   waterCreate: z.object({ waterId, water: waterBody, reaches: listed('reaches', reachWithId) }).strict(),
-  waterSave: z.object({ waterId, version, water: waterBody }).strict(),
-  reachSave: z.object({ reachId, version, reach: reachBody }).strict(),
+  waterSave: z.object({ waterId, change: waterChange }).strict(),
+  reachSave: z.object({ reachId, change: reachChange }).strict(),
   reachAdd: z.object({ waterId, reachId, reach: reachBody }).strict(),
   reachArchive: z.object({ reachId, version }).strict(),
   waterFood: z.object({ waterId, foodId, says: z.enum(FOOD_WORDS).nullable() }).strict(),

@@ -4,8 +4,7 @@ import { timeZone } from '../timeZone.ts'
 import { name, note, reachId, monthDay } from '../common.ts'
 import { figure } from '../limited.ts'
 
-/** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
-export const waterRules = z
+const rulesNoted = z
   .object({
     dryOnly: z.boolean().nullable(),
     upstreamOnly: z.boolean().nullable(),
@@ -20,6 +19,8 @@ export const waterRules = z
     maxLeaderMm: figure('ruleLeaderMm').nullable(),
   })
   .strict()
+/** The user's own note of a water's rules; the posted rule decides. Null: the note does not say. */
+export const waterRules = rulesNoted
   // a size is the smaller the higher its number
   .refine(
     ({ minHookSize, maxHookSize }) =>
@@ -85,6 +86,12 @@ export const waterBody = z
   .strict()
 /** A water as it is entered. */
 export type WaterBody = z.infer<typeof waterBody>
+
+/** What changes of a water, field by field: what another change says of other fields stands. */
+export const waterChange = waterBody.extend({ rules: rulesNoted.partial() }).partial().strict()
+/** What changes of a reach, field by field. */
+export const reachChange = reachBody.partial().strict()
+export type WaterChange = z.input<typeof waterChange>
 
 /** A reach of a water that is being made, with the id it will have. */
 export const reachWithId = reachBody.extend({ id: reachId })

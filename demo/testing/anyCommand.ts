@@ -214,7 +214,10 @@ const MAKERS: Makers<Exclude<CommandKind, 'undo'>> = {
   waterSave: async (server, random) => {
     const water = oneOf(random, await waters(server))
     return (
-      water && { waterId: water.id, version: water.version, water: { ...water.water, rulesNote: word(random) } }
+      water && {
+        waterId: water.id,
+        change: { rulesNote: word(random), rules: { barbless: random() < 0.5 ? true : null } },
+      }
     )
   },
   waterFood: async (server, random) => {
@@ -231,8 +234,7 @@ const MAKERS: Makers<Exclude<CommandKind, 'undo'>> = {
     return (
       reach && {
         reachId: reach.id,
-        version: reach.version,
-        reach: { ...reach.reach, typicalDepthMm: 500 + from(random, 900) },
+        change: { typicalDepthMm: 500 + from(random, 900) },
       }
     )
   },

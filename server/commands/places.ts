@@ -3,7 +3,7 @@ import { isAbsolute } from 'node:path'
 import { and, eq, isNull } from 'drizzle-orm'
 import { isStillwater } from '../../core/index.ts'
 import type { WaterKind } from '../../core/index.ts'
-import { changedSettings, foldedKey } from '../../contract/index.ts'
+import { changedSettings, foldedKey, said, waterRules } from '../../contract/index.ts'
 import type {
   CommandBody,
   CompartmentId,
@@ -90,14 +90,23 @@ const reachesOf = ({ tx }: CommandContext, waterId: WaterId) =>
     .from(reach)
     .where(and(eq(reach.waterId, waterId), isNull(reach.archivedAtMs)))
 
-/** Changes what is known of a water. */
-export const waterSave: Handler<CommandBody<'waterSave'>> = async (context, body) => {
+/** Changes what is known of a water, a few fields at a time. */
+export const waterSave: Handler<CommandBody<'waterSave'>> = async (context, { waterId, change }) => {
   const { recorder } = context
-  const there = await reachesOf(context, body.waterId)
-  if (!there.every(({ kind }) => isPartOf(body.water.kind, kind)))
-    throw refused('water.kind', 'Its reaches are those of another kind: a river flows, a lake stands.')
-  await recorder.update('water', body.waterId, body.version, waterRow(body.water))
-  return { label: { code: 'waterSaved', subject: body.water.name } }
+  const before = await recorder.need('water', waterId, 'water')
+  const { name, kind } = { ...before, ...said(change) }
+  const rules = waterRules.safeParse({ ...before.rules, ...said(change.rules ?? {}) })
+  if (!rules.success)
+    throw refused(`change.rules.${rules.error.issues[0]?.path.join('.')}`, rules.error.issues[0]?.message ?? '')
+  const reaches = await reachesOf(context, waterId)
+  if (!reaches.every((one) => isPartOf(kind, one.kind)))
+    throw refused('change.kind', 'Its reaches are those of another kind: a river flows, a lake stands.')
+  await recorder.update('water', waterId, null, {
+    ...said(change),
+    nameKey: foldedKey(name),
+    rules: rules.data,
+  })
+  return { label: { code: 'waterSaved', subject: name } }
 }
 
 /** Keeps what the user says of a food on a water: not here, in plenty, or nothing. */
@@ -136,10 +145,11 @@ export const reachArchive: Handler<CommandBody<'reachArchive'>> = async (context
   return { label: { code: 'reachArchived', subject: name } }
 }
 
-/** Changes what is known of a reach. */
-export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, body) => {
-  await recorder.update('reach', body.reachId, body.version, body.reach)
-  return { label: { code: 'waterSaved', subject: body.reach.name } }
+/** Changes what is known of a reach, a few fields at a time. */
+export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, { reachId, change }) => {
+  const before = await recorder.need('reach', reachId, 'reach')
+  await recorder.update('reach', reachId, null, said(change))
+  return { label: { code: 'waterSaved', subject: change.name ?? before.name } }
 }
 
 /** Plans an outing, or changes one. */

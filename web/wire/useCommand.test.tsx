@@ -164,18 +164,16 @@ describe('while nobody answers', () => {
 
   it('two saves of one record both arrive: the second starts from what the first will have made', async () => {
     const write = writer()
-    const { id: waterId, version, water } = (await asked.waters()).waters[0]!
-    const save = (rulesNote: string) => write('waterSave', { waterId, version, water: { ...water, rulesNote } })
+    const { id: rigId, version, name, way, parts } = (await asked.rigs()).rigs[0]!
+    const save = (note: string) => write('rigSave', { rigId, version, rig: { name, way, parts, note } })
     await away(async () => {
       await save('first')
       await save('second')
     })
     await act(flush)
     expect(refusedWrites()).toEqual([])
-    expect((await asked.waters()).waters.find(({ id }) => id === waterId)).toMatchObject({
-      water: { rulesNote: 'second' },
-      version: version + 2,
-    })
+    const { rigs } = await asked.rigs()
+    expect(rigs.find(({ id }) => id === rigId)).toMatchObject({ note: 'second', version: version + 2 })
   })
 })
 

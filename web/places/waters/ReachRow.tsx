@@ -69,8 +69,7 @@ export function ReachRow({
   const dispatch = useAppDispatch()
   const moment = useMoment()
   const { units, depth, temperature } = useWording()
-  const save = (change: Partial<ReachLine['reach']>) =>
-    void command('reachSave', { reachId: line.id, version: line.version, reach: { ...reach, ...change } })
+  const save = (change: Partial<ReachLine['reach']>) => void command('reachSave', { reachId: line.id, change })
   const month = moment ? Number(moment.on.slice(5, 7)) - 1 : -1
   return (
     <tr>

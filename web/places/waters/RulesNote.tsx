@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { WatersView } from '../../../contract/index.ts'
+import type { WaterChange, WatersView } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
@@ -20,8 +20,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
   const [open, setOpen] = useState(false)
   const command = useCommand()
   const { units } = useWording()
-  const save = (change: Partial<WaterLine['water']>) =>
-    void command('waterSave', { waterId: line.id, version: line.version, water: { ...line.water, ...change } })
+  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
   const note = useTyped(line.water.rulesNote, (rulesNote) => save({ rulesNote }))
   return (
     <div style={{ padding: '6px 0' }}>
@@ -42,7 +41,7 @@ export function RulesNote({ line }: { readonly line: WaterLine }) {
               <Checkbox
                 key={flag}
                 isSelected={line.water.rules[flag] === true}
-                onChange={(on) => save({ rules: { ...line.water.rules, [flag]: on ? true : null } })}
+                onChange={(on) => save({ rules: { [flag]: on ? true : null } })}
               >
                 {words}
               </Checkbox>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { isStillwater, wording } from '../../../core/index.ts'
-import type { WatersView } from '../../../contract/index.ts'
+import type { WaterChange, WatersView } from '../../../contract/index.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
@@ -10,7 +10,6 @@ import { InPlace } from './InPlace.tsx'
 import { labels } from '../../words/waters.ts'
 
 type WaterLine = WatersView['waters'][number]
-type Water = WaterLine['water']
 
 const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
 
@@ -54,8 +53,7 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
   const { units, depth } = useWording()
   const { maxLeaderMm } = line.water.rules
   const { water } = line
-  const save = (change: Partial<Water>) =>
-    void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
+  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
   const day = (label: string, key: 'openFromMonthDay' | 'openToMonthDay' | 'iceOffMonthDay') => (
     <Blank
       label={label}
@@ -71,7 +69,7 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
       kept={water.rules[key]?.toString() ?? ''}
       wanted={wanted}
       fault={fault}
-      onSave={(text) => save({ rules: { ...water.rules, [key]: text === '' ? null : Number(text) } })}
+      onSave={(text) => save({ rules: { [key]: text === '' ? null : Number(text) } })}
     />
   ) // prettier-ignore
   return (
@@ -108,8 +106,8 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
           quantity="length"
           unit={units.depth}
           {...within('ruleLeaderMm')}
-          onSave={(mm) => save({ rules: { ...water.rules, maxLeaderMm: mm } })}
-          onClear={() => save({ rules: { ...water.rules, maxLeaderMm: null } })}
+          onSave={(mm) => save({ rules: { maxLeaderMm: mm } })}
+          onClear={() => save({ rules: { maxLeaderMm: null } })}
         />
       </Row>
     </>

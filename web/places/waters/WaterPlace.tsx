@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { isStillwater, WATER_KINDS, wording } from '../../../core/index.ts'
 import type { WaterKind } from '../../../core/index.ts'
-import type { WatersView } from '../../../contract/index.ts'
+import type { WaterChange, WatersView } from '../../../contract/index.ts'
 import { useWatersQuery } from '../../wire/api.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { TextField } from '../../ui/fields.tsx'
@@ -13,7 +13,6 @@ import { labels } from '../../words/waters.ts'
 import { DayLengths } from './DayLengths.tsx'
 
 type WaterLine = WatersView['waters'][number]
-type Water = WaterLine['water']
 
 /** A place on the earth in degrees, saved on leaving the field. */
 function Degrees({
@@ -54,8 +53,7 @@ export function WaterPlace({ line }: { readonly line: WaterLine }) {
   const { data } = useWatersQuery()
   const command = useCommand()
   const { water } = line
-  const save = (change: Partial<Water>) =>
-    void command('waterSave', { waterId: line.id, version: line.version, water: { ...water, ...change } })
+  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
   const name = useTyped(
     water.name,
     (text) => save({ name: text }),

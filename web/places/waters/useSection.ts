@@ -91,8 +91,7 @@ export function useSection(data: WatersView | undefined): void {
                 onDrop: () =>
                   setDragged((thermoclineMm) => {
                     if (thermoclineMm !== null && thermoclineMm !== kept) {
-                      const reach = { ...line.reach, thermoclineMm }
-                      void command('reachSave', { reachId: line.id, version: line.version, reach })
+                      void command('reachSave', { reachId: line.id, change: { thermoclineMm } })
                     }
                     return thermoclineMm
                   }),

@@ -6,6 +6,8 @@ import { asked } from '../../testing/asked.ts'
 import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import { write } from '../../testing/write.ts'
+import { store } from '../../wire/store.ts'
+import { RULE_NAMES } from '../../words/rules.ts'
 import Waters from './Waters.tsx'
 
 onTheDemo()
@@ -114,6 +116,32 @@ describe('what is noted of a water', () => {
     const was = barbless.checked
     fireEvent.click(barbless)
     await until(async () => ((await rules()).barbless === true) === !was)
+  })
+
+  it('is what two changes made of it that follow each other at once', async () => {
+    await waterAt('River Harnsel', true)
+    const rules = async () => (await waterNow('River Harnsel')).water.rules
+    const before = await rules()
+    const [barbless, lead] = [RULE_NAMES.barbless, RULE_NAMES.noLead].map((name) => screen.getByRole<HTMLInputElement>('checkbox', { name })) // prettier-ignore
+    const [wasBarbless, wasLead] = [barbless!.checked, lead!.checked]
+    act(() => {
+      fireEvent.click(barbless!)
+      fireEvent.click(lead!)
+    })
+    type('Most flies', '2')
+    leave('Most flies')
+    const wanted = {
+      ...before,
+      barbless: wasBarbless ? null : true,
+      noLead: wasLead ? null : true,
+      maxFlies: 2,
+    }
+    await until(async () => (await rules()).maxFlies === 2)
+    expect(await rules()).toEqual(wanted)
+    expect(store.getState().view.trouble).toBeNull()
+    const { actions } = await asked.actions()
+    for (const { actionId } of actions.slice(0, 3)) await write('undo', { actionId })
+    expect(await rules()).toEqual(before)
   })
 
   it('is the season, a month and a day each', async () => {
