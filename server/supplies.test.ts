@@ -590,7 +590,14 @@ describe('goods that do not ship', () => {
     const { families } = await body<FamiliesView>('/api/families')
     const shipped = families.find(({ id: one }) => one !== familyId)!
     await create({ ...another, kind: shipped.kind, name: shipped.name.toUpperCase() }).expect(409)
-    await undo(made.body.actionId).expect(200)
-    await create(another).expect(200)
+    const undone = await undo(made.body.actionId).expect(200)
+    const taken = await create(another).expect(200)
+    // done again they would stand beside those that have their name now
+    const again = await undo(undone.body.actionId).expect(409)
+    expect(again.body).toMatchObject({ code: 'cannotUndo', detail: 'Its name or place is taken since.' })
+    expect(await own()).toBeUndefined()
+    await undo(taken.body.actionId).expect(200)
+    await undo(undone.body.actionId).expect(200)
+    expect((await own())?.name).toBe('Cat of the neighbour')
   })
 })

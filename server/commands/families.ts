@@ -1,7 +1,7 @@
 import { isNotNull, isNull } from 'drizzle-orm'
 import { kindDefaults, likeFamily } from '../../core/index.ts'
 import { foldedKey } from '../../contract/index.ts'
-import type { CommandBody } from '../../contract/index.ts'
+import type { CommandBody, FamilyId } from '../../contract/index.ts'
 import { family } from '../db/schema.ts'
 import { toCoreFamily } from '../read/materials.ts'
 import { ProblemError } from '../problems/problem.ts'
@@ -21,9 +21,27 @@ const wetHex = (hex: string): string =>
     .join('')}`
 
 /** Two goods of one name look alike in every list, and a table of stores could name one of them only. */
-async function refuseTaken({ tx }: CommandContext, name: string): Promise<void> {
-  const there = await tx.select({ name: family.name }).from(family).where(isNull(family.archivedAtMs))
-  if (there.every((one) => foldedKey(one.name) !== foldedKey(name))) return
+async function isTaken({ tx }: CommandContext, name: string, familyId: FamilyId): Promise<boolean> {
+  const there = await tx
+    .select({ id: family.id, name: family.name })
+    .from(family)
+    .where(isNull(family.archivedAtMs))
+  return there.some((one) => one.id !== familyId && foldedKey(one.name) === foldedKey(name))
+}
+
+/** Whether goods that an undo or a redo has brought back have a name that others took meanwhile. */
+export async function cameBackToTakenName(context: CommandContext): Promise<boolean> {
+  for (const image of context.recorder.images) {
+    if (image.kind !== 'row' || image.table !== 'family') continue
+    const [before, after] = [image.before, image.after] as (typeof family.$inferSelect | null)[]
+    if (!after || after.archivedAtMs !== null || (before && before.archivedAtMs === null)) continue
+    if (await isTaken(context, after.name, after.id)) return true
+  }
+  return false
+}
+
+async function refuseTaken(context: CommandContext, name: string, familyId: FamilyId): Promise<void> {
+  if (!(await isTaken(context, name, familyId))) return
   throw new ProblemError('nameTaken', 'That name is taken. Choose another.', [
     { path: 'name', message: 'That name is taken.' },
   ])
@@ -33,7 +51,7 @@ async function refuseTaken({ tx }: CommandContext, name: string): Promise<void> 
 export const familyCreate: Handler<CommandBody<'familyCreate'>> = async (context, body) => {
   const { tx, recorder } = context
   const { familyId, kind, name, likeFamilyId, colours, drawer } = body
-  await refuseTaken(context, name)
+  await refuseTaken(context, name, familyId)
   const like = likeFamilyId ? await recorder.need('family', likeFamilyId, 'material') : null
   if (like && like.kind !== kind) {
     const message = `${like.name} is of another kind.`

@@ -15,6 +15,7 @@ import {
 import { ProblemError } from '../problems/problem.ts'
 import { countBack } from './bench.ts'
 import type { CommandContext, Handler } from './context.ts'
+import { cameBackToTakenName } from './families.ts'
 import { bookFlies, bookMaterials } from './ledger.ts'
 import { imagesOf, madeRows, mayBePutAway, TABLES, type TableName } from './images.ts'
 import { laterOn, laterWith, touchedAgain } from './laterOn.ts'
@@ -133,10 +134,11 @@ async function restoreRevisionMaterials({ recorder, tx }: CommandContext): Promi
   }
 }
 
+const NAME_TAKEN = 'Its name or place is taken since.'
 const REFUSALS: Readonly<Record<string, string>> = {
   SQLITE_CONSTRAINT_FOREIGNKEY: 'Something made later refers to it. Undo that first.',
   SQLITE_CONSTRAINT_CHECK: 'Some of those flies have gone since. Count the compartment instead.',
-  SQLITE_CONSTRAINT_UNIQUE: 'Its name or place is taken since.',
+  SQLITE_CONSTRAINT_UNIQUE: NAME_TAKEN,
 }
 
 /** Refuses with the action that stands in the way, where one is found, for the page to offer it. */
@@ -162,6 +164,7 @@ export const undo: Handler<CommandBody<'undo'>> = async (context, { actionId }) 
   if (again) return refuseBecauseOf(again)
   try {
     const eventId = await reverse(context, target)
+    if (await cameBackToTakenName(context)) throw new ProblemError('cannotUndo', NAME_TAKEN)
     return {
       label: { code: 'undone', subject: wording.actionSentence(target.label) },
       undoes: target.id,
