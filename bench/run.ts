@@ -10,6 +10,7 @@ import type { Serving } from '../e2e/serving.ts'
 import { benchCore } from './core.ts'
 import { randomFrom } from '../core/index.ts'
 import { surviveKills } from '../e2e/kills.ts'
+import { benchFresh } from './fresh.ts'
 import { benchLarge } from './large.ts'
 import { benchLoad } from './load.ts'
 import { benchNonsense } from './nonsense.ts'
@@ -199,6 +200,7 @@ const PARTS: Readonly<Record<string, () => readonly Line[] | Promise<readonly Li
   large: benchLarge,
   kills: benchKills,
   undo: benchUndo,
+  fresh: benchFresh,
   nonsense: benchNonsense,
   outages: benchOutages,
 }
