@@ -422,19 +422,21 @@ export async function fillDemo(database: Database): Promise<void> {
     compartmentId: placeId('Duns, leaf'),
     onVise: false,
   })
-  await database.db
-    .update(setting)
-    .set({
-      isDemo: true,
-      clockStandsAtMs: Date.parse(CLOCK_STANDS_AT),
-      body: {
-        ...defaultSettings,
-        timeZone: 'Europe/London',
-        weightCode: {
-          marks: { tungsten: 'red', brass: 'tan', none: null },
-          on: ['jigHooks', 'midgePupae'],
+  await database.write((tx) =>
+    tx
+      .update(setting)
+      .set({
+        isDemo: true,
+        clockStandsAtMs: Date.parse(CLOCK_STANDS_AT),
+        body: {
+          ...defaultSettings,
+          timeZone: 'Europe/London',
+          weightCode: {
+            marks: { tungsten: 'red', brass: 'tan', none: null },
+            on: ['jigHooks', 'midgePupae'],
+          },
         },
-      },
-    })
-    .where(eq(setting.id, 'settings'))
+      })
+      .where(eq(setting.id, 'settings')),
+  )
 }

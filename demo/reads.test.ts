@@ -38,6 +38,14 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
       variantIds: [variantId], stageIds: [fixedId('stage:dark-olive-dun')],
     }, // prettier-ignore
   ],
+  loadComingOutings: () => ['2026-06-05'],
+  loadCover: () => [
+    {
+      outingId: 'asked', on: '2026-06-06', fromLocalMin: 600, hours: 2, waterKind: 'river', bedMm: 1000, surfaceSpeedMmPerS: 500,
+      snagginess: 2, techniques: ['dry'], rules: {}, whatever: [0.4, 0.4, 0.4, 0.4],
+      foods: [{ foodStageId: fixedId('stage:dark-olive-dun'), onIt: [0.2, 0.3, 0.3, 0.2], lengthMmLow: 6, lengthMmHigh: 8 }],
+    }, // prettier-ignore
+  ],
   loadHoursIfRead: ({ reachId }) => [{ reachId, on: '2026-06-06', localMin: 660, tempC: 12 }, 600, 720],
   loadYear: ({ reachId }) => [reachId, 2026],
   loadEarlier: ({ patternId, batchId }) => [patternId, batchId],

@@ -1,5 +1,4 @@
 import { join } from 'node:path'
-import compression from 'compression'
 import express from 'express'
 import type { Express } from 'express'
 import type { Logger } from 'pino'
@@ -62,7 +61,8 @@ export function createApps(options: AppOptions): Apps {
       customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
     }),
   )
-  app.use(...securityHeaders(), sameOrigin(isLoopback), compression())
+  // nothing is packed: over loopback that takes longer than to send it as it is
+  app.use(...securityHeaders(), sameOrigin(isLoopback))
   app.use(docsRouter(() => openApiDocument(buildId)))
   app.use(
     apiRouter({

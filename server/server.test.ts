@@ -608,9 +608,9 @@ describe('boxes and their ledger', () => {
   it('never changes or removes an entry', async () => {
     await ready()
     await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
-    const { db } = server.database
-    await expect(db.update(flyEntry).set({ delta: 9 })).rejects.toThrow()
-    await expect(db.delete(flyEntry)).rejects.toThrow()
+    const { write } = server.database
+    await expect(write((tx) => tx.update(flyEntry).set({ delta: 9 }))).rejects.toThrow()
+    await expect(write((tx) => tx.delete(flyEntry))).rejects.toThrow()
     expect(await onHand()).toBe(3)
   })
 
@@ -949,9 +949,9 @@ describe('waters, outings and the moment', () => {
       ['step', 0], ['done', 6], ['step', 6], ['done', 12], ['pause', 13], ['resume', 60], ['done', 68], ['done', 700],
     ] as const // prettier-ignore
     for (const [kind, minute] of at) {
-      await server.database.db.insert(batchEvent).values({
+      await server.database.write((tx) => tx.insert(batchEvent).values({
         id: v7(), batchId, atMs: start + minute * 60_000, kind, stepKey: null, count: kind === 'done' ? 1 : 0, spoiledCause: null,
-      }) // prettier-ignore
+      })) // prettier-ignore
     }
     await server
       .command('batchCount', {
@@ -1080,11 +1080,10 @@ describe('upkeep', () => {
   it('rebuilds running sums and figures that were spoiled, and says so', async () => {
     await ready()
     await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 3 }).expect(200)
-    await server.database.db.run(sql`update fly_balance set count = 9`)
-    await server.database.db
-      .update(variantFigure)
-      .set({ inputHash: 'old' })
-      .where(eq(variantFigure.kind, 'sinks'))
+    await server.database.write(async (tx) => {
+      await tx.run(sql`update fly_balance set count = 9`)
+      await tx.update(variantFigure).set({ inputHash: 'old' }).where(eq(variantFigure.kind, 'sinks'))
+    })
     const report = await checkDatabase(server.database)
     expect(report.filter((line) => line.startsWith('mended'))).toHaveLength(2)
     expect(await checkDatabase(server.database)).toEqual(

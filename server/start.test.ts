@@ -107,7 +107,7 @@ describe('a data directory', () => {
 describe('a first start', () => {
   it('that is ended in the middle leaves nothing, and the next is whole', async () => {
     const halfWay: StartOptions['fill'] = async (database) => {
-      await database.db.run('update setting set is_demo = 1')
+      await database.write((tx) => tx.run('update setting set is_demo = 1'))
       throw new Error('ended in the middle')
     }
     await expect(serve({ fill: halfWay })).rejects.toThrow('ended in the middle')
@@ -140,8 +140,8 @@ describe('a first start', () => {
   it('goes on in UTC where the zone of its settings is not known any more, and says which', async () => {
     await serve()
     expect(await send('settingsSave', { change: { timeZone: 'Atlantis/Harbour' } })).toBe(400)
-    await running[0]!.database.db.run(
-      sql`update setting set body = json_set(body, '$.timeZone', 'Atlantis/Harbour')`,
+    await running[0]!.database.write((tx) =>
+      tx.run(sql`update setting set body = json_set(body, '$.timeZone', 'Atlantis/Harbour')`),
     )
     await stop()
     await serve()

@@ -48,7 +48,11 @@ export async function filledDemo(): Promise<string> {
   await mkdir(KEPT, { recursive: true })
   const beside = `${kept}.${process.pid}`
   await cp(apart, beside, { recursive: true })
-  await rename(beside, kept)
+  await rename(beside, kept).catch(async (error: unknown) => {
+    // another who tests beside this one was sooner
+    if (!existsSync(kept)) throw error
+    await rm(beside, { recursive: true })
+  })
   await rm(apart, { recursive: true, force: true })
   return kept
 }

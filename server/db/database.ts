@@ -8,19 +8,21 @@ import { pathToFileURL } from 'node:url'
 import type { RemoteDatabase } from './address.ts'
 import { patiently } from './busy.ts'
 import { TABLE_NAMES } from './feeds.ts'
+import { openReader } from './reader.ts'
+import type { FileReader } from './reader.ts'
 import { countWrites, noteReads, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
-/** The database, for reading. */
-export type Db = LibSQLDatabase<typeof schema>
+type Orm = LibSQLDatabase<typeof schema>
 /** A write transaction: every service that changes something gets one. */
-export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
+export type Tx = Parameters<Parameters<Orm['transaction']>[0]>[0]
 /** Anything that can be read from. */
-export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'selectDistinct'>
+export type Reader = Pick<Orm, 'select' | 'all' | 'get' | 'selectDistinct' | '$count'>
 
 /** An open database: reads go free, writes queue. */
 export interface Database {
-  readonly db: Db & { readonly $client: Client }
+  readonly db: Reader
+  /** for what the ORM does not know: pragmas, and copies of the whole */
   readonly client: Client
   /** runs writes one after another: two open write transactions at once would refuse each other */
   readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>
@@ -68,7 +70,14 @@ export async function openDatabase(file: string, migrationsFolder: string): Prom
     () => writer.execute('PRAGMA journal_mode = WAL'),
     () => writer.reconnect(),
   )
-  return over({ client, writer, migrationsFolder, prepare: prepared, settle: writeBack })
+  return over({
+    client,
+    writer,
+    migrationsFolder,
+    prepare: prepared,
+    settle: writeBack,
+    read: () => openReader(file),
+  })
 }
 
 /**
@@ -83,6 +92,7 @@ export function openRemoteDatabase(remote: RemoteDatabase, migrationsFolder: str
     migrationsFolder,
     prepare: (tx, work) => work(tx),
     settle: async () => undefined,
+    read: () => ({ byPlace: client, byName: client, close: () => undefined }),
   })
 }
 
@@ -90,6 +100,8 @@ interface Opened {
   readonly client: Client
   readonly writer: Client
   readonly migrationsFolder: string
+  /** opens what reads, once the database is up to date */
+  readonly read: () => FileReader
   /** what a write sets before it works */
   readonly prepare: <T>(tx: Tx, work: (tx: Tx) => Promise<T>) => Promise<T>
   /** what is done before the database is closed */
@@ -99,11 +111,26 @@ interface Opened {
 /** What is not written back now, as another program reads, lies in the log and is read from there. */
 const writeBack = (client: Client) => client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined)
 
-async function over({ client, writer, migrationsFolder, prepare, settle }: Opened): Promise<Database> {
+/** What the ORM asks for columns it takes by their place; a statement in our own words, by name. */
+function readerOver({ byPlace, byName }: FileReader): Reader {
+  const logger = { logQuery: (text: string) => noteReads(tablesIn(text)) }
+  const over = (client: Pick<Client, 'execute'>) => drizzle(client as Client, { schema, logger })
+  const [built, own] = [over(byPlace), over(byName)]
+  return {
+    select: built.select.bind(built),
+    selectDistinct: built.selectDistinct.bind(built),
+    $count: built.$count.bind(built),
+    all: own.all.bind(own),
+    get: own.get.bind(own),
+  }
+}
+
+async function over({ client, writer, migrationsFolder, prepare, settle, read }: Opened): Promise<Database> {
   const afresh = () => writer.reconnect()
   const writing = drizzle(writer, { schema })
   await patiently(() => migrate(writing, { migrationsFolder }), afresh)
-  const db = drizzle(client, { schema, logger: { logQuery: (text) => noteReads(tablesIn(text)) } })
+  const reader = read()
+  const db = readerOver(reader)
   let tail: Promise<unknown> = Promise.resolve()
   countWrites(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
@@ -117,6 +144,7 @@ async function over({ client, writer, migrationsFolder, prepare, settle }: Opene
     await tail
     await settle(client)
     writer.close()
+    reader.close()
     client.close()
   }
   return { db, client, write, writeCount: () => writesOf(db), close }

@@ -1,5 +1,4 @@
 import { EventEmitter, once } from 'node:events'
-import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { countWrites, noteReads, noteWrite } from '../db/kept.ts'
 import { heard, makeAnswerCache } from './answerCache.ts'
@@ -22,17 +21,15 @@ describe('makeAnswerCache', () => {
         noteReads(['box'])
         return { asked: (asked += 1) }
       })
-    expect((await ask()).text).toBe('{"asked":1}')
+    expect((await ask()).toString()).toBe('{"asked":1}')
     write('material')
-    expect((await ask()).text).toBe('{"asked":1}')
+    expect((await ask()).toString()).toBe('{"asked":1}')
     write('material', 'box')
-    expect((await ask()).text).toBe('{"asked":2}')
+    expect((await ask()).toString()).toBe('{"asked":2}')
     write('*')
-    expect((await ask()).text).toBe('{"asked":3}')
+    expect((await ask()).toString()).toBe('{"asked":3}')
     now += 3_600_000
-    const answer = await ask()
-    expect(answer.text).toBe('{"asked":3}')
-    expect(gunzipSync(await answer.gzipped()).toString()).toBe(answer.text)
+    expect((await ask()).toString()).toBe('{"asked":3}')
   })
 
   it.each([
@@ -46,7 +43,7 @@ describe('makeAnswerCache', () => {
     const texts = []
     for (const afterMs of [0, 14_999, 2]) {
       now += afterMs
-      texts.push((await ask()).text)
+      texts.push((await ask()).toString())
     }
     expect(texts).toEqual(said)
   })
@@ -63,9 +60,9 @@ describe('makeAnswerCache', () => {
     write('box')
     const second = cache.answer('/a', () => Promise.resolve('after'))
     gate.emit('open')
-    expect((await first).text).toBe('"before"')
-    expect((await second).text).toBe('"after"')
-    expect((await cache.answer('/a', () => Promise.resolve('late'))).text).toBe('"after"')
+    expect((await first).toString()).toBe('"before"')
+    expect((await second).toString()).toBe('"after"')
+    expect((await cache.answer('/a', () => Promise.resolve('late'))).toString()).toBe('"after"')
   })
 
   it('does not keep a failure', async () => {
@@ -74,6 +71,6 @@ describe('makeAnswerCache', () => {
     const ask = () => cache.answer('/a', () => (fails ? Promise.reject(new Error('no')) : Promise.resolve(1)))
     await expect(ask()).rejects.toThrow('no')
     fails = false
-    expect((await ask()).text).toBe('1')
+    expect((await ask()).toString()).toBe('1')
   })
 })

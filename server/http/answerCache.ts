@@ -1,36 +1,16 @@
-import { promisify } from 'node:util'
-import { gzip } from 'node:zlib'
 import type { Clock } from '../clock/clock.ts'
 import { lastWriteTo, listening, noteReads, writesOf } from '../db/kept.ts'
 
-const compress = promisify(gzip)
-
-/** An answer as it goes over the wire. */
-export interface KeptAnswer {
-  readonly text: string
-  /** made when first asked for */
-  readonly gzipped: () => Promise<Buffer>
-}
-
-/** Answers of read routes. */
+/** Answers of read routes, as they go over the wire. */
 export interface AnswerCache {
-  readonly answer: (key: string, make: () => Promise<unknown>) => Promise<KeptAnswer>
+  readonly answer: (key: string, make: () => Promise<unknown>) => Promise<Buffer>
 }
 
 const MOST_ANSWERS = 200
 const LONGEST_MS = 15_000
 
-/** Over loopback the time to pack counts for more than a few bytes. */
-const LEVEL = 1
-
-function keep(view: unknown): KeptAnswer {
-  const text = JSON.stringify(view)
-  let gzipped: Promise<Buffer> | null = null
-  return { text, gzipped: () => (gzipped ??= compress(text, { level: LEVEL })) }
-}
-
 interface Kept {
-  readonly value: Promise<KeptAnswer>
+  readonly value: Promise<Buffer>
   readonly read: ReadonlySet<string>
   /** writes that there had been when it was begun */
   readonly writes: number
@@ -67,7 +47,7 @@ export function makeAnswerCache(db: object, nowMs: () => number = Date.now): Ans
       const known = kept.get(key)
       if (known && isFresh(known)) return known.value
       if (kept.size >= MOST_ANSWERS) kept.clear()
-      const { value, read } = listening(() => make().then(keep))
+      const { value, read } = listening(async () => Buffer.from(JSON.stringify(await make())))
       const now: Kept = { value, read, writes: writesOf(db), atMs: nowMs(), done: false }
       kept.set(key, now)
       value.then(

@@ -118,10 +118,7 @@ export function apiRouter({
     router.get(routes[name].path, async (request, response) => {
       const asked = askedOf(name, request)
       const kept = await cache.answer(request.originalUrl, () => answer(asked))
-      response.type('json').vary('Accept-Encoding')
-      if (request.acceptsEncodings('gzip'))
-        response.setHeader('Content-Encoding', 'gzip').end(await kept.gzipped())
-      else response.end(kept.text)
+      response.type('json').end(kept)
     })
   /** A route that takes a body of JSON. */
   const take = <Name extends RouteName>(

@@ -16,8 +16,7 @@ import { mapOf } from './grouped.ts'
 const MOST_OUTINGS = 6
 const MOST_FOODS = 25
 
-/** The outings to come, the next one first, with what fish are on through each. */
-export async function comingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
+async function readComingOutings(db: Reader, today: string): Promise<readonly PlanOuting[]> {
   const rows = await db
     .select()
     .from(outing)
@@ -52,7 +51,7 @@ const LAST_MIN = 24 * 60 - 1
 
 /** The water ahead: the outings to come, the next one first, or else the hours around the moment at its reach. */
 export async function waterAhead(db: Reader, today: string, moment: Moment): Promise<readonly PlanOuting[]> {
-  const coming = await comingOutings(db, today)
+  const coming = await loadComingOutings(db, today)
   if (coming.length > 0) return coming
   const place = (await loadReaches(db)).find(({ reach }) => reach.id === moment.reachId)
   if (!place) return []
@@ -112,6 +111,14 @@ export async function outingAt(
 
 /** What fish are on over some hours of a day, half hour by half hour, the most first. */
 const loadFoodsOver = keptUntilWrite(readFoodsOver, [loadHours, loadLikely, loadStages])
+
+/** The outings to come, the next one first, with what fish are on through each. */
+export const loadComingOutings = keptUntilWrite(readComingOutings, [
+  outing,
+  loadReaches,
+  loadSettings,
+  loadFoodsOver,
+])
 
 async function readFoodsOver(
   db: Reader,

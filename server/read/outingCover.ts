@@ -14,7 +14,7 @@ import { keptUntilWrite } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
 import { loadSetups } from './patterns.ts'
-import { loadSnagginess, planPatterns, planVariants } from './planVariants.ts'
+import { loadPlanVariants, loadSnagginess, loadUntimedPatterns } from './planVariants.ts'
 import { loadSettings } from './settings.ts'
 import { loadStages } from './stages.ts'
 
@@ -32,7 +32,7 @@ export async function inputsOf(
     outings: [...coming],
     places: [],
     drawers: [],
-    patterns: await planPatterns(db),
+    patterns: await loadUntimedPatterns(db),
     snagginessFished: await loadSnagginess(db),
     ...variants,
   })
@@ -71,8 +71,10 @@ function asTheyAre(
 }
 
 /** What some outings ask of the boxes, one after the other, and what the boxes hold for each. */
-async function needsOf(db: Reader, coming: readonly PlanOuting[]) {
-  const inputs = await inputsOf(db, coming, await planVariants(db))
+const loadNeeds = keptUntilWrite(readNeeds, [loadServings, loadPlanVariants, loadSnagginess])
+
+async function readNeeds(db: Reader, coming: readonly PlanOuting[]) {
+  const inputs = await inputsOf(db, coming, await loadPlanVariants(db))
   const now = new Map(inputs.variants.map((variant) => [variant.key, variant]))
   const servings = new Map<string, readonly OutingServing<TieableVariant>[]>()
   for (const outing of coming) servings.set(outing.outingId, asTheyAre(await loadServings(db, outing), now))
@@ -85,8 +87,10 @@ async function needsOf(db: Reader, coming: readonly PlanOuting[]) {
 }
 
 /** What an outing asks of the boxes, and what they cover of it: the answer that the plan gives, too. */
-export async function coverOfOuting(db: Reader, coming: PlanOuting) {
-  const { needs, heldAt } = await needsOf(db, [coming])
+export const loadCover = keptUntilWrite(readCover, [loadNeeds])
+
+async function readCover(db: Reader, coming: PlanOuting) {
+  const { needs, heldAt } = await loadNeeds(db, [coming])
   const held = heldAt(coming.outingId)
   return { needs, held, cover: outingCover(needs, held) }
 }
@@ -95,7 +99,7 @@ type Found = ReturnType<typeof standingsOf<TieableVariant>>[number]
 
 /** How each food of some outings stands that is asked for at one of them: at the first where it stands worst. */
 export async function standingsOver(db: Reader, coming: readonly PlanOuting[]) {
-  const { needs, heldAt } = await needsOf(db, coming)
+  const { needs, heldAt } = await loadNeeds(db, coming)
   const worst = new Map<string, Found & { readonly outing: PlanOuting; readonly held: FliesOf }>()
   for (const outing of coming) {
     const held = heldAt(outing.outingId)

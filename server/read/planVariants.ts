@@ -43,26 +43,32 @@ async function readLosses(db: Reader) {
   }
 }
 
-/** Patterns as plan and cover ask for them. */
-export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
+/** Patterns as cover asks for them: how long one takes at the vise, which each step there changes, has no say in it. */
+export const loadUntimedPatterns = keptUntilWrite(readUntimedPatterns, [loadSetups])
+
+async function readUntimedPatterns(db: Reader): Promise<PlanView['patterns']> {
   const { patterns, meantFor } = await loadSetups(db)
+  return patterns.map(({ id, name, dislike, purpose, roles, ownMonths, fishedHow, waterKinds }) => ({
+    patternId: id,
+    name,
+    dislike,
+    minutesEach: 0,
+    timedFlies: 0,
+    meantFor: (meantFor.get(id) ?? []).map(({ foodStageId }) => foodStageId),
+    purpose,
+    roles: [...roles],
+    ownMonths: [...ownMonths],
+    ways: techniquesAmong(fishedHow),
+    waters: [...waterKinds],
+  }))
+}
+
+/** Patterns as the plan asks for them. */
+export async function planPatterns(db: Reader): Promise<PlanView['patterns']> {
   const minutesOf = await loadMinutes(db)
-  return patterns.map(({ id, name, dislike, purpose, roles, ownMonths, fishedHow, waterKinds }) => {
-    const { minutesEach, timedFlies } = minutesOf(id)
-    const served = meantFor.get(id) ?? []
-    return {
-      patternId: id,
-      name,
-      dislike,
-      minutesEach,
-      timedFlies,
-      meantFor: served.map(({ foodStageId }) => foodStageId),
-      purpose,
-      roles: [...roles],
-      ownMonths: [...ownMonths],
-      ways: techniquesAmong(fishedHow),
-      waters: [...waterKinds],
-    }
+  return (await loadUntimedPatterns(db)).map((pattern) => {
+    const { minutesEach, timedFlies } = minutesOf(pattern.patternId)
+    return { ...pattern, minutesEach, timedFlies }
   })
 }
 
@@ -83,7 +89,14 @@ async function readSnagginess(db: Reader): Promise<number> {
 }
 
 /** All variants as plan and cover ask for them, with the hours of outings that nobody noted fly by fly. */
-export async function planVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
+export const loadPlanVariants = keptUntilWrite(readPlanVariants, [
+  loadLosses,
+  loadLasting,
+  loadQueuedFlies,
+  loadVariants,
+])
+
+async function readPlanVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
   const { lost, fished, unnoted } = await loadLosses(db)
   const lasting = await loadLasting(db)
   const queued = await loadQueuedFlies(db)

@@ -7,17 +7,16 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
-import { loadMinutes } from './minutes.ts'
 import { loadSetups } from './patterns.ts'
-import { planPatterns, planVariants } from './planVariants.ts'
+import { loadPlanVariants, loadUntimedPatterns } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { reachOf } from './likely.ts'
 import { loadStages } from './stages.ts'
 
 /** All variants with what the plan says of their patterns. */
 export async function loadFlies(db: Reader): Promise<readonly PlannedVariant[]> {
-  const patterns = await planPatterns(db)
-  return plannedVariants({ ...(await planVariants(db)), patterns, places: [], drawers: [] })
+  const patterns = await loadUntimedPatterns(db)
+  return plannedVariants({ ...(await loadPlanVariants(db)), patterns, places: [], drawers: [] })
 }
 
 /** Which flies are held against which stages, where and how. */
@@ -35,7 +34,7 @@ async function readShowings(db: Reader, asked: Asked): Promise<readonly watersid
   const { reach, water } = await reachOf(db, asked.reachId)
   const wanted = new Set(asked.variantIds)
   const variants = [...(await loadLasting(db)).values()].filter(({ variantId }) => wanted.has(variantId))
-  const flies = plannedVariants({ variants, patterns: await planPatterns(db), places: [], drawers: [] })
+  const flies = plannedVariants({ variants, patterns: await loadUntimedPatterns(db), places: [], drawers: [] })
   const byId = new Map((await loadStages(db)).map(({ core }) => [core.id, core]))
   const today = asked.stageIds.flatMap((id) => {
     const stage = byId.get(id)
@@ -56,10 +55,4 @@ async function readShowings(db: Reader, asked: Asked): Promise<readonly watersid
 }
 
 /** What flies would be something to show to on a day, in each of its ways. */
-export const loadShowings = keptUntilWrite(readShowings, [
-  loadLasting,
-  loadMinutes,
-  loadReaches,
-  loadSetups,
-  loadStages,
-])
+export const loadShowings = keptUntilWrite(readShowings, [loadLasting, loadReaches, loadSetups, loadStages])

@@ -2,11 +2,11 @@ import { lengthOn, monthsAt, servedBy, epochDayOf } from '../../core/index.ts'
 import type { OutingId, ReachId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import type { ToldBody } from '../db/schema.ts'
-import { comingOutings, outingAt } from './comingOutings.ts'
+import { loadComingOutings, outingAt } from './comingOutings.ts'
 import { loadLikely } from './likely.ts'
-import { coverOfOuting, inputsOf } from './outingCover.ts'
+import { loadCover, inputsOf } from './outingCover.ts'
 import { nextOuting } from './outings.ts'
-import { planVariants } from './planVariants.ts'
+import { loadPlanVariants } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadRecipes } from './variants.ts'
@@ -34,7 +34,7 @@ async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<To
   if (!place) return {}
   const hours = { fromLocalMin: 720, toLocalMin: 780, techniques: [] }
   const outing = await outingAt(db, place, { id: '' as OutingId, on: today, ...hours })
-  const inputs = await inputsOf(db, [outing], await planVariants(db))
+  const inputs = await inputsOf(db, [outing], await loadPlanVariants(db))
   const [there] = inputs.outings
   if (!there) return {}
   const recipeOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])
@@ -72,8 +72,8 @@ export async function tell(db: Reader, today: string, asked: readonly Asked[]): 
     fish.push({ reachId, on, localMin, shares })
   }
   const covered: Record<string, number> = {}
-  for (const outing of await comingOutings(db, today)) {
-    covered[outing.outingId] = (await coverOfOuting(db, outing)).cover.shown
+  for (const outing of await loadComingOutings(db, today)) {
+    covered[outing.outingId] = (await loadCover(db, outing)).cover.shown
   }
   const [first] = fish
   return { fish, serves: first ? await servesAt(db, first.reachId, today) : {}, covered }

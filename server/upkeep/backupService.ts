@@ -87,7 +87,7 @@ export function makeBackupService(context: BackupContext): BackupService {
   }
   return {
     view,
-    preview: async (name) => compareWithCopy(database.db, await wholeFileOf(name), name),
+    preview: async (name) => compareWithCopy(database.client, await wholeFileOf(name), name),
     make: async () => {
       await keep('asked')
       return view()

@@ -4,7 +4,6 @@ import { pathToFileURL } from 'node:url'
 import { wording } from '../../core/index.ts'
 import type { ActionLabel } from '../../core/index.ts'
 import type { BackupPreview, RecordKind } from '../../contract/index.ts'
-import type { Db } from '../db/database.ts'
 
 /** Actions that are named where a copy lacks them. */
 const NAMED = 20
@@ -27,18 +26,14 @@ async function countAll(client: Pick<Client, 'execute'>): Promise<Readonly<Recor
 }
 
 /** Sets a copy beside the database: how many records each has, and which actions the copy does not know. */
-export async function compareWithCopy(
-  db: Db & { readonly $client: Client },
-  file: string,
-  name: string,
-): Promise<BackupPreview> {
+export async function compareWithCopy(client: Client, file: string, name: string): Promise<BackupPreview> {
   const copy = createClient({ url: pathToFileURL(file).href })
   try {
-    const [now, then] = [await countAll(db.$client), await countAll(copy)]
+    const [now, then] = [await countAll(client), await countAll(copy)]
     const known = new Set((await copy.execute('select id from action')).rows.map(({ id }) => id))
-    const since = (
-      await db.$client.execute('select id, label, at_ms from action order by rowid desc')
-    ).rows.filter(({ id }) => !known.has(id))
+    const since = (await client.execute('select id, label, at_ms from action order by rowid desc')).rows.filter(
+      ({ id }) => !known.has(id),
+    )
     return {
       name,
       counts: Object.fromEntries(

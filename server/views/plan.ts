@@ -7,8 +7,8 @@ import { evening, plan } from '../db/schema.ts'
 import { loadBalances } from '../read/balances.ts'
 import { localTime } from '../clock/localTime.ts'
 import { loadDrawers, loadGoods } from '../read/drawers.ts'
-import { loadSnagginess, planPatterns, planVariants } from '../read/planVariants.ts'
-import { comingOutings } from '../read/comingOutings.ts'
+import { loadPlanVariants, loadSnagginess, planPatterns } from '../read/planVariants.ts'
+import { loadComingOutings } from '../read/comingOutings.ts'
 import { loadPlaces, loadTrayId } from '../read/places.ts'
 import { loadSettings } from '../read/settings.ts'
 
@@ -50,10 +50,10 @@ export async function planView(db: Reader, clock: Clock): Promise<PlanView> {
     trayId: await loadTrayId(db),
     choices: { ...kept?.choices },
     evenings: evenings.map((row) => ({ on: row.on, minutes: row.minutes ?? 0 })),
-    outings: [...(await comingOutings(db, on))],
+    outings: [...(await loadComingOutings(db, on))],
     snagginessFished: await loadSnagginess(db),
     patterns: await planPatterns(db),
-    ...(await planVariants(db)),
+    ...(await loadPlanVariants(db)),
     places: await planPlaces(db),
     drawers: await planDrawers(db),
   }

@@ -1,6 +1,7 @@
 import { fliesAllowed, belowPar } from '../../core/index.ts'
 import type { RestockLine } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
+import { keptUntilWrite } from '../db/kept.ts'
 import { loadVariants } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
 import { loadDrawers } from '../read/drawers.ts'
@@ -54,7 +55,9 @@ const NONE: ReadonlyMap<string, number> = new Map()
  * Asks for variants with a home that are below par, the emptiest first, with what the stores allow: now, or once so many
  * flies of some are tied, when those are missing no more and their goods are gone.
  */
-export async function loadRestock(
+export const loadRestock = keptUntilWrite(readRestock, [loadVariants, loadDrawers, loadPlaceLabels])
+
+async function readRestock(
   db: Reader,
   usualPar: number,
 ): Promise<(tied?: ReadonlyMap<string, number>) => readonly RestockLine[]> {

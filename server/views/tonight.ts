@@ -21,7 +21,7 @@ import { foodsAt } from '../read/likely.ts'
 import { nextOuting } from '../read/outings.ts'
 import { loadLasting } from '../read/lasting.ts'
 import { waterAhead } from '../read/comingOutings.ts'
-import { coverOfOuting } from '../read/outingCover.ts'
+import { loadCover } from '../read/outingCover.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
 import { grouped, mapOf } from '../read/grouped.ts'
@@ -161,13 +161,15 @@ function addedHours({ needs, held }: CoverAhead): (variantId: string, count: num
     needs.flatMap((need) => need.serves.map(({ variant }) => ({ need, key: variant.key }))),
     ({ key }) => key,
   )
-  const shown = new Map(needs.map((need) => [need, needShown(need, held)]))
+  const known = new Map<CoverAhead['needs'][number], number>()
+  const shown = (need: CoverAhead['needs'][number]) => {
+    const hours = known.get(need) ?? needShown(need, held)
+    known.set(need, hours)
+    return hours
+  }
   return (variantId, count) => {
     const more = (key: string) => held(key) + (key === variantId ? count : 0)
-    const added = (servedBy.get(variantId) ?? []).map(
-      ({ need }) => needShown(need, more) - (shown.get(need) ?? 0),
-    )
-    return sum(added)
+    return sum((servedBy.get(variantId) ?? []).map(({ need }) => needShown(need, more) - shown(need)))
   }
 }
 
@@ -184,36 +186,35 @@ function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly R
 /**
  * What to tie, one batch after the other: each time what is most urgent once those before it are tied, and of what they
  * and the bench leave in the stores.
+ *
+ * @param short the most urgent first, once the bench has done its work
  */
 function batchesToTie(
+  short: readonly RestockLine[],
   { restock, queued, mayBeFished, minutesEachOf }: Restocking,
   ahead: CoverAhead,
   minutes: number,
 ): readonly ToTie[] {
   const chosen: ToTie[] = []
   const tied = new Map(queued)
-  let now = ahead
-  let left = minutes
-  while (chosen.length < MOST_TO_TIE) {
-    const countOf = (line: RestockLine) => countToTie(line, minutesEachOf(line.patternId), left)
-    const [line] = byUrgency(
-      restock(tied).filter(
-        (one) =>
-          countOf(one) >= 1 &&
-          mayBeFished(one) &&
-          chosen.every(({ line: { variantId } }) => variantId !== one.variantId),
-      ),
-      now,
-    )
-    if (!line) break
+  let [now, left, lines] = [ahead, minutes, short]
+  const countOf = (line: RestockLine) => countToTie(line, minutesEachOf(line.patternId), left)
+  const isNext = (one: RestockLine) =>
+    countOf(one) >= 1 &&
+    mayBeFished(one) &&
+    chosen.every(({ line: { variantId } }) => variantId !== one.variantId)
+  for (;;) {
+    const line = lines.find(isNext)
+    if (!line) return chosen
     const next = { line, count: countOf(line), minutesEach: minutesEachOf(line.patternId) }
     chosen.push(next)
+    if (chosen.length === MOST_TO_TIE) return chosen
     left -= minutesOf(next)
     tied.set(line.variantId, (tied.get(line.variantId) ?? 0) + next.count)
     const before = now.held
     now = { ...now, held: (key) => before(key) + (key === line.variantId ? next.count : 0) }
+    lines = byUrgency(restock(tied).filter(isNext), now)
   }
-  return chosen
 }
 
 /** What is below what is kept once the bench has done its work, and of it what may be fished at the next water. */
@@ -243,7 +244,7 @@ async function loadRestocking(db: Reader, rules: FlyRules, usualPar: number): Pr
   }
 }
 
-type CoverAhead = Awaited<ReturnType<typeof coverOfOuting>>
+type CoverAhead = Awaited<ReturnType<typeof loadCover>>
 
 type Found = ReturnType<typeof standingsOf<CoverAhead['needs'][number]['serves'][number]['variant']>>[number]
 
@@ -282,7 +283,7 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
   const { foods } = await foodsAt(db, moment, usualPar, settings.body.units)
   const [ahead] = await waterAhead(db, now.on, moment)
   if (!ahead) return { outing: null, moment: null, lines: [], empty: true }
-  const cover = await coverOfOuting(db, ahead)
+  const cover = await loadCover(db, ahead)
   // what the next water's note forbids is not what tonight asks for
   const restocking = await loadRestocking(db, ahead.rules, usualPar)
   const short = byUrgency(restocking.restock(restocking.queued), cover)
@@ -295,7 +296,7 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
     ...[...lacking, ...fishable.filter(isUnnamed).map(lackingLine)].slice(0, MOST_LACKING),
-    ...batchesToTie(restocking, cover, minutes).map(tieLine),
+    ...batchesToTie(short, restocking, cover, minutes).map(tieLine),
     ...buyLine(short).slice(0, MOST_TO_BUY),
   ]
   const measurement = await loadFirstMeasurement(db)
