@@ -1,4 +1,8 @@
 import { randomUUID } from 'node:crypto'
+import { once } from 'node:events'
+import { get } from 'node:http'
+import type { IncomingMessage } from 'node:http'
+import { json } from 'node:stream/consumers'
 import { createClient } from '@libsql/client'
 import { access, chmod, constants, mkdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -50,10 +54,12 @@ interface Serving {
 /** Whether a process still serves; one that takes connections and stands still does. */
 async function serves({ address, instance }: Serving): Promise<boolean> {
   try {
-    const response = await fetch(`${address}/api/alive`, { signal: AbortSignal.timeout(PROBE_MS) })
-    return ((await response.json()) as { instance?: unknown }).instance === instance
+    // not by fetch: to load it takes longer than to ask
+    const asking = get(`${address}/api/alive`, { signal: AbortSignal.timeout(PROBE_MS) })
+    const [response] = (await once(asking, 'response')) as [IncomingMessage]
+    return ((await json(response)) as { instance?: unknown }).instance === instance
   } catch (error) {
-    return (error as Error).name === 'TimeoutError'
+    return (error as Error).name === 'AbortError'
   }
 }
 
