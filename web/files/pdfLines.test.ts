@@ -16,7 +16,7 @@ async function written(...lines: readonly Line[]) {
     marginPt: 20,
     textPt: 10,
   })
-  for (const line of lines) typeof line === 'string' ? write(line) : write(...line)
+  for (const line of lines) write(...(typeof line === 'string' ? ([line] as const) : line))
   const bytes = await pdf.save()
   const at = [...(await drawnOnPdf(bytes)).matchAll(/1 0 0 1 ([\d.]+) ([\d.]+) Tm/g)].map(([, x, y]) => [
     Number(x),
