@@ -16,7 +16,10 @@ async function written(...lines: readonly Line[]) {
     marginPt: 20,
     textPt: 10,
   })
-  for (const line of lines) write(...(typeof line === 'string' ? ([line] as const) : line))
+  for (const line of lines) {
+    const [text, look] = typeof line === 'string' ? [line] : line
+    write(text, look)
+  }
   const bytes = await pdf.save()
   const at = [...(await drawnOnPdf(bytes)).matchAll(/1 0 0 1 ([\d.]+) ([\d.]+) Tm/g)].map(([, x, y]) => [
     Number(x),
