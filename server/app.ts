@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import compression from 'compression'
 import express from 'express'
 import type { Express } from 'express'
 import type { Logger } from 'pino'
@@ -61,7 +62,6 @@ export function createApps(options: AppOptions): Apps {
       customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'debug'),
     }),
   )
-  // nothing is packed: over loopback that takes longer than to send it as it is
   app.use(...securityHeaders(), sameOrigin(isLoopback))
   app.use(docsRouter(() => openApiDocument(buildId)))
   app.use(
@@ -78,7 +78,8 @@ export function createApps(options: AppOptions): Apps {
     }),
   )
   app.use('/api', notFound)
-  if (webFolder) app.use(pagesRouter(webFolder))
+  // answers are not packed: over loopback that takes longer than to send them as they are
+  if (webFolder) app.use(compression(), pagesRouter(webFolder))
   app.use(errorHandler(log))
   const phones = phonesApp({ database, clock, commands, pairing, fillPage, dataId: alive.dataId, log })
   return { own: app, phones }

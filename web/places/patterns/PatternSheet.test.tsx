@@ -10,6 +10,7 @@ import { keptDraft, keptDrafts } from '../../recipe/keptDraft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
+import { write } from '../../testing/write.ts'
 import { makePlaceActions, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { api } from '../../wire/api.ts'
 import { store } from '../../wire/store.ts'
@@ -121,6 +122,26 @@ describe('climbing the beads', () => {
     press('Alt+ArrowUp')
     const lighter = await until(() => (column().fall!.ghost.length > 0 ? column().fall!.ghost : null))
     expect(lighter[0]!.depthMm).toBeLessThan(column().fall!.seconds[0]!.depthMm)
+  })
+
+  it('goes on thinking of a bead that nobody has while the stores change', async () => {
+    const { column, press } = await sheet('Third Button')
+    const sizes = new Set<number>()
+    // down to the heaviest, which is more than any shop sells one of
+    for (let before = -1; sizes.size > before;) {
+      before = sizes.size
+      press('Alt+ArrowDown')
+      sizes.add((await until(() => column().fall!.ghost[0])).depthMm)
+    }
+    const [heaviest] = column().fall!.ghost
+    const { materials } = await asked.stores()
+    const bead = materials.find(({ kind }) => kind === 'bead')!
+    await write('materialEntry', { materialId: bead.id, cause: 'bought', amount: 1 })
+    await asked.stores()
+    await until(
+      async () => (await asked.stores()).materials.find(({ id }) => id === bead.id)!.onHand !== bead.onHand,
+    )
+    expect(column().fall!.ghost[0]).toEqual(heaviest)
   })
 
   it('goes to the bead whose fall passes where a second mark is dragged to', async () => {

@@ -53,6 +53,9 @@ function offered(draft: Draft, variant: DraftVariant, book: MaterialBook): Offer
   return { beads: [null, ...distinct.values()], minted }
 }
 
+/** What names a rung: the ladder is made anew with every change of the stores, and a bead that nobody has gets another id then. */
+const rungKey = (bead: Material | null) => (bead ? `${bead.family.name} ${bead.sizeKey}` : null)
+
 /** A bead as a rung is called: `3.3 tungsten`. */
 const beadWords = (bead: Material | null) =>
   bead ? `${sizeNumber(bead)} ${bead.family.name.split(' ')[0]?.toLowerCase()}` : 'no bead'
@@ -66,7 +69,7 @@ export function useRungs(
   waterTempC: number,
   onMake: (edit: Partial<Draft>, id: string) => void,
 ) {
-  const [thought, setThought] = useState<{ readonly of: string; readonly beadId: string | null } | null>(null)
+  const [thought, setThought] = useState<{ readonly of: string; readonly key: string | null } | null>(null)
   const beadKey = draft?.components.find(({ kind }) => kind === 'bead')?.key
   const climbs = Boolean(beadKey) && worked?.report.kind === 'sinks'
   // a ladder is a score of flies: it is worked out when someone climbs, not at every key that is typed
@@ -91,21 +94,20 @@ export function useRungs(
     [worked, draft, variant, book, waterTempC],
   )
   const ownId = draft && variant && beadKey ? materialIn(draft, variant, beadKey) : null
-  const rungOf = (beadId: string | null) =>
-    ladder()?.rungs.find(({ bead }) => (bead?.id ?? null) === beadId) ?? null
+  const ownRung = () => ladder()?.rungs.find(({ bead }) => (bead?.id ?? null) === ownId) ?? null
   const isThought = climbs && thought !== null && thought.of === variant?.id
-  const own = isThought ? rungOf(ownId) : null
-  const ghost = isThought ? rungOf(thought.beadId) : null
+  const own = isThought ? ownRung() : null
+  const ghost = isThought ? (ladder()?.rungs.find(({ bead }) => rungKey(bead) === thought.key) ?? null) : null
 
   const think = useCallback(
     (rung: Rung | undefined) => {
-      if (rung && variant) setThought({ of: variant.id, beadId: rung.bead?.id ?? null })
+      if (rung && variant) setThought({ of: variant.id, key: rungKey(rung.bead) })
     },
     [variant],
   )
   const step = (by: 1 | -1) => {
     const rungs = (climbs && ladder()?.rungs) || []
-    const from = ghost ?? rungOf(ownId)
+    const from = ghost ?? ownRung()
     think(from ? rungs[rungs.indexOf(from) + by] : undefined)
   }
   const letGo = () => setThought(null)
