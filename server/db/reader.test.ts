@@ -5,6 +5,7 @@ import { createClient } from '@libsql/client'
 import type { Client } from '@libsql/client'
 import { pathToFileURL } from 'node:url'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { isClosed } from './errors.ts'
 import { openReader } from './reader.ts'
 import type { FileReader } from './reader.ts'
 
@@ -69,6 +70,15 @@ describe('a connection that only reads', () => {
     for (const statement of ['delete from fly', "insert into fly values (999, '', 1, null)", 'drop table fly'])
       await expect(reader.byName.execute(statement)).rejects.toThrow(/readonly/)
     expect((await reader.byPlace.execute(hooks)).rows).toHaveLength(250)
+  })
+
+  it('says that it is closed to whoever was still reading', async () => {
+    await reader.byPlace.execute(hooks)
+    reader.close()
+    for (const asked of [reader.byPlace, reader.byName]) {
+      const error: unknown = await asked.execute(hooks).catch((caught: unknown) => caught)
+      expect(isClosed(error)).toBe(true)
+    }
   })
 
   it('holds nothing back after a statement that stopped midway', async () => {

@@ -1,3 +1,4 @@
+import { LibsqlError } from '@libsql/client'
 import type { Client, InStatement, ResultSet } from '@libsql/client'
 import Connection from 'libsql'
 import type { Statement } from 'libsql'
@@ -39,6 +40,8 @@ export function openReader(file: string): FileReader {
       return statement
     }
     const execute = async (asked: InStatement): Promise<ResultSet> => {
+      // as while a copy is put in its place; said as the driver's client says it
+      if (!connection.open) throw new LibsqlError('The client is closed', 'CLIENT_CLOSED')
       const { sql, args = [] } = typeof asked === 'string' ? { sql: asked } : asked
       try {
         const rows = prepared(sql).all(Array.isArray(args) ? args.map(boundAs) : args) as ResultSet['rows']
