@@ -1,4 +1,3 @@
-import { sql } from 'drizzle-orm'
 import { openDatabase } from '../server/db/database.ts'
 import type { Tx } from '../server/db/database.ts'
 import {
@@ -139,7 +138,6 @@ async function growLedger(
 export async function growDatabase(file: string): Promise<void> {
   const database = await openDatabase(file, 'server/migrations')
   await database.write(async (tx) => growLedger(tx, await growPatterns(tx, await growBoxes(tx))))
-  const rows = await database.db.all<{ n: number }>(sql`select count(*) as n from fly_entry`)
-  if ((rows[0]?.n ?? 0) < LARGE.entries) throw new Error('the ledger did not grow')
+  if ((await database.db.$count(flyEntry)) < LARGE.entries) throw new Error('the ledger did not grow')
   await database.close()
 }

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 } from 'uuid'
 import type { CommandInput, CommandKind } from '../contract/index.ts'
 import { checkDatabase } from './upkeep/verify.ts'
+import { rowsOf } from './db/ownWords.ts'
 import { action, flyEntry } from './db/schema.ts'
 import { seedShipped } from './upkeep/seed.ts'
 import { makePlainLedger } from './testing/plainLedger.ts'
@@ -159,11 +160,12 @@ function makeRun(server: TestServer) {
 }
 
 async function balances(server: TestServer): Promise<Map<string, number>> {
-  const rows = await server.database.db.all<{ place: string; variant: string; count: number }>(
-    sql`select b.compartment_id as place, r.variant_id as variant, sum(b.count) as count
+  const rows = await rowsOf<readonly [string, string, number]>(
+    server.database.db,
+    sql`select b.compartment_id, r.variant_id, sum(b.count)
       from fly_balance b join variant_revision r on r.id = b.variant_revision_id group by 1, 2 having sum(b.count) <> 0`,
   )
-  return new Map(rows.map((row) => [`${row.place} ${row.variant}`, row.count]))
+  return new Map(rows.map(([place, fly, count]) => [`${place} ${fly}`, count]))
 }
 
 describe('the ledger of flies', () => {
@@ -188,10 +190,11 @@ describe('the ledger of flies', () => {
     const run = makeRun(server)
     await run.take({ kind: 'tie', place: placeA, variant: small, done: 3, spoiled: 2 })
     const amountOf = async () => {
-      const [row] = await server.database.db.all<{ amount: number }>(
+      const [row] = await rowsOf<readonly [number]>(
+        server.database.db,
         sql`select amount from material_balance where material_id = ${thread}`,
       )
-      return row?.amount ?? 0
+      return row?.[0] ?? 0
     }
     const used = await amountOf()
     expect(used).toBeLessThan(0)

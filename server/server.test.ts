@@ -22,6 +22,7 @@ import type {
 } from '../contract/index.ts'
 import { minutesTaken } from '../core/index.ts'
 import type { ViseEvent } from '../core/index.ts'
+import { rowsOf } from './db/ownWords.ts'
 import { loadTimedEvents } from './read/standingEvents.ts'
 import { makeClock } from './clock/clock.ts'
 import { checkDatabase } from './upkeep/verify.ts'
@@ -80,19 +81,17 @@ describe('a new data directory', () => {
   })
 
   it('enforces references on every connection', async () => {
-    const [row] = await server.database.db.all<{ foreign_keys: number }>(sql`pragma foreign_keys`)
-    expect(row?.foreign_keys).toBe(1)
-    await server.database.write(async (tx) => {
-      const [inside] = await tx.all<{ foreign_keys: number }>(sql`pragma foreign_keys`)
-      expect(inside?.foreign_keys).toBe(1)
-    })
+    const asked = sql`pragma foreign_keys`
+    expect(await rowsOf(server.database.db, asked)).toEqual([[1]])
+    await server.database.write(async (tx) => expect(await rowsOf(tx, asked)).toEqual([[1]]))
   })
 
   it('has its triggers and its search table', async () => {
-    const rows = await server.database.db.all<{ name: string }>(
+    const rows = await rowsOf<readonly [string]>(
+      server.database.db,
       sql`select name from sqlite_master where type in ('trigger', 'table')`,
     )
-    const names = rows.map(({ name }) => name)
+    const names = rows.map(([name]) => name)
     for (const name of [
       'fly_entry_kept',
       'fly_entry_stays',

@@ -1,6 +1,6 @@
 import { createClient } from '@libsql/client'
-import type { Client } from '@libsql/client'
-import { sql } from 'drizzle-orm'
+import type { Client, InStatement } from '@libsql/client'
+import type { Logger } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
@@ -8,16 +8,15 @@ import { pathToFileURL } from 'node:url'
 import type { RemoteDatabase } from './address.ts'
 import { patiently } from './busy.ts'
 import { TABLE_NAMES } from './feeds.ts'
-import { openReader } from './reader.ts'
-import type { FileReader } from './reader.ts'
+import { openConnection } from './connection.ts'
 import { countWrites, noteReads, noteWrite, noting, writesOf } from './kept.ts'
 import * as schema from './schema.ts'
 
 type Orm = LibSQLDatabase<typeof schema>
-/** A write transaction: every service that changes something gets one. */
-export type Tx = Parameters<Parameters<Orm['transaction']>[0]>[0]
 /** Anything that can be read from. */
-export type Reader = Pick<Orm, 'select' | 'all' | 'get' | 'selectDistinct' | '$count'>
+export type Reader = Pick<Orm, 'select' | 'selectDistinct' | 'values' | '$count'>
+/** A write transaction: every service that changes something gets one. */
+export type Tx = Reader & Pick<Orm, 'insert' | 'update' | 'delete' | 'run'>
 
 /** An open database: reads go free, writes queue. */
 export interface Database {
@@ -50,33 +49,46 @@ const LOG_PAGES = 250
 /** The driver works while it is asked, so that a second connection of a client would only keep pages twice. */
 const CONNECTIONS = 1
 
-/** Pragmas do not carry over pooled connections, so a write sets what it needs. */
-async function prepared<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
-  await tx.run(sql.raw(`pragma wal_autocheckpoint = ${LOG_PAGES}`))
-  return work(tx)
+/** What the ORM writes by, and how it begins anew where another program's lock refused it. */
+interface Writer {
+  readonly client: Pick<Client, 'execute' | 'transaction'>
+  readonly afresh: () => unknown
+  readonly close: () => void
+}
+
+/** A connection of its own to write by: readers do not notice where it is thrown away. */
+function openWriter(file: string): Writer {
+  const open = () => openConnection(file, `wal_autocheckpoint = ${LOG_PAGES}`)
+  let connection = open()
+  return {
+    client: {
+      execute: (asked: InStatement) => connection.execute(asked),
+      transaction: () => connection.transaction(),
+    } as Writer['client'],
+    afresh: () => {
+      connection.close()
+      connection = open()
+    },
+    close: () => connection.close(),
+  }
 }
 
 /**
- * Opens a database file, brings it up to date and puts one write queue before it. Writes have a connection of their own:
- * one that another program's lock refused is thrown away, and readers do not notice.
+ * Opens a database file, brings it up to date and puts one write queue before it.
  *
  * @param file ours, as `standingOf` says, or not there yet
  */
 export async function openDatabase(file: string, migrationsFolder: string): Promise<Database> {
-  const url = pathToFileURL(file).href
-  const client = createClient({ url, concurrency: CONNECTIONS })
-  const writer = createClient({ url, concurrency: CONNECTIONS })
+  const client = createClient({ url: pathToFileURL(file).href, concurrency: CONNECTIONS })
   await patiently(
-    () => writer.execute('PRAGMA journal_mode = WAL'),
-    () => writer.reconnect(),
+    () => client.execute('PRAGMA journal_mode = WAL'),
+    () => client.reconnect(),
   )
   return over({
     client,
-    writer,
     migrationsFolder,
-    prepare: prepared,
     settle: writeBack,
-    read: () => openReader(file),
+    connect: () => ({ reader: openConnection(file, 'query_only = on'), writer: openWriter(file) }),
   })
 }
 
@@ -88,22 +100,23 @@ export function openRemoteDatabase(remote: RemoteDatabase, migrationsFolder: str
   const [client, writer] = [createClient({ ...remote }), createClient({ ...remote })]
   return over({
     client,
-    writer,
     migrationsFolder,
-    prepare: (tx, work) => work(tx),
     settle: async () => undefined,
-    read: () => ({ byPlace: client, byName: client, close: () => undefined }),
+    connect: () => ({
+      reader: { execute: client.execute.bind(client) as Client['execute'], close: () => undefined },
+      writer: { client: writer, afresh: () => writer.reconnect(), close: () => writer.close() },
+    }),
   })
 }
 
 interface Opened {
   readonly client: Client
-  readonly writer: Client
   readonly migrationsFolder: string
-  /** opens what reads, once the database is up to date */
-  readonly read: () => FileReader
-  /** what a write sets before it works */
-  readonly prepare: <T>(tx: Tx, work: (tx: Tx) => Promise<T>) => Promise<T>
+  /** connects what reads and what writes, once the database is up to date */
+  readonly connect: () => {
+    readonly reader: Pick<Client, 'execute' | 'close'>
+    readonly writer: Writer
+  }
   /** what is done before the database is closed */
   readonly settle: (client: Client) => Promise<unknown>
 }
@@ -111,32 +124,24 @@ interface Opened {
 /** What is not written back now, as another program reads, lies in the log and is read from there. */
 const writeBack = (client: Client) => client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined)
 
-/** What the ORM asks for columns it takes by their place; a statement in our own words, by name. */
-function readerOver({ byPlace, byName }: FileReader): Reader {
-  const logger = { logQuery: (text: string) => noteReads(tablesIn(text)) }
-  const over = (client: Pick<Client, 'execute'>) => drizzle(client as Client, { schema, logger })
-  const [built, own] = [over(byPlace), over(byName)]
-  return {
-    select: built.select.bind(built),
-    selectDistinct: built.selectDistinct.bind(built),
-    $count: built.$count.bind(built),
-    all: own.all.bind(own),
-    get: own.get.bind(own),
-  }
-}
+/** What the ORM asks of a client is to run statements; those of a transaction go by the transaction. */
+const ormOver = (client: Partial<Client>, logger?: Logger): Orm =>
+  drizzle(client as Client, { schema, ...(logger && { logger }) })
 
-async function over({ client, writer, migrationsFolder, prepare, settle, read }: Opened): Promise<Database> {
-  const afresh = () => writer.reconnect()
-  const writing = drizzle(writer, { schema })
-  await patiently(() => migrate(writing, { migrationsFolder }), afresh)
-  const reader = read()
-  const db = readerOver(reader)
+async function over({ client, migrationsFolder, settle, connect }: Opened): Promise<Database> {
+  await patiently(
+    () => migrate(ormOver(client), { migrationsFolder }),
+    () => client.reconnect(),
+  )
+  const { reader, writer } = connect()
+  const db = ormOver(reader, { logQuery: (text) => noteReads(tablesIn(text)) })
+  const writing = ormOver(writer.client)
   let tail: Promise<unknown> = Promise.resolve()
   countWrites(db)
   const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
     const changed = new Set<string>()
-    const once = () => writing.transaction((tx) => prepare(tx, (open) => work(noting(open, changed))))
-    const next = tail.then(() => patiently(once, afresh)).finally(() => noteWrite(db, changed))
+    const once = () => writing.transaction((tx) => work(noting(tx, changed)))
+    const next = tail.then(() => patiently(once, writer.afresh)).finally(() => noteWrite(db, changed))
     tail = next.catch(() => undefined)
     return next
   }

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { packedIn } from '../db/ownWords.ts'
 import { flyBalance, variantRevision } from '../db/schema.ts'
 import type { CompartmentId, VariantId, VariantRevisionId } from '../../contract/index.ts'
 
@@ -16,12 +17,11 @@ export interface Balance {
 export const loadBalances = keptUntilWrite(readBalances, [flyBalance, variantRevision])
 
 async function readBalances(db: Reader): Promise<readonly Balance[]> {
-  // as one row of JSON: of thousands of rows the driver would take ten times as long
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(b.compartment_id, b.variant_revision_id, r.variant_id, b.count)) as rows
+  const rows = await packedIn<readonly [CompartmentId, VariantRevisionId, VariantId, number][]>(
+    db,
+    sql`select json_group_array(json_array(b.compartment_id, b.variant_revision_id, r.variant_id, b.count))
       from fly_balance b join variant_revision r on r.id = b.variant_revision_id where b.count > 0`,
   )
-  const rows = JSON.parse(row.rows) as readonly [CompartmentId, VariantRevisionId, VariantId, number][]
   return rows.map(([compartmentId, revisionId, variantId, count]) => ({
     compartmentId,
     revisionId,

@@ -3,6 +3,7 @@ import { takesAnHour, techniquesAmong, trustIn } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { packedIn } from '../db/ownWords.ts'
 import { flyTally, outing, spell, variantRevision, water } from '../db/schema.ts'
 import { loadQueuedFlies } from './batches.ts'
 import { loadLasting } from './lasting.ts'
@@ -17,9 +18,9 @@ const FLIES_FISHED = 4
 const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])
 
 async function readLosses(db: Reader) {
-  // as one row of JSON: see loadBalances
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(variant_id, lost)) as rows from (select r.variant_id, -sum(t.count) as lost
+  const lost = await packedIn<readonly [string, number][]>(
+    db,
+    sql`select json_group_array(json_array(variant_id, lost)) from (select r.variant_id, -sum(t.count) as lost
       from fly_tally t join variant_revision r on r.id = t.variant_revision_id where t.cause = 'lost' group by 1)`,
   )
   const fished = await db
@@ -37,7 +38,7 @@ async function readLosses(db: Reader) {
     .from(outing)
     .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
   return {
-    lost: new Map(JSON.parse(row.rows) as readonly [string, number][]),
+    lost: new Map(lost),
     fished: new Map(fished.map(({ variantId, ...noted }) => [variantId, noted])),
     unnoted: { hours: (done?.minutes ?? 0) / 60, each: (done?.minutes ?? 0) / 60 / FLIES_FISHED },
   }

@@ -18,7 +18,7 @@ export const STANDING = sql`chain (id, material_id, depth) as (
 
 /** Whether anything was ever counted, bought or used of a drawer that was not taken back. */
 export async function isCounted(db: Reader, materialId: MaterialId): Promise<boolean> {
-  const rows = await db.all(
+  const rows = await db.values(
     sql`with recursive ${STANDING} select 1 from standing where material_id = ${materialId} limit 1`,
   )
   return rows.length > 0

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import type { BatchId, EventId, PatternId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { packedIn } from '../db/ownWords.ts'
 import { batch, batchEvent, variant, variantRevision } from '../db/schema.ts'
 
 /** What tells events at the vise that stand from those that were taken back, and from what took them back. */
@@ -25,31 +26,31 @@ export interface Progress {
 export const loadProgress = keptUntilWrite(readProgress, [batchEvent])
 
 async function readProgress(db: Reader, batchId: BatchId): Promise<Progress> {
-  const row = await db.get<{
-    through: string
-    unsaid: string
-    stepKey: string | null
-    lastStep: number
-    lastDone: number
-    lastRest: string | null
-  }>(
+  const { throughStep, spoiledUnsaid, stepKey, lastStep, lastDone, lastRest } = await packedIn<
+    Pick<Progress, 'throughStep' | 'spoiledUnsaid' | 'stepKey'> & {
+      readonly lastStep: number
+      readonly lastDone: number
+      readonly lastRest: string | null
+    }
+  >(
+    db,
     sql`with own as (select e.*, e.rowid as nth from batch_event e where e.batch_id = ${batchId} and ${STAND})
-      select
-        (select json_group_object(step_key, n) from
-          (select step_key, sum(count) as n from own where kind = 'station' and step_key is not null group by step_key)) as through,
-        (select json_group_array(id) from
-          (select id from own where kind = 'spoiled' and count > 0 and spoiled_cause is null order by nth desc)) as unsaid,
-        (select step_key from own where kind = 'step' order by nth desc limit 1) as stepKey,
-        (select coalesce(max(nth), 0) from own where kind = 'step') as lastStep,
-        (select coalesce(max(nth), 0) from own where kind = 'done') as lastDone,
-        (select kind from own where kind in ('pause', 'resume') order by nth desc limit 1) as lastRest`,
+      select json_object(
+        'throughStep', json((select json_group_object(step_key, n) from
+          (select step_key, sum(count) as n from own where kind = 'station' and step_key is not null group by step_key))),
+        'spoiledUnsaid', json((select json_group_array(id) from
+          (select id from own where kind = 'spoiled' and count > 0 and spoiled_cause is null order by nth desc))),
+        'stepKey', (select step_key from own where kind = 'step' order by nth desc limit 1),
+        'lastStep', (select coalesce(max(nth), 0) from own where kind = 'step'),
+        'lastDone', (select coalesce(max(nth), 0) from own where kind = 'done'),
+        'lastRest', (select kind from own where kind in ('pause', 'resume') order by nth desc limit 1))`,
   )
   return {
-    throughStep: JSON.parse(row.through) as Record<string, number>,
-    spoiledUnsaid: JSON.parse(row.unsaid) as EventId[],
-    stepKey: row.stepKey,
-    doneSinceStep: row.lastDone > row.lastStep,
-    paused: row.lastRest === 'pause',
+    throughStep,
+    spoiledUnsaid,
+    stepKey,
+    doneSinceStep: lastDone > lastStep,
+    paused: lastRest === 'pause',
   }
 }
 
@@ -68,9 +69,10 @@ export interface TimedEvent {
 export const loadTimedEvents = keptUntilWrite(readTimedEvents, [batchEvent, batch, variantRevision, variant])
 
 async function readTimedEvents(db: Reader): Promise<readonly TimedEvent[]> {
-  // as one row of JSON: see loadBalances
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(pattern_id, batch_id, at_ms, kind)) as rows
+  type Row = [PatternId, BatchId, number, TimedEvent['kind']]
+  const rows = await packedIn<readonly Row[]>(
+    db,
+    sql`select json_group_array(json_array(pattern_id, batch_id, at_ms, kind))
       from (select v.pattern_id, e.batch_id, e.at_ms, e.kind from
           (select e.batch_id, e.at_ms, e.kind, e.rowid as nth,
               lag(e.kind, 1, 'pause') over (partition by e.batch_id order by e.at_ms, e.rowid) as before
@@ -82,7 +84,5 @@ async function readTimedEvents(db: Reader): Promise<readonly TimedEvent[]> {
         where e.kind not in ('step', 'station') or e.before = 'pause'
         order by e.batch_id, e.at_ms, e.nth)`,
   )
-  type Row = [PatternId, BatchId, number, TimedEvent['kind']]
-  const rows = JSON.parse(row.rows) as readonly Row[]
   return rows.map(([patternId, batchId, atMs, kind]) => ({ patternId, batchId, atMs, kind }))
 }

@@ -2,6 +2,7 @@ import { and, eq, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/sqlite-core'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
+import { packedIn } from '../db/ownWords.ts'
 import { flyEntry, flyTally, variantRevision } from '../db/schema.ts'
 import type { VariantId } from '../../contract/index.ts'
 
@@ -18,12 +19,11 @@ export interface Tally {
 export const loadTallies = keptUntilWrite(readTallies, [flyTally, variantRevision])
 
 async function readTallies(db: Reader): Promise<readonly Tally[]> {
-  // as one row of JSON: see loadBalances
-  const row = await db.get<{ rows: string }>(
-    sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms)) as rows
+  const rows = await packedIn<readonly [VariantId, string, string, number, number][]>(
+    db,
+    sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms))
       from fly_tally t join variant_revision r on r.id = t.variant_revision_id`,
   )
-  const rows = JSON.parse(row.rows) as readonly [VariantId, string, string, number, number][]
   return rows.map(([variantId, cause, lossCause, count, lastAtMs]) => ({
     variantId,
     cause,

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import { STANDING } from '../read/standingEntries.ts'
 import { refreshFigures } from './figures.ts'
 import type { Database } from '../db/database.ts'
+import { rowsOf } from '../db/ownWords.ts'
 import { variantFigure } from '../db/schema.ts'
 
 const FLY_SUMS = sql`select compartment_id, variant_revision_id, sum(delta) as count from fly_entry group by 1, 2`
@@ -18,10 +19,7 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
   const report: string[] = []
   // by the connection that writes: one that only reads may hold an older picture of the index of words and call it damaged
   const integrity = () =>
-    write(
-      async (tx) =>
-        (await tx.all<{ integrity_check: string }>(sql`pragma integrity_check`))[0]?.integrity_check,
-    )
+    write(async (tx) => (await rowsOf<readonly [string]>(tx, sql`pragma integrity_check`))[0]?.[0])
   const first = await integrity()
   if (first?.includes('search_text')) {
     await write((tx) => tx.run(sql`insert into search_text (search_text) values ('rebuild')`))
@@ -29,14 +27,14 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
   }
   const whole = first?.includes('search_text') ? await integrity() : first
   report.push(whole === 'ok' ? 'ok the file is whole' : `fault ${whole}`)
-  const dangling = await db.all(sql`pragma foreign_key_check`)
+  const dangling = await db.values(sql`pragma foreign_key_check`)
   report.push(
     dangling.length === 0
       ? 'ok every reference leads somewhere'
       : `fault ${dangling.length} references lead nowhere`,
   )
   await write(async (tx) => {
-    const flies = await tx.all(sql`select * from (${FLY_SUMS}) s
+    const flies = await tx.values(sql`select * from (${FLY_SUMS}) s
       left join fly_balance b using (compartment_id, variant_revision_id) where b.count is not s.count`)
     if (flies.length > 0) {
       await tx.run(sql`delete from fly_balance`)
@@ -47,7 +45,7 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
         ? 'ok flies on hand equal the sum of entries'
         : `mended ${flies.length} balances of flies`,
     )
-    const tallies = await tx.all(sql`select * from (${TALLY_SUMS}) s
+    const tallies = await tx.values(sql`select * from (${TALLY_SUMS}) s
       left join fly_tally b using (variant_revision_id, cause, loss_cause) where b.count is not s.count`)
     if (tallies.length > 0) {
       await tx.run(sql`delete from fly_tally`)
@@ -60,7 +58,7 @@ export async function checkDatabase({ db, write }: Database): Promise<readonly s
         ? 'ok what became of flies equals the sum of entries'
         : `mended ${tallies.length} sums of what became of flies`,
     )
-    const materials = await tx.all(sql`select * from (${MATERIAL_SUMS}) s
+    const materials = await tx.values(sql`select * from (${MATERIAL_SUMS}) s
       left join material_balance b using (material_id) where b.amount is not s.amount`)
     if (materials.length > 0) {
       await tx.run(sql`delete from material_balance`)

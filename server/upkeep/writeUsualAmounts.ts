@@ -1,9 +1,9 @@
 import { asc, eq, sql } from 'drizzle-orm'
 import { AMOUNTS, hookOf, KINDS, recipeOf } from '../../core/index.ts'
 import type { Component, Material, Swap } from '../../core/index.ts'
-import type { DressingBody, MaterialId, PatternId } from '../../contract/index.ts'
+import type { DressingBody, PatternId } from '../../contract/index.ts'
 import type { Database, Tx } from '../db/database.ts'
-import { dressing, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
+import { dressing, material, RECIPE_VERSION, variant, variantRevision } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
 import { loadMaterials } from '../read/materials.ts'
 import { amountsBefore, lengthBefore } from './usualBefore.ts'
@@ -125,7 +125,7 @@ export async function writeUsualAmounts({ db, write }: Database): Promise<void> 
     .limit(1)
   if (!older) return
   await write(async (tx) => {
-    const ids = await tx.all<{ id: MaterialId }>(sql`select id from material`)
+    const ids = await tx.select({ id: material.id }).from(material)
     const materials = await loadMaterials(
       tx,
       ids.map(({ id }) => id),
