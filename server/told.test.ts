@@ -43,6 +43,22 @@ describe('what the version before told', () => {
     expect(await moved()).toEqual({ on: TODAY, actionsBetween: 0, fish: [], serving: [], outings: [] })
   })
 
+  it('lets others be answered between one moment and the next', async () => {
+    await server.command('waterCreate', river).expect(200)
+    await keepTold(server.database, TODAY, 'first')
+    let [turns, over] = [0, false]
+    const taken = () => {
+      turns += 1
+      if (!over) setImmediate(taken)
+    }
+    setImmediate(taken)
+    await keepTold(server.database, '2026-06-05', 'first')
+    over = true
+    const { on, body } = await kept()
+    expect(on).toBe('2026-06-05')
+    expect(turns).toBeGreaterThanOrEqual(body.fish.length)
+  })
+
   it('is held against what this one says of the same moment and fly', async () => {
     await server.command('waterCreate', river).expect(200)
     await server.command('boxCreate', box).expect(200)

@@ -10,7 +10,7 @@ import { loadPlanVariants } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadRecipes } from './variants.ts'
-import { makeBreath } from '../clock/breath.ts'
+import { breath, makeBreath } from '../clock/breath.ts'
 import { mapOf } from './grouped.ts'
 
 /** A moment that is asked for. */
@@ -70,10 +70,12 @@ export async function tell(db: Reader, today: string, asked: readonly Asked[]): 
     const { foods } = await loadLikely(db, { reachId, on, localMin }, settings.units)
     const shares = Object.fromEntries(foods.map(({ foodStageId, onIt }) => [foodStageId, onIt]))
     fish.push({ reachId, on, localMin, shares })
+    await breath()
   }
   const covered: Record<string, number> = {}
   for (const outing of await loadComingOutings(db, today)) {
     covered[outing.outingId] = (await loadCover(db, outing)).cover.shown
+    await breath()
   }
   const [first] = fish
   return { fish, serves: first ? await servesAt(db, first.reachId, today) : {}, covered }
