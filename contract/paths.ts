@@ -12,6 +12,7 @@ export const PATHS = {
   imports: '/api/imports',
   waters: '/api/waters',
   larder: '/api/larder',
+  larderStock: '/api/larder/stock',
   patterns: '/api/patterns',
   pattern: '/api/patterns/:id',
   drawings: '/api/drawings',

@@ -28,7 +28,7 @@ import { momentView } from './views/moment.ts'
 import { benchView } from './views/bench.ts'
 import { boxesView } from './views/boxes.ts'
 import { familiesView, familyFull } from './views/families.ts'
-import { larderView } from './views/larder.ts'
+import { larderStockView, larderView } from './views/larder.ts'
 import { alongView, alongWarmth } from './views/along.ts'
 import { drillsView } from './views/drills.ts'
 import { outingsView } from './views/outings.ts'
@@ -172,6 +172,12 @@ export const routes = {
   },
   waters: { method: 'get', path: PATHS.waters, summary: 'Waters with their reaches', answer: watersView },
   larder: { method: 'get', path: PATHS.larder, summary: 'Foods by life stage', answer: larderView },
+  larderStock: {
+    method: 'get',
+    path: PATHS.larderStock,
+    summary: 'Flies on hand by life stage of what they serve',
+    answer: larderStockView,
+  },
   patterns: {
     method: 'get',
     path: PATHS.patterns,

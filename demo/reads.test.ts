@@ -85,7 +85,7 @@ function noted(db: Reader, read: Set<string>): Reader {
   return new Proxy(db, {
     get(target, name) {
       const member: unknown = Reflect.get(target, name, target)
-      if (name === 'get' || name === 'all') {
+      if (name === 'values') {
         return (query: { queryChunks: readonly { value?: readonly string[] }[] }) => {
           const text = query.queryChunks.map(({ value }) => value?.join('') ?? '').join(' ')
           // what a statement names itself is no table

@@ -5,6 +5,7 @@ import type {
   ActionsView,
   CommandInput,
   CommandResult,
+  LarderStockView,
   LarderView,
   Problem,
   ReachSeasonView,
@@ -12,6 +13,7 @@ import type {
 } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
 import { seedShipped } from './upkeep/seed.ts'
+import { box, midge, placeA, placeB, variantId } from './testing/smallBox.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
 
@@ -49,6 +51,24 @@ function saving(line: StageLine, change: Partial<CommandInput<'foodStageSave'>['
     stage: { ...stage, ...change },
   }
 }
+
+const stock = async () => ((await server.get('/api/larder/stock').expect(200)).body as LarderStockView).onHand
+
+describe('flies on hand for a food', () => {
+  it('are those of all patterns that serve it, in any box, and its own line stays as it was', async () => {
+    await server.command('boxCreate', box).expect(200)
+    await server.command('patternSave', midge()).expect(200)
+    const larva = id('stage:river-midge-larva')
+    const before = await stageLine(larva)
+    expect((await stock())[larva]).toBe(0)
+    await server.command('fliesCount', { compartmentId: placeA, variantId, counted: 4 }).expect(200)
+    await server.command('fliesCount', { compartmentId: placeB, variantId, counted: 1 }).expect(200)
+    expect((await stock())[larva]).toBe(5)
+    expect((await stock())[dun]).toBeUndefined()
+    expect(await stageLine(larva)).toEqual(before)
+    expect(before.servedBy.map(({ name }) => name)).toEqual(['Plain Thread'])
+  })
+})
 
 describe('foods', () => {
   it('are shipped as the command would take them', async () => {

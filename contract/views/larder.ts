@@ -50,7 +50,6 @@ export const stageLine = z
     broods: z.array(brood),
     noteForTier: z.string(),
     howFished: z.string(),
-    onHand: z.number(),
     servedBy: z.array(z.object({ patternId, name: z.string() })),
   })
   .meta({ id: 'FoodStage' })
@@ -60,3 +59,9 @@ export type StageLine = z.infer<typeof stageLine>
 export const larderView = z.object({ stages: z.array(stageLine) }).meta({ id: 'Larder' })
 /** All stages. */
 export type LarderView = z.infer<typeof larderView>
+/** How many flies are on hand for stages, of the patterns that serve each; what is not named has none. */
+export const larderStockView = z
+  .object({ onHand: z.record(foodStageId, z.number().int().nonnegative()) })
+  .meta({ id: 'LarderStock' })
+/** Flies on hand by stage: it changes with each count, where the stages do not. */
+export type LarderStockView = z.infer<typeof larderStockView>

@@ -15,7 +15,7 @@ import { benchView } from '../views/bench.ts'
 import { boxesView } from '../views/boxes.ts'
 import { frameView } from '../views/frame.ts'
 import { historyView } from '../views/history.ts'
-import { larderView } from '../views/larder.ts'
+import { larderStockView, larderView } from '../views/larder.ts'
 import { compartmentLedger, drawerLedger } from '../views/ledger.ts'
 import { actionsView } from '../views/actions.ts'
 import { catalogueView, familiesView, familyView } from '../views/families.ts'
@@ -189,6 +189,7 @@ export function apiRouter({
   read('plan', () => planView(db, clock))
   read('waters', () => watersView(db))
   read('larder', () => larderView(db))
+  read('larderStock', async () => larderStockView(db, (await settings()).parCount))
   read('patterns', () => patternsView(db))
   read('pattern', ({ params }) => patternView(db, params.id))
   read('drawings', ({ query }) => drawingsOf(db, query.keys))

@@ -1,9 +1,9 @@
 import { eq, isNull } from 'drizzle-orm'
-import type { FoodStageId, LarderView } from '../../contract/index.ts'
+import type { FoodStageId, LarderStockView, LarderView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { pattern, patternServes } from '../db/schema.ts'
 import { grouped } from '../read/grouped.ts'
-import { loadVariants } from '../read/variants.ts'
+import { loadStageStock } from '../read/likely.ts'
 import { hookRangesOf, loadStages } from '../read/stages.ts'
 
 const text = (value: unknown) => (typeof value === 'string' ? value : '')
@@ -11,15 +11,11 @@ const text = (value: unknown) => (typeof value === 'string' ? value : '')
 /** Foods by life stage, with the patterns that serve each. */
 export async function larderView(db: Reader): Promise<LarderView> {
   const stages = await loadStages(db)
-  const variants = await loadVariants(db)
   const served = await db
     .select({ stageId: patternServes.foodStageId, patternId: pattern.id, name: pattern.name })
     .from(patternServes)
     .innerJoin(pattern, eq(pattern.id, patternServes.patternId))
     .where(isNull(pattern.archivedAtMs))
-  const onHand = new Map<string, number>()
-  for (const { variant, onHand: count } of variants)
-    onHand.set(variant.patternId, (onHand.get(variant.patternId) ?? 0) + count)
   const servers = grouped(served, ({ stageId }) => stageId)
   return {
     stages: stages.map(({ row, core, foodName, groupKey }) => {
@@ -56,7 +52,6 @@ export async function larderView(db: Reader): Promise<LarderView> {
         broods: core.broods.map((brood) => ({ ...brood, months: [...brood.months] })),
         noteForTier: text(more.noteForTier),
         howFished: text(more.howFished),
-        onHand: servedBy.reduce((sum, { patternId }) => sum + (onHand.get(patternId) ?? 0), 0),
         servedBy: servedBy.map(({ patternId, name }) => ({
           patternId: patternId,
           name,
@@ -64,4 +59,10 @@ export async function larderView(db: Reader): Promise<LarderView> {
       }
     }),
   }
+}
+
+/** Flies on hand for stages: apart from the stages themselves, since it changes with each count. */
+export async function larderStockView(db: Reader, usualPar: number): Promise<LarderStockView> {
+  const stock = await loadStageStock(db, usualPar)
+  return { onHand: Object.fromEntries([...stock].map(([stageId, { onHand }]) => [stageId, onHand])) }
 }

@@ -94,6 +94,7 @@ export const api = createApi({
       reachYear: asked('reachYear'),
       seasonSkill: asked('seasonSkill'),
       larder: plain('larder'),
+      larderStock: plain('larderStock'),
       patterns: plain('patterns'),
       pattern: named('pattern'),
       patternsOf: build.query<readonly PatternView[], readonly string[]>({
@@ -174,7 +175,7 @@ export const api = createApi({
 })
 
 export const {
-  useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, usePatternsQuery, useFamiliesQuery,
+  useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, useLarderStockQuery, usePatternsQuery, useFamiliesQuery,
   useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useAlongWarmthQuery, useDrillsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
   useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
   usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,

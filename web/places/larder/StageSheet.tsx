@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Heading, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { LivesHere } from './LivesHere.tsx'
 import { StageSeason } from './StageSeason.tsx'
+import { useOnHand } from './useOnHand.ts'
 import { MonthStrip } from '../../parts/MonthStrip.tsx'
 import { CHOOSY, labels } from '../../words/larder.ts'
 
@@ -76,6 +77,7 @@ export function StageSheet({
 }) {
   const moment = useMoment()
   const { smallSpan, depth } = useWording()
+  const onHandFor = useOnHand()
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -147,7 +149,7 @@ export function StageSheet({
                 <Link to={`/patterns/${patternId}`}>{name}</Link>
               </span>
             ))}
-            : {stage.onHand} on hand.
+            : {onHandFor(stage)} on hand.
           </p>
         ) : (
           <p>

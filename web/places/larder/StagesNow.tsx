@@ -9,6 +9,7 @@ import { useWording } from '../../words/useWording.ts'
 import { HooksFor } from '../../parts/HooksFor.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
+import { useOnHand } from './useOnHand.ts'
 import { CHOOSY, labels } from '../../words/larder.ts'
 
 const Rows = styled(Dense)`
@@ -82,6 +83,7 @@ function StageRow({
   const { stage, now } = row
   const dispatch = useAppDispatch()
   const { smallSpan } = useWording()
+  const onHandFor = useOnHand()
   const lit = useAppSelector((state) => state.view.lit)
   const band = bandIn(stage, moment?.reach.waterKind ?? 'freestone')
   return (
@@ -126,7 +128,7 @@ function StageRow({
           <span key={name} className="swatch" style={{ background: hexWet }} title={`${name}, wet`} />
         ))}
       </td>
-      <td className="number">{stage.servedBy.length > 0 ? stage.onHand : '–'}</td>
+      <td className="number">{onHandFor(stage)}</td>
     </tr>
   )
 }

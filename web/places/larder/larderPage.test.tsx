@@ -3,6 +3,7 @@ import { act, fireEvent, screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { afterEach, describe, expect, it } from 'vitest'
 import { makePlaceActions, PlaceActionsContext } from '../../ui/shortcuts.ts'
+import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
 import { chooseMoment } from '../../wire/state.ts'
 import { store } from '../../wire/store.ts'
@@ -45,6 +46,25 @@ describe('the larder now', () => {
     await until(() => names().length < 20)
     expect(names().length).toBeGreaterThan(0)
     for (const name of names()) expect(name).toMatch(/stonefly/i)
+  })
+
+  it('says how many flies are on hand for a food, in the list and on its sheet', async () => {
+    const { stages } = await asked.larder()
+    const { onHand } = await asked.larderStock()
+    const most = stages
+      .filter(({ servedBy }) => servedBy.length > 0)
+      .sort((a, b) => (onHand[b.id] ?? 0) - (onHand[a.id] ?? 0))[0]!
+    const count = String(onHand[most.id])
+    expect(Number(count)).toBeGreaterThan(0)
+    await larder()
+    await until(() => table() && names().length > 3)
+    const name = `${most.foodName}, ${most.stageName}`
+    fireEvent.change(screen.getByRole('searchbox'), { target: { value: name } })
+    await until(() => names()[0] === name)
+    const row = within(table()!).getByRole('button', { name }).closest('tr')!
+    await until(() => row.lastElementChild?.textContent === count)
+    fireEvent.click(within(row).getByRole('button'))
+    await until(() => screen.queryByText((text) => text.endsWith(`: ${count} on hand.`), { selector: 'p' }))
   })
 
   it('opens a food, its form, and a new one, each at an address of its own', async () => {
