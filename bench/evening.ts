@@ -12,7 +12,7 @@ export async function residentMb(pid: number | undefined): Promise<number> {
 /** What a page asks for through an evening, the oftener the more places it stands in. */
 export const READS = [
   '/api/frame', '/api/frame', '/api/frame', '/api/bench', '/api/bench', '/api/bench', '/api/tonight', '/api/tonight',
-  '/api/boxes', '/api/boxes', '/api/stores', '/api/patterns', '/api/plan', '/api/outings', '/api/larder', '/api/actions',
+  '/api/boxes', '/api/boxes', '/api/stores', '/api/patterns', '/api/plan', '/api/outings', '/api/larder', '/api/larder/stock', '/api/actions',
 ] as const // prettier-ignore
 
 const WRITE_SHARE = 0.2
