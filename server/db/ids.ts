@@ -20,6 +20,8 @@ export function canonicalJson(value: unknown): string {
   })
 }
 
-/** Hash of content: SHA-256 of its canonical JSON. */
-export const contentHash = (value: unknown): string =>
-  createHash('sha256').update(canonicalJson(value)).digest('hex')
+/** SHA-256 of a text, in hexadecimal digits. */
+export const textHash = (text: string): string => createHash('sha256').update(text).digest('hex')
+
+/** Hash of content: that of its canonical JSON. */
+export const contentHash = (value: unknown): string => textHash(canonicalJson(value))

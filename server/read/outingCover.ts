@@ -10,7 +10,8 @@ import type { FliesOf, OutingServing, PlannedNeed, TieableVariant } from '../../
 import { plannedOf, planInputs } from '../../contract/planned.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
+import { textHash } from '../db/ids.ts'
+import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
 import { loadSetups } from './patterns.ts'
@@ -43,20 +44,43 @@ export async function inputsOf(
 /** The flies for an outing. They hang on recipes and fish, not on counts and losses, and are kept while those stand. */
 const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, loadSettings, loadStages])
 
-async function readServings(db: Reader, coming: PlanOuting) {
-  const variants = [...(await loadLasting(db)).values()]
+type Servings = readonly OutingServing<TieableVariant>[]
+
+/** Servings by outing, with all that they came from: much that is written of flies and foods moves none of it. */
+const keptServings = keptFor<Reader, Map<string, { readonly from: string; readonly servings: Servings }>>(
+  () => new Map(),
+)
+/** Outings of which servings are kept before all of them are let go. */
+const MOST_OUTINGS = 50
+
+async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
+  // a fly whose look nobody knows serves nothing, and a table of bought flies brings thousands of them
+  const variants = [...(await loadLasting(db)).values()].filter(({ look }) => look !== null)
   const inputs = await inputsOf(db, [coming], { variants, unnoted: { hours: 0, each: 0 } })
   const [outing] = inputs.outings
   if (!outing) return []
-  const stages = new Map(inputs.stages.map((stage) => [stage.id, stage]))
-  return inTurns(outingServings({ outing, variants: inputs.variants, stages, school: inputs.school }))
+  const asked = new Set(outing.foods.map(({ stageKey }) => stageKey))
+  const stages = inputs.stages.filter(({ id }) => asked.has(id))
+  const { variants: flies, school } = inputs
+  const kept = keptServings(db)
+  const from = textHash(JSON.stringify([outing, flies, school, stages]))
+  const known = kept.get(coming.outingId)
+  if (known?.from === from) return known.servings
+  const servings = await inTurns(
+    outingServings({
+      outing,
+      variants: flies,
+      stages: new Map(stages.map((stage) => [stage.id, stage])),
+      school,
+    }),
+  )
+  if (kept.size >= MOST_OUTINGS) kept.clear()
+  kept.set(coming.outingId, { from, servings })
+  return servings
 }
 
 /** The same servings with the variants as they are now. */
-function asTheyAre(
-  servings: readonly OutingServing<TieableVariant>[],
-  now: ReadonlyMap<string, TieableVariant>,
-): readonly OutingServing<TieableVariant>[] {
+function asTheyAre(servings: Servings, now: ReadonlyMap<string, TieableVariant>): Servings {
   const current = <One extends { readonly variant: TieableVariant }>(ones: readonly One[]) =>
     ones.flatMap((one) => {
       const variant = now.get(one.variant.key)
@@ -76,7 +100,7 @@ const loadNeeds = keptUntilWrite(readNeeds, [loadServings, loadPlanVariants, loa
 async function readNeeds(db: Reader, coming: readonly PlanOuting[]) {
   const inputs = await inputsOf(db, coming, await loadPlanVariants(db))
   const now = new Map(inputs.variants.map((variant) => [variant.key, variant]))
-  const servings = new Map<string, readonly OutingServing<TieableVariant>[]>()
+  const servings = new Map<string, Servings>()
   for (const outing of coming) servings.set(outing.outingId, asTheyAre(await loadServings(db, outing), now))
   const needs: readonly PlannedNeed[] = await inTurns(
     plannedNeeds(inputs, function* (outing) {
