@@ -5,10 +5,10 @@ const SLICE_MS = 10
 export const breath = () => new Promise<void>((resolve) => setImmediate(resolve))
 
 /** A breath that is taken whenever a slice of time is over. */
-export function makeBreath(nowMs: () => number = () => performance.now()): () => Promise<void> | undefined {
-  let since = nowMs()
+export function makeBreath(take: () => Promise<void> = breath): () => Promise<void> | undefined {
+  let since = performance.now()
   return () => {
-    if (nowMs() - since < SLICE_MS) return undefined
-    return breath().then(() => void (since = nowMs()))
+    if (performance.now() - since < SLICE_MS) return undefined
+    return take().then(() => void (since = performance.now()))
   }
 }

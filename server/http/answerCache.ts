@@ -1,4 +1,5 @@
 import type { Clock } from '../clock/clock.ts'
+import { whileAnswering } from '../clock/underWay.ts'
 import { lastWriteTo, listening, noteReads, writesOf } from '../db/kept.ts'
 
 /** Answers of read routes, as they go over the wire. */
@@ -47,7 +48,9 @@ export function makeAnswerCache(db: object, nowMs: () => number = Date.now): Ans
       const known = kept.get(key)
       if (known && isFresh(known)) return known.value
       if (kept.size >= MOST_ANSWERS) kept.clear()
-      const { value, read } = listening(async () => Buffer.from(JSON.stringify(await make())))
+      const { value, read } = listening(() =>
+        whileAnswering(db, async () => Buffer.from(JSON.stringify(await make()))),
+      )
       const now: Kept = { value, read, writes: writesOf(db), atMs: nowMs(), done: false }
       kept.set(key, now)
       value.then(

@@ -1,6 +1,6 @@
-import { asc, eq, isNull, sql } from 'drizzle-orm'
+import { asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
+import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { food, foodStage, pattern, patternServes, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { grouped } from './grouped.ts'
@@ -58,15 +58,35 @@ async function readPatternWaters(db: Reader) {
 const partOf = ({ dressing }: RevisionBody, kind: string) =>
   dressing.components.find((component) => component.kind === kind)?.materialId ?? null
 
+interface Parts {
+  readonly thread: string | null
+  readonly bead: string | null
+}
+
+const keptParts = keptFor<Reader, Map<string, Parts>>(() => new Map())
+
+/** What of each recipe stays or changes at the bench. A recipe never changes, so what was read is kept. */
+async function partsOf(db: Reader): Promise<ReadonlyMap<string, Parts>> {
+  const kept = keptParts(db)
+  const current = await db.select({ id: variant.currentRevisionId }).from(variant)
+  const unknown = current.flatMap(({ id }) => (kept.has(id) ? [] : [id]))
+  if (unknown.length === 0) return kept
+  const recipes = await db
+    .select({ id: variantRevision.id, body: variantRevision.body })
+    .from(variantRevision)
+    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
+    .where(kept.size === 0 ? undefined : inArray(variantRevision.id, unknown))
+  for (const { id, body } of recipes)
+    kept.set(id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') })
+  return kept
+}
+
 /** What changes at the bench from one recipe to another, and what each pattern is meant for. */
 export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, patternServes, pattern])
 
 /** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
 async function readSetups(db: Reader) {
-  const recipes = await db
-    .select({ id: variantRevision.id, body: variantRevision.body })
-    .from(variantRevision)
-    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
+  const parts = await partsOf(db)
   const serves = await db.select().from(patternServes).orderBy(IN_ORDER)
   const patterns = await db
     .select({
@@ -82,9 +102,7 @@ async function readSetups(db: Reader) {
     .from(pattern)
     .where(isNull(pattern.archivedAtMs))
   return {
-    parts: new Map(
-      recipes.map(({ id, body }) => [id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') }]),
-    ),
+    parts,
     meantFor: grouped(serves, ({ patternId }) => patternId),
     patterns,
   }

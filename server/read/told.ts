@@ -10,7 +10,8 @@ import { loadPlanVariants } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadRecipes } from './variants.ts'
-import { breath, makeBreath } from '../clock/breath.ts'
+import { makeBreath } from '../clock/breath.ts'
+import { giveWay } from '../clock/underWay.ts'
 import { mapOf } from './grouped.ts'
 
 /** A moment that is asked for. */
@@ -28,6 +29,9 @@ function throughTheYear(reachId: ReachId, today: string): readonly Asked[] {
 
 const MIDSUMMER = '-06-15'
 
+/** So long one part of it waits for answers that are being made. */
+const LONGEST_WAIT_MS = 100
+
 /** The foods that each recipe serves at a reach, whatever the month: by the same function as cover and plan. */
 async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<ToldBody['serves']> {
   const place = (await loadReaches(db)).find(({ reach }) => reach.id === reachId)
@@ -39,7 +43,7 @@ async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<To
   if (!there) return {}
   const recipeOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])
   const serves = new Map<string, ToldBody['serves'][string][number][]>()
-  const breathe = makeBreath()
+  const breathe = makeBreath(() => giveWay(db, LONGEST_WAIT_MS))
   for (const stage of inputs.stages) {
     const [lengthMmLow, lengthMmHigh] = lengthOn(
       monthsAt(stage, place.water.latitudeDeg),
@@ -70,12 +74,12 @@ export async function tell(db: Reader, today: string, asked: readonly Asked[]): 
     const { foods } = await loadLikely(db, { reachId, on, localMin }, settings.units)
     const shares = Object.fromEntries(foods.map(({ foodStageId, onIt }) => [foodStageId, onIt]))
     fish.push({ reachId, on, localMin, shares })
-    await breath()
+    await giveWay(db, LONGEST_WAIT_MS)
   }
   const covered: Record<string, number> = {}
   for (const outing of await loadComingOutings(db, today)) {
     covered[outing.outingId] = (await loadCover(db, outing)).cover.shown
-    await breath()
+    await giveWay(db, LONGEST_WAIT_MS)
   }
   const [first] = fish
   return { fish, serves: first ? await servesAt(db, first.reachId, today) : {}, covered }

@@ -73,16 +73,23 @@ async function readBills(db: Reader, revisionIds: readonly VariantRevisionId[]) 
   return new Map(revisionIds.map((id) => [id, figures.get(id)?.bill ?? []]))
 }
 
-/** Variants with their figures, whatever of them is on hand. */
-export const loadRecipes = keptUntilWrite(readRecipes, [variant, pattern, variantFigure])
+/** Variants that are not put away, in the order of their patterns' names. */
+const loadNamed = keptUntilWrite(readNamed, [variant, pattern])
 
-async function readRecipes(db: Reader) {
-  const rows = await db
+async function readNamed(db: Reader) {
+  return db
     .select({ variant, patternName: pattern.name, fishedHow: pattern.fishedHow })
     .from(variant)
     .innerJoin(pattern, eq(pattern.id, variant.patternId))
     .where(and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs)))
     .orderBy(pattern.nameKey, variant.position)
+}
+
+/** Variants with their figures, whatever of them is on hand. */
+export const loadRecipes = keptUntilWrite(readRecipes, [loadNamed, variantFigure])
+
+async function readRecipes(db: Reader) {
+  const rows = await loadNamed(db)
   const figures = await loadFigures(
     db,
     rows.map((row) => row.variant.currentRevisionId),

@@ -1,4 +1,5 @@
-import { breath } from '../clock/breath.ts'
+import { breath, makeBreath } from '../clock/breath.ts'
+import { giveWay } from '../clock/underWay.ts'
 import type { Database } from '../db/database.ts'
 import { isClosed } from '../db/errors.ts'
 import { lastWriteTo } from '../db/kept.ts'
@@ -17,6 +18,8 @@ const EVERY_MS = 2000
 const AT_LEAST_MS = 30
 /** Figures that one transaction brings at most: others wait to write for no longer. */
 const AT_ONCE = 250
+/** So long a slice of the work waits for answers that are being made. */
+const LONGEST_WAIT_MS = 100
 
 /**
  * Keeps the figures of a database complete. They are worked out before the write that brings them, which others need
@@ -26,13 +29,14 @@ const AT_ONCE = 250
  */
 export function makeFigureKeeper({ db, write }: Database, onFault: (error: unknown) => void): FigureKeeper {
   let running: Promise<void> | null = null
+  const breathe = makeBreath(() => giveWay(db, LONGEST_WAIT_MS))
   async function workThrough(): Promise<void> {
     let stretchMs = EVERY_MS
     try {
       while ((await loadFiguresToCome(db)) > 0) {
         const reckonedFrom = lastWriteTo(db, FIGURES_FROM)
         const untilMs = performance.now() + stretchMs
-        const figures = await workOutFigures(db, AT_ONCE, () => performance.now() > untilMs)
+        const figures = await workOutFigures(db, AT_ONCE, () => performance.now() > untilMs, breathe)
         await write(async (tx) => {
           const isOfNow = lastWriteTo(db, FIGURES_FROM) === reckonedFrom
           if (isOfNow) await keepFigures(tx, figures)

@@ -89,11 +89,13 @@ export const FIGURES_FROM = new Set([...loadMaterials.reads, ...loadMeasurements
  *
  * @param most     how many
  * @param isEnough asked before each one
+ * @param breathe  asked after each one
  */
 export async function workOutFigures(
   db: Reader,
   most: number,
   isEnough: () => boolean,
+  breathe: () => Promise<void> | undefined = makeBreath(),
 ): Promise<readonly KeptFigure[]> {
   const rows = await lacking(db).limit(most)
   const materials = await loadMaterials(
@@ -101,7 +103,6 @@ export async function workOutFigures(
     rows.flatMap(({ body }) => materialIdsOf(body)),
   )
   const { measured } = await loadMeasurements(db)
-  const breathe = makeBreath()
   const figures: KeptFigure[] = []
   for (const { id, body, variantId } of rows) {
     if (isEnough()) break
