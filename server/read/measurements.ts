@@ -1,17 +1,11 @@
 import { inArray, isNull } from 'drizzle-orm'
-import { massesFor, NOTHING_MEASURED, readDrop, reckonedPiece, resolveDressing } from '../../core/index.ts'
-import type {
-  DropOutcome,
-  DropReading,
-  DropTest,
-  Fly,
-  GoodsWeighing,
-  Material,
-  Measured,
-} from '../../core/index.ts'
+import { NOTHING_MEASURED, reckonedPiece } from '../../core/index.ts'
+import type { DropReading, DropTest, GoodsWeighing, Material, Measured } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { dropTest, family, material, setting, variantRevision, weighing } from '../db/schema.ts'
+import { readDropOnce } from './dropsRead.ts'
+import type { DropRead } from './dropsRead.ts'
 import { loadMaterials, materialIdsOf } from './materials.ts'
 import type { VariantId, VariantRevisionId } from '../../contract/index.ts'
 
@@ -22,7 +16,7 @@ type WeighingRow = typeof weighing.$inferSelect
 export interface ReadTest {
   readonly row: TestRow
   readonly variantId: VariantId
-  readonly outcome: DropOutcome | { readonly kind: 'incomplete' }
+  readonly outcome: DropRead
 }
 
 /** All measurements, read: tests in the order in which they were made. */
@@ -101,11 +95,9 @@ async function readMeasurements(db: Reader): Promise<LoadedMeasurements> {
   const read = tests.map((row): ReadTest => {
     const variantId = variantOf(row.variantRevisionId) ?? NO_VARIANT
     const body = revisions.get(row.variantRevisionId)?.body
-    const fly: Fly | null = body
-      ? flyFrom(resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials))
-      : null
-    const outcome: ReadTest['outcome'] = fly
-      ? readDrop(toCoreTest(row, variantId), fly, massesFor(fly, variantId, { goods, flies }))
+    const test = toCoreTest(row, variantId)
+    const outcome: DropRead = body
+      ? readDropOnce({ test, body, materials, weighed: { goods, flies } })
       : { kind: 'incomplete' }
     return { row, variantId, outcome }
   })
@@ -120,9 +112,6 @@ async function readMeasurements(db: Reader): Promise<LoadedMeasurements> {
     measured: { readings, goods, flies },
   }
 }
-
-const flyFrom = (resolved: ReturnType<typeof resolveDressing>): Fly | null =>
-  resolved.kind === 'fly' ? resolved : null
 
 /** All measurements with what core reads from them. */
 export const loadMeasurements = keptUntilWrite(readMeasurements, [
