@@ -91,6 +91,7 @@ export type WaterBody = z.infer<typeof waterBody>
 export const waterChange = waterBody.extend({ rules: rulesNoted.partial() }).partial().strict()
 /** What changes of a reach, field by field. */
 export const reachChange = reachBody.partial().strict()
+/** What is changed of a water, as it is sent. */
 export type WaterChange = z.input<typeof waterChange>
 
 /** A reach of a water that is being made, with the id it will have. */
