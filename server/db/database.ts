@@ -1,5 +1,5 @@
 import { createClient } from '@libsql/client'
-import type { Client, InStatement } from '@libsql/client'
+import type { Client } from '@libsql/client'
 import type { Logger } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/libsql'
 import type { LibSQLDatabase } from 'drizzle-orm/libsql'
@@ -51,7 +51,7 @@ const CONNECTIONS = 1
 
 /** What the ORM writes by, and how it begins anew where another program's lock refused it. */
 interface Writer {
-  readonly client: Pick<Client, 'execute' | 'transaction'>
+  readonly client: Pick<Client, 'transaction'>
   readonly afresh: () => unknown
   readonly close: () => void
 }
@@ -61,10 +61,7 @@ function openWriter(file: string): Writer {
   const open = () => openConnection(file, `wal_autocheckpoint = ${LOG_PAGES}`)
   let connection = open()
   return {
-    client: {
-      execute: (asked: InStatement) => connection.execute(asked),
-      transaction: () => connection.transaction(),
-    } as Writer['client'],
+    client: { transaction: () => connection.transaction() } as Writer['client'],
     afresh: () => {
       connection.close()
       connection = open()
