@@ -23,9 +23,11 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
   const [slack, setSlack] = useState<number | null>(10)
   const [mendMm, setMend] = useState<number | null>(0)
   const [laneMm, setLane] = useState<number | null>(0)
-  const [laneMmPerS, setLaneSpeed] = useState<number | null>(null)
+  const [laneRuns, setLaneRuns] = useState<number | 'unclear' | null>(null)
+  const laneMmPerS = laneRuns === 'unclear' ? null : (laneRuns ?? runs)
   const cast = useMemo((): SlackCast | null => {
     if (acrossMm === null || slack === null || mendMm === null || laneMm === null) return null
+    if (laneMm > 0 && laneMmPerS === null) return null
     const nearMm = Math.max((acrossMm - laneMm) / 2, 0)
     const lanes = [
       { widthMm: nearMm, mmPerS: runs },
@@ -82,10 +84,11 @@ export default function DragFree({ parts, moment: { reach, waterTempC } }: DragF
           <MeasureField
             label={labels.laneRuns}
             unit={units.speed}
-            value={laneMmPerS ?? runs}
+            value={laneMmPerS}
             min={0}
             max={4000}
-            onChange={setLaneSpeed}
+            onChange={(next) => setLaneRuns(next ?? 'unclear')}
+            onUnclear={() => setLaneRuns('unclear')}
             width="110px"
           />
         ) : null}

@@ -1,5 +1,4 @@
 import { within } from '../../../../contract/limits.ts'
-import { USUAL_CAST_DEG } from '../../../../core/index.ts'
 import type { RigWay } from '../../../../core/index.ts'
 import { Row } from '../../../ui/layout.tsx'
 import { MeasureField } from '../../../ui/MeasureField.tsx'
@@ -22,7 +21,8 @@ export function RigSettingsFields({ way, settings }: { readonly way: RigWay; rea
           unit={units.depth}
           value={depthMm}
           {...within('waterDepthMm')}
-          onChange={setDeep}
+          onChange={(next) => setDeep(next ?? 'unclear')}
+          onUnclear={() => setDeep('unclear')}
           width="120px"
         />
         {way === 'tight' ? (
@@ -33,7 +33,8 @@ export function RigSettingsFields({ way, settings }: { readonly way: RigWay; rea
               value={tipMm}
               min={200}
               max={5000}
-              onChange={setTip}
+              onChange={(next) => setTip(next ?? 'unclear')}
+              onUnclear={() => setTip('unclear')}
               width="150px"
             />
             <MeasureField
@@ -42,7 +43,8 @@ export function RigSettingsFields({ way, settings }: { readonly way: RigWay; rea
               value={ledMmPerS}
               min={10}
               max={4000}
-              onChange={setLed}
+              onChange={(next) => setLed(next ?? 'unclear')}
+              onUnclear={() => setLed('unclear')}
               width="120px"
             />
           </>
@@ -55,7 +57,8 @@ export function RigSettingsFields({ way, settings }: { readonly way: RigWay; rea
             value={castDeg}
             min={10}
             max={120}
-            onChange={(next) => setCast(next ?? USUAL_CAST_DEG)}
+            onChange={(next) => setCast(next ?? 'unclear')}
+            onUnclear={() => setCast('unclear')}
             width="170px"
           />
         </div>

@@ -29,8 +29,8 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
   const { units } = useWording()
   const { reach, waterTempC } = moment
   const [isAsking, setAsking] = useState(false)
-  const settings = useRigSettings(moment)
-  const { depthMm, countS, setLed, setLeading, setCount } = settings
+  const settings = useRigSettings(moment, way)
+  const { depthMm, isUnclear, countS, setLed, setLeading, setCount } = settings
   const { input, worked, rate, of, fishes, chosen, not, now, ghost, names } = useRigInWater(inHand, settings)
   const set = useMemo(
     () => ({
@@ -53,7 +53,9 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
     ...{ fishes: isThere ? fishes : null, of, asked: input, now, ghost, countS, chosen, isFixed, set },
   })
   const where =
-    way === 'counted' ? `In still water of ${wording.fineDepth(depthMm, units)}` : `At ${reach.reachName}`
+    way === 'counted' && depthMm !== null
+      ? `In still water of ${wording.fineDepth(depthMm, units)}`
+      : `At ${reach.reachName}`
   const said = not
     ? wording.rigNotSentence(not)
     : now && fishes && of
@@ -65,8 +67,12 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
         <h2>{labels.whereItFishes}</h2>
         <RigSettingsFields way={way} settings={settings} />
         {said ? <p role="status">{said}</p> : null}
-        <Working of={worked} label={said ? null : labels.reckons} />
-        {now && !not ? (
+        {isUnclear ? (
+          <p role="status">{labels.sayAll}</p>
+        ) : (
+          <Working of={worked} label={said ? null : labels.reckons} />
+        )}
+        {now && !not && depthMm !== null ? (
           <RigUnderWater
             now={now}
             ghost={ghost}

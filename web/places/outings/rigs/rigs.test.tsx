@@ -227,6 +227,29 @@ describe('the sheet of a rig', () => {
     store.dispatch(api.util.resetApiState())
   })
 
+  it('says nothing of where it fishes while a setting is not understood', async () => {
+    const rig = await rigNamed('Tight line, one nymph')
+    page(rig.id)
+    const where = within(await screen.findByRole('region', { name: labels.whereItFishes }))
+    const told = () => {
+      const said = where.queryByRole('status')
+      return said?.hasAttribute('aria-busy') ? null : said?.textContent
+    }
+    await until(() => told()?.startsWith('At '))
+    const before = told()
+    for (const label of [labels.waterDeep, labels.tipAbove, labels.ledAt]) {
+      const typed = where.getByRole<HTMLInputElement>('textbox', { name: new RegExp(`^${label}`) })
+      const was = typed.value
+      for (const odd of ['deep', '', '9999']) {
+        fireEvent.change(typed, { target: { value: odd } })
+        await until(() => told() === labels.sayAll)
+        expect(typed.value).toBe(odd)
+      }
+      fireEvent.change(typed, { target: { value: was } })
+      await until(() => told() === before)
+    }
+  })
+
   it('lists all by name, each with what holds least, and opens one', async () => {
     const opened: string[] = []
     page('', (id) => opened.push(id))
@@ -279,6 +302,13 @@ describe('a dry that drifts free', () => {
     type(labels.castAcross, 'far')
     expect(await told(usual)).toBe(labels.sayAll)
     type(labels.castAcross, '8')
+    expect(await told(labels.sayAll)).toBe(usual)
+    type(labels.otherLane, '4')
+    await until(() => screen.getByRole('textbox', { name: new RegExp(`^${labels.laneRuns}`) }))
+    await told(labels.sayAll)
+    type(labels.laneRuns, 'fast')
+    expect(await told(usual)).toBe(labels.sayAll)
+    type(labels.otherLane, '0')
     expect(await told(labels.sayAll)).toBe(usual)
   })
 })

@@ -1,8 +1,9 @@
 import { useEffect, useMemo, useState } from 'react'
+import { USUAL_CAST_DEG } from '../../../../core/index.ts'
 import type { FishesRig, RigInWater, RigPart, RigWay } from '../../../../core/index.ts'
 import type { RigLine } from '../../../../contract/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
-import { inReach } from '../../../parts/rigs/inReach.ts'
+import { inReach, USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
 import { fliesFrom, useFlyBook } from '../../../parts/rigs/useRigFlies.ts'
 import type { FlyChoice } from '../../../parts/rigs/useRigFlies.ts'
 import { useRigFishes } from '../../../parts/rigs/useRigFishes.ts'
@@ -28,7 +29,10 @@ export function useRigInWater(
   { rig, parts, way, flies, moment, isDragging, isChanged }: RigInHand,
   settings: RigSettings,
 ) {
-  const { tipMm, ledMmPerS, isLeading, countS, castDeg, depthMm } = settings
+  const { isUnclear, depthMm, isLeading, countS } = settings
+  const tipMm = settings.tipMm ?? USUAL_TIP_MM
+  const ledMmPerS = settings.ledMmPerS ?? usualLead(moment)
+  const castDeg = settings.castDeg ?? USUAL_CAST_DEG
   const book = useFlyBook(
     parts.flatMap((part) => ('fly' in part ? (part.fly ?? []) : [])),
     moment.waterTempC,
@@ -36,14 +40,14 @@ export function useRigInWater(
   // counts of another line say nothing of this one
   const rate = useLineRate(rig && lineOf(rig.parts) === lineOf(parts) ? rig : null, moment)
   const input = useMemo((): RigInWater | null => {
-    if (!book || !tipMm) return null
+    if (!book || isUnclear || depthMm === null) return null
     return {
       ...inReach(moment, way, depthMm),
       ...(rate ? { lineRate: rate } : {}),
       ...{ parts, flies: fliesFrom(book, parts), tipHeightMm: tipMm, ledMmPerS, castDeg },
       isQuick: isDragging || isLeading,
     }
-  }, [parts, book, rate, way, moment, depthMm, tipMm, ledMmPerS, castDeg, isDragging, isLeading])
+  }, [parts, book, rate, way, moment, isUnclear, depthMm, tipMm, ledMmPerS, castDeg, isDragging, isLeading])
   const worked = useRigFishes(input)
   const { found, of, isOfThis } = worked
   const fishes = found?.kind === 'fishes' && found.way === way ? found : null

@@ -1,20 +1,34 @@
 import { useState } from 'react'
 import { USUAL_CAST_DEG } from '../../../../core/index.ts'
+import type { RigWay } from '../../../../core/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
 
-/** What is set of a rig in its water: how deep that is, the rod's tip, how fast it is led, how it is cast, how long it is counted. */
-export function useRigSettings(moment: Moment) {
-  const [tipMm, setTip] = useState<number | null>(USUAL_TIP_MM)
-  const [led, setLed] = useState<number | null>(null)
+/** What a field says; `unclear` while what stands there is no such number. */
+type Said = number | 'unclear'
+
+const numberIn = (said: Said) => (said === 'unclear' ? null : said)
+
+/**
+ * What is set of a rig in its water: how deep that is, the rod's tip, how fast it is led, how it is cast, how long it is
+ * counted. A figure is null while it is not understood.
+ */
+export function useRigSettings(moment: Moment, way: RigWay) {
+  const [tip, setTip] = useState<Said>(USUAL_TIP_MM)
+  const [led, setLed] = useState<Said | null>(null)
   const [isLeading, setLeading] = useState(false)
   const [countS, setCount] = useState(15)
-  const [castDeg, setCast] = useState(USUAL_CAST_DEG)
-  const [deepMm, setDeep] = useState<number | null>(null)
+  const [cast, setCast] = useState<Said>(USUAL_CAST_DEG)
+  const [deep, setDeep] = useState<Said | null>(null)
+  const asked = [deep, ...(way === 'tight' ? [tip, led] : []), ...(way === 'swung' ? [cast] : [])]
   return {
-    ...{ tipMm, setTip, setLed, isLeading, setLeading, countS, setCount, castDeg, setCast, setDeep },
-    depthMm: deepMm ?? moment.reach.typicalDepthMm,
-    ledMmPerS: led ?? usualLead(moment),
+    ...{ setTip, setLed, isLeading, setLeading, countS, setCount, setCast, setDeep },
+    depthMm: numberIn(deep ?? moment.reach.typicalDepthMm),
+    tipMm: numberIn(tip),
+    ledMmPerS: numberIn(led ?? usualLead(moment)),
+    castDeg: numberIn(cast),
+    /** whether something that the way asks for is not understood: then nothing is reckoned by what stood there before */
+    isUnclear: asked.includes('unclear'),
   }
 }
 
