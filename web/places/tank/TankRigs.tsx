@@ -37,7 +37,7 @@ const TABLE_S = [0, 5, 10, 15, 20, 30, 45, 60]
 
 /** How both are fished: counted so long, then pulled at a speed with a pause between strips. */
 interface FishedSo {
-  readonly depthMm: number
+  readonly depthMm: number | null
   readonly countS: number | null
   readonly pullMmPerS: number | null
   readonly pauseS: number | null
@@ -56,7 +56,7 @@ function useSinking(
     (parts ?? []).flatMap((part) => ('fly' in part ? (part.fly ?? []) : [])),
     moment?.waterTempC ?? null,
   )
-  const isUnsaid = countS === null || pullMmPerS === null || pauseS === null
+  const isUnsaid = depthMm === null || countS === null || pullMmPerS === null || pauseS === null
   const input = useMemo((): RigInWater | null => {
     if (!parts || !book || !moment || isUnsaid) return null
     return {
@@ -124,7 +124,7 @@ interface OneRigProps {
     readonly names: readonly string[]
   }
   readonly timeS: number
-  readonly depthMm: number
+  readonly depthMm: number | null
   readonly svgRef: RefObject<SVGSVGElement | null>
 }
 
@@ -135,7 +135,7 @@ function OneRig({ rig, sinking, timeS, depthMm, svgRef }: OneRigProps) {
   return (
     <div>
       <h3>{rig.name}</h3>
-      {now && fishes && !why ? (
+      {now && fishes && depthMm !== null && !why ? (
         <>
           <RigUnderWater
             now={now}
@@ -196,9 +196,10 @@ export default function TankRigs() {
   const moment = useMoment()
   const { units } = useWording()
   const [[first, second], choose] = useState<readonly [string, string]>([NONE, NONE])
-  const [deepMm, setDeep] = useState<number | null>(null)
+  const [deep, setDeep] = useState<number | 'unclear' | null>(null)
   const reach = moment?.reach
-  const depthMm = deepMm ?? (reach && isStillwater(reach.waterKind) ? reach.typicalDepthMm : USUAL_DEPTH_MM)
+  const usualMm = reach && isStillwater(reach.waterKind) ? reach.typicalDepthMm : USUAL_DEPTH_MM
+  const depthMm = deep === 'unclear' ? null : (deep ?? usualMm)
   const [timeS, setTime] = useState(20)
   const [countS, setCount] = useState<number | null>(20)
   const [pullMmPerS, setPull] = useState<number | null>(200)
@@ -240,7 +241,8 @@ export default function TankRigs() {
           unit={units.depth}
           value={depthMm}
           {...within('waterDepthMm')}
-          onChange={setDeep}
+          onChange={(next) => setDeep(next ?? 'unclear')}
+          onUnclear={() => setDeep('unclear')}
           width="110px"
         />
         <NumberField

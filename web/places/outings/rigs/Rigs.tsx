@@ -102,6 +102,7 @@ export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: Rig
             {...within('waterDepthMm')}
             mayBeEmpty
             onChange={setFrom}
+            onUnclear={() => setFrom(null)}
             width="100px"
           />
           <MeasureField
@@ -111,6 +112,7 @@ export default function Rigs({ open, like, fly, onOpen, wanted, onOutings }: Rig
             {...within('waterDepthMm')}
             mayBeEmpty
             onChange={setTo}
+            onUnclear={() => setTo(null)}
             width="100px"
           />
           <span>at {moment.reach.reachName}?</span>
