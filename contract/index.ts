@@ -1,6 +1,7 @@
 import './faultWords.ts'
 
 export * from './changedSettings.ts'
+export * from './saidIn.ts'
 export * from './common.ts'
 export * from './commands/index.ts'
 export * from './limits.ts'

@@ -3,7 +3,7 @@ import { isAbsolute } from 'node:path'
 import { and, eq, isNull } from 'drizzle-orm'
 import { isStillwater } from '../../core/index.ts'
 import type { WaterKind } from '../../core/index.ts'
-import { changedSettings, foldedKey, said, waterRules } from '../../contract/index.ts'
+import { changedSettings, foldedKey, saidIn, waterRules } from '../../contract/index.ts'
 import type {
   CommandBody,
   CompartmentId,
@@ -94,15 +94,15 @@ const reachesOf = ({ tx }: CommandContext, waterId: WaterId) =>
 export const waterSave: Handler<CommandBody<'waterSave'>> = async (context, { waterId, change }) => {
   const { recorder } = context
   const before = await recorder.need('water', waterId, 'water')
-  const { name, kind } = { ...before, ...said(change) }
-  const rules = waterRules.safeParse({ ...before.rules, ...said(change.rules ?? {}) })
+  const { name, kind } = { ...before, ...saidIn(change) }
+  const rules = waterRules.safeParse({ ...before.rules, ...saidIn(change.rules ?? {}) })
   if (!rules.success)
     throw refused(`change.rules.${rules.error.issues[0]?.path.join('.')}`, rules.error.issues[0]?.message ?? '')
   const reaches = await reachesOf(context, waterId)
   if (!reaches.every((one) => isPartOf(kind, one.kind)))
     throw refused('change.kind', 'Its reaches are those of another kind: a river flows, a lake stands.')
   await recorder.update('water', waterId, null, {
-    ...said(change),
+    ...saidIn(change),
     nameKey: foldedKey(name),
     rules: rules.data,
   })
@@ -148,7 +148,7 @@ export const reachArchive: Handler<CommandBody<'reachArchive'>> = async (context
 /** Changes what is known of a reach, a few fields at a time. */
 export const reachSave: Handler<CommandBody<'reachSave'>> = async ({ recorder }, { reachId, change }) => {
   const before = await recorder.need('reach', reachId, 'reach')
-  await recorder.update('reach', reachId, null, said(change))
+  await recorder.update('reach', reachId, null, saidIn(change))
   return { label: { code: 'waterSaved', subject: change.name ?? before.name } }
 }
 
