@@ -1,3 +1,4 @@
+import { EventEmitter, once } from 'node:events'
 import { describe, expect, it } from 'vitest'
 import { giveWay, whileAnswering } from './underWay.ts'
 
@@ -6,16 +7,16 @@ const db = {}
 
 /** An answer that is made when it is said, or fails. */
 function someAnswer() {
-  const said = { make: () => {}, fail: () => {} }
-  const made = whileAnswering(
-    db,
-    () =>
-      new Promise<string>((resolve, reject) => {
-        said.make = () => resolve('a fly')
-        said.fail = () => reject(new Error('no fly'))
-      }),
-  )
-  return { ...said, made }
+  const said = new EventEmitter()
+  const made = whileAnswering(db, async () => {
+    const [answer] = (await once(said, 'made')) as [string]
+    return answer
+  })
+  return {
+    make: () => said.emit('made', 'a fly'),
+    fail: () => said.emit('error', new Error('no fly')),
+    made,
+  }
 }
 
 /** Whether something has come to its end after some turns of the process. */
