@@ -53,9 +53,11 @@ const keptServings = keptFor<Reader, Map<string, { readonly from: string; readon
 /** Outings of which servings are kept before all of them are let go. */
 const MOST_OUTINGS = 50
 
+/** A fly whose look nobody knows serves nothing, and a table of bought flies brings thousands of them. */
+const mayServe = ({ look }: PlanView['variants'][number]) => look !== null
+
 async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
-  // a fly whose look nobody knows serves nothing, and a table of bought flies brings thousands of them
-  const variants = [...(await loadLasting(db)).values()].filter(({ look }) => look !== null)
+  const variants = [...(await loadLasting(db)).values()].filter(mayServe)
   const inputs = await inputsOf(db, [coming], { variants, unnoted: { hours: 0, each: 0 } })
   const [outing] = inputs.outings
   if (!outing) return []
@@ -98,7 +100,8 @@ function asTheyAre(servings: Servings, now: ReadonlyMap<string, TieableVariant>)
 const loadNeeds = keptUntilWrite(readNeeds, [loadServings, loadPlanVariants, loadSnagginess])
 
 async function readNeeds(db: Reader, coming: readonly PlanOuting[]) {
-  const inputs = await inputsOf(db, coming, await loadPlanVariants(db))
+  const { variants, unnoted } = await loadPlanVariants(db)
+  const inputs = await inputsOf(db, coming, { variants: variants.filter(mayServe), unnoted })
   const now = new Map(inputs.variants.map((variant) => [variant.key, variant]))
   const servings = new Map<string, Servings>()
   for (const outing of coming) servings.set(outing.outingId, asTheyAre(await loadServings(db, outing), now))

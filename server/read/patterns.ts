@@ -1,9 +1,11 @@
-import { asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { asc, eq, isNull, ne, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
+import { among, packedIn, packedRows } from '../db/ownWords.ts'
 import { food, foodStage, pattern, patternServes, variant, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { grouped } from './grouped.ts'
+import type { VariantRevisionId } from '../../contract/index.ts'
+import { grouped, mapOf } from './grouped.ts'
 
 /** What a pattern serves stands in the order in which it was said. */
 const IN_ORDER = sql`${patternServes}.rowid`
@@ -48,11 +50,14 @@ async function readServes(db: Reader) {
   return db.select().from(patternServes).orderBy(IN_ORDER)
 }
 
-/** On what kinds of water each pattern is fished. */
+/** On what kinds of water patterns are fished that are not fished on all. */
 export const loadPatternWaters = keptUntilWrite(readPatternWaters, [pattern])
 
 async function readPatternWaters(db: Reader) {
-  return db.select({ id: pattern.id, waterKinds: pattern.waterKinds }).from(pattern)
+  return db
+    .select({ id: pattern.id, waterKinds: pattern.waterKinds })
+    .from(pattern)
+    .where(ne(pattern.waterKinds, []))
 }
 
 const partOf = ({ dressing }: RevisionBody, kind: string) =>
@@ -68,14 +73,19 @@ const keptParts = keptFor<Reader, Map<string, Parts>>(() => new Map())
 /** What of each recipe stays or changes at the bench. A recipe never changes, so what was read is kept. */
 async function partsOf(db: Reader): Promise<ReadonlyMap<string, Parts>> {
   const kept = keptParts(db)
-  const current = await db.select({ id: variant.currentRevisionId }).from(variant)
-  const unknown = current.flatMap(({ id }) => (kept.has(id) ? [] : [id]))
+  const current = await packedIn<readonly VariantRevisionId[]>(
+    db,
+    sql`select json_group_array(${variant.currentRevisionId}) from ${variant}`,
+  )
+  const unknown = current.filter((id) => !kept.has(id))
   if (unknown.length === 0) return kept
-  const recipes = await db
-    .select({ id: variantRevision.id, body: variantRevision.body })
-    .from(variantRevision)
-    .innerJoin(variant, eq(variant.currentRevisionId, variantRevision.id))
-    .where(kept.size === 0 ? undefined : inArray(variantRevision.id, unknown))
+  const { id, body } = variantRevision
+  const recipes = await packedRows(
+    db,
+    { id, body },
+    sql`from ${variantRevision} where ${among(id, unknown)}`,
+    sql`${id}`,
+  )
   for (const { id, body } of recipes)
     kept.set(id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') })
   return kept
@@ -88,23 +98,19 @@ export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, 
 async function readSetups(db: Reader) {
   const parts = await partsOf(db)
   const serves = await db.select().from(patternServes).orderBy(IN_ORDER)
-  const patterns = await db
-    .select({
-      id: pattern.id,
-      name: pattern.name,
-      dislike: pattern.dislike,
-      purpose: pattern.purpose,
-      roles: pattern.roles,
-      ownMonths: pattern.ownMonths,
-      fishedHow: pattern.fishedHow,
-      waterKinds: pattern.waterKinds,
-    })
-    .from(pattern)
-    .where(isNull(pattern.archivedAtMs))
+  const { id, name, purpose, roles, ownMonths, fishedHow, waterKinds } = pattern
+  const patterns = await packedRows(
+    db,
+    { id, name, purpose, roles, ownMonths, fishedHow, waterKinds },
+    sql`from ${pattern} where ${pattern.archivedAtMs} is null`,
+    sql`${pattern}.rowid`,
+  )
+  const disliked = await db.select({ id, dislike: pattern.dislike }).from(pattern).where(ne(pattern.dislike, 0))
+  const dislikes = mapOf(disliked, ({ id, dislike }) => [id, dislike])
   return {
     parts,
     meantFor: grouped(serves, ({ patternId }) => patternId),
-    patterns,
+    patterns: patterns.map((row) => ({ ...row, dislike: dislikes.get(row.id) ?? 0 })),
   }
 }
 

@@ -1,9 +1,10 @@
-import { and, count, eq, getTableColumns, inArray, isNotNull, isNull, or } from 'drizzle-orm'
+import { count, eq, getTableColumns, isNotNull, isNull, or, sql } from 'drizzle-orm'
 import type { VariantFigure, VariantRevisionId } from '../../contract/index.ts'
 import { behaviourOfListed } from '../../core/index.ts'
 import type { Behaviour } from '../../core/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
+import { among, packedRows } from '../db/ownWords.ts'
 import { pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
 import { loadBalances } from './balances.ts'
 
@@ -40,7 +41,7 @@ async function loadFigures(
     const rows = await db
       .select(FIGURE_COLUMNS)
       .from(variantFigure)
-      .where(inArray(variantFigure.variantRevisionId, [...unknown]))
+      .where(among(variantFigure.variantRevisionId, unknown))
     for (const row of rows) kept.set(row.variantRevisionId, row)
   }
   return kept
@@ -77,12 +78,14 @@ async function readBills(db: Reader, revisionIds: readonly VariantRevisionId[]) 
 const loadNamed = keptUntilWrite(readNamed, [variant, pattern])
 
 async function readNamed(db: Reader) {
-  return db
-    .select({ variant, patternName: pattern.name, fishedHow: pattern.fishedHow })
-    .from(variant)
-    .innerJoin(pattern, eq(pattern.id, variant.patternId))
-    .where(and(isNull(variant.archivedAtMs), isNull(pattern.archivedAtMs)))
-    .orderBy(pattern.nameKey, variant.position)
+  const rows = await packedRows(
+    db,
+    { ...getTableColumns(variant), patternName: pattern.name, fishedHow: pattern.fishedHow },
+    sql`from ${variant} inner join ${pattern} on ${pattern.id} = ${variant.patternId}
+      where ${variant.archivedAtMs} is null and ${pattern.archivedAtMs} is null`,
+    sql`${pattern.nameKey}, ${variant.position}`,
+  )
+  return rows.map(({ patternName, fishedHow, ...row }) => ({ variant: row, patternName, fishedHow }))
 }
 
 /** Variants with their figures, whatever of them is on hand. */

@@ -1,0 +1,73 @@
+import { getTableColumns, sql } from 'drizzle-orm'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { makeTemplate } from '../testing/testServer.ts'
+import type { TestServer } from '../testing/testServer.ts'
+import type { Reader } from './database.ts'
+import { fixedId } from './ids.ts'
+import { among, packedRows } from './ownWords.ts'
+import { pattern } from './schema.ts'
+
+let template: Awaited<ReturnType<typeof makeTemplate>>
+let server: TestServer
+let db: Reader
+
+const NAMES = ['Rag “Rug”', 'Cold\nTea', 'Mouse’s "best" \\ 🪰', 'Wet Slate', '']
+const idOf = (n: number) => fixedId<(typeof pattern.$inferSelect)['id']>(`own-words:${n}`)
+
+beforeAll(async () => {
+  template = await makeTemplate(({ write }) =>
+    write(async (tx) => {
+      for (const [n, name] of NAMES.entries())
+        await tx.insert(pattern).values({
+          id: idOf(n),
+          name,
+          nameKey: name.toLowerCase(),
+          purpose: 'imitation',
+          roles: n % 2 ? ['searching'] : [],
+          ownMonths: [n + 1],
+          fishedHow: ['dry', 'a word, with a comma'],
+          waterKinds: [],
+          dislike: 0.1 + 0.2,
+        })
+    }),
+  )
+  server = await template.open()
+  db = server.database.db
+})
+
+afterAll(async () => {
+  await server.close()
+  await template.remove()
+})
+
+const { dislike, ...COLUMNS } = getTableColumns(pattern)
+
+describe('rows packed into one cell', () => {
+  it('are what the ORM reads: letters, lists, numbers and what is not there', async () => {
+    const packed = await packedRows(db, COLUMNS, sql`from ${pattern}`, sql`${pattern.nameKey} desc`)
+    const read = await db.select(COLUMNS).from(pattern).orderBy(sql`${pattern.nameKey} desc`)
+    expect(packed).toEqual(read)
+    expect(packed.map(({ name }) => name)).toEqual([NAMES[3], NAMES[0], NAMES[2], NAMES[1], NAMES[4]])
+    expect(packed[0]).toMatchObject({ roles: ['searching'], ownMonths: [4], archivedAtMs: null })
+  })
+
+  it('are none where there are none', async () => {
+    expect(await packedRows(db, COLUMNS, sql`from ${pattern} where 0`, sql`1`)).toEqual([])
+  })
+
+  it('refuse reals, whose last digits they would lose', async () => {
+    await expect(packedRows(db, { dislike }, sql`from ${pattern}`, sql`1`)).rejects.toThrow('dislike')
+  })
+})
+
+describe('one of many values', () => {
+  it('takes more of them than a statement takes parameters', async () => {
+    const many = Array.from({ length: 40_000 }, (_, n) => idOf(n + 3))
+    const found = await db.select({ id: pattern.id }).from(pattern).where(among(pattern.id, many))
+    expect(new Set(found.map(({ id }) => id))).toEqual(new Set([idOf(3), idOf(4)]))
+  })
+
+  it('finds nothing among none', async () => {
+    expect(await db.select({ id: pattern.id }).from(pattern).where(among(pattern.id, []))).toEqual([])
+  })
+})
