@@ -18,12 +18,18 @@ export type HookShape = Pick<
 
 const STEPS = 16
 /** Height of the shank's centre line above its chord at x; a curved shank arches upwards between eye and bend. */
-export function shankHeightMm(hook: HookShape, xMm: number): number {
+export const shankHeightMm = (hook: HookShape, xMm: number): number => shankCurve(hook)(xMm)
+
+/** The same for many places of one hook. */
+export function shankCurve(hook: HookShape): (xMm: number) => number {
   const half = radians(hook.style.curveDeg) / 2
-  if (half === 0) return 0
+  if (half === 0) return () => 0
   const radius = hook.shankMm / 2 / Math.sin(half)
-  const fromMiddle = clamp(xMm, 0, hook.shankMm) - hook.shankMm / 2
-  return Math.sqrt(radius ** 2 - fromMiddle ** 2) - radius * Math.cos(half)
+  const chord = radius * Math.cos(half)
+  return (xMm) => {
+    const fromMiddle = clamp(xMm, 0, hook.shankMm) - hook.shankMm / 2
+    return Math.sqrt(radius ** 2 - fromMiddle ** 2) - chord
+  }
 }
 
 /**

@@ -23,7 +23,7 @@ beforeAll(async () => {
           name,
           nameKey: name.toLowerCase(),
           purpose: 'imitation',
-          roles: n % 2 ? ['searching'] : [],
+          roles: n % 2 ? ['muted'] : [],
           ownMonths: [n + 1],
           fishedHow: ['dry', 'a word, with a comma'],
           waterKinds: [],
@@ -45,10 +45,13 @@ const { dislike, ...COLUMNS } = getTableColumns(pattern)
 describe('rows packed into one cell', () => {
   it('are what the ORM reads: letters, lists, numbers and what is not there', async () => {
     const packed = await packedRows(db, COLUMNS, sql`from ${pattern}`, sql`${pattern.nameKey} desc`)
-    const read = await db.select(COLUMNS).from(pattern).orderBy(sql`${pattern.nameKey} desc`)
+    const read = await db
+      .select(COLUMNS)
+      .from(pattern)
+      .orderBy(sql`${pattern.nameKey} desc`)
     expect(packed).toEqual(read)
     expect(packed.map(({ name }) => name)).toEqual([NAMES[3], NAMES[0], NAMES[2], NAMES[1], NAMES[4]])
-    expect(packed[0]).toMatchObject({ roles: ['searching'], ownMonths: [4], archivedAtMs: null })
+    expect(packed[0]).toMatchObject({ roles: ['muted'], ownMonths: [4], archivedAtMs: null })
   })
 
   it('are none where there are none', async () => {

@@ -2,7 +2,7 @@ import type { DrawnAs } from '../../dressing/index.ts'
 import { radians } from '../../number/index.ts'
 import type { FlyDrawing } from '../flyDrawing.ts'
 import { emptyPage } from '../page/page.ts'
-import { ellipse, ribbonOutline } from '../page/point.ts'
+import { ellipse, onCircle, ribbonOutline } from '../page/point.ts'
 import type { Point } from '../page/point.ts'
 import { mixed, shaded } from '../page/tones.ts'
 import { putBall } from '../parts/bead.ts'
@@ -24,6 +24,7 @@ import { flatLine } from './flatLine.ts'
 const NIGHT = '#17120e'
 const IN_SHADE = 0.62
 const FOOT_MM = 0.22
+const FOOT = onCircle(10)
 /** An upright wing is seen along its length: so much of it. */
 const UPRIGHT_SEEN = 0.3
 
@@ -132,7 +133,7 @@ export function drawBelow(
   const scene: Scene = { page, sketch, line: flatLine(hook), wetness: 'wet', bodies: [] }
   for (const part of dark.toSorted((a, b) => a.order - b.order)) PAINTERS[part.shape](part, scene)
   drawHookBelow(scene)
-  const feet = feetOf(scene, shankMm).map((at) => page.closed(ellipse(at, FOOT_MM, FOOT_MM, 0, 10)))
+  const feet = feetOf(scene, shankMm).map((at) => page.closed(ellipse(at, FOOT_MM, FOOT_MM, 0, FOOT)))
   page.put('eye', 'feet', feet.join(''), {
     fill: '#ffffff',
     stroke: shaded('#5d6672', -0.2),

@@ -1,6 +1,6 @@
-import { eyeCentre, hookCurve, POINT_OF_GAPE, shankHeightMm } from '../../hook/index.ts'
+import { eyeCentre, hookCurve, POINT_OF_GAPE, shankCurve } from '../../hook/index.ts'
 import type { HookShape } from '../../hook/index.ts'
-import { radians } from '../../number/index.ts'
+import { clamp, radians } from '../../number/index.ts'
 import { curveThrough } from '../page/point.ts'
 import type { Point } from '../page/point.ts'
 
@@ -19,6 +19,12 @@ export interface HookLine {
   /** from the eye over shank and bend to the point */
   readonly wire: readonly Point[]
   readonly eye: OnLine
+}
+
+/** Places off the centre line, square to it. */
+export function squareTo({ at: [x, y], heading }: OnLine): (offMm: number) => Point {
+  const [sin, cos] = [Math.sin(heading), Math.cos(heading)]
+  return (offMm) => [x - sin * offMm, y + cos * offMm]
 }
 
 const SHANK_STEPS = 24
@@ -53,13 +59,9 @@ const lowest = (points: readonly OnLine[]) => Math.min(...points.map(({ at }) =>
 function bendToGape(hook: HookShape): { readonly points: readonly OnLine[]; readonly lengthMm: number } {
   const round = hookCurve(hook)
   const depth = Math.min(...round.slice(0, -1).map(({ yMm }) => yMm))
-  let [short, long] = [hook.gapeMm * 0.4, hook.gapeMm * 5]
-  for (let i = 0; i < 24; i += 1) {
-    const middle = (short + long) / 2
-    if (lowest(bendOf(hook, middle)) < depth) long = middle
-    else short = middle
-  }
-  return { points: bendOf(hook, long), lengthMm: long }
+  // a bend twice as long is twice as deep
+  const lengthMm = clamp(depth / lowest(bendOf(hook, 1)), hook.gapeMm * 0.4, hook.gapeMm * 5)
+  return { points: bendOf(hook, lengthMm), lengthMm }
 }
 
 function neckOf(hook: HookShape): { readonly points: readonly Point[]; readonly eye: OnLine } {
@@ -75,23 +77,24 @@ function neckOf(hook: HookShape): { readonly points: readonly Point[]; readonly 
   return { points, eye: { at: [xMm, yMm], heading } }
 }
 
-function shankAt(hook: HookShape, xMm: number): OnLine {
+function shankOf(hook: HookShape): (xMm: number) => OnLine {
+  const height = shankCurve(hook)
   const step = hook.shankMm / 200
-  const [a, b] = [Math.max(xMm - step, 0), Math.min(xMm + step, hook.shankMm)]
-  const rise = shankHeightMm(hook, b) - shankHeightMm(hook, a)
-  return { at: [xMm, shankHeightMm(hook, xMm)], heading: Math.atan2(rise, b - a) }
+  return (xMm) => {
+    const [a, b] = [Math.max(xMm - step, 0), Math.min(xMm + step, hook.shankMm)]
+    return { at: [xMm, height(xMm)], heading: Math.atan2(height(b) - height(a), b - a) }
+  }
 }
 
 /** The line of a hook, its bend as deep and as far back as core's physics has it, only smoother. */
 export function hookLine(hook: HookShape): HookLine {
   const bend = bendToGape(hook)
   const neck = neckOf(hook)
+  const shankAt = shankOf(hook)
+  const front = shankAt(0)
   const at = (xMm: number): OnLine => {
-    if (xMm <= 0) {
-      const front = shankAt(hook, 0)
-      return { ...front, at: [xMm * Math.cos(front.heading), xMm * Math.sin(front.heading)] }
-    }
-    if (xMm <= hook.shankMm) return shankAt(hook, xMm)
+    if (xMm <= 0) return { ...front, at: [xMm * Math.cos(front.heading), xMm * Math.sin(front.heading)] }
+    if (xMm <= hook.shankMm) return shankAt(xMm)
     const i = Math.round(((xMm - hook.shankMm) / bend.lengthMm) * BEND_STEPS)
     return bend.points[Math.min(Math.max(i, 1), BEND_STEPS) - 1] as OnLine
   }
@@ -99,13 +102,10 @@ export function hookLine(hook: HookShape): HookLine {
   const pointMm = POINT_OF_GAPE * hook.gapeMm
   return {
     at,
-    off: (xMm, offMm) => {
-      const { at: [x, y], heading } = at(xMm) // prettier-ignore
-      return [x - Math.sin(heading) * offMm, y + Math.cos(heading) * offMm]
-    },
+    off: (xMm, offMm) => squareTo(at(xMm))(offMm),
     wire: [
       ...neck.points.toReversed(),
-      ...Array.from({ length: SHANK_STEPS + 1 }, (_, i) => shankAt(hook, (hook.shankMm * i) / SHANK_STEPS).at),
+      ...Array.from({ length: SHANK_STEPS + 1 }, (_, i) => shankAt((hook.shankMm * i) / SHANK_STEPS).at),
       ...bend.points.map(({ at: point }) => point),
       ...Array.from({ length: POINT_STEPS }, (_, i): Point => {
         const gone = (pointMm * (i + 1)) / POINT_STEPS

@@ -32,18 +32,25 @@ export function curveThrough(controls: readonly Point[], steps = 20): readonly P
   })
 }
 
+/** Points of a circle of radius 1, evenly. */
+export const onCircle = (steps: number): readonly Point[] =>
+  Array.from({ length: steps }, (_, i): Point => {
+    const t = (i / steps) * 2 * Math.PI
+    return [Math.cos(t), Math.sin(t)]
+  })
+const CIRCLE = onCircle(36)
+
 /** An ellipse as points; tilted by an angle, radians. */
 export function ellipse(
   [x, y]: Point,
   alongMm: number,
   acrossMm: number,
   tilt = 0,
-  steps = 36,
+  circle = CIRCLE,
 ): readonly Point[] {
   const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)]
-  return Array.from({ length: steps }, (_, i): Point => {
-    const t = (i / steps) * 2 * Math.PI
-    const [a, b] = [Math.cos(t) * alongMm, Math.sin(t) * acrossMm]
+  return circle.map(([cosT, sinT]) => {
+    const [a, b] = [cosT * alongMm, sinT * acrossMm]
     return [x + a * cos - b * sin, y + a * sin + b * cos]
   })
 }

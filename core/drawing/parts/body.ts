@@ -1,3 +1,4 @@
+import { squareTo } from '../hook/hookLine.ts'
 import type { HookLine } from '../hook/hookLine.ts'
 import type { LayerName, Page } from '../page/page.ts'
 import { smoothly } from '../page/point.ts'
@@ -56,9 +57,10 @@ export function bodyAlong(line: HookLine, fromMm: number, toMm: number, profile:
     return fromMm + lengthMm * (t - (Math.sin(2 * Math.PI * t) / (2 * Math.PI)) * 0.85)
   })
   const on = (xMm: number, v: number) => line.off(xMm, v * radiusAt(xMm))
-  const round = (upper: (x: number) => Point, lower: (x: number) => Point) => [
-    ...stations.map(upper),
-    ...stations.toReversed().map(lower),
+  const slices = stations.map((x) => ({ radius: radiusAt(x), off: squareTo(line.at(x)) }))
+  const round = (upper: (radius: number) => number, lower: (radius: number) => number) => [
+    ...slices.map(({ radius, off }) => off(upper(radius))),
+    ...slices.toReversed().map(({ radius, off }) => off(lower(radius))),
   ]
   return {
     fromMm,
@@ -66,9 +68,8 @@ export function bodyAlong(line: HookLine, fromMm: number, toMm: number, profile:
     radiusAt,
     on,
     stations,
-    between: (low, high) => round((x) => on(x, high), (x) => on(x, low)),
-    outline: (moreMm = 0) =>
-      round((x) => line.off(x, radiusAt(x) + moreMm), (x) => line.off(x, -radiusAt(x) - moreMm)),
+    between: (low, high) => round((radius) => high * radius, (radius) => low * radius),
+    outline: (moreMm = 0) => round((radius) => radius + moreMm, (radius) => -radius - moreMm),
   } // prettier-ignore
 }
 
