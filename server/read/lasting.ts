@@ -9,6 +9,7 @@ import { loadRecipes, toFigureView } from './variants.ts'
 import { mapOf } from './grouped.ts'
 
 type PlanVariant = PlanView['variants'][number]
+type Recipe = Awaited<ReturnType<typeof loadRecipes>>[number]
 
 /** Where something stands in a list, by its id; null where it does not. */
 function placesIn(ids: readonly string[]): (id: string | null | undefined) => number | null {
@@ -16,10 +17,13 @@ function placesIn(ids: readonly string[]): (id: string | null | undefined) => nu
   return (id) => at.get(id ?? '') ?? null
 }
 
-/** All of a variant that no fly that comes or goes changes, as if there were none of it and none had been fished. */
+/**
+ * All of a variant that no fly that comes or goes changes, as if there were none of it and none had been fished; null
+ * for one that is put away. It is made when it is asked for: a table of bought flies brings thousands.
+ */
 export const loadLasting = keptUntilWrite(readLasting, [loadSetups, loadPlaces, loadGoods, loadRecipes])
 
-async function readLasting(db: Reader) {
+async function readLasting(db: Reader): Promise<(variantId: string) => PlanVariant | null> {
   const { parts, patterns } = await loadSetups(db)
   const patternAt = placesIn(patterns.map(({ id }) => id))
   const placeAt = placesIn((await loadPlaces(db)).map(({ id }) => id))
@@ -31,7 +35,8 @@ async function readLasting(db: Reader) {
     ]),
   )
   const barbOf = new Map((await loadGoods(db)).map(({ material: { id, barb } }) => [id, barb]))
-  const lasting = (await loadRecipes(db)).map(({ variant: row, figure }): PlanVariant => {
+  const recipeOf = mapOf(await loadRecipes(db), (recipe) => [recipe.variant.id, recipe])
+  const lastingOf = ({ variant: row, figure }: Recipe): PlanVariant => {
     const { kind, submergedMg, sinkSpeedMmPerS, trailingSpeedMmPerS, posture, hookSize, drawingKey } =
       toFigureView(figure)
     const setup = parts.get(row.currentRevisionId)
@@ -60,6 +65,14 @@ async function readLasting(db: Reader) {
         hook: drawerAt(row.hookMaterialId),
       },
     }
-  })
-  return mapOf(lasting, (variant) => [variant.variantId, variant])
+  }
+  const made = new Map<string, PlanVariant>()
+  return (variantId) => {
+    const known = made.get(variantId)
+    const recipe = recipeOf.get(variantId)
+    if (known || !recipe) return known ?? null
+    const lasting = lastingOf(recipe)
+    made.set(variantId, lasting)
+    return lasting
+  }
 }

@@ -15,9 +15,10 @@ import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
 import { loadSetups } from './patterns.ts'
-import { loadPlanVariants, loadSnagginess, loadUntimedPatterns } from './planVariants.ts'
+import { loadServingVariants, loadSnagginess, loadUntimedPatterns } from './planVariants.ts'
 import { loadSettings } from './settings.ts'
 import { loadStages } from './stages.ts'
+import { hasLook, loadRecipes } from './variants.ts'
 
 /** What plan and cover are made from, without stores, places and evenings. */
 export async function inputsOf(
@@ -53,11 +54,10 @@ const keptServings = keptFor<Reader, Map<string, { readonly from: string; readon
 /** Outings of which servings are kept before all of them are let go. */
 const MOST_OUTINGS = 50
 
-/** A fly whose look nobody knows serves nothing, and a table of bought flies brings thousands of them. */
-const mayServe = ({ look }: PlanView['variants'][number]) => look !== null
-
 async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
-  const variants = [...(await loadLasting(db)).values()].filter(mayServe)
+  const lastingOf = await loadLasting(db)
+  const seen = (await loadRecipes(db)).filter(hasLook)
+  const variants = seen.flatMap(({ variant: { id } }) => lastingOf(id) ?? [])
   const inputs = await inputsOf(db, [coming], { variants, unnoted: { hours: 0, each: 0 } })
   const [outing] = inputs.outings
   if (!outing) return []
@@ -97,11 +97,10 @@ function asTheyAre(servings: Servings, now: ReadonlyMap<string, TieableVariant>)
 }
 
 /** What some outings ask of the boxes, one after the other, and what the boxes hold for each. */
-const loadNeeds = keptUntilWrite(readNeeds, [loadServings, loadPlanVariants, loadSnagginess])
+const loadNeeds = keptUntilWrite(readNeeds, [loadServings, loadServingVariants, loadSnagginess])
 
 async function readNeeds(db: Reader, coming: readonly PlanOuting[]) {
-  const { variants, unnoted } = await loadPlanVariants(db)
-  const inputs = await inputsOf(db, coming, { variants: variants.filter(mayServe), unnoted })
+  const inputs = await inputsOf(db, coming, await loadServingVariants(db))
   const now = new Map(inputs.variants.map((variant) => [variant.key, variant]))
   const servings = new Map<string, Servings>()
   for (const outing of coming) servings.set(outing.outingId, asTheyAre(await loadServings(db, outing), now))

@@ -70,6 +70,8 @@ interface Parts {
 
 const keptParts = keptFor<Reader, Map<string, Parts>>(() => new Map())
 
+const NO_PARTS: Parts = { thread: null, bead: null }
+
 /** What of each recipe stays or changes at the bench. A recipe never changes, so what was read is kept. */
 async function partsOf(db: Reader): Promise<ReadonlyMap<string, Parts>> {
   const kept = keptParts(db)
@@ -83,9 +85,10 @@ async function partsOf(db: Reader): Promise<ReadonlyMap<string, Parts>> {
   const recipes = await packedRows(
     db,
     { id, body },
-    sql`from ${variantRevision} where ${among(id, unknown)}`,
+    sql`from ${variantRevision} where ${among(id, unknown)} and json_array_length(${body}, '$.dressing.components') > 0`,
     sql`${id}`,
   )
+  for (const id of unknown) kept.set(id, NO_PARTS)
   for (const { id, body } of recipes)
     kept.set(id, { thread: partOf(body, 'thread'), bead: partOf(body, 'bead') })
   return kept

@@ -9,7 +9,8 @@ import { loadQueuedFlies } from './batches.ts'
 import { loadLasting } from './lasting.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadSetups } from './patterns.ts'
-import { loadVariants } from './variants.ts'
+import { hasLook, loadVariants } from './variants.ts'
+import type { VariantRow } from './variants.ts'
 
 /** Of an outing of which nobody noted minutes fly by fly, the hours are shared by about so many. */
 const FLIES_FISHED = 4
@@ -89,20 +90,27 @@ async function readSnagginess(db: Reader): Promise<number> {
   return row?.mean ?? USUAL_SNAGGINESS
 }
 
-/** All variants as plan and cover ask for them, with the hours of outings that nobody noted fly by fly. */
-export const loadPlanVariants = keptUntilWrite(readPlanVariants, [
-  loadLosses,
-  loadLasting,
-  loadQueuedFlies,
-  loadVariants,
-])
+const FROM = [loadLosses, loadLasting, loadQueuedFlies, loadVariants]
 
-async function readPlanVariants(db: Reader): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
+/** All variants as the plan asks for them, with the hours of outings that nobody noted fly by fly. */
+export const loadPlanVariants = keptUntilWrite(readPlanVariants, FROM)
+
+/** The same of those alone that may serve something: what cover asks for. */
+export const loadServingVariants = keptUntilWrite(readServingVariants, FROM)
+
+async function readServingVariants(db: Reader) {
+  return readPlanVariants(db, hasLook)
+}
+
+async function readPlanVariants(
+  db: Reader,
+  isAsked: (row: VariantRow) => boolean = () => true,
+): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
   const { lost, fished, unnoted } = await loadLosses(db)
-  const lasting = await loadLasting(db)
+  const lastingOf = await loadLasting(db)
   const queued = await loadQueuedFlies(db)
-  const variants = (await loadVariants(db)).flatMap(({ variant: { id }, onHand }) => {
-    const variant = lasting.get(id)
+  const variants = (await loadVariants(db)).filter(isAsked).flatMap(({ variant: { id }, onHand }) => {
+    const variant = lastingOf(id)
     const noted = fished.get(id)
     return variant
       ? {

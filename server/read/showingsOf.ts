@@ -12,6 +12,7 @@ import { loadPlanVariants, loadUntimedPatterns } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { reachOf } from './likely.ts'
 import { loadStages } from './stages.ts'
+import { loadRecipes } from './variants.ts'
 
 /** All variants with what the plan says of their patterns. */
 export async function loadFlies(db: Reader): Promise<readonly PlannedVariant[]> {
@@ -33,7 +34,9 @@ interface Asked {
 async function readShowings(db: Reader, asked: Asked): Promise<readonly waterside.Showing[]> {
   const { reach, water } = await reachOf(db, asked.reachId)
   const wanted = new Set(asked.variantIds)
-  const variants = [...(await loadLasting(db)).values()].filter(({ variantId }) => wanted.has(variantId))
+  const lastingOf = await loadLasting(db)
+  const named = (await loadRecipes(db)).filter(({ variant: { id } }) => wanted.has(id))
+  const variants = named.flatMap(({ variant: { id } }) => lastingOf(id) ?? [])
   const flies = plannedVariants({ variants, patterns: await loadUntimedPatterns(db), places: [], drawers: [] })
   const byId = new Map((await loadStages(db)).map(({ core }) => [core.id, core]))
   const today = asked.stageIds.flatMap((id) => {

@@ -6,7 +6,7 @@ import { loadComingOutings, outingAt } from './comingOutings.ts'
 import { loadLikely } from './likely.ts'
 import { loadCover, inputsOf } from './outingCover.ts'
 import { nextOuting } from './outings.ts'
-import { loadPlanVariants } from './planVariants.ts'
+import { loadServingVariants } from './planVariants.ts'
 import { loadReaches } from './reaches.ts'
 import { loadSettings } from './settings.ts'
 import { loadRecipes } from './variants.ts'
@@ -38,7 +38,7 @@ async function servesAt(db: Reader, reachId: ReachId, today: string): Promise<To
   if (!place) return {}
   const hours = { fromLocalMin: 720, toLocalMin: 780, techniques: [] }
   const outing = await outingAt(db, place, { id: '' as OutingId, on: today, ...hours })
-  const inputs = await inputsOf(db, [outing], await loadPlanVariants(db))
+  const inputs = await inputsOf(db, [outing], await loadServingVariants(db))
   const [there] = inputs.outings
   if (!there) return {}
   const recipeOf = mapOf(await loadRecipes(db), ({ variant }) => [variant.id, variant.currentRevisionId])

@@ -100,6 +100,9 @@ async function readRecipes(db: Reader) {
   return rows.map((row) => ({ ...row, figure: figures.get(row.variant.currentRevisionId) ?? null }))
 }
 
+/** Whether a fly may serve anything: of a bought one nobody knows how it looks. */
+export const hasLook = ({ figure }: Pick<VariantRow, 'figure'>): boolean => Boolean(figure?.look)
+
 /** All variants that are not put away, in the order of their patterns' names. */
 export const loadVariants = keptUntilWrite(readVariants, [loadBalances, loadRecipes])
 

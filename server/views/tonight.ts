@@ -227,9 +227,9 @@ interface Restocking {
 }
 
 async function loadRestocking(db: Reader, rules: FlyRules, usualPar: number): Promise<Restocking> {
-  const lasting = await loadLasting(db)
+  const lastingOf = await loadLasting(db)
   const mayBeFished = ({ variantId }: RestockLine) => {
-    const variant = lasting.get(variantId)
+    const variant = lastingOf(variantId)
     if (!variant) return true
     const { lead, weighted, barb, figure } = variant
     const floats = figure.kind === 'floats'
