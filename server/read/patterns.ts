@@ -106,7 +106,7 @@ async function readSetups(db: Reader) {
     db,
     { id, name, purpose, roles, ownMonths, fishedHow, waterKinds },
     sql`from ${pattern} where ${pattern.archivedAtMs} is null`,
-    sql`${pattern}.rowid`,
+    sql`${pattern.nameKey}`,
   )
   const disliked = await db.select({ id, dislike: pattern.dislike }).from(pattern).where(ne(pattern.dislike, 0))
   const dislikes = mapOf(disliked, ({ id, dislike }) => [id, dislike])
