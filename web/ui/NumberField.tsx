@@ -80,6 +80,7 @@ export function NumberField({
       onBlur={leave}
       onEnter={leave}
       fault={typeof now === 'string' ? now : undefined}
+      isUnread={typeof now === 'string'}
       placeholder={placeholder}
       width={width}
       hideLabel={hideLabel}

@@ -23,6 +23,8 @@ interface FieldProps {
   readonly name?: string | undefined
   /** what holds where nothing is written */
   readonly placeholder?: string | undefined
+  /** what stands there was not understood, and what it was before still holds */
+  readonly isUnread?: boolean
 }
 
 /** A line of text with its label, its hint and what is wrong with it. */
@@ -38,10 +40,11 @@ export function TextField({
   onEnter,
   placeholder,
   name,
+  isUnread = false,
   ...props
 }: FieldProps) {
   return (
-    <Shell $width={width} data-fault={fault}>
+    <Shell $width={width} data-fault={fault} data-unread={isUnread || undefined}>
       <AriaTextField
         {...props}
         type={type}

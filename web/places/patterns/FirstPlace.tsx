@@ -8,6 +8,8 @@ import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Row } from '../../ui/layout.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { numberIn } from '../../ui/said.ts'
+import type { Said } from '../../ui/said.ts'
 import { Select } from '../../ui/Select.tsx'
 import { labels } from '../../words/patterns.ts'
 
@@ -24,11 +26,11 @@ interface FirstPlaceProps {
 /** A variant that has no place yet is given one in a line: where, how many to keep, and as many on the vise at once. */
 export function FirstPlace({ patternName, variant, boxes }: FirstPlaceProps) {
   const { settings } = useSettings()
-  const [typed, setTyped] = useState<number | null | undefined>(undefined)
+  const [typed, setTyped] = useState<Said | null | undefined>(undefined)
   const [place, setPlace] = useState<string | null>(null)
   const command = useCommand()
   const navigate = useNavigate()
-  const keep = typed === undefined ? (settings?.parCount ?? USUAL_KEEP) : typed
+  const keep = typed === undefined ? (settings?.parCount ?? USUAL_KEEP) : numberIn(typed)
   const places = [
     ...placeChoices(boxes.boxes.filter(({ kind }) => kind !== 'benchTray')),
     { id: NEW_BOX, name: labels.aNewBox },
@@ -71,13 +73,15 @@ export function FirstPlace({ patternName, variant, boxes }: FirstPlaceProps) {
         {...within('par')}
         mayBeEmpty
         onChange={setTyped}
-        onUnclear={() => setTyped(null)}
+        onUnclear={() => setTyped('unclear')}
         width="70px"
       />
       <Button look="main" onPress={() => void put(true)} isDisabled={!keep}>
         Tie {keep ?? 0} now
       </Button>
-      <Button onPress={() => void put(false)}>{labels.onlyThePlace}</Button>
+      <Button onPress={() => void put(false)} isDisabled={typed === 'unclear'}>
+        {labels.onlyThePlace}
+      </Button>
     </Row>
   )
 }

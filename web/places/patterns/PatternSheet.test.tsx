@@ -219,6 +219,22 @@ describe('saving a pattern', () => {
     expect(screen.getByText('Give it a name.')).toBeDefined()
   })
 
+  it('is not done past an amount that is not understood: the focus goes there', async () => {
+    const { pattern } = await sheet('Wet Slate')
+    const name = await until(() => screen.queryByLabelText<HTMLInputElement>('Name'))
+    fireEvent.change(name, { target: { value: 'Wet Slate Two' } })
+    fireEvent.click(await until(() => screen.queryAllByRole('button', { name: /turns/ })[0]))
+    const amount = await until(() => screen.queryByLabelText<HTMLInputElement>('Turns'))
+    const kept = amount.value
+    fireEvent.change(amount, { target: { value: 'a few' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }))
+    expect(document.activeElement).toBe(amount)
+    expect((await asked.pattern('Wet Slate')).version).toBe(pattern.version)
+    fireEvent.change(amount, { target: { value: kept } })
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }))
+    await until(async () => (await asked.pattern('Wet Slate Two').catch(() => null))?.version)
+  })
+
   it('knows the version of the row that stands against it', () => {
     const problem = { code: 'stale', detail: '', fields: [] } as never
     expect(versionOf({ ...(problem as object), current: { version: 7 } } as never)).toBe(7)

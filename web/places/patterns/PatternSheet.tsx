@@ -257,7 +257,7 @@ export default function PatternSheet() {
         fault={nameFaultOf(draft, dirty, saving.problem)}
         isNew={isNew}
       />
-      <Section>
+      <Section data-saved>
         <h2>{labels.dressing}</h2>
         {draft.components.length === 0 ? <BareForms book={book} suits={suits} onChange={change} /> : null}
         <DressingLines

@@ -70,7 +70,7 @@ export function VariantTable({ worked, boxes, chosenId, onChoose, onChange }: Va
     }))
   const places = placeChoices(boxes?.boxes ?? [])
   return (
-    <Table aria-label={labels.variants}>
+    <Table data-saved aria-label={labels.variants}>
       <thead>
         <tr>
           <td />

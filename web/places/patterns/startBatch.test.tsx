@@ -142,6 +142,15 @@ describe('the first place of a variant', () => {
     type('keep', text)
     expect(button(/^Tie/).disabled).toBe(true)
   })
+
+  it('is not given while how many are kept is not understood: that is not none', async () => {
+    const { pattern, variant } = await homeless()
+    await lineOf(pattern, variant)
+    type('keep', 'a few')
+    expect(button('Only the place').disabled).toBe(true)
+    type('keep', '')
+    expect(button('Only the place').disabled).toBe(false)
+  })
 })
 
 describe('what a pattern imitates', () => {

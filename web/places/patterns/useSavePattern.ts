@@ -4,6 +4,7 @@ import type { PatternView, Problem } from '../../../contract/index.ts'
 import { api } from '../../wire/api.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { focusWhereItCameFrom } from '../../ui/focusHeading.ts'
+import { goToUnread } from '../../ui/unread.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { draftOf, savedDraft, toCommand } from '../../recipe/draft.ts'
 import type { Draft } from '../../recipe/draft.ts'
@@ -82,7 +83,7 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
     forget: () => setProblem(null),
     /** saves at once, or asks first what becomes of the flies of the recipe as it was */
     press: () => {
-      if (!draft) return
+      if (!draft || goToUnread()) return
       if (pattern && onHand > 0 && changesRecipe(draftOf(pattern), draft)) setAsks(true)
       else void save(draft.version)
     },

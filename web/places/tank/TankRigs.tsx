@@ -17,6 +17,8 @@ import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet, Row, Section } from '../../ui/layout.tsx'
 import { MeasureField } from '../../ui/MeasureField.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { numberIn } from '../../ui/said.ts'
+import type { Said } from '../../ui/said.ts'
 import { Select } from '../../ui/Select.tsx'
 import { useRigsQuery } from '../../wire/api.ts'
 import { labels } from '../../words/tank.ts'
@@ -196,10 +198,10 @@ export default function TankRigs() {
   const moment = useMoment()
   const { units } = useWording()
   const [[first, second], choose] = useState<readonly [string, string]>([NONE, NONE])
-  const [deep, setDeep] = useState<number | 'unclear' | null>(null)
+  const [deep, setDeep] = useState<Said | null>(null)
   const reach = moment?.reach
   const usualMm = reach && isStillwater(reach.waterKind) ? reach.typicalDepthMm : USUAL_DEPTH_MM
-  const depthMm = deep === 'unclear' ? null : (deep ?? usualMm)
+  const depthMm = numberIn(deep ?? usualMm)
   const [timeS, setTime] = useState(20)
   const [countS, setCount] = useState<number | null>(20)
   const [pullMmPerS, setPull] = useState<number | null>(200)

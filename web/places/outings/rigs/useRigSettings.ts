@@ -3,11 +3,8 @@ import { USUAL_CAST_DEG } from '../../../../core/index.ts'
 import type { RigWay } from '../../../../core/index.ts'
 import type { Moment } from '../../../moment/useMoment.ts'
 import { USUAL_TIP_MM, usualLead } from '../../../parts/rigs/inReach.ts'
-
-/** What a field says; `unclear` while what stands there is no such number. */
-type Said = number | 'unclear'
-
-const numberIn = (said: Said) => (said === 'unclear' ? null : said)
+import { numberIn } from '../../../ui/said.ts'
+import type { Said } from '../../../ui/said.ts'
 
 /**
  * What is set of a rig in its water: how deep that is, the rod's tip, how fast it is led, how it is cast, how long it is
