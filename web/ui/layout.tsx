@@ -137,7 +137,7 @@ function labelCells(table: HTMLTableElement): void {
       let at = 0
       for (const cell of row.cells) {
         const label = heads[at]
-        if (label && cell.hasChildNodes()) cell.dataset.label = label
+        if (label) cell.dataset.label = label
         at += cell.colSpan
       }
     }

@@ -77,7 +77,7 @@ export function StageSheet({
 }) {
   const moment = useMoment()
   const { smallSpan, depth } = useWording()
-  const onHandFor = useOnHand()
+  const onHand = useOnHand()(stage)
   const here = moment?.reach.reachName ?? 'a river'
   return (
     <>
@@ -149,7 +149,7 @@ export function StageSheet({
                 <Link to={`/patterns/${patternId}`}>{name}</Link>
               </span>
             ))}
-            : {onHandFor(stage)} on hand.
+            {onHand ? `: ${onHand} on hand.` : '.'}
           </p>
         ) : (
           <p>

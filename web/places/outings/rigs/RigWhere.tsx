@@ -88,7 +88,9 @@ export function RigWhere({ isFixed, onPut, onDrop, ...inHand }: RigWhereProps) {
               <OtherFlies rig={input} flies={flies} moment={moment} />
             </Suspense>
           ) : (
-            <Button onPress={() => setAsking(true)}>{labels.whichWouldDo}</Button>
+            <Button onPress={() => setAsking(true)} isDisabled={!input}>
+              {labels.whichWouldDo}
+            </Button>
           )
         ) : null}
         {way === 'counted' && rig ? <LineCounts rig={rig} rate={rate} waterTempC={waterTempC} /> : null}

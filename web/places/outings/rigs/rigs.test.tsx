@@ -237,6 +237,8 @@ describe('the sheet of a rig', () => {
     }
     await until(() => told()?.startsWith('At '))
     const before = told()
+    const other = () => where.getByRole<HTMLButtonElement>('button', { name: labels.whichWouldDo })
+    expect(other().disabled).toBe(false)
     for (const label of [labels.waterDeep, labels.tipAbove, labels.ledAt]) {
       const typed = where.getByRole<HTMLInputElement>('textbox', { name: new RegExp(`^${label}`) })
       const was = typed.value
@@ -244,6 +246,7 @@ describe('the sheet of a rig', () => {
         fireEvent.change(typed, { target: { value: odd } })
         await until(() => told() === labels.sayAll)
         expect(typed.value).toBe(odd)
+        expect(other().disabled).toBe(true)
       }
       fireEvent.change(typed, { target: { value: was } })
       await until(() => told() === before)
