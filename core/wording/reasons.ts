@@ -275,7 +275,7 @@ export function unclearSentence(code: UnclearCode, suggestions: readonly string[
     case 'empty':
       return 'Enter a figure.'
     case 'notANumber':
-      return 'This is no figure. Write 2.8, 2,8 or 7/64 in.'
+      return 'This is no figure. Write it like 2.8, 2,8 or 1/2.'
     case 'unknownUnit':
       return 'This unit is not known here.'
     case 'inchOrMm':
