@@ -2,6 +2,7 @@ import { AsyncLocalStorage } from 'node:async_hooks'
 import { getTableName } from 'drizzle-orm'
 import type { Table } from 'drizzle-orm'
 import { changedWith } from './feeds.ts'
+import { textHash } from './ids.ts'
 
 /** Stands for every table. */
 const ANY = '*'
@@ -124,4 +125,26 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
     return value
   }
   return Object.assign(loader, { reads: tables })
+}
+
+/**
+ * Keeps what takes long to work out while all that it comes from is the same, whoever writes what and whichever database
+ * asks: of each name its last value.
+ *
+ * @param most values that are kept before all of them are let go
+ */
+export function keptWhileSame<Value>(
+  most: number,
+): (name: string, from: unknown, workOut: () => Promise<Value>) => Promise<Value> {
+  const kept = new Map<string, { readonly from: string; readonly value: Promise<Value> }>()
+  return (name, from, workOut) => {
+    const text = textHash(JSON.stringify(from))
+    const known = kept.get(name)
+    if (known?.from === text) return known.value
+    if (kept.size >= most) kept.clear()
+    const value = workOut()
+    kept.set(name, { from: text, value })
+    value.catch(() => kept.delete(name))
+    return value
+  }
 }

@@ -10,8 +10,7 @@ import type { FliesOf, OutingServing, PlannedNeed, TieableVariant } from '../../
 import { plannedOf, planInputs } from '../../contract/planned.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { textHash } from '../db/ids.ts'
-import { keptFor, keptUntilWrite } from '../db/kept.ts'
+import { keptUntilWrite, keptWhileSame } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
 import { loadSetups } from './patterns.ts'
@@ -47,12 +46,8 @@ const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, load
 
 type Servings = readonly OutingServing<TieableVariant>[]
 
-/** Servings by outing, with all that they came from: much that is written of flies and foods moves none of it. */
-const keptServings = keptFor<Reader, Map<string, { readonly from: string; readonly servings: Servings }>>(
-  () => new Map(),
-)
-/** Outings of which servings are kept before all of them are let go. */
-const MOST_OUTINGS = 50
+/** Servings by outing: much that is written of flies and foods moves none of them. */
+const servingsOf = keptWhileSame<Servings>(50)
 
 async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const lastingOf = await loadLasting(db)
@@ -64,21 +59,10 @@ async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const asked = new Set(outing.foods.map(({ stageKey }) => stageKey))
   const stages = inputs.stages.filter(({ id }) => asked.has(id))
   const { variants: flies, school } = inputs
-  const kept = keptServings(db)
-  const from = textHash(JSON.stringify([outing, flies, school, stages]))
-  const known = kept.get(coming.outingId)
-  if (known?.from === from) return known.servings
-  const servings = await inTurns(
-    outingServings({
-      outing,
-      variants: flies,
-      stages: new Map(stages.map((stage) => [stage.id, stage])),
-      school,
-    }),
+  const byId = new Map(stages.map((stage) => [stage.id, stage]))
+  return servingsOf(coming.outingId, [outing, flies, school, stages], () =>
+    inTurns(outingServings({ outing, variants: flies, stages: byId, school })),
   )
-  if (kept.size >= MOST_OUTINGS) kept.clear()
-  kept.set(coming.outingId, { from, servings })
-  return servings
 }
 
 /** The same servings with the variants as they are now. */

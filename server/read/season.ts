@@ -1,13 +1,13 @@
 import { asc, isNull } from 'drizzle-orm'
 import { drawSeason, epochDayOf, seasonOfReach, skillOf, turnOf, usualModel, yearOf } from '../../core/index.ts'
 import type {
-  FeedingScene, SeasonalModel, SeasonNote, SeasonOfReach, WatchedReach, WaterKind,
+  FeedingScene, SeasonalModel, SeasonDraws, SeasonNote, SeasonOfReach, WatchedReach, WaterKind,
 } from '../../core/index.ts' // prettier-ignore
 import { usableZone } from '../../contract/index.ts'
 import type { FoodStageId, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite } from '../db/kept.ts'
+import { keptUntilWrite, keptWhileSame } from '../db/kept.ts'
 import { observation } from '../db/schema.ts'
 import { inTurns } from './inTurns.ts'
 import { loadStages } from './stages.ts'
@@ -91,14 +91,17 @@ interface Drawn {
   readonly notes: readonly SeasonNote[]
 }
 
+/** Draws of reaches and years, with notes and without: much that is written moves none of them. */
+const drawsOf = keptWhileSame<SeasonDraws>(12)
+
 async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): Promise<SeasonOfReach | null> {
   const reach = reaches.get(reachId)
   if (!reach) return null
   const stages = (await loadStages(db)).map(({ core }) => core)
   const said = new Map(Object.entries((await loadWarmth(db)).get(reachId)?.loaded.water.foodWords ?? {}))
-  const input = { reach, reaches: [...reaches.values()], stages, notes, said }
-  const draws = await inTurns(drawSeason({ ...input, year, draws: DRAWS, seed: SEED }))
-  return seasonOfReach(draws, input)
+  const drawn = { reach, reaches: [...reaches.values()], stages, notes, year, draws: DRAWS, seed: SEED }
+  const draws = await drawsOf([reachId, year, notes.length > 0].join(), drawn, () => inTurns(drawSeason(drawn)))
+  return seasonOfReach(draws, { ...drawn, said })
 }
 
 async function readSeason(db: Reader, reachId: ReachId, year: number): Promise<SeasonOfReach | null> {
