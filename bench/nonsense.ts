@@ -23,6 +23,7 @@ export async function benchNonsense(): Promise<readonly Line[]> {
     for (const [status, count] of Object.entries(report.byStatus))
       byStatus.set(status, (byStatus.get(status) ?? 0) + count)
     memory.push(residentMb())
+    process.stderr.write(`${n + 1} of ${STRETCHES}: ${memory.at(-1)?.toFixed(0)} MB\n`)
   }
   const amiss = (await checkDatabase(server.database)).filter((line) => !line.startsWith('ok'))
   await server.close()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { changedWith } from './feeds.ts'
-import { countWrites, keptUntilWrite, keptWhileSame, noteWrite, noting, writesOf } from './kept.ts'
+import { countWrites, keptByOrigin, keptUntilWrite, noteWrite, noting, writesOf } from './kept.ts'
 import { batch, box, flyBalance, flyEntry, flyTally, material, materialEntry, outing } from './schema.ts'
 
 const counting = () => {
@@ -106,40 +106,39 @@ describe('a transaction that notes what it writes to', () => {
   })
 })
 
-describe('keptWhileSame', () => {
+describe('keptByOrigin', () => {
   const working = () => {
     let done = 0
     return { done: () => done, work: () => Promise.resolve((done += 1)) }
   }
 
-  it('works out anew what comes from something else, and of each name keeps the last', async () => {
+  it('works out anew what comes from something else, and gives again what comes from the same', async () => {
     const { work } = working()
-    const kept = keptWhileSame<number>(5)
-    expect([await kept('a', { m: 1 }, work), await kept('a', { m: 1 }, work)]).toEqual([1, 1])
-    expect(await kept('b', { m: 1 }, work)).toBe(2)
-    expect(await kept('a', { m: 2 }, work)).toBe(3)
-    expect(await kept('b', { m: 1 }, work)).toBe(2)
-    expect(await kept('a', { m: 1 }, work)).toBe(4)
+    const kept = keptByOrigin<number>(5)
+    const asked = [{ m: 1 }, { m: 1 }, { m: 2 }, { m: 1 }, [], null]
+    const given = []
+    for (const from of asked) given.push(await kept(from, work))
+    expect(given).toEqual([1, 1, 2, 1, 3, 4])
   })
 
   it('works out once for two who ask at once', async () => {
     const { done, work } = working()
-    const kept = keptWhileSame<number>(5)
-    await Promise.all([kept('a', 1, work), kept('a', 1, work)])
+    const kept = keptByOrigin<number>(5)
+    await Promise.all([kept(1, work), kept(1, work)])
     expect(done()).toBe(1)
   })
 
-  it('lets go of all where there are too many', async () => {
+  it('lets go of what was asked for longest ago where there are too many', async () => {
     const { work } = working()
-    const kept = keptWhileSame<number>(2)
-    for (const name of ['a', 'b', 'c']) await kept(name, 0, work)
-    expect(await kept('c', 0, work)).toBe(3)
-    expect(await kept('a', 0, work)).toBe(4)
+    const kept = keptByOrigin<number>(2)
+    const given = []
+    for (const from of ['a', 'b', 'a', 'c', 'a', 'b']) given.push(await kept(from, work))
+    expect(given).toEqual([1, 2, 1, 3, 1, 4])
   })
 
   it('tries again what failed', async () => {
-    const kept = keptWhileSame<number>(2)
-    await expect(kept('a', 0, () => Promise.reject(new Error('no')))).rejects.toThrow('no')
-    expect(await kept('a', 0, () => Promise.resolve(7))).toBe(7)
+    const kept = keptByOrigin<number>(2)
+    await expect(kept(0, () => Promise.reject(new Error('no')))).rejects.toThrow('no')
+    expect(await kept(0, () => Promise.resolve(7))).toBe(7)
   })
 })

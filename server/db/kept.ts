@@ -128,23 +128,23 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
 }
 
 /**
- * Keeps what takes long to work out while all that it comes from is the same, whoever writes what and whichever database
- * asks: of each name its last value.
+ * Keeps what takes long to work out by all that it comes from: much that is written moves none of that, an undo brings it
+ * back, and it is the same whichever database asks.
  *
- * @param most values that are kept before all of them are let go
+ * @param most values that are kept: those that were asked for last
  */
-export function keptWhileSame<Value>(
+export function keptByOrigin<Value>(
   most: number,
-): (name: string, from: unknown, workOut: () => Promise<Value>) => Promise<Value> {
-  const kept = new Map<string, { readonly from: string; readonly value: Promise<Value> }>()
-  return (name, from, workOut) => {
-    const text = textHash(JSON.stringify(from))
-    const known = kept.get(name)
-    if (known?.from === text) return known.value
-    if (kept.size >= most) kept.clear()
-    const value = workOut()
-    kept.set(name, { from: text, value })
-    value.catch(() => kept.delete(name))
+): (from: unknown, workOut: () => Promise<Value>) => Promise<Value> {
+  const kept = new Map<string, Promise<Value>>()
+  return (from, workOut) => {
+    const key = textHash(JSON.stringify(from))
+    const value = kept.get(key) ?? workOut()
+    kept.delete(key)
+    kept.set(key, value)
+    const [oldest] = kept.keys()
+    if (oldest !== undefined && kept.size > most) kept.delete(oldest)
+    value.catch(() => kept.delete(key))
     return value
   }
 }

@@ -10,7 +10,7 @@ import type { FliesOf, OutingServing, PlannedNeed, TieableVariant } from '../../
 import { plannedOf, planInputs } from '../../contract/planned.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite, keptWhileSame } from '../db/kept.ts'
+import { keptByOrigin, keptUntilWrite } from '../db/kept.ts'
 import { inTurns } from './inTurns.ts'
 import { loadLasting } from './lasting.ts'
 import { loadSetups } from './patterns.ts'
@@ -46,8 +46,8 @@ const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, load
 
 type Servings = readonly OutingServing<TieableVariant>[]
 
-/** Servings by outing: much that is written of flies and foods moves none of them. */
-const servingsOf = keptWhileSame<Servings>(50)
+/** Servings of outings, for as many as may come and what was changed last. */
+const servingsOf = keptByOrigin<Servings>(50)
 
 async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const lastingOf = await loadLasting(db)
@@ -60,7 +60,7 @@ async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const stages = inputs.stages.filter(({ id }) => asked.has(id))
   const { variants: flies, school } = inputs
   const byId = new Map(stages.map((stage) => [stage.id, stage]))
-  return servingsOf(coming.outingId, [outing, flies, school, stages], () =>
+  return servingsOf([outing, flies, school, stages], () =>
     inTurns(outingServings({ outing, variants: flies, stages: byId, school })),
   )
 }

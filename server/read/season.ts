@@ -7,7 +7,7 @@ import { usableZone } from '../../contract/index.ts'
 import type { FoodStageId, ReachId } from '../../contract/index.ts'
 import { offsetOn } from '../clock/localTime.ts'
 import type { Reader } from '../db/database.ts'
-import { keptUntilWrite, keptWhileSame } from '../db/kept.ts'
+import { keptByOrigin, keptUntilWrite } from '../db/kept.ts'
 import { observation } from '../db/schema.ts'
 import { inTurns } from './inTurns.ts'
 import { loadStages } from './stages.ts'
@@ -91,8 +91,8 @@ interface Drawn {
   readonly notes: readonly SeasonNote[]
 }
 
-/** Draws of reaches and years, with notes and without: much that is written moves none of them. */
-const drawsOf = keptWhileSame<SeasonDraws>(12)
+/** Draws of a season, half a megabyte each. */
+const drawsOf = keptByOrigin<SeasonDraws>(12)
 
 async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): Promise<SeasonOfReach | null> {
   const reach = reaches.get(reachId)
@@ -100,7 +100,7 @@ async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): P
   const stages = (await loadStages(db)).map(({ core }) => core)
   const said = new Map(Object.entries((await loadWarmth(db)).get(reachId)?.loaded.water.foodWords ?? {}))
   const drawn = { reach, reaches: [...reaches.values()], stages, notes, year, draws: DRAWS, seed: SEED }
-  const draws = await drawsOf([reachId, year, notes.length > 0].join(), drawn, () => inTurns(drawSeason(drawn)))
+  const draws = await drawsOf(drawn, () => inTurns(drawSeason(drawn)))
   return seasonOfReach(draws, { ...drawn, said })
 }
 
