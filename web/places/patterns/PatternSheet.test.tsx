@@ -127,7 +127,7 @@ describe('climbing the beads', () => {
   it('goes on thinking of a bead that nobody has while the stores change', async () => {
     const { column, press } = await sheet('Third Button')
     const sizes = new Set<number>()
-    // down to the heaviest, which is more than any shop sells one of
+    // down to the heaviest that there is
     for (let before = -1; sizes.size > before;) {
       before = sizes.size
       press('Alt+ArrowDown')
