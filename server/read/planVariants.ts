@@ -98,18 +98,22 @@ export const loadPlanVariants = keptUntilWrite(readPlanVariants, FROM)
 /** The same of those alone that may serve something: what cover asks for. */
 export const loadServingVariants = keptUntilWrite(readServingVariants, FROM)
 
-async function readServingVariants(db: Reader) {
-  return readPlanVariants(db, hasLook)
+async function readPlanVariants(db: Reader) {
+  return plannedAmong(db, await loadVariants(db))
 }
 
-async function readPlanVariants(
+async function readServingVariants(db: Reader) {
+  return plannedAmong(db, (await loadVariants(db)).filter(hasLook))
+}
+
+async function plannedAmong(
   db: Reader,
-  isAsked: (row: VariantRow) => boolean = () => true,
+  rows: readonly VariantRow[],
 ): Promise<Pick<PlanView, 'variants' | 'unnoted'>> {
   const { lost, fished, unnoted } = await loadLosses(db)
   const lastingOf = await loadLasting(db)
   const queued = await loadQueuedFlies(db)
-  const variants = (await loadVariants(db)).filter(isAsked).flatMap(({ variant: { id }, onHand }) => {
+  const variants = rows.flatMap(({ variant: { id }, onHand }) => {
     const variant = lastingOf(id)
     const noted = fished.get(id)
     return variant
