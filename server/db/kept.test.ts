@@ -107,38 +107,35 @@ describe('a transaction that notes what it writes to', () => {
 })
 
 describe('keptByOrigin', () => {
-  const working = () => {
+  /** Counts how often it worked something out. */
+  const counted = (most: number) => {
     let done = 0
-    return { done: () => done, work: () => Promise.resolve((done += 1)) }
+    return keptByOrigin((_from: unknown) => Promise.resolve((done += 1)), most)
   }
 
   it('works out anew what comes from something else, and gives again what comes from the same', async () => {
-    const { work } = working()
-    const kept = keptByOrigin<number>(5)
-    const asked = [{ m: 1 }, { m: 1 }, { m: 2 }, { m: 1 }, [], null]
+    const kept = counted(5)
     const given = []
-    for (const from of asked) given.push(await kept(from, work))
+    for (const from of [{ m: 1 }, { m: 1 }, { m: 2 }, { m: 1 }, [], null]) given.push(await kept(from))
     expect(given).toEqual([1, 1, 2, 1, 3, 4])
   })
 
   it('works out once for two who ask at once', async () => {
-    const { done, work } = working()
-    const kept = keptByOrigin<number>(5)
-    await Promise.all([kept(1, work), kept(1, work)])
-    expect(done()).toBe(1)
+    const kept = counted(5)
+    expect(await Promise.all([kept(1), kept(1)])).toEqual([1, 1])
   })
 
   it('lets go of what was asked for longest ago where there are too many', async () => {
-    const { work } = working()
-    const kept = keptByOrigin<number>(2)
+    const kept = counted(2)
     const given = []
-    for (const from of ['a', 'b', 'a', 'c', 'a', 'b']) given.push(await kept(from, work))
+    for (const from of ['a', 'b', 'a', 'c', 'a', 'b']) given.push(await kept(from))
     expect(given).toEqual([1, 2, 1, 3, 1, 4])
   })
 
   it('tries again what failed', async () => {
-    const kept = keptByOrigin<number>(2)
-    await expect(kept(0, () => Promise.reject(new Error('no')))).rejects.toThrow('no')
-    expect(await kept(0, () => Promise.resolve(7))).toBe(7)
+    const answers = [Promise.reject(new Error('no')), Promise.resolve(7)]
+    const kept = keptByOrigin((_from: number) => answers.shift()!, 2)
+    await expect(kept(0)).rejects.toThrow('no')
+    expect(await kept(0)).toBe(7)
   })
 })

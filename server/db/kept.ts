@@ -131,15 +131,17 @@ export function keptUntilWrite<Key extends object, Asked extends readonly unknow
  * Keeps what takes long to work out by all that it comes from: much that is written moves none of that, an undo brings it
  * back, and it is the same whichever database asks.
  *
- * @param most values that are kept: those that were asked for last
+ * @param workOut from plain values, as JSON has them, and from nothing else
+ * @param most    values that are kept: those that were asked for last
  */
-export function keptByOrigin<Value>(
+export function keptByOrigin<Origin, Value>(
+  workOut: (from: Origin) => Promise<Value>,
   most: number,
-): (from: unknown, workOut: () => Promise<Value>) => Promise<Value> {
+): (from: Origin) => Promise<Value> {
   const kept = new Map<string, Promise<Value>>()
-  return (from, workOut) => {
+  return (from) => {
     const key = textHash(JSON.stringify(from))
-    const value = kept.get(key) ?? workOut()
+    const value = kept.get(key) ?? workOut(from)
     kept.delete(key)
     kept.set(key, value)
     const [oldest] = kept.keys()

@@ -6,7 +6,7 @@ import {
   STANDINGS,
   standingsOf,
 } from '../../core/index.ts'
-import type { FliesOf, OutingServing, PlannedNeed, TieableVariant } from '../../core/index.ts'
+import type { FliesOf, OutingServing, PlanInputs, PlannedNeed, TieableVariant } from '../../core/index.ts'
 import { plannedOf, planInputs } from '../../contract/planned.ts'
 import type { PlanOuting, PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
@@ -46,8 +46,18 @@ const loadServings = keptUntilWrite(readServings, [loadLasting, loadSetups, load
 
 type Servings = readonly OutingServing<TieableVariant>[]
 
-/** Servings of outings, for as many as may come and what was changed last. */
-const servingsOf = keptByOrigin<Servings>(50)
+/** Of as many outings as may come, and as they were before what was changed last. */
+const MOST_SERVINGS = 50
+
+interface ServedFrom extends Pick<PlanInputs, 'stages' | 'school'> {
+  readonly outing: PlanInputs['outings'][number]
+  readonly flies: readonly TieableVariant[]
+}
+
+const servingsOf = keptByOrigin(({ outing, flies, stages, school }: ServedFrom): Promise<Servings> => {
+  const byId = new Map(stages.map((stage) => [stage.id, stage]))
+  return inTurns(outingServings({ outing, variants: flies, stages: byId, school }))
+}, MOST_SERVINGS)
 
 async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const lastingOf = await loadLasting(db)
@@ -59,10 +69,7 @@ async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
   const asked = new Set(outing.foods.map(({ stageKey }) => stageKey))
   const stages = inputs.stages.filter(({ id }) => asked.has(id))
   const { variants: flies, school } = inputs
-  const byId = new Map(stages.map((stage) => [stage.id, stage]))
-  return servingsOf([outing, flies, school, stages], () =>
-    inTurns(outingServings({ outing, variants: flies, stages: byId, school })),
-  )
+  return servingsOf({ outing, flies, stages, school })
 }
 
 /** The same servings with the variants as they are now. */

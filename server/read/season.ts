@@ -91,8 +91,13 @@ interface Drawn {
   readonly notes: readonly SeasonNote[]
 }
 
-/** Draws of a season, half a megabyte each. */
-const drawsOf = keptByOrigin<SeasonDraws>(12)
+/** Each takes half a megabyte. */
+const MOST_DRAWN = 12
+
+const drawsOf = keptByOrigin(
+  (drawn: Parameters<typeof drawSeason>[0]): Promise<SeasonDraws> => inTurns(drawSeason(drawn)),
+  MOST_DRAWN,
+)
 
 async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): Promise<SeasonOfReach | null> {
   const reach = reaches.get(reachId)
@@ -100,7 +105,7 @@ async function drawWith(db: Reader, { reachId, year, reaches, notes }: Drawn): P
   const stages = (await loadStages(db)).map(({ core }) => core)
   const said = new Map(Object.entries((await loadWarmth(db)).get(reachId)?.loaded.water.foodWords ?? {}))
   const drawn = { reach, reaches: [...reaches.values()], stages, notes, year, draws: DRAWS, seed: SEED }
-  const draws = await drawsOf(drawn, () => inTurns(drawSeason(drawn)))
+  const draws = await drawsOf(drawn)
   return seasonOfReach(draws, { ...drawn, said })
 }
 
