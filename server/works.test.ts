@@ -140,7 +140,7 @@ describe('a large import', () => {
     const changing = (async () => {
       for (; !over; changes += 1) {
         await server.command('settingsSave', { change: { noLead: changes % 2 === 0 } }).expect(200)
-        await new Promise((resolve) => setTimeout(resolve, 80))
+        await new Promise((resolve) => setTimeout(resolve, 30))
       }
     })()
     await expect.poll(figuresToCome, { timeout: LONGEST_MS }).toBe(0)

@@ -4,7 +4,7 @@ import { makeTemplate } from '../testing/testServer.ts'
 import type { TestServer } from '../testing/testServer.ts'
 import type { Reader } from './database.ts'
 import { fixedId } from './ids.ts'
-import { among, packedRows } from './ownWords.ts'
+import { among, inserterInto, packedRows } from './ownWords.ts'
 import { pattern } from './schema.ts'
 
 let template: Awaited<ReturnType<typeof makeTemplate>>
@@ -72,5 +72,34 @@ describe('one of many values', () => {
 
   it('finds nothing among none', async () => {
     expect(await db.select({ id: pattern.id }).from(pattern).where(among(pattern.id, []))).toEqual([])
+  })
+})
+
+describe('rows put in one after the other', () => {
+  it('are what the ORM puts in: letters, lists, numbers, what is not there and what is usual', async () => {
+    const row = {
+      name: 'Mouse’s "best" 🪰',
+      nameKey: 'x',
+      purpose: 'imitation',
+      ownMonths: [],
+      fishedHow: ['dry'],
+      waterKinds: [],
+      version: 3,
+    } as const
+    await server.database.write(async (tx) => {
+      const insert = inserterInto(tx, pattern)
+      await insert({ ...row, id: idOf(20), nameKey: 'one', dislike: 0.1 + 0.2 })
+      await insert({ ...row, id: idOf(21), nameKey: 'two', currentDressingId: null })
+      await insert({ ...row, id: idOf(20), nameKey: 'three' })
+      await tx.insert(pattern).values({ ...row, id: idOf(22), nameKey: 'four', currentDressingId: null })
+    })
+    const rows = await db
+      .select()
+      .from(pattern)
+      .where(among(pattern.id, [20, 21, 22].map(idOf)))
+    const byKey = new Map(rows.map((one) => [one.nameKey, one]))
+    expect([...byKey.keys()].sort()).toEqual(['four', 'one', 'two'])
+    expect(byKey.get('one')).toMatchObject({ ...row, nameKey: 'one', dislike: 0.1 + 0.2, roles: [], note: '' })
+    expect({ ...byKey.get('two'), id: '', nameKey: '' }).toEqual({ ...byKey.get('four'), id: '', nameKey: '' })
   })
 })

@@ -1,7 +1,7 @@
-import { sql } from 'drizzle-orm'
+import { getTableColumns, sql } from 'drizzle-orm'
 import type { GetColumnData, SQL } from 'drizzle-orm'
-import type { SQLiteColumn } from 'drizzle-orm/sqlite-core'
-import type { Reader } from './database.ts'
+import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core'
+import type { Reader, Tx } from './database.ts'
 
 /**
  * Rows of a statement in our own words, each cell by its place.
@@ -66,3 +66,27 @@ export async function packedRows<Asked extends Columns>(
 /** That a column has one of some values, however many: a statement takes only so many that are named one by one. */
 export const among = (column: SQLiteColumn, values: readonly string[]): SQL =>
   sql`${column} in (select value from json_each(${JSON.stringify(values)}))`
+
+/**
+ * Puts many rows into a table one after the other, but for those that are there: the statement is built once, which takes
+ * longer than to run it.
+ */
+export function inserterInto<Table extends SQLiteTable>(
+  tx: Pick<Tx, 'insert'>,
+  table: Table,
+): (row: Table['$inferInsert']) => Promise<void> {
+  const columns = Object.entries(getTableColumns(table))
+  const named = Object.fromEntries(columns.map(([key]) => [key, sql`${sql.placeholder(key)}`]))
+  const statement = tx
+    .insert(table)
+    .values(named as Table['$inferInsert'])
+    .onConflictDoNothing()
+    .prepare()
+  return async (row) => {
+    const cells = columns.map(([key, column]) => {
+      const value: unknown = (row as Record<string, unknown>)[key] ?? column.default ?? null
+      return [key, value === null ? null : column.mapToDriverValue(value)]
+    })
+    await statement.run(Object.fromEntries(cells) as Record<string, unknown>)
+  }
+}

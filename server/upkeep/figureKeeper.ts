@@ -20,6 +20,8 @@ const AT_LEAST_MS = 30
 const AT_ONCE = 250
 /** So long a slice of the work waits for answers that are being made. */
 const LONGEST_WAIT_MS = 100
+/** While it brings figures others wait to write, and it waits for less. */
+const LONGEST_WAIT_WRITING_MS = 20
 
 /**
  * Keeps the figures of a database complete. They are worked out before the write that brings them, which others need
@@ -30,6 +32,7 @@ const LONGEST_WAIT_MS = 100
 export function makeFigureKeeper({ db, write }: Database, onFault: (error: unknown) => void): FigureKeeper {
   let running: Promise<void> | null = null
   const breathe = makeBreath(() => giveWay(db, LONGEST_WAIT_MS))
+  const breatheWriting = makeBreath(() => giveWay(db, LONGEST_WAIT_WRITING_MS))
   async function workThrough(): Promise<void> {
     let stretchMs = EVERY_MS
     try {
@@ -39,7 +42,7 @@ export function makeFigureKeeper({ db, write }: Database, onFault: (error: unkno
         const figures = await workOutFigures(db, AT_ONCE, () => performance.now() > untilMs, breathe)
         await write(async (tx) => {
           const isOfNow = lastWriteTo(db, FIGURES_FROM) === reckonedFrom
-          if (isOfNow) await keepFigures(tx, figures)
+          if (isOfNow) await keepFigures(tx, figures, breatheWriting)
           stretchMs = isOfNow ? Math.min(stretchMs * 2, EVERY_MS) : Math.max(stretchMs / 4, AT_LEAST_MS)
         })
         await breath()

@@ -14,6 +14,7 @@ import type { Database, Reader, Tx } from '../db/database.ts'
 import { figureBefore, variantFigure, variantRevision } from '../db/schema.ts'
 import type { RevisionBody } from '../db/schema.ts'
 import { contentHash } from '../db/ids.ts'
+import { inserterInto } from '../db/ownWords.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { makeBreath } from '../clock/breath.ts'
 import { loadMeasurements } from '../read/measurements.ts'
@@ -112,18 +113,25 @@ export async function workOutFigures(
   return figures
 }
 
-/** Keeps figures of recipes that are there and have none. */
-export async function keepFigures(tx: Tx, figures: readonly KeptFigure[]): Promise<void> {
+/**
+ * Keeps figures of recipes that are there and have none.
+ *
+ * @param breathe asked after each one
+ */
+export async function keepFigures(
+  tx: Tx,
+  figures: readonly KeptFigure[],
+  breathe: () => Promise<void> | undefined = makeBreath(),
+): Promise<void> {
   const ids = figures.map(({ variantRevisionId }) => variantRevisionId)
   const there = await tx
     .select({ id: variantRevision.id })
     .from(variantRevision)
     .where(inArray(variantRevision.id, ids))
   const wanted = new Set(there.map(({ id }) => id))
-  const breathe = makeBreath()
+  const insert = inserterInto(tx, variantFigure)
   for (const figure of figures) {
-    if (wanted.has(figure.variantRevisionId))
-      await tx.insert(variantFigure).values(figure).onConflictDoNothing()
+    if (wanted.has(figure.variantRevisionId)) await insert(figure)
     await breathe()
   }
 }
