@@ -83,10 +83,11 @@ export function inserterInto<Table extends SQLiteTable>(
     .onConflictDoNothing()
     .prepare()
   return async (row) => {
-    const cells = columns.map(([key, column]) => {
-      const value: unknown = (row as Record<string, unknown>)[key] ?? column.default ?? null
+    const given = new Map<string, unknown>(Object.entries(row))
+    const cells = columns.map(([key, column]): [string, unknown] => {
+      const value = given.get(key) ?? column.default ?? null
       return [key, value === null ? null : column.mapToDriverValue(value)]
     })
-    await statement.run(Object.fromEntries(cells) as Record<string, unknown>)
+    await statement.run(Object.fromEntries(cells))
   }
 }
