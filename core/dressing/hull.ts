@@ -1,4 +1,5 @@
 import { shankHeightMm } from '../hook/index.ts'
+import { wholeBody } from '../sink/index.ts'
 import type { DragElement } from '../sink/index.ts'
 import type { Fly, FlyComponent } from './fly.ts'
 import { KINDS } from './kinds/index.ts'
@@ -20,20 +21,23 @@ export const hullOf = (fly: Fly): readonly HullSection[] => hullAs(fly, ({ outer
 
 /** The same outline, each component as thick as is said of it. */
 export function hullAs(fly: Fly, outerOf: (component: FlyComponent) => number): readonly HullSection[] {
-  const wound = fly.components.filter(({ kind }) => WOUND.has(KINDS[kind].layer))
-  const sections: HullSection[] = []
+  const wound = fly.components
+    .filter(({ kind }) => WOUND.has(KINDS[kind].layer))
+    .map((component) => ({
+      fromMm: component.fromMm,
+      toMm: component.toMm,
+      outerMm: outerOf(component),
+    }))
+  const sections: { fromMm: number; toMm: number; diameterMm: number }[] = []
   for (let i = 0; i < SLICES; i += 1) {
     const fromMm = (fly.hook.shankMm * i) / SLICES
     const toMm = (fly.hook.shankMm * (i + 1)) / SLICES
     const middle = (fromMm + toMm) / 2
     let diameterMm = fly.hook.wireMm
-    for (const component of wound) {
-      if (component.fromMm <= middle && middle <= component.toMm) {
-        diameterMm = Math.max(diameterMm, outerOf(component))
-      }
-    }
+    for (const stretch of wound)
+      if (stretch.fromMm <= middle && middle <= stretch.toMm) diameterMm = Math.max(diameterMm, stretch.outerMm)
     const last = sections[sections.length - 1]
-    if (last && Math.abs(last.diameterMm - diameterMm) < 1e-9) sections[sections.length - 1] = { ...last, toMm }
+    if (last && Math.abs(last.diameterMm - diameterMm) < 1e-9) last.toMm = toMm
     else sections.push({ fromMm, toMm, diameterMm })
   }
   return sections
@@ -57,12 +61,12 @@ export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
     sections.reduce((sum, { fromMm, toMm, diameterMm }) => sum + of(diameterMm) * (toMm - fromMm), 0)
   const profileMm2 = total((diameterMm) => diameterMm)
   const sectionMm2 = (Math.PI / 4) * Math.max(...sections.map(({ diameterMm }) => diameterMm)) ** 2
-  const whole = {
+  const of = wholeBody({
     volumeMm3: total((diameterMm) => (Math.PI / 4) * diameterMm ** 2),
     surfaceMm2: Math.PI * profileMm2 + 2 * sectionMm2,
     sectionMm2,
     profileMm2,
-  }
+  })
   return sections.map(({ fromMm, toMm, diameterMm }, i) => {
     const xMm = (fromMm + toMm) / 2
     return {
@@ -71,7 +75,8 @@ export function hullElements(fly: Fly, beadMm: number): readonly DragElement[] {
       diameterMm,
       lengthMm: toMm - fromMm,
       shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1),
-      sliceOf: { ...whole, frontMm2: { eyeFirst: eyeFirst[i] ?? 0, bendFirst: bendFirst[i] ?? 0 } },
+      of,
+      frontMm2: { eyeFirst: eyeFirst[i] ?? 0, bendFirst: bendFirst[i] ?? 0 },
     }
   })
 }

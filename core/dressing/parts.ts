@@ -22,10 +22,12 @@ const drinksAtOnce = (material: Material): boolean =>
 const AIRY: ReadonlySet<MaterialKind> = new Set(['cdc', 'foam'])
 const HOLLOW_HAIR = 0.35
 
+const boundInto = (fly: Fly) => fly.components.filter(({ kind }) => is(kind, 'boundIn'))
+
 /** A component in its place, with all that the tying thread binds in. */
-export const seatOf = (component: FlyComponent, fly: Fly): Seat => ({
+export const seatOf = (component: FlyComponent, fly: Fly, boundIn = boundInto(fly)): Seat => ({
   component,
-  boundIn: fly.components.filter(({ kind }) => is(kind, 'boundIn')),
+  boundIn,
   post:
     fly.components.find(
       (other) =>
@@ -39,6 +41,7 @@ export const seatOf = (component: FlyComponent, fly: Fly): Seat => ({
 
 /** All parts of a fly, the hook first, then in tying order. */
 export function partsOf(fly: Fly): readonly Part[] {
+  const boundIn = boundInto(fly)
   return [
     hookPart(fly.hook, fly.hookMaterial),
     ...fly.components.map((component): Part => {
@@ -49,7 +52,7 @@ export function partsOf(fly: Fly): readonly Part[] {
         key,
         kind,
         material,
-        ...KINDS[kind].substance(seatOf(component, fly)),
+        ...KINDS[kind].substance(seatOf(component, fly, boundIn)),
         wettingStrokes: valueOf(material, 'wettingStrokes') * (treated ? FLOATANT.wetting : 1),
         wettingTimeS: valueOf(material, 'wettingTimeS') * (treated ? FLOATANT.wetting : 1),
         filmSupportShare: Math.min(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { partsOf, resolveDressing } from '../dressing/index.ts'
 import { shippedFamilies } from '../material/shipped/catalogue.ts'
-import { faceFlow, flowAt, flyDrag, terminalSpeed } from '../sink/index.ts'
+import { cylinder, faceFlow, flowAt, flyDrag, terminalSpeed } from '../sink/index.ts'
 import type { DragElement } from '../sink/index.ts'
 import { recipe, shippedMaterial } from '../testing/shippedMaterial.ts'
 import { waterAt } from '../water/index.ts'
@@ -54,10 +54,7 @@ describe('a dubbed body', () => {
         const solid = (diameterMm: number): DragElement => ({
           kind: 'body',
           at: { xMm: 4, yMm: 0 },
-          diameterMm,
-          lengthMm: toMm - fromMm,
-          shelteredShare: 0,
-          sliceOf: null,
+          ...cylinder(diameterMm, toMm - fromMm),
         })
         for (const noseDownDeg of [90, 45, 0])
           for (const speed of [30, 200, 600]) {

@@ -37,11 +37,12 @@ function partMasses(parts: readonly Part[], water: WaterProperties): readonly Pa
 /** Slower than this a fly neither falls nor rises to speak of, mm/s. */
 const HOVERING_MM_PER_S = 10
 
+const treated = (parts: readonly Part[], { filmTreatment }: Conditions): readonly Part[] =>
+  filmTreatment === 'floatant' ? withFloatant(parts) : parts
+
 /** The parts as measured and treated, from which everything else follows. */
-export function preparedParts(fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] {
-  const parts = calibratedParts(partsOf(fly), calibration)
-  return conditions.filmTreatment === 'floatant' ? withFloatant(parts) : parts
-}
+export const preparedParts = (fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] =>
+  treated(calibratedParts(partsOf(fly), calibration), conditions)
 
 /**
  * What a fly weighs, whether its parts go on the hook, and how it falls or floats under conditions.
@@ -54,7 +55,8 @@ export function evaluateFly(
   calibration: Calibration = UNCALIBRATED,
 ): FlyReport {
   const water = waterAt(conditions.waterTempC)
-  const parts = preparedParts(fly, conditions, calibration)
+  const untreated = calibratedParts(partsOf(fly), calibration)
+  const parts = treated(untreated, conditions)
   const findings = [...checkFit(fly), ...senseOf(fly)]
   const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
@@ -92,7 +94,7 @@ export function evaluateFly(
     submergedMg: logEstimate(submergedMg, sdMg / submergedMg, reckonedBasis(parts, calibration)),
     ...moving,
     attitude,
-    hung: hangOf(fly, conditions, calibration),
+    hung: hangOf(fly, conditions, calibration, untreated),
     splash: splashOf(common.massMg.value, airDragMgPerMm(elements)),
   }
 }

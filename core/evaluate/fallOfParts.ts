@@ -19,7 +19,8 @@ export const dragElementsOf = (fly: Fly, parts: readonly Part[]): readonly DragE
 /** Weight in water of each part where it acts, with the air that it still holds. */
 export const loadsOf = (parts: readonly Part[], wet: WetState, water: WaterProperties): readonly Load[] =>
   parts.map((part) => ({
-    ...part.at,
+    xMm: part.at.xMm,
+    yMm: part.at.yMm,
     submergedMg: part.massMg - water.densityMgPerMm3 * (part.volumeMm3 + part.airMm3 * airKept(part, wet)),
   }))
 

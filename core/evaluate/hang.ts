@@ -1,5 +1,5 @@
 import { partsOf, pinMm } from '../dressing/index.ts'
-import type { Fly } from '../dressing/index.ts'
+import type { Fly, Part } from '../dressing/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { sizeNumber } from '../material/index.ts'
 import { hungNoseDownDeg } from '../sink/index.ts'
@@ -27,16 +27,21 @@ export function tiltFromLevelDeg(noseDownDeg: number): number {
 }
 
 /** How a fly hangs from its eye, and for a balanced one how long its pin must be to hang level. */
-export function hangOf(fly: Fly, conditions: Conditions, calibration: Calibration): Hang {
+export function hangOf(
+  fly: Fly,
+  conditions: Conditions,
+  calibration: Calibration,
+  parts = calibratedParts(partsOf(fly), calibration),
+): Hang {
   const water = waterAt(conditions.waterTempC)
   const eye = eyeCentre(fly.hook)
-  const hungAt = (tried: Fly) =>
-    hungNoseDownDeg(loadsOf(calibratedParts(partsOf(tried), calibration), conditions.wet, water), eye)
-  const noseDownDeg = hungAt(fly)
+  const hungAt = (tried: readonly Part[]) => hungNoseDownDeg(loadsOf(tried, conditions.wet, water), eye)
+  const noseDownDeg = hungAt(parts)
   const bead = fly.components.find((component) => pinMm(component) !== null)
   const pointUp = Math.abs(noseDownDeg) > 90
   if (!bead?.lengthMm) return { noseDownDeg, pointUp, pin: null }
-  const tilt = (lengthMm: number) => tiltFromLevelDeg(hungAt(withPin(fly, lengthMm)))
+  const tilt = (lengthMm: number) =>
+    tiltFromLevelDeg(hungAt(calibratedParts(partsOf(withPin(fly, lengthMm)), calibration)))
   const levelAtMm = levelLength(tilt)
   return {
     noseDownDeg,

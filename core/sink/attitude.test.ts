@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { waterAt } from '../water/index.ts'
-import { hungNoseDownDeg, restingAttitude, ringOfAxes, weightCentre } from './index.ts'
+import { cylinder, hungNoseDownDeg, restingAttitude, ringOfAxes, weightCentre } from './index.ts'
 import type { Balance, DragElement } from './index.ts'
 
 const water = waterAt(10)
@@ -62,14 +62,7 @@ describe('restingAttitude', () => {
   })
 
   it('lets a bare slender body lie across its fall', () => {
-    const body: DragElement = {
-      kind: 'body',
-      at: { xMm: 5, yMm: 0 },
-      diameterMm: 1,
-      lengthMm: 10,
-      shelteredShare: 0,
-      sliceOf: null,
-    }
+    const body: DragElement = { kind: 'body', at: { xMm: 5, yMm: 0 }, ...cylinder(1, 10) }
     expect(Math.abs(restingAttitude(fly([body], 5, -0.001)).noseDownDeg)).toBeLessThan(2)
   })
 })

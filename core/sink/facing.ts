@@ -2,13 +2,12 @@ import type { Fluid } from '../water/index.ts'
 import {
   axialCylinderForce,
   bluffFriction,
-  bluffOutline,
   cylinderDragCoefficient,
   sphereDragCoefficient,
   turnedAcross,
 } from './dragLaws.ts'
 import type { BluffShape } from './dragLaws.ts'
-import type { BodyElement, Coat, DragElement, Envelope, SlicedBody, StrandsElement } from './dragElement.ts'
+import type { DragElement, Envelope, Slice, StrandsElement, WholeBody } from './dragElement.ts'
 import { radians } from '../number/index.ts'
 
 /** How the water meets a fly: its direction past the fly, in the plane of the hook. */
@@ -41,8 +40,7 @@ export type Facing =
   | { readonly kind: 'sphere'; readonly diameterMm: number; readonly count: number }
   | {
       readonly kind: 'body'
-      readonly equivalentMm: number
-      readonly sectionMm2: number
+      readonly of: WholeBody
       readonly shape: BluffShape
       /** its share of the friction of the whole body */
       readonly friction: number
@@ -75,57 +73,19 @@ const FOLD_REFERENCE_MM_PER_S = 300
 /** A bundle that hardly moves does not open further than this over its state at 300 mm/s. */
 const LARGEST_UNFOLDING = 1.6
 
-type Cylinder = Pick<BodyElement, 'diameterMm' | 'lengthMm' | 'shelteredShare' | 'sliceOf'>
-
-/** A whole body as the only slice of itself. */
-function wholeOf({ diameterMm, lengthMm }: Cylinder): SlicedBody {
-  const section = (Math.PI / 4) * diameterMm ** 2
-  return {
-    volumeMm3: section * lengthMm,
-    surfaceMm2: Math.PI * diameterMm * lengthMm + 2 * section,
-    sectionMm2: section,
-    profileMm2: diameterMm * lengthMm,
-    frontMm2: { eyeFirst: section, bendFirst: section },
-  }
-}
-
-/** What of a body does not change as it turns. */
-interface Outline {
-  readonly whole: SlicedBody
-  readonly equivalentMm: number
-  readonly sectionMm2: number
-  readonly shape: BluffShape
-}
-
-/** A fly is turned to many flows: what does not change is worked out once for each of its bodies. */
-const outlines = new WeakMap<Cylinder, Outline>()
-
-function outlineOf(body: Cylinder): Outline {
-  const known = outlines.get(body)
-  if (known) return known
-  const whole = body.sliceOf ?? wholeOf(body)
-  const equivalentMm = Math.cbrt((6 / Math.PI) * whole.volumeMm3)
-  const sectionMm2 = (Math.PI / 4) * equivalentMm ** 2
-  const shape = bluffOutline(Math.min((4 * sectionMm2) / whole.surfaceMm2, 1))
-  const outline = { whole, equivalentMm, sectionMm2, shape }
-  outlines.set(body, outline)
-  return outline
-}
-
-function faceBody(body: Cylinder, flow: Flow): FacedBody {
-  const { whole, equivalentMm, sectionMm2, shape } = outlineOf(body)
+function faceBody(slice: Slice, flow: Flow): FacedBody {
+  const { of, frontMm2, diameterMm, lengthMm, shelteredShare } = slice
   const along = Math.min(Math.abs(flow.x), 1)
   const across = Math.sqrt(1 - along ** 2)
-  const facing = whole.sectionMm2 * along + whole.profileMm2 * across
-  const front = flow.x >= 0 ? whole.frontMm2.eyeFirst : whole.frontMm2.bendFirst
-  const profile = body.diameterMm * body.lengthMm
-  const exposed = 1 - body.shelteredShare * Math.max(flow.x, 0)
+  const facing = of.sectionMm2 * along + of.profileMm2 * across
+  const front = flow.x >= 0 ? frontMm2.eyeFirst : frontMm2.bendFirst
+  const profile = diameterMm * lengthMm
+  const exposed = 1 - shelteredShare * Math.max(flow.x, 0)
   return {
     kind: 'body',
-    equivalentMm,
-    sectionMm2,
-    shape: turnedAcross(shape, sectionMm2 / facing),
-    friction: profile / whole.profileMm2,
+    of,
+    shape: turnedAcross(of.shape, of.ballMm2 / facing),
+    friction: profile / of.profileMm2,
     exposed: ((front * along + profile * across) / facing) * exposed,
     // cross-flow principle: what pushes across the body is split from what pushes along it
     lean: ((profile - front) / facing) * flow.x * flow.y * exposed,
@@ -148,28 +108,11 @@ function faceStrands(element: StrandsElement, flow: Flow): Facing {
   return { kind: 'strands', element, aspects, cap: capOf(element.envelope, flow) }
 }
 
-const cylinders = new WeakMap<Coat, { readonly outline: Cylinder; readonly core: Cylinder }>()
-
-/** The outline of hairs and the body that they stand out of, as bodies apart. */
-function cylindersOf(coat: Coat) {
-  const known = cylinders.get(coat)
-  if (known) return known
-  const of = (diameterMm: number): Cylinder => ({
-    diameterMm,
-    lengthMm: coat.lengthMm,
-    shelteredShare: 0,
-    sliceOf: null,
-  })
-  const made = { outline: of(coat.outlineMm), core: of(coat.coreMm) }
-  cylinders.set(coat, made)
-  return made
-}
-
 function capOf(envelope: Envelope | null, flow: Flow): Cap {
   if (!envelope) return { kind: 'area', mm2: Infinity }
   if (envelope.kind === 'coat') {
-    const { outline, core } = cylindersOf(envelope)
-    return { kind: 'coat', outline: faceBody(outline, flow), core: faceBody(core, flow), share: envelope.share }
+    const { outline, core, share } = envelope
+    return { kind: 'coat', outline: faceBody(outline, flow), core: faceBody(core, flow), share }
   }
   const along = Math.min(Math.abs(flow.x), 1)
   const mm2 = envelope.alongMm2 * along + envelope.acrossMm2 * Math.sqrt(1 - along ** 2)
@@ -206,7 +149,7 @@ export function pushOn(facing: Facing, speed: number, water: Fluid, push: Push):
     }
     case 'body':
       push.along = bodyDrag(facing, speed, water)
-      push.left = 0.5 * density * speed ** 2 * facing.sectionMm2 * facing.shape.pressure * facing.lean
+      push.left = 0.5 * density * speed ** 2 * facing.of.ballMm2 * facing.shape.pressure * facing.lean
       return
     case 'strands':
       pushOnStrands(facing, speed, water, push)
@@ -215,11 +158,11 @@ export function pushOn(facing: Facing, speed: number, water: Fluid, push: Push):
 
 /** Push of the water on a body along the flow, mg·mm/s². */
 function bodyDrag(body: FacedBody, speed: number, water: Fluid): number {
-  const { shape, equivalentMm, sectionMm2, friction, exposed } = body
+  const { shape, of, friction, exposed } = body
   const { densityMgPerMm3: density, viscosityMgPerMmS: viscosity } = water
   const coefficient =
-    bluffFriction(shape, (density * speed * equivalentMm) / viscosity) * friction + shape.pressure * exposed
-  return 0.5 * density * speed ** 2 * sectionMm2 * coefficient
+    bluffFriction(shape, (density * speed * of.ballMm) / viscosity) * friction + shape.pressure * exposed
+  return 0.5 * density * speed ** 2 * of.ballMm2 * coefficient
 }
 
 /** What strands drag at most, mg·mm/s², folded back to this share of their outline; no hair opens beyond its own. */

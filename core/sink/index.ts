@@ -5,7 +5,7 @@ export {
   cylinderDragCoefficient,
   sphereDragCoefficient,
 } from './dragLaws.ts'
-export { discOfAxes, ringOfAxes } from './dragElement.ts'
+export { cylinder, discOfAxes, ringOfAxes, wholeBody } from './dragElement.ts'
 export type { Direction, DragElement, Envelope, FlySpot } from './dragElement.ts'
 export { faceFlow, flowAt, pushOn } from './facing.ts'
 export type { Facing, Flow, Push } from './facing.ts'

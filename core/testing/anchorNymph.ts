@@ -1,5 +1,5 @@
 import { waterAt } from '../water/index.ts'
-import { ringOfAxes } from '../sink/dragElement.ts'
+import { cylinder, ringOfAxes } from '../sink/dragElement.ts'
 import type { Direction, DragElement, FlySpot } from '../sink/dragElement.ts'
 import { faceFlow, flowAt } from '../sink/facing.ts'
 import type { FallModel } from '../sink/fallModel.ts'
@@ -80,10 +80,7 @@ function elementsOf(choice: AnchorChoice): readonly DragElement[] {
     {
       kind: 'body',
       at: at(4.5),
-      diameterMm,
-      lengthMm: 5,
-      shelteredShare: Math.min((beadMm / diameterMm) ** 2, 1),
-      sliceOf: null,
+      ...cylinder(diameterMm, 5, Math.min((beadMm / diameterMm) ** 2, 1)),
     },
     hairsInEnvelope,
     strands(at(8.8, -2), 1, 0.41, 4.0, [UPRIGHT]),

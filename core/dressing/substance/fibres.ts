@@ -1,5 +1,5 @@
 import { linearMassMgPerMm, propertyOf, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
-import { discOfAxes, ringOfAxes } from '../../sink/index.ts'
+import { cylinder, discOfAxes, ringOfAxes } from '../../sink/index.ts'
 import type { Direction, DragElement, FlySpot } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import { perFibreMgPerMm, perPieceMgPerMm, pieceMm, tiedInStrands } from '../bunch.ts'
@@ -93,10 +93,7 @@ const hasKnee = ({ formed }: FlyComponent) => formed === 'knotted' || formed ===
 const fingerElement = (at: FlySpot, diameterMm: number, lengthMm: number): DragElement => ({
   kind: 'body',
   at,
-  diameterMm,
-  lengthMm: Math.max(lengthMm, 0.05),
-  shelteredShare: 0,
-  sliceOf: null,
+  ...cylinder(diameterMm, Math.max(lengthMm, 0.05)),
 })
 
 /** Fibres tied in by one end: tail, legs, shuck, wing, post, gills. */

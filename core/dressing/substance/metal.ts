@@ -1,4 +1,5 @@
 import { propertyOf, sizeNumber, valueOf } from '../../material/index.ts'
+import { cylinder } from '../../sink/index.ts'
 import { sdOfLog } from '../../uncertainty/index.ts'
 import { beadCentreMm, makeBead } from '../bead.ts'
 import { CONE } from '../cone.ts'
@@ -78,9 +79,7 @@ export function coneSubstance(seat: Seat): Substance {
   return substance(seat, volumeMm3 * valueOf(component.material, 'densityMgPerMm3'), {
     volumeMm3,
     at,
-    elements: [
-      { kind: 'body', at, diameterMm: 0.8 * diameterMm, lengthMm, shelteredShare: 0.4, sliceOf: null },
-    ],
+    elements: [{ kind: 'body', at, ...cylinder(0.8 * diameterMm, lengthMm, 0.4) }],
     massSdLog: spreadOf(seat),
   })
 }

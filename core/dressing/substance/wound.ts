@@ -1,6 +1,6 @@
 import { linearMassMgPerMm, sizeNumber, strandDiameterMm, valueOf } from '../../material/index.ts'
 import type { Material } from '../../material/index.ts'
-import { ringOfAxes } from '../../sink/index.ts'
+import { cylinder, ringOfAxes } from '../../sink/index.ts'
 import type { DragElement } from '../../sink/index.ts'
 import type { FlyComponent } from '../fly.ts'
 import { perPieceMgPerMm, tiedInStrands } from '../bunch.ts'
@@ -104,9 +104,8 @@ export function hairySubstance(seat: Seat, massMg: number, hairs: Hairs): Substa
         foldExponent: valueOf(material, 'foldExponent'),
         envelope: {
           kind: 'coat',
-          lengthMm,
-          coreMm: solidOuterMm(component),
-          outlineMm: outerMm,
+          core: cylinder(solidOuterMm(component), lengthMm),
+          outline: cylinder(outerMm, lengthMm),
           share: Math.min(valueOf(material, 'dragEnvelope'), 1),
         },
       },
@@ -163,9 +162,8 @@ function guardHairs(seat: Seat, lengthMm: number): DragElement {
     foldExponent: valueOf(material, 'foldExponent'),
     envelope: {
       kind: 'coat',
-      lengthMm,
-      coreMm: outerMm,
-      outlineMm: spreadMm,
+      core: cylinder(outerMm, lengthMm),
+      outline: cylinder(spreadMm, lengthMm),
       share: Math.min(valueOf(material, 'dragEnvelope'), 1),
     },
   }
