@@ -40,21 +40,17 @@ export function palettesApart(
 ): PalettesApart {
   const left = first.map(({ share }) => share)
   const wanted = second.map(({ share }) => share)
-  const theirs = labs(second)
-  const pairs = labs(first).flatMap((x, i) =>
-    theirs.map((y, j) => ({
-      i,
-      j,
-      far: Math.sqrt(
-        (lightness * (x.l - y.l)) ** 2 + (chroma * (x.a - y.a)) ** 2 + (chroma * (x.b - y.b)) ** 2,
-      ),
-    })),
-  )
+  const pairs: { readonly i: number; readonly j: number; readonly far: number }[] = []
+  for (const [i, x] of labs(first).entries())
+    for (const [j, y] of labs(second).entries()) {
+      const [l, a, b] = [lightness * (x.l - y.l), chroma * (x.a - y.a), chroma * (x.b - y.b)]
+      pairs.push({ i, j, far: Math.sqrt(l ** 2 + a ** 2 + b ** 2) })
+    }
   let [nearest, moved] = [0, 0]
-  const seen = new Set<number>()
+  const met: boolean[] = []
   for (const { i, j, far } of pairs.sort((a, b) => a.far - b.far)) {
-    if (!seen.has(i)) nearest += (first[i]?.share ?? 0) * far
-    seen.add(i)
+    if (!met[i]) nearest += (first[i]?.share ?? 0) * far
+    met[i] = true
     const share = Math.min(left[i] ?? 0, wanted[j] ?? 0)
     left[i] = (left[i] ?? 0) - share
     wanted[j] = (wanted[j] ?? 0) - share

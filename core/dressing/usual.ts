@@ -5,12 +5,14 @@ import type { Component, Dressing, Swap, Variant } from './dressing.ts'
 import { KINDS } from './kinds/index.ts'
 
 /** Of some amounts those that a component does not say. */
-const unsaid = (component: Component, amounts: Amounts): Amounts =>
-  Object.fromEntries(
-    AMOUNTS.flatMap((amount) =>
-      component[amount] === undefined && amounts[amount] !== undefined ? [[amount, amounts[amount]]] : [],
-    ),
-  )
+function unsaid(component: Component, amounts: Amounts): Amounts {
+  const left: { -readonly [Amount in keyof Amounts]: Amounts[Amount] } = {}
+  for (const amount of AMOUNTS) {
+    const value = amounts[amount]
+    if (value !== undefined && component[amount] === undefined) left[amount] = value
+  }
+  return left
+}
 
 /** What a line of these goods is usually tied with, where it says nothing of it. */
 export const usualAmounts = (component: Component, material: Material): Amounts =>
