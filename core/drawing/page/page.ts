@@ -55,7 +55,8 @@ export function emptyPage(pxPerMm: number, keepsPaths = true): Page {
     return [right10, down10]
   }
   const open = (points: readonly Point[]) => {
-    const spots = points.map(([x, y]) => spot(x, y))
+    const spots: Spot[] = []
+    for (const [x, y] of points) spots.push(spot(x, y))
     return keepsPaths ? lineThrough(spots) : ''
   }
   const thinnestMm = THINNEST_PX[level.name] / pxPerMm

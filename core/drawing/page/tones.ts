@@ -7,16 +7,18 @@ const SLATE = '#5d6672'
 /** Lighter than this, an edge would be lost on white paper. */
 const PALE = 0.62
 
-const channels = (hex: string) => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16))
+const channels = (hex: string): readonly [red: number, green: number, blue: number] => {
+  const all = parseInt(hex.slice(1), 16)
+  return [all >> 16, (all >> 8) & 255, all & 255]
+}
 
 /** A share of the way from one colour to another. */
 export function mixed(from: string, to: string, share: number): string {
-  const [a, b] = [channels(from), channels(to)]
-  const hex = a.map((channel, i) => {
-    const value = clamp(Math.round(channel + ((b[i] ?? 0) - channel) * share), 0, 255)
-    return value.toString(16).padStart(2, '0')
-  })
-  return `#${hex.join('')}`
+  const [red, green, blue] = channels(from)
+  const [toRed, toGreen, toBlue] = channels(to)
+  const between = (a: number, b: number) => clamp(Math.round(a + (b - a) * share), 0, 255)
+  const all = (between(red, toRed) << 16) | (between(green, toGreen) << 8) | between(blue, toBlue)
+  return `#${all.toString(16).padStart(6, '0')}`
 }
 
 /** A colour darker, −1 to 0, or lighter, 0 to 1. */
@@ -25,7 +27,7 @@ export const shaded = (hex: string, by: number): string =>
 
 /** How light a colour looks, 0 to 1. */
 export function lightness(hex: string): number {
-  const [r = 0, g = 0, b = 0] = channels(hex)
+  const [r, g, b] = channels(hex)
   return (0.3 * r + 0.59 * g + 0.11 * b) / 255
 }
 
