@@ -1,6 +1,7 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { CommandInput, PatternsView, SettingsChange, StoresView } from '../contract/index.ts'
 import { fixedId } from './db/ids.ts'
+import { variantFigure } from './db/schema.ts'
 import { seedShipped } from './upkeep/seed.ts'
 import { makeTemplate } from './testing/testServer.ts'
 import type { TestServer } from './testing/testServer.ts'
@@ -175,6 +176,16 @@ describe('flies to be told apart', () => {
     expect((await patterns()).toldApart.marks).toEqual([
       { variantId: id('d:B'), metal: 'brass', expected: 'tan', found: 'red' },
     ])
+  })
+})
+
+describe('flies whose figures are not worked out yet', () => {
+  it('are told of nothing, least of all of what is wrong with another', async () => {
+    await saveSettings({
+      weightCode: { marks: { tungsten: 'tan', brass: 'red', none: null }, on: ['jigHooks'] },
+    })
+    await server.database.write((tx) => tx.delete(variantFigure))
+    expect((await patterns()).toldApart).toEqual({ pairs: [], marks: [] })
   })
 })
 

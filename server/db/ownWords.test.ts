@@ -1,11 +1,11 @@
-import { getTableColumns, sql } from 'drizzle-orm'
+import { eq, getTableColumns, sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { makeTemplate } from '../testing/testServer.ts'
 import type { TestServer } from '../testing/testServer.ts'
 import type { Reader } from './database.ts'
 import { fixedId } from './ids.ts'
 import { among, inserterInto, packedRows } from './ownWords.ts'
-import { pattern } from './schema.ts'
+import { compartment, pattern } from './schema.ts'
 
 let template: Awaited<ReturnType<typeof makeTemplate>>
 let server: TestServer
@@ -52,6 +52,19 @@ describe('rows packed into one cell', () => {
     expect(packed).toEqual(read)
     expect(packed.map(({ name }) => name)).toEqual([NAMES[3], NAMES[0], NAMES[2], NAMES[1], NAMES[4]])
     expect(packed[0]).toMatchObject({ roles: ['muted'], ownMonths: [4], archivedAtMs: null })
+  })
+
+  it('are what the ORM reads of two tables, one of them under a name', async () => {
+    const asked = { pattern: COLUMNS, label: compartment.label }
+    const join = sql`from ${pattern} left join ${compartment} on ${compartment.label} = ${pattern.name}`
+    const packed = await packedRows(db, asked, join, sql`${pattern.nameKey}`)
+    const read = await db
+      .select(asked)
+      .from(pattern)
+      .leftJoin(compartment, eq(compartment.label, pattern.name))
+      .orderBy(pattern.nameKey)
+    expect(packed).toEqual(read)
+    expect(packed.map(({ label }) => label).every((label) => label === null)).toBe(true)
   })
 
   it('are none where there are none', async () => {

@@ -1,6 +1,7 @@
-import { getTableColumns, sql } from 'drizzle-orm'
+import { getTableColumns, is, sql } from 'drizzle-orm'
 import type { GetColumnData, SQL } from 'drizzle-orm'
-import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core'
+import { SQLiteColumn } from 'drizzle-orm/sqlite-core'
+import type { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import type { Reader, Tx } from './database.ts'
 
 /**
@@ -28,39 +29,59 @@ export async function packedIn<Rows>(db: Pick<Reader, 'values'>, statement: SQL)
 }
 
 type Columns = Readonly<Record<string, SQLiteColumn>>
-type RowOf<Asked extends Columns> = { -readonly [Key in keyof Asked]: GetColumnData<Asked[Key]> }
+type Asked = Readonly<Record<string, SQLiteColumn | Columns>>
+type RowOf<Fields> = {
+  -readonly [Key in keyof Fields]: Fields[Key] extends SQLiteColumn
+    ? GetColumnData<Fields[Key]>
+    : RowOf<Fields[Key]>
+}
+
+const isColumn = (one: SQLiteColumn | Columns): one is SQLiteColumn => is(one, SQLiteColumn)
+
+/** The cell of a column as JSON has it. */
+function cellOf(column: SQLiteColumn): SQL {
+  if (column.getSQLType() === 'real') throw new Error(`${column.name} is a real, which would lose digits`)
+  return column.dataType === 'json' ? sql`json(${column})` : sql`${column}`
+}
+
+/** Reads what was asked out of the cells of a row, in the order in which it names its columns, which it adds to `cells`. */
+function readerOf(asked: Asked, cells: SQL[]): (row: readonly unknown[]) => unknown {
+  const fields = Object.entries(asked).map(([key, one]): [string, (row: readonly unknown[]) => unknown] => {
+    if (!isColumn(one)) return [key, readerOf(one, cells)]
+    const at = cells.push(cellOf(one)) - 1
+    const asStored =
+      one.dataType === 'json' || one.mapFromDriverValue === SQLiteColumn.prototype.mapFromDriverValue
+    return [key, (row) => (asStored || row[at] === null ? row[at] : one.mapFromDriverValue(row[at]))]
+  })
+  return (row) => {
+    // filled one by one: from a list of entries it takes five times as long
+    const read: Record<string, unknown> = {}
+    for (const [key, valueIn] of fields) read[key] = valueIn(row)
+    return read
+  }
+}
 
 /**
  * Rows of some columns out of one cell, as `packedIn` has them.
  *
- * @param columns no reals among them: JSON made by the database has fifteen of their digits
+ * @param asked   columns, or those of a table under a name; no reals among them: JSON made by the database has fifteen of
+ *                their digits
  * @param from    what follows the columns in the statement, from its `from` on
  * @param orderBy how the rows follow one another
  */
-export async function packedRows<Asked extends Columns>(
+export async function packedRows<Fields extends Asked>(
   db: Pick<Reader, 'values'>,
-  columns: Asked,
+  asked: Fields,
   from: SQL,
   orderBy: SQL,
-): Promise<readonly RowOf<Asked>[]> {
-  const asked = Object.entries(columns)
-  const real = asked.find(([, column]) => column.getSQLType() === 'real')
-  if (real) throw new Error(`${real[0]} is a real, which would lose digits`)
-  const cells = sql.join(
-    asked.map(([, column]) => sql`${column}`),
-    sql`, `,
-  )
+): Promise<readonly RowOf<Fields>[]> {
+  const cells: SQL[] = []
+  const read = readerOf(asked, cells)
   const rows = await packedIn<readonly unknown[][]>(
     db,
-    sql`select json_group_array(json_array(${cells}) order by ${orderBy}) ${from}`,
+    sql`select json_group_array(json_array(${sql.join(cells, sql`, `)}) order by ${orderBy}) ${from}`,
   )
-  return rows.map((row) => {
-    // filled one by one: from a list of entries it takes five times as long
-    const read: Record<string, unknown> = {}
-    for (const [at, [key, column]] of asked.entries())
-      read[key] = row[at] === null ? null : column.mapFromDriverValue(row[at])
-    return read as RowOf<Asked>
-  })
+  return rows.map((row) => read(row) as RowOf<Fields>)
 }
 
 /** That a column has one of some values, however many: a statement takes only so many that are named one by one. */

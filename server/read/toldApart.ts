@@ -1,19 +1,17 @@
 import { bearsMarks, checkMark, lookAlikes, looksOf, resolveDressing } from '../../core/index.ts'
 import type { MarkFault, WeightCode } from '../../core/index.ts'
 import type { PatternsView } from '../../contract/index.ts'
-import { eq, inArray } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { family, food, foodStage, material, patternServes, setting, variantRevision } from '../db/schema.ts'
-import type { RevisionBody } from '../db/schema.ts'
+import { among, packedRows } from '../db/ownWords.ts'
+import { mapOf } from './grouped.ts'
 import { loadMaterials, materialIdsOf } from './materials.ts'
 import { loadVariants } from './variants.ts'
-import type { VariantRow } from './variants.ts'
+import type { FigureRow, VariantRow } from './variants.ts'
 
 type ToldApart = PatternsView['toldApart']
-
-/** Recipes read by one statement. */
-const AT_ONCE = 500
 
 /** Patterns that stand for a midge's pupa. */
 async function midgePupaPatterns(db: Reader): Promise<ReadonlySet<string>> {
@@ -35,25 +33,34 @@ interface Told {
   readonly fault: MarkFault | null
 }
 
+/** A fly whose figure is known. */
+type Weighed = VariantRow & { readonly figure: FigureRow }
+const isWeighed = (row: VariantRow): row is Weighed => row.figure !== null
+
 const keptTold = keptFor<Reader, Map<string, Told | null>>(() => new Map())
 
 /** What tells the flies of recipes apart, by recipe; null for what is no fly. A recipe never changes, so it is kept. */
 async function toldOf(
   db: Reader,
-  variants: readonly VariantRow[],
+  variants: readonly Weighed[],
   code: WeightCode | null,
   pupae: ReadonlySet<string>,
 ) {
   const kept = keptTold(db)
-  const keyOf = ({ variant, figure }: VariantRow) =>
-    JSON.stringify([figure?.inputHash, pupae.has(variant.patternId), code])
+  const keyOf = ({ variant, figure }: Weighed) =>
+    JSON.stringify([figure.inputHash, pupae.has(variant.patternId), code])
   const unknown = variants.filter((row) => !kept.has(keyOf(row)))
-  const bodies = new Map<string, RevisionBody>()
-  for (let at = 0; at < unknown.length; at += AT_ONCE) {
-    const ids = unknown.slice(at, at + AT_ONCE).map(({ variant }) => variant.currentRevisionId)
-    for (const { id, body } of await db.select().from(variantRevision).where(inArray(variantRevision.id, ids)))
-      bodies.set(id, body)
-  }
+  const { id, body } = variantRevision
+  const recipes = await packedRows(
+    db,
+    { id, body },
+    sql`from ${variantRevision} where ${among(
+      id,
+      unknown.map(({ variant }) => variant.currentRevisionId),
+    )}`,
+    sql`${id}`,
+  )
+  const bodies = mapOf(recipes, (recipe) => [recipe.id, recipe.body])
   const materials = await loadMaterials(db, [...bodies.values()].flatMap(materialIdsOf))
   for (const row of unknown) {
     const body = bodies.get(row.variant.currentRevisionId)
@@ -66,7 +73,7 @@ async function toldOf(
   }
   return variants.flatMap((row) => {
     const told = kept.get(keyOf(row))
-    return told ? [{ id: row.variant.id, massMg: row.figure?.massMg ?? 0, ...told }] : []
+    return told ? [{ id: row.variant.id, massMg: row.figure.massMg ?? 0, ...told }] : []
   })
 }
 
@@ -74,7 +81,7 @@ async function readToldApart(db: Reader): Promise<ToldApart> {
   const [row] = await db.select().from(setting)
   const code = row?.body.weightCode ?? null
   const pupae = code ? await midgePupaPatterns(db) : new Set<string>()
-  const flies = await toldOf(db, await loadVariants(db), code, pupae)
+  const flies = await toldOf(db, (await loadVariants(db)).filter(isWeighed), code, pupae)
   return {
     pairs: lookAlikes(flies.filter(({ massMg }) => massMg > 0)).map(({ lighterId, heavierId, ratio }) => ({
       lighterId,

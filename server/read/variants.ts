@@ -78,14 +78,13 @@ async function readBills(db: Reader, revisionIds: readonly VariantRevisionId[]) 
 const loadNamed = keptUntilWrite(readNamed, [variant, pattern])
 
 async function readNamed(db: Reader) {
-  const rows = await packedRows(
+  return packedRows(
     db,
-    { ...getTableColumns(variant), patternName: pattern.name, fishedHow: pattern.fishedHow },
+    { variant: getTableColumns(variant), patternName: pattern.name, fishedHow: pattern.fishedHow },
     sql`from ${variant} inner join ${pattern} on ${pattern.id} = ${variant.patternId}
       where ${variant.archivedAtMs} is null and ${pattern.archivedAtMs} is null`,
     sql`${pattern.nameKey}, ${variant.position}`,
   )
-  return rows.map(({ patternName, fishedHow, ...row }) => ({ variant: row, patternName, fishedHow }))
 }
 
 /** Variants with their figures, whatever of them is on hand. */
