@@ -76,13 +76,13 @@ export const planPattern = z.object({
   timedFlies: z.number(),
   meantFor: z.array(foodStageId),
   purpose: z.enum(['imitation', 'attractor', 'searching']),
-  roles: z.array(z.enum(ROLES)),
+  roles: z.array(z.enum(ROLES)).readonly(),
   /** months, 1 to 12, of an attractor or a searching pattern; empty for all */
-  ownMonths: z.array(z.number()),
+  ownMonths: z.array(z.number()).readonly(),
   /** ways in which it is fished */
   ways: z.array(z.enum(TECHNIQUES)),
   /** kinds of water on which it is fished */
-  waters: z.array(z.enum(WATER_KINDS)),
+  waters: z.array(z.enum(WATER_KINDS)).readonly(),
 })
 
 /** A variant that the plan may choose, with what it takes. */

@@ -1,4 +1,4 @@
-import { asc, eq, isNull, ne, sql } from 'drizzle-orm'
+import { eq, ne, sql } from 'drizzle-orm'
 import type { Reader } from '../db/database.ts'
 import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { among, packedIn, packedRows } from '../db/ownWords.ts'
@@ -31,16 +31,17 @@ async function readServed(db: Reader) {
   )
 }
 
-/** Patterns that are not put away, by name. */
-export const loadNames = keptUntilWrite(readNames, [pattern])
+/** Patterns that are not put away, by name: what lists show and what they are fished for. */
+export const loadPatterns = keptUntilWrite(readPatterns, [pattern])
 
-/** Patterns that are not put away, by name. */
-async function readNames(db: Reader) {
-  return db
-    .select({ id: pattern.id, name: pattern.name, purpose: pattern.purpose, roles: pattern.roles })
-    .from(pattern)
-    .where(isNull(pattern.archivedAtMs))
-    .orderBy(asc(pattern.nameKey))
+async function readPatterns(db: Reader) {
+  const { id, name, purpose, roles, ownMonths, fishedHow, waterKinds } = pattern
+  return packedRows(
+    db,
+    { id, name, purpose, roles, ownMonths, fishedHow, waterKinds },
+    sql`from ${pattern} where ${pattern.archivedAtMs} is null`,
+    sql`${pattern.nameKey}`,
+  )
 }
 
 /** Which patterns serve which stages. */
@@ -95,20 +96,17 @@ async function partsOf(db: Reader): Promise<ReadonlyMap<string, Parts>> {
 }
 
 /** What changes at the bench from one recipe to another, and what each pattern is meant for. */
-export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, patternServes, pattern])
+export const loadSetups = keptUntilWrite(readSetups, [variantRevision, variant, patternServes, loadPatterns])
 
 /** What changes at the bench from one recipe to another, and what each pattern is meant for and how it is liked. */
 async function readSetups(db: Reader) {
   const parts = await partsOf(db)
   const serves = await db.select().from(patternServes).orderBy(IN_ORDER)
-  const { id, name, purpose, roles, ownMonths, fishedHow, waterKinds } = pattern
-  const patterns = await packedRows(
-    db,
-    { id, name, purpose, roles, ownMonths, fishedHow, waterKinds },
-    sql`from ${pattern} where ${pattern.archivedAtMs} is null`,
-    sql`${pattern.nameKey}`,
-  )
-  const disliked = await db.select({ id, dislike: pattern.dislike }).from(pattern).where(ne(pattern.dislike, 0))
+  const patterns = await loadPatterns(db)
+  const disliked = await db
+    .select({ id: pattern.id, dislike: pattern.dislike })
+    .from(pattern)
+    .where(ne(pattern.dislike, 0))
   const dislikes = mapOf(disliked, ({ id, dislike }) => [id, dislike])
   return {
     parts,

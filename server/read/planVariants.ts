@@ -58,10 +58,10 @@ async function readUntimedPatterns(db: Reader): Promise<PlanView['patterns']> {
     timedFlies: 0,
     meantFor: (meantFor.get(id) ?? []).map(({ foodStageId }) => foodStageId),
     purpose,
-    roles: [...roles],
-    ownMonths: [...ownMonths],
+    roles,
+    ownMonths,
     ways: techniquesAmong(fishedHow),
-    waters: [...waterKinds],
+    waters: waterKinds,
   }))
 }
 

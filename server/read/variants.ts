@@ -7,6 +7,8 @@ import { keptFor, keptUntilWrite } from '../db/kept.ts'
 import { among, packedRows } from '../db/ownWords.ts'
 import { pattern, variant, variantFigure, variantRevision } from '../db/schema.ts'
 import { loadBalances } from './balances.ts'
+import { grouped } from './grouped.ts'
+import { loadPatterns } from './patterns.ts'
 
 /** A variant with what lists show of it. */
 export interface VariantRow {
@@ -75,15 +77,18 @@ async function readBills(db: Reader, revisionIds: readonly VariantRevisionId[]) 
 }
 
 /** Variants that are not put away, in the order of their patterns' names. */
-const loadNamed = keptUntilWrite(readNamed, [variant, pattern])
+const loadNamed = keptUntilWrite(readNamed, [variant, loadPatterns])
 
 async function readNamed(db: Reader) {
-  return packedRows(
+  const rows = await packedRows(
     db,
-    { variant: getTableColumns(variant), patternName: pattern.name, fishedHow: pattern.fishedHow },
-    sql`from ${variant} inner join ${pattern} on ${pattern.id} = ${variant.patternId}
-      where ${variant.archivedAtMs} is null and ${pattern.archivedAtMs} is null`,
-    sql`${pattern.nameKey}, ${variant.position}`,
+    getTableColumns(variant),
+    sql`from ${variant} where ${variant.archivedAtMs} is null`,
+    sql`${variant.position}`,
+  )
+  const variantsOf = grouped(rows, ({ patternId }) => patternId)
+  return (await loadPatterns(db)).flatMap(({ id, name: patternName, fishedHow }) =>
+    (variantsOf.get(id) ?? []).map((row) => ({ variant: row, patternName, fishedHow })),
   )
 }
 

@@ -7,7 +7,7 @@ import { grouped } from '../read/grouped.ts'
 import { loadToldApart } from '../read/toldApart.ts'
 import { loadVariants, toFigureView } from '../read/variants.ts'
 import type { VariantRow } from '../read/variants.ts'
-import { loadNames, loadServed } from '../read/patterns.ts'
+import { loadPatterns, loadServed } from '../read/patterns.ts'
 import type { Served } from '../read/patterns.ts'
 
 const servesOf = (served: Served, patternId: PatternId) =>
@@ -41,7 +41,7 @@ export async function patternsView(db: Reader): Promise<PatternsView> {
       compartmentIds: held.map((place) => place.id),
     })),
     toldApart: await loadToldApart(db),
-    patterns: (await loadNames(db)).map((row) => ({
+    patterns: (await loadPatterns(db)).map((row) => ({
       id: row.id,
       name: row.name,
       purpose: row.purpose,
