@@ -9,7 +9,10 @@ import {
   variant,
   variantRevision,
 } from '../db/schema.ts'
+import type { Tx } from '../db/database.ts'
 import { newId } from '../db/ids.ts'
+import { keptFor } from '../db/kept.ts'
+import { inserterInto } from '../db/ownWords.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { CommandContext } from './context.ts'
 import type { CompartmentId, MaterialId, VariantId } from '../../contract/index.ts'
@@ -17,13 +20,16 @@ import type { CompartmentId, MaterialId, VariantId } from '../../contract/index.
 type FlyEntry = Omit<typeof flyEntry.$inferInsert, 'id' | 'actionId' | 'atMs'>
 type MaterialEntry = Omit<typeof materialEntry.$inferInsert, 'id' | 'actionId' | 'atMs'>
 
+const flyEntriesIn = keptFor((tx: Tx) => inserterInto(tx, flyEntry))
+const materialEntriesIn = keptFor((tx: Tx) => inserterInto(tx, materialEntry))
+
 /** Writes fly entries of this action. */
 export async function bookFlies(
   { tx, actionId, nowMs, pace }: CommandContext,
   entries: readonly FlyEntry[],
 ): Promise<void> {
   for (const entry of entries) {
-    await tx.insert(flyEntry).values({ ...entry, id: newId(), actionId, atMs: nowMs })
+    await flyEntriesIn(tx)({ ...entry, id: newId(), actionId, atMs: nowMs })
     await pace.breathe()
   }
 }
@@ -34,7 +40,7 @@ export async function bookMaterials(
   entries: readonly MaterialEntry[],
 ): Promise<void> {
   for (const entry of entries) {
-    await tx.insert(materialEntry).values({ ...entry, id: newId(), actionId, atMs: nowMs })
+    await materialEntriesIn(tx)({ ...entry, id: newId(), actionId, atMs: nowMs })
     await pace.breathe()
   }
 }

@@ -1,6 +1,8 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
 import * as schema from '../db/schema.ts'
 import type { Tx } from '../db/database.ts'
+import { keptFor } from '../db/kept.ts'
+import { inserterInto } from '../db/ownWords.ts'
 import { ProblemError } from '../problems/problem.ts'
 import type { PatternId } from '../../contract/index.ts'
 import {
@@ -13,7 +15,9 @@ import {
   type TableName,
 } from './images.ts'
 import { restoring } from './restoring.ts'
-import { rowOf, tableOf } from './rows.ts'
+import { insertRow, rowOf, tableOf } from './rows.ts'
+
+const revisionMaterialsIn = keptFor((tx: Tx) => inserterInto(tx, schema.revisionMaterial))
 
 /** When a row was last changed; null where no action says so. */
 async function lastChangedAt(tx: Tx, id: string): Promise<number | null> {
@@ -76,7 +80,7 @@ export function makeRecorder(tx: Tx): Recorder {
   }
 
   async function insert<Name extends TableName>(table: Name, row: NewRowOf<Name>): Promise<void> {
-    await tx.insert(TABLES[table]).values(row as never)
+    await insertRow(tx, table, row)
     keep(table, null, await readRow(table, row.id))
   }
 
@@ -123,7 +127,7 @@ export function makeRecorder(tx: Tx): Recorder {
   }
 
   async function insertRevisionMaterials(rows: readonly (typeof schema.revisionMaterial.$inferInsert)[]) {
-    if (rows.length > 0) await tx.insert(schema.revisionMaterial).values([...rows])
+    for (const row of rows) await revisionMaterialsIn(tx)(row)
     images.push({ kind: 'revisionMaterials', rows })
   }
 

@@ -9,7 +9,7 @@ import { COUNTED } from './counted.ts'
 import { mayBePutAway, TABLES } from './images.ts'
 import type { AnyRow, BatchEvent, Image, Served, TableName } from './images.ts'
 import type { Recorder } from './recorder.ts'
-import { rowOf, tableOf } from './rows.ts'
+import { insertRow, rowOf, tableOf } from './rows.ts'
 import { CHANGED_SINCE, takeBack } from './takeBack.ts'
 
 /** What a row says, whatever its version: an undo in between counts a version up and changes nothing. */
@@ -103,13 +103,13 @@ export function restoring(
           .update(TABLES[table])
           .set({ archivedAtMs: nowMs, version: (now?.version ?? 0) + 1 } as never)
           .where(eq(tableOf(table).id, id))
-    } else if (!now) {
-      await tx.insert(TABLES[table]).values(before as never)
-    } else {
+    } else if (now) {
       await tx
         .update(TABLES[table])
         .set({ ...back, version: (now.version ?? 0) + 1 } as never)
         .where(eq(tableOf(table).id, id))
+    } else if (before) {
+      await insertRow(tx, table, before)
     }
     keep(table, now, await rowOf(tx, table, id))
     return isNamed ? [id] : []

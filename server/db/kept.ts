@@ -69,13 +69,13 @@ export function noting<Tx extends object>(tx: Tx, changed: Set<string>): Tx {
   })
 }
 
-/** A value worked out once for each database and kept while the process lives. */
-export function keptFor<Key extends object, Value>(make: () => Value): (key: Key) => Value {
+/** A value made once for each database, or for each transaction, and kept as long as that. */
+export function keptFor<Key extends object, Value>(make: (key: Key) => Value): (key: Key) => Value {
   const kept = new WeakMap<Key, Value>()
   return (key) => {
     const known = kept.get(key)
     if (known !== undefined) return known
-    const made = make()
+    const made = make(key)
     kept.set(key, made)
     return made
   }

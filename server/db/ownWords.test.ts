@@ -100,7 +100,7 @@ describe('rows put in one after the other', () => {
       version: 3,
     } as const
     await server.database.write(async (tx) => {
-      const insert = inserterInto(tx, pattern)
+      const insert = inserterInto(tx, pattern, 'left')
       await insert({ ...row, id: idOf(20), nameKey: 'one', dislike: 0.1 + 0.2 })
       await insert({ ...row, id: idOf(21), nameKey: 'two', currentDressingId: null })
       await insert({ ...row, id: idOf(20), nameKey: 'three' })
@@ -114,5 +114,21 @@ describe('rows put in one after the other', () => {
     expect([...byKey.keys()].sort()).toEqual(['four', 'one', 'two'])
     expect(byKey.get('one')).toMatchObject({ ...row, nameKey: 'one', dislike: 0.1 + 0.2, roles: [], note: '' })
     expect({ ...byKey.get('two'), id: '', nameKey: '' }).toEqual({ ...byKey.get('four'), id: '', nameKey: '' })
+  })
+
+  it('are refused where they are there already, unless they are to be left', async () => {
+    const [row] = await db.select().from(pattern).limit(1)
+    const again = (ifThere?: 'left') =>
+      server.database.write((tx) => inserterInto(tx, pattern, ifThere)({ ...row!, note: 'again' }))
+    await expect(again()).rejects.toThrow()
+    await again('left')
+    expect(
+      (
+        await db
+          .select()
+          .from(pattern)
+          .where(among(pattern.id, [row!.id]))
+      )[0],
+    ).toEqual(row)
   })
 })

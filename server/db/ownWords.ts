@@ -78,24 +78,24 @@ export const among = (column: SQLiteColumn, values: readonly string[]): SQL =>
   sql`${column} in (select value from json_each(${JSON.stringify(values)}))`
 
 /**
- * Puts many rows into a table one after the other, but for those that are there: the statement is built once, which takes
- * longer than to run it.
+ * Puts many rows into a table one after the other: the statement is built once, which takes longer than to run it.
+ *
+ * @param ifThere what becomes of a row that is there already: it is refused, or left as it is
  */
 export function inserterInto<Table extends SQLiteTable>(
   tx: Pick<Tx, 'insert'>,
   table: Table,
+  ifThere: 'refused' | 'left' = 'refused',
 ): (row: Table['$inferInsert']) => Promise<void> {
   const columns = Object.entries(getTableColumns(table))
   const named = Object.fromEntries(columns.map(([key]) => [key, sql`${sql.placeholder(key)}`]))
-  const statement = tx
-    .insert(table)
-    .values(named as Table['$inferInsert'])
-    .onConflictDoNothing()
-    .prepare()
+  const insert = tx.insert(table).values(named as Table['$inferInsert'])
+  const statement = (ifThere === 'left' ? insert.onConflictDoNothing() : insert).prepare()
   return async (row) => {
     const given = new Map<string, unknown>(Object.entries(row))
     const cells = columns.map(([key, column]): [string, unknown] => {
-      const value = given.get(key) ?? column.default ?? null
+      const said = given.get(key)
+      const value = said === undefined ? (column.default ?? null) : said
       return [key, value === null ? null : column.mapToDriverValue(value)]
     })
     await statement.run(Object.fromEntries(cells))

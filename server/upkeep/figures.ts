@@ -129,7 +129,7 @@ export async function keepFigures(
     .from(variantRevision)
     .where(inArray(variantRevision.id, ids))
   const wanted = new Set(there.map(({ id }) => id))
-  const insert = inserterInto(tx, variantFigure)
+  const insert = inserterInto(tx, variantFigure, 'left')
   for (const figure of figures) {
     if (wanted.has(figure.variantRevisionId)) await insert(figure)
     await breathe()
