@@ -76,7 +76,7 @@ export interface Stretch {
 
 /** Sends at a steady rate whether or not answers come: who waits is served late, and that counts. */
 export async function steadily(
-  { address }: Serving,
+  { address }: Pick<Serving, 'address'>,
   perSecond: number,
   seconds: number,
   mint: (n: number, random: () => number) => Ask,

@@ -6,6 +6,7 @@ import { quantile } from '../core/number/index.ts'
 import { fixedId } from '../server/db/ids.ts'
 import { startProcess } from '../e2e/serving.ts'
 import type { Serving } from '../e2e/serving.ts'
+import { startBareServer } from './bareServer.ts'
 import { json, READS, residentMb, steadily, writesOf } from './evening.ts'
 import type { Stretch } from './evening.ts'
 import { median, ms, ROUNDS } from './timing.ts'
@@ -16,7 +17,8 @@ const p99 = (values: readonly number[]) =>
     [...values].sort((a, b) => a - b),
     0.99,
   ).toFixed(0)} ms`
-const figureOf = ({ reads, writes, refused }: Stretch) => `${p99(reads)}, ${p99(writes)} (${refused} refused)`
+const figureOf = ({ reads, writes, refused }: Stretch, bare: Stretch) =>
+  `${p99(reads)}, ${p99(writes)} (${refused} refused); ${p99(bare.reads)}, ${p99(bare.writes)}`
 
 const LINES = 2000
 
@@ -112,6 +114,10 @@ export async function benchLoad(seconds = 30): Promise<readonly Line[]> {
     const slow = await steadily(serving, 30, seconds, mint, 100_000)
     const fast = await steadily(serving, 100, seconds, mint, 200_000)
     const memory = await residentMb(serving.process.pid)
+    const bare = await startBareServer()
+    const bareSlow = await steadily(bare, 30, seconds, mint, 100_000)
+    const bareFast = await steadily(bare, 100, seconds, mint, 200_000)
+    await bare.stop()
     return [
       {
         what: 'from a start after a kill to the first answer, median and slowest',
@@ -119,13 +125,13 @@ export async function benchLoad(seconds = 30): Promise<readonly Line[]> {
         wanted: 'within 1.5 s',
       },
       {
-        what: '30 requests a second, a fifth of them writes: p99 of reads, of writes',
-        figure: figureOf(slow),
+        what: '30 requests a second, a fifth of them writes: p99 of reads, of writes; of a server that answers nothing',
+        figure: figureOf(slow, bareSlow),
         wanted: 'under 25 ms',
       },
       {
-        what: '100 requests a second, a fifth of them writes: p99 of reads, of writes',
-        figure: figureOf(fast),
+        what: '100 requests a second, a fifth of them writes: p99 of reads, of writes; of a server that answers nothing',
+        figure: figureOf(fast, bareFast),
         wanted: 'under 100 ms, none refused',
       },
       {
