@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { getTableName, is, Table } from 'drizzle-orm'
+import { getTableName, is, SQL, StringChunk, Table } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { fixedId } from '../server/db/ids.ts'
 import type { Reader } from '../server/db/database.ts'
@@ -66,6 +66,16 @@ const loaders = modules.flatMap((module) =>
   Object.entries(module).filter((entry): entry is [string, Loader] => 'reads' in Object(entry[1])),
 )
 
+/** The text of a statement in its own words; tables that it names by the schema are noted. */
+const textOf = (query: SQL, read: Set<string>): string =>
+  query.queryChunks
+    .map((chunk) => {
+      if (is(chunk, SQL)) return textOf(chunk, read)
+      if (is(chunk, Table)) read.add(getTableName(chunk))
+      return is(chunk, StringChunk) ? chunk.value.join('') : ''
+    })
+    .join(' ')
+
 /** A reader that notes each table that a query reads from, in its text as SQLite gets it or by the builder. */
 function noted(db: Reader, read: Set<string>): Reader {
   const watch = <Query extends object>(query: Query): Query =>
@@ -86,11 +96,11 @@ function noted(db: Reader, read: Set<string>): Reader {
     get(target, name) {
       const member: unknown = Reflect.get(target, name, target)
       if (name === 'values') {
-        return (query: { queryChunks: readonly { value?: readonly string[] }[] }) => {
-          const text = query.queryChunks.map(({ value }) => value?.join('') ?? '').join(' ')
+        return (query: SQL) => {
+          const text = textOf(query, read)
           // what a statement names itself is no table
           const own = new Set([...text.matchAll(/with ([a-z_]+) as/g)].map(([, name]) => name))
-          for (const [, table] of text.matchAll(/(?:from|join) ([a-z_]+)/g))
+          for (const [, table] of text.matchAll(/(?:from|join) ([a-z_]+)\b(?!\()/g))
             if (!own.has(table)) read.add(table!)
           return (member as (query: unknown) => unknown).call(target, query)
         }
