@@ -26,7 +26,11 @@ export function tiltFromLevelDeg(noseDownDeg: number): number {
   return noseDownDeg < -90 ? -180 - noseDownDeg : noseDownDeg
 }
 
-/** How a fly hangs from its eye, and for a balanced one how long its pin must be to hang level. */
+/**
+ * How a fly hangs from its eye, and for a balanced one how long its pin must be to hang level.
+ *
+ * @param parts of the fly as measured, where they are known
+ */
 export function hangOf(
   fly: Fly,
   conditions: Conditions,

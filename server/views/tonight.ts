@@ -295,7 +295,10 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
   const isUnnamed = ({ variantId }: RestockLine) => lacking.every((line) => line.variantId !== variantId)
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
-    ...[...lacking, ...fishable.filter(isUnnamed).map(lackingLine)].slice(0, MOST_LACKING),
+    ...[...lacking, ...fishable.filter(isUnnamed).slice(0, MOST_LACKING).map(lackingLine)].slice(
+      0,
+      MOST_LACKING,
+    ),
     ...batchesToTie(short, restocking, cover, minutes).map(tieLine),
     ...buyLine(short).slice(0, MOST_TO_BUY),
   ]

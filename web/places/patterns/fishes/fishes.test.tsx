@@ -47,8 +47,9 @@ async function fishes(
 
 /** A field by its label, which its unit follows. */
 const field = (name: string) =>
-  screen.getByRole<HTMLInputElement>('textbox', { name: new RegExp(`^${name}(, .+)?$`) })
-const type = (name: string, text: string) => fireEvent.change(field(name), { target: { value: text } })
+  screen.findByRole<HTMLInputElement>('textbox', { name: new RegExp(`^${name}(, .+)?$`) })
+const type = async (name: string, text: string) =>
+  fireEvent.change(await field(name), { target: { value: text } })
 /** What is said once it is another than before. */
 const said = (pattern: RegExp, before = '') =>
   until(() => {
@@ -69,7 +70,7 @@ describe('under a float', () => {
     expect(set).toBeCloseTo(1.3 * WATER.typicalDepthMm, 6)
     const advised = metresAfter(first, 'above the bed set')
     expect(advised).toBeGreaterThan(0)
-    type(labels.leaderBelowIt, (advised / 1000).toFixed(2))
+    await type(labels.leaderBelowIt, (advised / 1000).toFixed(2))
     const then = await said(drifts, first)
     expect(metresAfter(then, 'Set at')).toBeCloseTo(advised, 6)
     const [depth, low, high] = /drifts ([\d.]+) m down, likely ([\d.]+) m to ([\d.]+) m/.exec(then)!.slice(1).map(Number) // prettier-ignore
@@ -80,25 +81,26 @@ describe('under a float', () => {
     expect(depth!).toBeLessThanOrEqual(advised / 1000)
   })
 
-  it('a heavier sister hangs no higher on the same leader', async () => {
-    const light = await fishes(UnderFloat, { label: '#18 W 2.4' })
-    type(labels.leaderBelowIt, '0.6')
-    const one = metresAfter(await said(/Set at 0\.60 m it drifts/), 'drifts')
+  it('a heavier sister hangs deeper on the same leader, and none deeper than it is long', async () => {
+    const more = { surfaceSpeedMmPerS: 1200 }
+    const light = await fishes(UnderFloat, { label: '#18 W 2.4', more })
+    await type(labels.leaderBelowIt, '0.8')
+    const one = metresAfter(await said(/Set at 0\.80 m it drifts/), 'drifts')
     light.unmount()
-    await fishes(UnderFloat, { label: '#14 W 3.3' })
-    type(labels.leaderBelowIt, '0.6')
-    const other = metresAfter(await said(/Set at 0\.60 m it drifts/), 'drifts')
-    expect(other).toBeGreaterThanOrEqual(one)
-    expect(other).toBeLessThanOrEqual(600)
+    await fishes(UnderFloat, { label: '#14 W 3.3', more })
+    await type(labels.leaderBelowIt, '0.8')
+    const other = metresAfter(await said(/Set at 0\.80 m it drifts/), 'drifts')
+    expect(other).toBeGreaterThan(one)
+    expect(other).toBeLessThanOrEqual(800)
   })
 
   it('says that too small a float is drawn under, and that all is wanted where something is not said', async () => {
     await fishes(UnderFloat)
-    type(labels.leaderBelowIt, '0.6')
+    await type(labels.leaderBelowIt, '0.6')
     const first = await said(/It bears \d+ mg/)
-    type(labels.floatAcross, '3')
+    await type(labels.floatAcross, '3')
     await said(/It is drawn under/, first)
-    type(labels.floatWeight, '')
+    await type(labels.floatWeight, '')
     await said(/^All of these are wanted\.$/)
   })
 
@@ -127,9 +129,9 @@ describe('on a tight line', () => {
 
   it('a fly that is led faster hangs higher, and finer tippet lets it hang deeper', async () => {
     await fishes(OnTightLine)
-    type(labels.ledAt, '45')
+    await type(labels.ledAt, '45')
     const slow = await said(/^At .*Led at 45 cm\/s/)
-    type(labels.ledAt, '58')
+    await type(labels.ledAt, '58')
     const fast = await said(/^At .*Led at 58 cm\/s/)
     const [deep, high] = [slow, fast].map((text) => (/is on the bed/.test(text) ? 900 : depthOf(text)))
     expect(high!).toBeLessThanOrEqual(deep!)
@@ -140,7 +142,7 @@ describe('on a tight line', () => {
   it('reckons nothing while a length is wanted', async () => {
     await fishes(OnTightLine)
     await said(hangs)
-    type(labels.tippet, '')
+    await type(labels.tippet, '')
     await said(/^All of these are wanted\.$/)
   })
 
@@ -164,7 +166,7 @@ describe('counted down in still water', () => {
   it('a fly is deeper at each count, and the count to a depth lies between those of the table', async () => {
     await fishes(CountedDown, still)
     await choose(/fly line$/, labels.intermediate)
-    type(labels.wantedAt, '1.5')
+    await type(labels.wantedAt, '1.5')
     const sentence = await said(/^In still water: To 1\.50 m count \d+\.$/)
     await until(() => rows().every(([, , likely]) => likely !== '…'))
     const known = rows().map(([count, at]) => [Number(count), at === 'on the bed' ? 4 : Number.parseFloat(at!)])
@@ -183,7 +185,7 @@ describe('counted down in still water', () => {
 
   it('to three metres a line that sinks brings it sooner than one that floats, under which it swings back', async () => {
     await fishes(CountedDown, still)
-    type(labels.wantedAt, '3')
+    await type(labels.wantedAt, '3')
     const floating = counts(await said(/To 3\.00 m count/))
     await choose(/fly line$/, labels.sinking)
     const sinking = counts(await said(new RegExp(`To 3\\.00 m count (?!${floating}\\b)`)))
@@ -194,23 +196,23 @@ describe('counted down in still water', () => {
 
   it('what is deeper than the water is said to be', async () => {
     await fishes(CountedDown, still)
-    type(labels.wantedAt, '5')
+    await type(labels.wantedAt, '5')
     await said(/^In still water: 5\.00 m is deeper than the water\.$/)
-    type(labels.waterDeep, '')
+    await type(labels.waterDeep, '')
     await said(/^All of these are wanted\.$/)
   })
 
   it('a retrieve is looked for between two depths, and stopped', async () => {
     await fishes(CountedDown, still)
     await choose(/fly line$/, labels.sinking)
-    type(labels.wantedAt, '1')
+    await type(labels.wantedAt, '1')
     await said(/To 1\.00 m count/)
-    expect(field(labels.keptFrom).value).toBe('0.8')
-    expect(field(labels.keptTo).value).toBe('1.2')
+    expect((await field(labels.keptFrom)).value).toBe('0.8')
+    expect((await field(labels.keptTo)).value).toBe('1.2')
     const find = () => screen.getByRole<HTMLButtonElement>('button', { name: labels.findARetrieve })
-    type(labels.keptFrom, '1.5')
+    await type(labels.keptFrom, '1.5')
     expect(find().disabled).toBe(true)
-    type(labels.keptFrom, '0.7')
+    await type(labels.keptFrom, '0.7')
     fireEvent.click(find())
     const stop = await screen.findByRole('button', { name: labels.stop })
     await until(() =>
