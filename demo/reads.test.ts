@@ -50,6 +50,7 @@ const ASKED: Readonly<Record<string, (some: Some) => readonly unknown[]>> = {
   loadYear: ({ reachId }) => [reachId, 2026],
   loadEarlier: ({ patternId, batchId }) => [patternId, batchId],
   loadProgress: ({ batchId }) => [batchId],
+  loadCounted: ({ batchId }) => [batchId],
   loadMaterials: ({ materialId }) => [[materialId]],
   loadFigure: ({ revisionId }) => [revisionId],
   loadBills: ({ revisionId }) => [[revisionId]],

@@ -496,6 +496,26 @@ describe('the bench', () => {
     expect(await done()).toBe(1)
   })
 
+  it('names the events that its counts hold, taken back or not, on the bench and in the frame', async () => {
+    await ready()
+    await start().expect(200)
+    const eventOf = (response: { body: { actionId: string } }) => response.body.actionId
+    expect((await bench()).onVise?.batch.counted).toEqual([])
+    const event = { batchId: batch, stepKey: null, count: 1, spoiledCause: null }
+    const [kept, back, spoiled, step] = [v7(), v7(), v7(), v7()]
+    await server.command('batchCount', { ...event, eventId: kept, kind: 'done' }).expect(200)
+    const counted = await server.command('batchCount', { ...event, eventId: back, kind: 'done' }).expect(200)
+    await server.command('batchCount', { ...event, eventId: spoiled, kind: 'spoiled' }).expect(200)
+    const stepKey = (await bench()).onVise?.steps[1]?.key ?? ''
+    await server.command('batchCount', { ...event, eventId: step, kind: 'step', stepKey }).expect(200)
+    await undo(eventOf(counted)).expect(200)
+    for (const mention of [(await bench()).onVise?.batch, (await body<FrameView>('/api/frame')).onVise]) {
+      expect(mention).toMatchObject({ done: 1, spoiled: 1 })
+      expect(mention?.counted).toEqual(expect.arrayContaining([kept, back, spoiled]))
+      expect(mention?.counted).not.toContain(step)
+    }
+  })
+
   it('takes a repeated event once', async () => {
     await ready()
     await start().expect(200)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { batchMention, variantFigure } from './parts.ts'
+import { batchMention, variantFigure, viseMention } from './parts.ts'
 import { eventId, materialId, patternId, photoId, variantRevisionId } from '../common.ts'
 import { step } from '../records/dressing.ts'
 
@@ -37,7 +37,7 @@ export const benchView = z
   .object({
     onVise: z
       .object({
-        batch: batchMention,
+        batch: viseMention,
         variantRevisionId,
         patternId,
         /** of the pattern */

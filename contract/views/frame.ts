@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { actionId, patternId } from '../common.ts'
 import { settingsBody } from '../records/settings.ts'
-import { batchMention, moment, reachChoice } from './parts.ts'
+import { moment, reachChoice, viseMention } from './parts.ts'
 
 /** What stands round every place: the roll's words, the tray, the clock, the moment to start from. */
 export const frameView = z
@@ -31,7 +31,7 @@ export const frameView = z
       figuresToCome: z.number(),
       nextOutingOn: z.string().nullable(),
     }),
-    onVise: batchMention.nullable(),
+    onVise: viseMention.nullable(),
     lastAction: z.object({ actionId, label: z.string() }).nullable(),
   })
   .meta({ id: 'Frame' })

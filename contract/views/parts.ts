@@ -4,6 +4,7 @@ import {
   batchId,
   civilDate,
   compartmentId,
+  eventId,
   localMinute,
   patternId,
   reachId,
@@ -145,3 +146,13 @@ export const batchMention = z
   .meta({ id: 'BatchMention' })
 /** A batch in few words. */
 export type BatchMention = z.infer<typeof batchMention>
+
+/** The batch on the vise in few words. */
+export const viseMention = batchMention
+  .extend({
+    /** events of its last counts, taken back or not: who counted and sees his own here need not add it */
+    counted: z.array(eventId),
+  })
+  .meta({ id: 'ViseMention' })
+/** The batch on the vise in few words. */
+export type ViseMention = z.infer<typeof viseMention>

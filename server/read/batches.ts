@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
-import type { BatchId, PatternId } from '../../contract/index.ts'
+import { COUNTS_NAMED } from '../../contract/index.ts'
+import type { BatchId, EventId, PatternId } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { batch, batchEvent, compartment, pattern, variant, variantRevision } from '../db/schema.ts'
@@ -84,6 +85,19 @@ async function readBatchCounts(db: Reader): Promise<(batchId: BatchId) => BatchC
     .groupBy(batchEvent.batchId)
   const byBatch = new Map(rows.map(({ batchId, done, spoiled }) => [batchId, { done, spoiled }]))
   return (batchId) => byBatch.get(batchId) ?? NONE
+}
+
+/** The last events of a batch by which flies were counted, taken back or not. */
+export const loadCounted = keptUntilWrite(readCounted, [batchEvent])
+
+async function readCounted(db: Reader, batchId: BatchId): Promise<readonly EventId[]> {
+  const rows = await db
+    .select({ id: batchEvent.id })
+    .from(batchEvent)
+    .where(and(eq(batchEvent.batchId, batchId), inArray(batchEvent.kind, ['done', 'spoiled', 'station'])))
+    .orderBy(desc(sql`rowid`))
+    .limit(COUNTS_NAMED)
+  return rows.map(({ id }) => id as EventId)
 }
 
 const MOST_NOTES = 3

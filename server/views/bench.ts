@@ -7,10 +7,16 @@ import {
   wording,
 } from '../../core/index.ts'
 import type { Fly, Step } from '../../core/index.ts'
-import type { BatchMention, BenchStep, BenchView, MaterialId } from '../../contract/index.ts'
+import type { BatchMention, BenchStep, BenchView, MaterialId, ViseMention } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import type { RevisionBody } from '../db/schema.ts'
-import { loadBatchCounts, loadEarlier, loadEndedBatches, loadOpenBatches } from '../read/batches.ts'
+import {
+  loadBatchCounts,
+  loadCounted,
+  loadEarlier,
+  loadEndedBatches,
+  loadOpenBatches,
+} from '../read/batches.ts'
 import type { BatchCounts, LoadedBatch } from '../read/batches.ts'
 import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { loadMinutes } from '../read/minutes.ts'
@@ -35,10 +41,15 @@ function mention(row: LoadedBatch, { done, spoiled }: BatchCounts): BatchMention
   }
 }
 
+const viseMention = async (db: Reader, row: LoadedBatch): Promise<ViseMention> => ({
+  ...mention(row, (await loadBatchCounts(db))(row.batch.id)),
+  counted: [...(await loadCounted(db, row.batch.id))],
+})
+
 /** What lies on the vise, in few words; null where nothing does. */
-export async function onViseMention(db: Reader): Promise<BatchMention | null> {
+export async function onViseMention(db: Reader): Promise<ViseMention | null> {
   const row = (await loadOpenBatches(db)).find(({ batch: { onVise } }) => onVise)
-  return row ? mention(row, (await loadBatchCounts(db))(row.batch.id)) : null
+  return row ? viseMention(db, row) : null
 }
 
 /** How many batches wait. */
@@ -122,7 +133,7 @@ async function viseOf(db: Reader, row: LoadedBatch): Promise<BenchView['onVise']
   const minutes = (await loadMinutes(db))(row.patternId)
   const earlier = await loadEarlier(db, row.patternId, row.batch.id)
   return {
-    batch: mention(row, (await loadBatchCounts(db))(row.batch.id)),
+    batch: await viseMention(db, row),
     variantRevisionId: row.revision.id,
     patternId: row.patternId,
     note: row.note,

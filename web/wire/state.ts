@@ -1,5 +1,6 @@
 import { createSlice } from '@reduxjs/toolkit'
 import type { PayloadAction } from '@reduxjs/toolkit'
+import type { BatchId, EventId } from '../../contract/index.ts'
 import { keptMoment } from './keptMoment.ts'
 
 /** What the user says of the hour; what is left out is read or stays open. */
@@ -23,6 +24,15 @@ export interface ChosenMoment {
   readonly said?: SaidOfHour
 }
 
+/** A fly that was counted here, done or spoiled or taken through a step, of which a view may not know yet. */
+export interface OwnCount {
+  readonly writeId: string
+  readonly eventId: EventId
+  readonly batchId: BatchId
+  readonly kind: 'done' | 'spoiled' | 'station'
+  readonly stepKey: string | null
+}
+
 /** What of the writes of this browser has not arrived. */
 export interface OutboxState {
   readonly waiting: number
@@ -34,6 +44,8 @@ export interface OutboxState {
   readonly full: boolean
   /** why they wait */
   readonly trouble: string | null
+  /** what was counted here, that waits or was delivered lately */
+  readonly counts: readonly OwnCount[]
 }
 
 export interface ViewState {
@@ -72,7 +84,7 @@ const initialState: ViewState = {
   trouble: null,
   undoFirst: null,
   underWay: 0,
-  outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null },
+  outbox: { waiting: 0, refused: 0, stuck: false, full: false, trouble: null, counts: [] },
   finding: null,
   showKeys: false,
   atVise: false,

@@ -3,6 +3,7 @@ import { act } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
 import type { CommandInput, CommandKind } from '../../contract/index.ts'
 import { asked } from '../testing/asked.ts'
+import { away, meanwhile } from '../testing/meanwhile.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { api, toFailure } from './api.ts'
 import { askOnce } from './askOnce.ts'
@@ -22,25 +23,6 @@ const view = () => store.getState().view
 const box = (name: string) => ({ boxId: newId<never>(), name, note: '', compartments: [{ id: newId<never>(), row: 1, column: 1, label: `${name} A`, capacity: 6 }] }) // prettier-ignore
 const boxNames = async () => (await asked.boxes()).boxes.map(({ name }) => name)
 
-/** Meanwhile what the page asks is answered by `answer`, or goes through where that says nothing. */
-async function meanwhile<Result>(
-  answer: (asked: Request) => Promise<Response | null> | Response | null,
-  act: () => Promise<Result>,
-): Promise<Result> {
-  const { fetch } = globalThis
-  globalThis.fetch = async (input, options) => {
-    const request = new Request(input, options)
-    return (await answer(request.clone())) ?? fetch(request)
-  }
-  try {
-    return await act()
-  } finally {
-    globalThis.fetch = fetch
-  }
-}
-/** While nobody answers. */
-const away = <Result,>(act: () => Promise<Result>): Promise<Result> =>
-  meanwhile(() => Promise.reject(new TypeError('fetch failed')), act)
 /** While writes are answered by a status alone; reads go through. */
 const writesAnswered = <Result,>(status: number, act: () => Promise<Result>): Promise<Result> =>
   meanwhile(

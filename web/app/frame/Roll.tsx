@@ -18,7 +18,7 @@ import type { FrameView } from '../../../contract/index.ts'
 import { PLACES } from '../places.ts'
 import type { PlaceName } from '../places.ts'
 import { useStandings } from '../../wire/useStandings.ts'
-import { useUnsent } from '../../wire/unsent.ts'
+import { useDoneCount } from '../../wire/counted.ts'
 import { dayName } from '../../words/words.ts'
 import { labels } from '../../words/frame.ts'
 
@@ -35,7 +35,7 @@ const ICONS: Readonly<Record<PlaceName, LucideIcon>> = {
 }
 
 /** What a pocket holds, in words. */
-function contents(name: PlaceName, frame: FrameView, unsentDone: number, holes: number | null): string {
+function contents(name: PlaceName, frame: FrameView, done: number, holes: number | null): string {
   const { roll, onVise } = frame
   switch (name) {
     case 'Waters':
@@ -45,11 +45,7 @@ function contents(name: PlaceName, frame: FrameView, unsentDone: number, holes: 
     case 'Patterns':
       return `${roll.patterns}`
     case 'Bench':
-      return onVise
-        ? `${onVise.done + unsentDone} of ${onVise.planned}`
-        : roll.queued > 0
-          ? `${roll.queued} waiting`
-          : 'vise empty'
+      return onVise ? `${done} of ${onVise.planned}` : roll.queued > 0 ? `${roll.queued} waiting` : 'vise empty'
     case 'Boxes':
       return holes === null ? '…' : holes > 0 ? `${holes} ${holes === 1 ? 'hole' : 'holes'}` : 'no hole'
     case 'Outings':
@@ -169,7 +165,7 @@ const Tool = styled.nav`
 
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
 export function Roll({ frame }: { readonly frame: FrameView }) {
-  const unsent = useUnsent(frame.onVise?.batchId ?? '')
+  const done = useDoneCount(frame.onVise)
   const standings = useStandings()
   const roll = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
@@ -188,7 +184,7 @@ export function Roll({ frame }: { readonly frame: FrameView }) {
             <Icon aria-hidden="true" strokeWidth={1.6} />
             <span>
               <span className="name">{name}</span>
-              <span className="words">{contents(name, frame, unsent.done, standings?.holes ?? null)}</span>
+              <span className="words">{contents(name, frame, done, standings?.holes ?? null)}</span>
             </span>
           </NavLink>
         )

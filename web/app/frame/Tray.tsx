@@ -9,7 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { droppedHole, isHole, useQueueHole } from '../../column/queueHole.ts'
 import { stopLongWrite } from '../../wire/longWrites.ts'
 import { useFrameQuery } from '../../wire/api.ts'
-import { useUnsent } from '../../wire/unsent.ts'
+import { useDoneCount } from '../../wire/counted.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
@@ -132,7 +132,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
   const dispatch = useAppDispatch()
   const takeBack = useUndo()
   const { onVise, lastAction } = frame
-  const unsent = useUnsent(onVise?.batchId ?? '')
+  const done = useDoneCount(onVise)
   const [undoing, setUndoing] = useState<string | null>(null)
   // until a write is answered and the frame has come anew Undo would take back another action than the last
   const { isFetching } = useFrameQuery()
@@ -147,7 +147,7 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
       <Vise>
         {onVise ? (
           <Link to="/bench" className="text">
-            On the vise: {onVise.patternName} {onVise.label}, {onVise.done + unsent.done} of {onVise.planned}
+            On the vise: {onVise.patternName} {onVise.label}, {done} of {onVise.planned}
           </Link>
         ) : (
           <span className="text" style={{ color: 'var(--quiet)' }}>

@@ -2,11 +2,14 @@
 import { act } from '@testing-library/react'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { BenchView } from '../../../contract/index.ts'
+import { PATHS } from '../../../contract/paths.ts'
 import { asked } from '../../testing/asked.ts'
+import { away, heldBack, meanwhile } from '../../testing/meanwhile.ts'
 import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useBenchQuery } from '../../wire/api.ts'
-import { flush } from '../../wire/outbox/sender.ts'
+import { flush, waitingWrites } from '../../wire/outbox/sender.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
+import { useUndoLast } from '../../wire/useUndoLast.ts'
 import { useViseActions } from './useViseActions.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
@@ -88,17 +91,16 @@ describe('useViseActions, fly by fly', () => {
     const { result } = atTheVise(vise)
     const before = await until(() => result.current.doneCount)
     const spoiled = result.current.spoiledCount
-    const { fetch } = globalThis
-    globalThis.fetch = () => Promise.reject(new TypeError('fetch failed'))
-    act(() => result.current.done())
-    act(() => result.current.spoiled())
-    await until(() => result.current.doneCount === before + 1 && result.current.spoiledCount === spoiled + 1)
-    const other = callHook(
-      () => useViseActions({ ...vise, batch: { ...vise.batch, batchId: newId() } }),
-      undefined,
-    )
-    expect(other.result.current.doneCount).toBe(vise.batch.done)
-    globalThis.fetch = fetch
+    await away(async () => {
+      act(() => result.current.done())
+      act(() => result.current.spoiled())
+      await until(() => result.current.doneCount === before + 1 && result.current.spoiledCount === spoiled + 1)
+      const other = callHook(
+        () => useViseActions({ ...vise, batch: { ...vise.batch, batchId: newId() } }),
+        undefined,
+      )
+      expect(other.result.current.doneCount).toBe(vise.batch.done)
+    })
     await act(flush)
     await until(() => result.current.doneCount === before + 1)
     expect((await read()).batch.done).toBe(before + 1)
@@ -140,5 +142,100 @@ describe('useViseActions, by stations', () => {
     act(() => result.current.next())
     await until(() => result.current.doneCount === 1)
     expect(result.current.now).toBe(vise.steps.length - 1)
+  })
+})
+
+describe('what was counted, while the view of it is on its way', () => {
+  /** What was shown of the flies done, from when a first one is looked for. */
+  function watching(onVise: OnVise) {
+    const shown: number[] = []
+    const { result } = callHook(() => {
+      const { data, isFetching } = useBenchQuery()
+      const actions = useViseActions(data?.onVise ?? onVise)
+      shown.push(actions.doneCount)
+      return { ...actions, viewed: isFetching ? null : (data?.onVise?.batch.done ?? null) }
+    }, undefined)
+    return { result, shown }
+  }
+  const arrived = () => until(() => waitingWrites().length === 0)
+
+  it('counts from the press on, through its delivery, and never less in between', async () => {
+    const { result, shown } = watching(await begin(3))
+    await until(() => result.current.viewed === 0)
+    await heldBack(PATHS.bench, async (letGo) => {
+      act(() => result.current.done())
+      await act(arrived)
+      expect([result.current.viewed, result.current.doneCount]).toEqual([null, 1])
+      act(() => result.current.done())
+      act(() => result.current.done())
+      await act(arrived)
+      expect([result.current.doneCount, result.current.isWhole]).toEqual([3, true])
+      // it is whole: one more is not counted
+      act(() => result.current.done())
+      letGo()
+      await until(() => result.current.viewed === 3)
+    })
+    expect(shown.at(-1)).toBe(3)
+    expect([...shown].sort((a, b) => a - b)).toEqual(shown)
+  })
+
+  it('counts once where the server took it and its answer was lost', async () => {
+    const { result, shown } = watching(await begin(4))
+    await until(() => result.current.viewed === 0)
+    const { fetch: goOn } = globalThis
+    await meanwhile(
+      async (request) => {
+        if (new URL(request.url).pathname !== PATHS.command) return null
+        await goOn(request)
+        throw new TypeError('the answer was lost')
+      },
+      async () => {
+        act(() => result.current.done())
+        await until(async () => (await read()).batch.done === 1)
+        await until(() => result.current.viewed === 1)
+        expect([waitingWrites().length, result.current.doneCount]).toEqual([1, 1])
+      },
+    )
+    await act(flush)
+    await act(arrived)
+    expect(Math.max(...shown)).toBe(1)
+  })
+
+  it('counts back what is taken back, before anything answers and after', async () => {
+    const { result } = watching(await begin(5))
+    const undo = callHook(() => useUndoLast(null), undefined)
+    await until(() => result.current.viewed === 0)
+    act(() => result.current.done())
+    await until(() => result.current.viewed === 1)
+    await act(async () => undo.result.current())
+    await until(() => result.current.viewed === 0)
+    expect(result.current.doneCount).toBe(0)
+    await away(async () => {
+      act(() => result.current.done())
+      await until(() => waitingWrites().some(({ tries }) => tries > 0))
+      expect(result.current.doneCount).toBe(1)
+      await act(async () => undo.result.current())
+      await until(() => waitingWrites().length === 2)
+      expect(result.current.doneCount).toBe(0)
+    })
+    await act(flush)
+    await act(arrived)
+    await until(async () => (await read()).batch.done === 0)
+    await until(() => result.current.doneCount === 0)
+  })
+
+  it('takes all flies through a step and goes on, tied by stations', async () => {
+    const { result } = watching(await begin(2))
+    act(() => result.current.setWay('stations'))
+    await until(() => result.current.station)
+    await heldBack(PATHS.bench, async () => {
+      act(() => result.current.done())
+      expect(result.current.station).toEqual({ through: 1, flies: 2 })
+      act(() => result.current.done())
+      expect([result.current.now, result.current.station]).toEqual([1, { through: 0, flies: 2 }])
+      await act(arrived)
+      act(() => result.current.back())
+      expect(result.current.station).toEqual({ through: 2, flies: 2 })
+    })
   })
 })

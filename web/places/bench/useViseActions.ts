@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react'
 import type { BenchStep, BenchView, EventId } from '../../../contract/index.ts'
-import { useUnsent } from '../../wire/unsent.ts'
+import { useDoneCount, useOwnCounts } from '../../wire/counted.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 
 type OnVise = NonNullable<BenchView['onVise']>
@@ -16,7 +16,9 @@ export function useViseActions(vise: OnVise) {
   )
   const [local, setLocal] = useState<{ batchId: string; at: number }>({ batchId: batch.batchId, at })
   const [spoiledId, setSpoiledId] = useState<EventId | null>(null)
-  const unsent = useUnsent(batch.batchId)
+  const own = useOwnCounts(batch)
+  const doneCount = useDoneCount(batch)
+  const spoiledCount = batch.spoiled + own.filter(({ kind }) => kind === 'spoiled').length
   const now = local.batchId === batch.batchId ? Math.min(local.at, steps.length - 1) : at
   const step: BenchStep | undefined = steps[now]
   const isLast = now === steps.length - 1
@@ -38,9 +40,10 @@ export function useViseActions(vise: OnVise) {
     setLocal({ batchId: batch.batchId, at: next })
     void count('step', to.key)
   }
-  const through = throughStep[step?.key ?? ''] ?? 0
-  const flies = Math.max(batch.planned - batch.spoiled - unsent.spoiled, 0)
-  const doneCount = batch.done + unsent.done
+  const through =
+    (throughStep[step?.key ?? ''] ?? 0) +
+    own.filter(({ kind, stepKey }) => kind === 'station' && stepKey === step?.key).length
+  const flies = Math.max(batch.planned - spoiledCount, 0)
   const isWhole = doneCount >= batch.planned
   const done = () => {
     if (way === 'stations' && !isLast) {
@@ -59,7 +62,7 @@ export function useViseActions(vise: OnVise) {
     doneCount,
     /** as many are done as were planned: counting stops, and the way on is to finish */
     isWhole,
-    spoiledCount: batch.spoiled + unsent.spoiled,
+    spoiledCount,
     /** flies of the batch that are through this step; null where each fly is tied in one go */
     station: way === 'stations' && !isLast ? { through, flies } : null,
     isLast,

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { PATHS } from '../../../contract/paths.ts'
-import { api, toFailure, useRestoreBackupMutation } from '../../wire/api.ts'
+import { toFailure, useRestoreBackupMutation } from '../../wire/api.ts'
+import { dataPutBack } from '../../wire/outbox/sender.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 
@@ -35,7 +36,7 @@ export function useRestore(): {
       const failure = toFailure(answered.error)
       dispatch(setTrouble(failure.kind === 'problem' ? failure.problem.detail : null))
     } else await untilThere()
-    dispatch(api.util.invalidateTags(['all', 'shipped']))
+    dataPutBack()
     setRestoring(false)
   }
   return { restoring, restore }

@@ -4,10 +4,12 @@ import { api, TABLES } from '../api.ts'
 import type { Sent } from '../api.ts'
 import { watchLongWrite } from '../longWrites.ts'
 import { setOutbox } from '../state.ts'
+import type { OwnCount } from '../state.ts'
 import { store } from '../store.ts'
 import { noteWhose, whose } from '../whose.ts'
 import { attemptOf, FAULTS_BEFORE_ASKING, pauseAfter } from './answers.ts'
 import type { Attempt } from './answers.ts'
+import { afterDelivery, countsHere } from './counts.ts'
 import { hasRoom, keep, letGo, noteRefused, readQueue } from './kept.ts'
 import type { Waiting } from './kept.ts'
 import { behind, nextToSend } from './order.ts'
@@ -28,6 +30,8 @@ let retry: ReturnType<typeof setTimeout> | undefined
 let stored = true
 /** the write over which the server breaks while it answers otherwise */
 let stuck: string | null = null
+/** what was counted and has arrived: until a view names it, it counts from here */
+let delivered: readonly OwnCount[] = []
 
 const queue = (): readonly Waiting[] => {
   const data = whose()
@@ -48,31 +52,56 @@ function tell(id: string, delivery: Delivery): boolean {
 /** Shows what waits; `trouble` is why it does, and stays as it was where nothing is said of it. */
 export function reflect(trouble?: string | null): void {
   const all = queue()
+  const waiting = all.filter(({ refused }) => !refused)
   store.dispatch(
     setOutbox({
-      waiting: all.filter(({ refused }) => !refused).length,
+      waiting: waiting.length,
       refused: all.filter(({ refused }) => refused).length,
       stuck: all.some(({ id, refused }) => id === stuck && !refused),
       full: !stored,
+      counts: countsHere(delivered, waiting),
       ...(trouble === undefined ? {} : { trouble }),
     }),
   )
 }
 
 /** Tabs tell each other what became of a write, so that who wrote it hears, and all see it. */
-interface News {
+interface Became {
   readonly id: string
   readonly delivery: Delivery
+  /** the write, where it is a count or takes one back: its view is still on its way */
+  readonly counted: Sent | null
 }
+/** What a tab tells the others: what became of a write, or that a copy of the data was put back. */
+type News = Became | 'putBack'
 const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('heavy-thistle:outbox')
 if (tabs)
-  tabs.onmessage = ({ data: { id, delivery } }: MessageEvent<News>) => {
+  tabs.onmessage = ({ data: news }: MessageEvent<News>) => {
+    if (news === 'putBack') {
+      showAnew()
+      return
+    }
+    const { id, delivery, counted } = news
     const [kept, data] = [entry(id), whose()]
     // a refusal that its caller shows need not be kept
     if (tell(id, delivery) && delivery.kind === 'refused' && kept && data) letGo(data, kept)
+    if (counted) delivered = afterDelivery(delivered, counted)
     reflect()
     if (delivery.kind === 'done') store.dispatch(api.util.invalidateTags(['all', 'shipped']))
   }
+
+/** Forgets what was delivered, which what was put back need not hold, and asks everything anew. */
+function showAnew(): void {
+  delivered = []
+  reflect()
+  store.dispatch(api.util.invalidateTags(['all', 'shipped']))
+}
+
+/** Shows the data anew in all tabs, since a copy of them was put back. */
+export function dataPutBack(): void {
+  showAnew()
+  tabs?.postMessage('putBack' satisfies News)
+}
 
 async function send({ id, kind, body }: Sent): Promise<Attempt> {
   const seen = TABLES.has(kind) ? watchLongWrite(id) : undefined
@@ -100,6 +129,9 @@ const isAlive = (): Promise<boolean> =>
     () => false,
   )
 
+/** Writes by which flies are counted at the vise, or counted back. */
+const COUNTING: ReadonlySet<Sent['kind']> = new Set<Sent['kind']>(['batchCount', 'undo'])
+
 /** Sends one write; answers whether the next may follow. */
 async function sendNext(data: string, waiting: Waiting): Promise<boolean> {
   const attempt = await send(waiting)
@@ -113,6 +145,8 @@ async function sendNext(data: string, waiting: Waiting): Promise<boolean> {
     retry = setTimeout(() => void flush(), pauseAfter(tried.tries))
     return false
   }
+  const counted = attempt.kind === 'done' && COUNTING.has(waiting.kind) ? waiting : null
+  if (counted) delivered = afterDelivery(delivered, counted)
   letGo(data, waiting)
   if (attempt.kind === 'refused') {
     noteRefused(waiting.id)
@@ -122,7 +156,7 @@ async function sendNext(data: string, waiting: Waiting): Promise<boolean> {
   // it waited, or was written elsewhere: the reason of a refusal is kept until someone has seen it
   if (!tell(waiting.id, attempt) && attempt.kind === 'refused')
     keep(data, { ...waiting, refused: { detail: attempt.problem.detail } })
-  tabs?.postMessage({ id: waiting.id, delivery: attempt } satisfies News)
+  tabs?.postMessage({ id: waiting.id, delivery: attempt, counted } satisfies News)
   reflect(null)
   return true
 }
