@@ -13,6 +13,8 @@ export const labels = {
   notSo: 'Not so.',
   answers: 'Your answer',
   turningThePages: 'Turning the pages …',
+  /** as high as how a drill stands, so that no row moves under the pointer */
+  reading: 'the next outing is read …',
   neverDone: 'not begun',
   nothingMissed: 'Nothing was missed.',
   missed: 'Missed, and asked again first:',

@@ -13,16 +13,16 @@ import { DRILL_OF } from './asked.tsx'
 import type { DrilledFrom } from './asked.tsx'
 import { Run } from './Run.tsx'
 
-/** The middle of the next outing: what fish may be on then, and what does for it. */
-function useDay(): DrilledFrom['day'] {
+/** The middle of the next outing: what fish may be on then, and what does for it; undefined while it is read. */
+function useDay(): DrilledFrom['day'] | undefined {
   const { data: frame } = useFrameQuery()
-  const { data } = useOutingsQuery()
+  const { data, isError } = useOutingsQuery()
   const coming = (data?.outings ?? [])
     .filter(({ on, status }) => status === 'planned' && on >= (frame?.today ?? ''))
     .toSorted((a, b) => a.on.localeCompare(b.on))
   const id = coming[0]?.id ?? data?.outings[0]?.id
-  const { data: along } = useAlongQuery(id ?? '', { skip: !id })
-  return useMemo(() => {
+  const { data: along, isError: isUnread } = useAlongQuery(id ?? '', { skip: !id })
+  const day = useMemo(() => {
     if (!along) return null
     const { fromLocalMin, toLocalMin } = along.outing
     const half = halfOf(along, (fromLocalMin + toLocalMin) / 2)
@@ -31,8 +31,10 @@ function useDay(): DrilledFrom['day'] {
       ...along.stages.map(({ foodStageId, name }) => [foodStageId, name] as const),
     ])
     const day = new Waterside(along).dayAt(half, waterside.standingAfter([]))
-    return { ...day, nameOf: (key) => names.get(key) ?? key }
+    return { ...day, nameOf: (key: string) => names.get(key) ?? key }
   }, [along])
+  const isComing = id ? !isUnread : !data && !isError
+  return day ?? (isComing ? undefined : null)
 }
 
 /** Drills for evenings without an outing: what each asks, how it stands, and its three minutes. */
@@ -45,7 +47,7 @@ export default function Drills() {
   const [running, setRunning] = useState<drill.Drill | null>(null)
   const [nowMs] = useState(() => Date.now())
   if (!view) return <p aria-busy="true">{labels.turningThePages}</p>
-  const from: DrilledFrom = { view, day, units, pxPerMm }
+  const from: DrilledFrom = { view, day: day ?? null, units, pxPerMm }
   return (
     <>
       <Heading>
@@ -61,11 +63,12 @@ export default function Drills() {
             <tbody>
               {drill.DRILLS.map((key) => {
                 const canBe = DRILL_OF[key].subjects(from).length > 0
+                const lacks = key === 'flyForSigns' && day === undefined ? labels.reading : NEEDS[key]
                 return (
                   <tr key={key}>
                     <td>{drillTitle(key)}</td>
                     <td>
-                      <Quiet>{canBe ? standingSentence(view.standings[key] ?? [], nowMs) : NEEDS[key]}</Quiet>
+                      <Quiet>{canBe ? standingSentence(view.standings[key] ?? [], nowMs) : lacks}</Quiet>
                     </td>
                     <td>
                       <Button

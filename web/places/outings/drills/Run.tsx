@@ -18,7 +18,7 @@ interface RunProps {
   readonly onDone: () => void
 }
 
-/** Keeps what was answered when the drill ends, and when it is left by another way. */
+/** Keeps what was answered when the drill ends, and when it or the page is left by another way. */
 function useKeeping(drillKey: drill.Drill) {
   const command = useCommand()
   const answers = useRef<Answer[]>([])
@@ -30,7 +30,14 @@ function useKeeping(drillKey: drill.Drill) {
       if (kept.length > 0) void command('drillDone', { drill: drillKey, answers: kept })
     }
   })
-  useEffect(() => () => keep.current(), [])
+  useEffect(() => {
+    const leave = () => keep.current()
+    window.addEventListener('pagehide', leave)
+    return () => {
+      window.removeEventListener('pagehide', leave)
+      leave()
+    }
+  }, [])
   return { answers, keep }
 }
 
