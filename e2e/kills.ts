@@ -142,13 +142,14 @@ async function putBack(address: string): Promise<void> {
   }
 }
 
-/** Takes the last step of its history from a database, as if the version before had written it. */
+/** Takes the last two steps of its history from a database, as if a version before had written it. */
 async function makeOlder(file: string): Promise<void> {
   const client = createClient({ url: pathToFileURL(file).href })
   await client.batch([
     'drop index material_drawer',
     'create unique index material_drawer on material (family_id, size_key, colour_key)',
-    'delete from __drizzle_migrations where created_at = (select max(created_at) from __drizzle_migrations)',
+    'update variant_figure set drawing_key = substr(drawing_key, 1, 16)',
+    'delete from __drizzle_migrations where rowid > (select max(rowid) - 2 from __drizzle_migrations)',
   ])
   client.close()
 }

@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import { eq, sql } from 'drizzle-orm'
 import fc from 'fast-check'
 import { afterEach, describe, expect, it } from 'vitest'
@@ -20,6 +22,7 @@ import type {
   UsesView,
   TonightView,
 } from '../contract/index.ts'
+import { roomOf } from '../contract/index.ts'
 import { minutesTaken } from '../core/index.ts'
 import type { ViseEvent } from '../core/index.ts'
 import { rowsOf } from './db/ownWords.ts'
@@ -118,10 +121,35 @@ describe('patterns', () => {
     expect(patterns).toHaveLength(1)
     expect(patterns[0]?.variants[0]?.figure.kind).toBe('sinks')
     const key = patterns[0]?.variants[0]?.figure.drawingKey ?? ''
-    const { sketches } = await body<DrawingsView>(`/api/drawings?keys=${key},0000000000000000`)
+    const { sketches } = await body<DrawingsView>(`/api/drawings?keys=${key},0000000000000000-900x500`)
     expect(sketches[key]?.parts.map(({ shape }) => shape)).toEqual(['wound'])
     expect(Object.keys(sketches)).toEqual([key])
+    expect(roomOf(key)).toEqual({
+      widthMm: sketches[key]?.frame.widthMm,
+      heightMm: sketches[key]?.frame.heightMm,
+    })
     await server.get('/api/drawings?keys=../../etc').expect(400)
+  })
+
+  it('whose drawings were named without their size before are named with it', async () => {
+    await ready()
+    const keys = async () =>
+      (await server.database.client.execute('select drawing_key from variant_figure')).rows.map(
+        ({ drawing_key: key }) => key,
+      )
+    const today = await keys()
+    expect(today.length).toBeGreaterThan(0)
+    await server.database.write((tx) =>
+      tx.run(sql`update variant_figure set drawing_key = substr(drawing_key, 1, 16)`),
+    )
+    expect(await keys()).not.toEqual(today)
+    const step = await readFile(join('server', 'migrations', '0038_drawings-name-their-size.sql'), 'utf8')
+    await server.database.write((tx) => tx.run(sql.raw(step)))
+    expect(await keys()).toEqual(today)
+  })
+
+  it('are in the stores with their drawers, of which nothing was counted', async () => {
+    await ready()
     const { materials } = await body<StoresView>('/api/stores')
     expect(materials.map(({ onHand: amount }) => amount)).toEqual([null, null])
   })

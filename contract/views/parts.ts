@@ -23,6 +23,7 @@ import {
   SIDES,
   WATER_KINDS,
 } from '../../core/index.ts'
+import { DRAWING_KEY } from '../drawingKey.ts'
 import { waterRules } from '../records/water.ts'
 
 const count = z.number().optional()
@@ -63,8 +64,8 @@ const sketch = z
   })
   .meta({ id: 'FlySketch' })
 
-/** What a drawing is asked for by: it names the drawing's content, so that a drawing never changes under its key. */
-export const drawingKey = z.string().regex(/^[0-9a-f]{16}$/)
+/** What a drawing is asked for by: it names the drawing's content and its room. */
+export const drawingKey = z.string().regex(DRAWING_KEY)
 /** Sketches by the keys of their drawings; a key that nobody knows is left out. */
 export const drawingsView = z.object({ sketches: z.record(z.string(), sketch) }).meta({ id: 'Drawings' })
 /** Sketches by the keys of their drawings. */

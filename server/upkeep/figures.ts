@@ -19,10 +19,8 @@ import { loadMaterials, materialIdsOf } from '../read/materials.ts'
 import { makeBreath } from '../clock/breath.ts'
 import { loadMeasurements } from '../read/measurements.ts'
 import { loadFiguresToCome } from '../read/variants.ts'
+import { drawingKeyOf } from '../../contract/index.ts'
 import type { VariantId } from '../../contract/index.ts'
-
-/** Hexadecimal digits of a sketch's hash that name it: enough for billions of drawings. */
-const KEY_LENGTH = 16
 
 type Figure = Omit<typeof variantFigure.$inferInsert, 'variantRevisionId'>
 
@@ -53,7 +51,8 @@ export function figureOf(
   const fly = resolveDressing(body.dressing, { hookMaterialId: body.hookMaterialId, swaps: [] }, materials)
   if (fly.kind === 'incomplete') return { ...NOTHING, inputHash, kind: 'incomplete', bill: [] }
   const sketch = sketchOf(fly)
-  const drawn = { sketch, drawingKey: contentHash(sketch).slice(0, KEY_LENGTH), hookSize: fly.hook.size }
+  const drawingKey = drawingKeyOf(contentHash(sketch), sketch.frame)
+  const drawn = { sketch, drawingKey, hookSize: fly.hook.size }
   // a fly that was bought or found: nobody knows what it weighs
   if (fly.components.length === 0) return { ...NOTHING, ...drawn, inputHash, kind: 'incomplete', bill: [] }
   return {

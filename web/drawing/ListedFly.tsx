@@ -1,4 +1,5 @@
-import { FlyThumb } from './FlyThumb.tsx'
+import { roomOf } from '../../contract/drawingKey.ts'
+import { FlyThumb, ThumbRoom } from './FlyThumb.tsx'
 import { Slits } from './Slits.tsx'
 import { useSketch } from './useSketch.ts'
 
@@ -8,10 +9,12 @@ interface ListedFlyProps {
   readonly title?: string
 }
 
-/** A fly as lists show it; its drawing comes a moment after the list. */
+/** A fly as lists show it; its drawing comes a moment after the list, into room that was kept for it. */
 export function ListedFly({ drawingKey, ...props }: ListedFlyProps) {
   const sketch = useSketch(drawingKey)
-  return sketch ? <FlyThumb sketch={sketch} {...props} /> : null
+  if (sketch) return <FlyThumb sketch={sketch} {...props} />
+  const room = roomOf(drawingKey ?? '')
+  return room ? <ThumbRoom room={room} pxPerMm={props.pxPerMm} /> : null
 }
 
 interface ListedSlitsProps {

@@ -1,5 +1,6 @@
 import styled from 'styled-components'
 import { FlyThumb } from '../../drawing/FlyThumb.tsx'
+import { roomOf } from '../../../contract/drawingKey.ts'
 import { useSketch } from '../../drawing/useSketch.ts'
 import { SLIT_MM, slitsOf } from './slitLayout.ts'
 import { nameOf } from './usePlaceDrop.ts'
@@ -43,13 +44,17 @@ const UNKNOWN_MM = 14
 export function FlyInSlits({ fly, pxPerMm }: { readonly fly: Fly; readonly pxPerMm: number }) {
   const sketch = useSketch(fly.figure.drawingKey)
   const { flies, gaps } = standingOf(fly)
-  const width = slitsOf(sketch?.frame.widthMm ?? UNKNOWN_MM) * SLIT_MM.wide * pxPerMm
+  const width = slitsOf(roomOf(fly.figure.drawingKey ?? '')?.widthMm ?? UNKNOWN_MM) * SLIT_MM.wide * pxPerMm
   const size = { width, height: SLIT_MM.high * pxPerMm }
   return (
     <Group role="img" aria-label={`${nameOf(fly)}: ${flies} of ${fly.par ?? 0}`}>
       {Array.from({ length: flies }, (_, i) => (
         <span key={i} className="slit" style={size}>
-          {sketch ? <FlyThumb sketch={sketch} pxPerMm={pxPerMm} /> : <span className="figures">?</span>}
+          {sketch ? (
+            <FlyThumb sketch={sketch} pxPerMm={pxPerMm} />
+          ) : fly.figure.drawingKey ? null : (
+            <span className="figures">?</span>
+          )}
         </span>
       ))}
       {Array.from({ length: gaps }, (_, i) => (

@@ -59,7 +59,7 @@ export default function Drills() {
       ) : (
         <>
           <p>{labels.about}</p>
-          <Dense aria-label={labels.drills} style={{ maxWidth: 720 }}>
+          <Dense aria-label={labels.drills} style={{ width: '100%', maxWidth: 720 }}>
             <tbody>
               {drill.DRILLS.map((key) => {
                 const canBe = DRILL_OF[key].subjects(from).length > 0
