@@ -70,7 +70,7 @@ export default function Drills() {
                     <td>
                       <Quiet>{canBe ? standingSentence(view.standings[key] ?? [], nowMs) : lacks}</Quiet>
                     </td>
-                    <td>
+                    <td style={{ width: 84 }}>
                       <Button
                         isDisabled={!canBe}
                         onPress={() => setRunning(key)}
