@@ -2,25 +2,26 @@ import { useCallback } from 'react'
 import { changedSettings } from '../../contract/changedSettings.ts'
 import type { SettingsBody, SettingsChange } from '../../contract/index.ts'
 import { api, useFrameQuery } from './api.ts'
+import type { Delivery } from './outbox/sender.ts'
 import { useAppDispatch } from './store.ts'
 import { useCommand } from './useCommand.ts'
 
 /** The user's settings, and changing them: a change is seen at once, and only what it names is sent. */
 export function useSettings(): {
   readonly settings: SettingsBody | undefined
-  readonly change: (change: SettingsChange) => void
+  readonly change: (change: SettingsChange, options?: { readonly quietly: boolean }) => Promise<Delivery>
 } {
   const { data: frame } = useFrameQuery()
   const dispatch = useAppDispatch()
   const command = useCommand()
   const change = useCallback(
-    (named: SettingsChange) => {
+    (named: SettingsChange, options: { readonly quietly?: boolean } = {}) => {
       dispatch(
         api.util.updateQueryData('frame', undefined, (shown) => {
           shown.settings = changedSettings(shown.settings, named)
         }),
       )
-      void command('settingsSave', { change: named })
+      return command('settingsSave', { change: named }, options)
     },
     [dispatch, command],
   )

@@ -1,4 +1,5 @@
 import type { BenchView } from '../../../contract/index.ts'
+import { refusalOf } from '../../wire/refusal.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { NoteField } from '../../ui/fields.tsx'
@@ -9,9 +10,8 @@ import { labels } from '../../words/bench.ts'
 /** What was done differently in earlier batches of the pattern, and a place to say what is in this one. */
 export function BatchNotes({ vise }: { readonly vise: NonNullable<BenchView['onVise']> }) {
   const command = useCommand()
-  const note = useTyped(
-    vise.batchNote,
-    (text) => void command('batchNote', { batchId: vise.batch.batchId, note: text }),
+  const note = useTyped(vise.batchNote, (text) =>
+    command('batchNote', { batchId: vise.batch.batchId, note: text }, { quietly: true }).then(refusalOf),
   )
   return (
     <>

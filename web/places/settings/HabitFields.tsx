@@ -1,5 +1,5 @@
 import { within } from '../../../contract/limits.ts'
-import type { SettingsBody, SettingsChange } from '../../../contract/index.ts'
+import type { SettingsBody } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'
@@ -7,6 +7,8 @@ import { Row, Section } from '../../ui/layout.tsx'
 import { useTyped } from '../../ui/useTyped.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { toggleKeys } from '../../wire/state.ts'
+import { refusalOf } from '../../wire/refusal.ts'
+import type { useSettings } from '../../wire/useSettings.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { ZoneField } from './ZoneField.tsx'
 import { labels } from '../../words/settings.ts'
@@ -14,7 +16,7 @@ import { labels } from '../../words/settings.ts'
 interface HabitFieldsProps {
   readonly settings: SettingsBody
   readonly unknownZone: string | null
-  readonly onChange: (change: SettingsChange) => void
+  readonly onChange: ReturnType<typeof useSettings>['change']
 }
 
 const isCurrency = (text: string) => /^[A-Z]{3}$/.test(text)
@@ -22,7 +24,11 @@ const isCurrency = (text: string) => /^[A-Z]{3}$/.test(text)
 /** How the user keeps, sees and judges flies. */
 export function HabitFields({ settings, unknownZone, onChange }: HabitFieldsProps) {
   const dispatch = useAppDispatch()
-  const currency = useTyped(settings.currency, (text) => onChange({ currency: text }), isCurrency)
+  const currency = useTyped(
+    settings.currency,
+    (text) => onChange({ currency: text }, { quietly: true }).then(refusalOf),
+    { isGood: isCurrency },
+  )
   return (
     <Section>
       <h2>{labels.habits}</h2>

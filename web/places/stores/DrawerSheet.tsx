@@ -4,6 +4,7 @@ import type { Barb } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { useFrameQuery } from '../../wire/api.ts'
 import type { Delivery } from '../../wire/outbox/sender.ts'
+import { refusalOf } from '../../wire/refusal.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -100,20 +101,24 @@ export function DrawerSheet({
 }) {
   const { stock } = useWording()
   const command = useCommand()
-  const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }) =>
-    command('materialSave', {
-      materialId: line.id,
-      version: line.version,
-      minimumAmount: line.minimumAmount,
-      packAmount: line.packAmount,
-      priceMinor: line.priceMinor,
-      leadTimeDays: line.leadTimeDays,
-      supplier: line.supplier,
-      barb: line.barb,
-      note: line.note,
-      ...change,
-    })
-  const note = useTyped(line.note, (text) => void save({ note: text }))
+  const save = (change: Partial<Bought> & { note?: string; barb?: Barb | null }, options = {}) =>
+    command(
+      'materialSave',
+      {
+        materialId: line.id,
+        version: line.version,
+        minimumAmount: line.minimumAmount,
+        packAmount: line.packAmount,
+        priceMinor: line.priceMinor,
+        leadTimeDays: line.leadTimeDays,
+        supplier: line.supplier,
+        barb: line.barb,
+        note: line.note,
+        ...change,
+      },
+      options,
+    )
+  const note = useTyped(line.note, (text) => save({ note: text }, { quietly: true }).then(refusalOf))
   return (
     <>
       <Heading>

@@ -4,6 +4,7 @@ import { wording } from '../../../core/index.ts'
 import type { WatersView } from '../../../contract/index.ts'
 import { chooseMoment } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
+import { refusalOf } from '../../wire/refusal.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
@@ -69,7 +70,8 @@ export function ReachRow({
   const dispatch = useAppDispatch()
   const moment = useMoment()
   const { units, depth, temperature } = useWording()
-  const save = (change: Partial<ReachLine['reach']>) => void command('reachSave', { reachId: line.id, change })
+  const save = (change: Partial<ReachLine['reach']>) =>
+    command('reachSave', { reachId: line.id, change }, { quietly: true }).then(refusalOf)
   const month = moment ? Number(moment.on.slice(5, 7)) - 1 : -1
   return (
     <tr>

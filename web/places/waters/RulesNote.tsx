@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import type { WaterChange, WatersView } from '../../../contract/index.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import type { WatersView } from '../../../contract/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, NoteField } from '../../ui/fields.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { useTyped } from '../../ui/useTyped.ts'
+import { useWaterSave } from './useWaterSave.ts'
 import { WaterPlace } from './WaterPlace.tsx'
 import { WaterDetails } from './WaterDetails.tsx'
 import { labels } from '../../words/waters.ts'
@@ -18,10 +18,9 @@ const FLAGS = Object.entries(RULE_NAMES) as [keyof typeof RULE_NAMES, string][]
 /** The user's own note of the rules, always with the reminder that the posted rule decides. */
 export function RulesNote({ line }: { readonly line: WaterLine }) {
   const [open, setOpen] = useState(false)
-  const command = useCommand()
   const { units } = useWording()
-  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
-  const note = useTyped(line.water.rulesNote, (rulesNote) => save({ rulesNote }))
+  const { save, saveTyped } = useWaterSave(line.id)
+  const note = useTyped(line.water.rulesNote, (rulesNote) => saveTyped({ rulesNote }))
   return (
     <div style={{ padding: '6px 0' }}>
       <Row>

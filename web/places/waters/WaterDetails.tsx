@@ -1,12 +1,13 @@
-import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { isStillwater, wording } from '../../../core/index.ts'
-import type { WaterChange, WatersView } from '../../../contract/index.ts'
-import { useCommand } from '../../wire/useCommand.ts'
+import type { WatersView } from '../../../contract/index.ts'
 import { useWording } from '../../words/useWording.ts'
 import { TextField } from '../../ui/fields.tsx'
+import { useTyped } from '../../ui/useTyped.ts'
+import type { Saved } from '../../ui/useTyped.ts'
 import { Row } from '../../ui/layout.tsx'
 import { InPlace } from './InPlace.tsx'
+import { useWaterSave } from './useWaterSave.ts'
 import { labels } from '../../words/waters.ts'
 
 type WaterLine = WatersView['waters'][number]
@@ -25,35 +26,20 @@ function Blank({
   readonly kept: string
   readonly wanted: RegExp
   readonly fault: string
-  readonly onSave: (text: string) => void
+  readonly onSave: (text: string) => Saved
 }) {
-  const [text, setText] = useState<string | null>(null)
-  const good = text === null || text === '' || wanted.test(text)
-  const save = () => {
-    if (text === null || !good) return
-    if (text !== kept) onSave(text)
-    setText(null)
-  }
-  return (
-    <TextField
-      label={label}
-      value={text ?? kept}
-      onChange={setText}
-      onBlur={save}
-      fault={good ? undefined : fault}
-      width="150px"
-      maxLength={5}
-    />
-  )
+  const typed = useTyped(kept, (text) => onSave(text.trim()), {
+    faultOf: (text) => (text.trim() === '' || wanted.test(text.trim()) ? undefined : fault),
+  })
+  return <TextField label={label} {...typed} width="150px" maxLength={5} />
 }
 
 /** What is noted of a water besides its reaches: how clear and snaggy, when it is open, its ice, counts in its rules. */
 export function WaterDetails({ line }: { readonly line: WaterLine }) {
-  const command = useCommand()
   const { units, depth } = useWording()
   const { maxLeaderMm } = line.water.rules
   const { water } = line
-  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
+  const { saveTyped: save } = useWaterSave(line.id)
   const day = (label: string, key: 'openFromMonthDay' | 'openToMonthDay' | 'iceOffMonthDay') => (
     <Blank
       label={label}

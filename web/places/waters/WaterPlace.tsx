@@ -1,15 +1,15 @@
-import { useState } from 'react'
 import { within } from '../../../contract/limits.ts'
 import { isStillwater, WATER_KINDS, wording } from '../../../core/index.ts'
 import type { WaterKind } from '../../../core/index.ts'
-import type { WaterChange, WatersView } from '../../../contract/index.ts'
+import type { WatersView } from '../../../contract/index.ts'
 import { useWatersQuery } from '../../wire/api.ts'
-import { useCommand } from '../../wire/useCommand.ts'
 import { TextField } from '../../ui/fields.tsx'
 import { useTyped } from '../../ui/useTyped.ts'
+import type { Saved } from '../../ui/useTyped.ts'
 import { Select } from '../../ui/Select.tsx'
 import { Quiet, Row } from '../../ui/layout.tsx'
 import { labels } from '../../words/waters.ts'
+import { useWaterSave } from './useWaterSave.ts'
 import { DayLengths } from './DayLengths.tsx'
 
 type WaterLine = WatersView['waters'][number]
@@ -24,41 +24,24 @@ function Degrees({
   readonly label: string
   readonly kept: number
   readonly of: 'latitudeDeg' | 'longitudeDeg'
-  readonly onSave: (degrees: number) => void
+  readonly onSave: (degrees: number) => Saved
 }) {
-  const [text, setText] = useState<string | null>(null)
   const { min, max } = within(of)
-  const value = text === null || text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'))
-  const isGood = text === null || (value >= min && value <= max)
-  const save = () => {
-    if (text === null || !isGood) return
-    if (value !== kept) onSave(value)
-    setText(null)
-  }
-  return (
-    <TextField
-      label={label}
-      value={text ?? String(kept)}
-      onChange={setText}
-      onBlur={save}
-      fault={isGood ? undefined : `From −${-min} to ${max}.`}
-      width="110px"
-      maxLength={9}
-    />
-  )
+  const read = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')))
+  const typed = useTyped(String(kept), (text) => onSave(read(text)), {
+    faultOf: (text) => (read(text) >= min && read(text) <= max ? undefined : `From −${-min} to ${max}.`),
+  })
+  return <TextField label={label} {...typed} width="110px" maxLength={9} />
 }
 
 /** What a water is called, of what kind it is, and where on the earth: by two figures, or like another. */
 export function WaterPlace({ line }: { readonly line: WaterLine }) {
   const { data } = useWatersQuery()
-  const command = useCommand()
   const { water } = line
-  const save = (change: WaterChange) => void command('waterSave', { waterId: line.id, change })
-  const name = useTyped(
-    water.name,
-    (text) => save({ name: text }),
-    (text) => text.trim() !== '',
-  )
+  const { save, saveTyped } = useWaterSave(line.id)
+  const name = useTyped(water.name, (text) => saveTyped({ name: text }), {
+    isGood: (text) => text.trim() !== '',
+  })
   const others = data?.waters.filter(({ id }) => id !== line.id) ?? []
   const alike = WATER_KINDS.filter((kind) => isStillwater(kind) === isStillwater(water.kind))
   return (
@@ -76,13 +59,13 @@ export function WaterPlace({ line }: { readonly line: WaterLine }) {
           label={labels.latitude}
           kept={water.latitudeDeg}
           of="latitudeDeg"
-          onSave={(latitudeDeg) => save({ latitudeDeg })}
+          onSave={(latitudeDeg) => saveTyped({ latitudeDeg })}
         />
         <Degrees
           label={labels.longitude}
           kept={water.longitudeDeg}
           of="longitudeDeg"
-          onSave={(longitudeDeg) => save({ longitudeDeg })}
+          onSave={(longitudeDeg) => saveTyped({ longitudeDeg })}
         />
         {others.length > 0 ? (
           <Select

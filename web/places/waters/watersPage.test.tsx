@@ -118,6 +118,26 @@ describe('what is noted of a water', () => {
     await until(async () => ((await rules()).barbless === true) === !was)
   })
 
+  it('stays as it was typed where the server refuses it, with the reason there and nowhere else', async () => {
+    await waterAt('Lavvel Brook', true)
+    const rules = async () => (await waterNow('Lavvel Brook')).water.rules
+    type('Largest hook', '12')
+    leave('Largest hook')
+    await until(async () => (await rules()).maxHookSize === 12)
+    await until(() => field('Largest hook').value === '12')
+    type('Smallest hook', '10')
+    leave('Smallest hook')
+    await until(() => isWrong('Smallest hook'))
+    expect(field('Smallest hook').value).toBe('10')
+    expect((await rules()).minHookSize).not.toBe(10)
+    expect(screen.getAllByText(/smallest hook/i, { selector: '.fault' })).toHaveLength(1)
+    expect(store.getState().view.trouble).toBeNull()
+    type('Smallest hook', '16')
+    expect(isWrong('Smallest hook')).toBe(false)
+    leave('Smallest hook')
+    await until(async () => (await rules()).minHookSize === 16)
+  })
+
   it('is what two changes made of it that follow each other at once', async () => {
     await waterAt('River Harnsel', true)
     const rules = async () => (await waterNow('River Harnsel')).water.rules
