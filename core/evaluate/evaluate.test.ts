@@ -6,9 +6,11 @@ import { hackledDry, jigNymph, recipe, shippedMaterial } from '../testing/shippe
 import {
   behaviourOf,
   evaluateFly,
+  hangOf,
   LIST_CONDITIONS,
   sampleFall,
   speedAtAttitude,
+  UNCALIBRATED,
   USUAL_TIPPET,
 } from './index.ts'
 
@@ -90,6 +92,17 @@ describe('evaluateFly', () => {
     expect(hung.pointUp).toBe(true)
     expect(180 - Math.abs(hung.noseDownDeg)).toBeGreaterThan(44)
     expect(180 - Math.abs(hung.noseDownDeg)).toBeLessThan(48)
+  })
+
+  it('hangs a fly with floatant by the air that it keeps, as it falls with it', () => {
+    const fly = flyOf(jigNymph())
+    const oiled = { ...withTippet, filmTreatment: 'floatant' } as const
+    const [plain, treated] = [sinking(fly), sinking(fly, oiled)]
+    expect(treated.submergedMg.value).toBeLessThan(plain.submergedMg.value)
+    // a nymph's dubbing holds little air: the twentieth of a degree is the air's all the same
+    expect(Math.abs(treated.hung.noseDownDeg - plain.hung.noseDownDeg)).toBeGreaterThan(0.02)
+    expect(hangOf(fly, oiled, UNCALIBRATED)).toEqual(treated.hung)
+    expect(hangOf(fly, withTippet, UNCALIBRATED)).toEqual(plain.hung)
   })
 
   it('orders tungsten, brass and no bead', () => {

@@ -1,4 +1,4 @@
-import { checkFit, partsOf, withFloatant } from '../dressing/index.ts'
+import { checkFit } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
 import { rideOf, wettingOf } from '../float/index.ts'
 import type { Ride } from '../float/index.ts'
@@ -6,12 +6,13 @@ import { restingAttitude } from '../sink/index.ts'
 import { linearEstimate, logEstimate } from '../uncertainty/index.ts'
 import { waterAt } from '../water/index.ts'
 import type { WaterProperties } from '../water/index.ts'
-import { calibratedParts, UNCALIBRATED } from './calibration.ts'
+import { UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
 import { fallOf, massBasis, reckonedBasis, submergedSdMg } from './doubt.ts'
 import { balanceOf, dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
 import { hangOf } from './hang.ts'
+import { preparedParts } from './preparedParts.ts'
 import { hangBelow } from './hangBelow.ts'
 import type { FlyReport, PartMass } from './report.ts'
 import { rollOf, senseOf } from './sense.ts'
@@ -37,13 +38,6 @@ function partMasses(parts: readonly Part[], water: WaterProperties): readonly Pa
 /** Slower than this a fly neither falls nor rises to speak of, mm/s. */
 const HOVERING_MM_PER_S = 10
 
-const treated = (parts: readonly Part[], { filmTreatment }: Conditions): readonly Part[] =>
-  filmTreatment === 'floatant' ? withFloatant(parts) : parts
-
-/** The parts as measured and treated, from which everything else follows. */
-export const preparedParts = (fly: Fly, conditions: Conditions, calibration: Calibration): readonly Part[] =>
-  treated(calibratedParts(partsOf(fly), calibration), conditions)
-
 /**
  * What a fly weighs, whether its parts go on the hook, and how it falls or floats under conditions.
  *
@@ -55,8 +49,7 @@ export function evaluateFly(
   calibration: Calibration = UNCALIBRATED,
 ): FlyReport {
   const water = waterAt(conditions.waterTempC)
-  const untreated = calibratedParts(partsOf(fly), calibration)
-  const parts = treated(untreated, conditions)
+  const parts = preparedParts(fly, conditions, calibration)
   const findings = [...checkFit(fly), ...senseOf(fly)]
   const common = { massMg: massEstimate(parts, calibration), parts: partMasses(parts, water), findings }
   if (findings.some(({ severity }) => severity === 'fault')) return { kind: 'doesNotFit', ...common }
@@ -94,7 +87,7 @@ export function evaluateFly(
     submergedMg: logEstimate(submergedMg, sdMg / submergedMg, reckonedBasis(parts, calibration)),
     ...moving,
     attitude,
-    hung: hangOf(fly, conditions, calibration, untreated),
+    hung: hangOf(fly, conditions, calibration, parts),
     splash: splashOf(common.massMg.value, airDragMgPerMm(elements)),
   }
 }

@@ -1,13 +1,13 @@
-import { partsOf, pinMm } from '../dressing/index.ts'
+import { pinMm } from '../dressing/index.ts'
 import type { Fly, Part } from '../dressing/index.ts'
 import { eyeCentre } from '../hook/index.ts'
 import { sizeNumber } from '../material/index.ts'
 import { hungNoseDownDeg } from '../sink/index.ts'
 import { waterAt } from '../water/index.ts'
-import { calibratedParts } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
 import { loadsOf } from './fallOfParts.ts'
+import { preparedParts } from './preparedParts.ts'
 import type { Hang } from './report.ts'
 
 const LONGEST_PIN_MM = 30
@@ -29,13 +29,13 @@ export function tiltFromLevelDeg(noseDownDeg: number): number {
 /**
  * How a fly hangs from its eye, and for a balanced one how long its pin must be to hang level.
  *
- * @param parts of the fly as measured, where they are known
+ * @param parts of the fly as measured and treated, where they are known
  */
 export function hangOf(
   fly: Fly,
   conditions: Conditions,
   calibration: Calibration,
-  parts = calibratedParts(partsOf(fly), calibration),
+  parts = preparedParts(fly, conditions, calibration),
 ): Hang {
   const water = waterAt(conditions.waterTempC)
   const eye = eyeCentre(fly.hook)
@@ -45,7 +45,7 @@ export function hangOf(
   const pointUp = Math.abs(noseDownDeg) > 90
   if (!bead?.lengthMm) return { noseDownDeg, pointUp, pin: null }
   const tilt = (lengthMm: number) =>
-    tiltFromLevelDeg(hungAt(calibratedParts(partsOf(withPin(fly, lengthMm)), calibration)))
+    tiltFromLevelDeg(hungAt(preparedParts(withPin(fly, lengthMm), conditions, calibration)))
   const levelAtMm = levelLength(tilt)
   return {
     noseDownDeg,

@@ -7,7 +7,8 @@ import type { Estimate } from '../uncertainty/index.ts'
 import { UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
-import { evaluateFly, preparedParts } from './evaluateFly.ts'
+import { evaluateFly } from './evaluateFly.ts'
+import { preparedParts } from './preparedParts.ts'
 import { quantile, Z_80 } from '../number/index.ts'
 
 /** How far a long piece of work has got, 0 to 1. */

@@ -5,7 +5,7 @@ import { waterAt } from '../water/index.ts'
 import { UNCALIBRATED } from './calibration.ts'
 import type { Calibration } from './calibration.ts'
 import type { Conditions } from './conditions.ts'
-import { preparedParts } from './evaluateFly.ts'
+import { preparedParts } from './preparedParts.ts'
 import { dragElementsOf, fallModelOf, loadsOf } from './fallOfParts.ts'
 
 /** The least that can be said of a fly: its mass, its fit, and its speed at an attitude that is known. */
