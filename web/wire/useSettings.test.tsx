@@ -66,7 +66,8 @@ describe('useSettings', () => {
   it('goes back to what the server has where it refuses', async () => {
     const { result } = callHook(() => useSettings(), undefined)
     const before = await until(() => result.current.settings)
-    act(() => result.current.change({ parCount: 1000 }))
+    act(() => void result.current.change({ parCount: 1000 }))
+    expect(result.current.settings?.parCount).toBe(1000)
     await until(() => result.current.settings?.parCount === before.parCount)
     expect(store.getState().view.trouble).not.toBeNull()
   })
