@@ -7,7 +7,7 @@ import { asked } from '../../testing/asked.ts'
 import { away, heldBack, meanwhile } from '../../testing/meanwhile.ts'
 import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
 import { useBenchQuery } from '../../wire/api.ts'
-import { flush, waitingWrites } from '../../wire/outbox/sender.ts'
+import { dataPutBack, flush, waitingWrites } from '../../wire/outbox/sender.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useUndoLast } from '../../wire/useUndoLast.ts'
 import { useViseActions } from './useViseActions.ts'
@@ -222,6 +222,21 @@ describe('what was counted, while the view of it is on its way', () => {
     await act(arrived)
     await until(async () => (await read()).batch.done === 0)
     await until(() => result.current.doneCount === 0)
+  })
+
+  it('counts no more of it where a copy of the data was put back, which need not hold it', async () => {
+    const { result } = watching(await begin(6))
+    await until(() => result.current.viewed === 0)
+    await heldBack(PATHS.bench, async () => {
+      act(() => result.current.done())
+      await act(arrived)
+      expect(result.current.doneCount).toBe(1)
+      act(dataPutBack)
+      expect(result.current.doneCount).toBe(0)
+    })
+    // here the data are as they were: the view has it
+    await until(() => result.current.viewed === 1)
+    expect(result.current.doneCount).toBe(1)
   })
 
   it('takes all flies through a step and goes on, tied by stations', async () => {

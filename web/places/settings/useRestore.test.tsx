@@ -5,10 +5,7 @@ import { PATHS } from '../../../contract/paths.ts'
 import { asked } from '../../testing/asked.ts'
 import { callHook, onTheDemo, until } from '../../testing/onThePage.tsx'
 import { write } from '../../testing/write.ts'
-import { useBenchQuery } from '../../wire/api.ts'
-import { useDoneCount } from '../../wire/counted.ts'
 import { store } from '../../wire/store.ts'
-import { newId } from '../../wire/useCommand.ts'
 import { useRestore } from './useRestore.ts'
 
 onTheDemo()
@@ -36,19 +33,6 @@ describe('a copy that is put back', () => {
     await act(() => done!)
     expect(result.current.restoring).toBe(false)
     expect(await until(async () => (await parCount()) === before)).toBe(true)
-  })
-
-  it('lacks what was counted since, and so does what is shown of it', async () => {
-    const [waits] = (await asked.bench()).queue
-    await write('batchOnVise', { batchId: waits!.batchId })
-    const { onVise } = await asked.bench()
-    const name = await copyNow()
-    const batch = onVise!.batch
-    await write('batchCount', { eventId: newId(), batchId: batch.batchId, kind: 'done', stepKey: null, count: 1, spoiledCause: null }) // prettier-ignore
-    const { result } = callHook(() => ({ ...useRestore(), done: useDoneCount(useBenchQuery().data?.onVise?.batch ?? null) }), undefined) // prettier-ignore
-    await until(() => result.current.done === batch.done + 1)
-    await act(() => result.current.restore(name))
-    await until(() => result.current.done === batch.done)
   })
 
   it('is refused in words where there is none of that name, and all stays', async () => {
