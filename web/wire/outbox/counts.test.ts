@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { COUNTS_NAMED } from '../../../contract/countsNamed.ts'
 import type { Sent } from '../api.ts'
-import { afterDelivery, countsHere } from './counts.ts'
+import { afterDelivery, countsHere, REMEMBERED } from './counts.ts'
 
 const count = (id: string, kind = 'done', stepKey: string | null = null) =>
   ({ id, kind: 'batchCount', body: { eventId: `event ${id}`, batchId: 'olives', kind, stepKey, count: 1 } }) as unknown as Sent // prettier-ignore
@@ -35,9 +35,10 @@ describe('what was counted here', () => {
     expect(idsOf(delivered(count('a'), count('b'), undo('u', 'a')))).toEqual(['b'])
   })
 
-  it('is remembered as far back as a view names counts', () => {
-    const many = Array.from({ length: COUNTS_NAMED + 3 }, (_, n) => count(String(n)))
+  it('is remembered for a while, and never longer than a view names it beside what others count', () => {
+    expect(REMEMBERED).toBeLessThan(COUNTS_NAMED / 2)
+    const many = Array.from({ length: REMEMBERED + 3 }, (_, n) => count(String(n)))
     const kept = idsOf(delivered(...many))
-    expect([kept.length, kept[0], kept.at(-1)]).toEqual([COUNTS_NAMED, '3', String(COUNTS_NAMED + 2)])
+    expect([kept.length, kept[0], kept.at(-1)]).toEqual([REMEMBERED, '3', String(REMEMBERED + 2)])
   })
 })

@@ -28,9 +28,12 @@ export function countsHere(delivered: readonly OwnCount[], queue: readonly Sent[
   )
 }
 
-/** What was delivered, after a write more: of counts as many as a view names, and none that was taken back. */
+/** So many are remembered: a view names these beside as many of other tabs, and of what was taken back. */
+export const REMEMBERED = COUNTS_NAMED / 4
+
+/** What was delivered, after a write more: the last counts, and none that was taken back. */
 export function afterDelivery(delivered: readonly OwnCount[], sent: Sent): readonly OwnCount[] {
   const others = delivered.filter(({ writeId }) => writeId !== sent.id && writeId !== takenBackBy(sent))
   const count = countOf(sent)
-  return count ? [...others, count].slice(-COUNTS_NAMED) : others
+  return count ? [...others, count].slice(-REMEMBERED) : others
 }
