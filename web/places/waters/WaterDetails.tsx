@@ -12,9 +12,9 @@ import { labels } from '../../words/waters.ts'
 
 type WaterLine = WatersView['waters'][number]
 
-const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
+const MONTH_DAY = /^((0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]))?$/
 
-/** A day of the year or a count, left blank where the note does not say; saved on leaving the field. */
+/** A day of the year or a count, saved on leaving the field; `wanted` says whether it may be left blank. */
 function Blank({
   label,
   kept,
@@ -29,7 +29,7 @@ function Blank({
   readonly onSave: (text: string) => Saved
 }) {
   const typed = useTyped(kept, (text) => onSave(text.trim()), {
-    faultOf: (text) => (text.trim() === '' || wanted.test(text.trim()) ? undefined : fault),
+    faultOf: (text) => (wanted.test(text.trim()) ? undefined : fault),
   })
   return <TextField label={label} {...typed} width="150px" maxLength={5} />
 }
@@ -82,9 +82,9 @@ export function WaterDetails({ line }: { readonly line: WaterLine }) {
         {isStillwater(water.kind) ? day('Ice gone, month-day', 'iceOffMonthDay') : null}
       </Row>
       <Row $align="start">
-        {count('Most flies', 'maxFlies', /^([1-9]|10)$/, 'From 1 to 10.')}
-        {count('Largest hook', 'maxHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
-        {count('Smallest hook', 'minHookSize', /^([1-9]|[12]\d|30)$/, 'A hook size, 1 to 30.')}
+        {count('Most flies', 'maxFlies', /^([1-9]|10)?$/, 'From 1 to 10.')}
+        {count('Largest hook', 'maxHookSize', /^([1-9]|[12]\d|30)?$/, 'A hook size, 1 to 30.')}
+        {count('Smallest hook', 'minHookSize', /^([1-9]|[12]\d|30)?$/, 'A hook size, 1 to 30.')}
         <InPlace
           label={`Longest leader that ${water.name} allows`}
           named="Longest leader"

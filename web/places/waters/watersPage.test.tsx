@@ -118,6 +118,19 @@ describe('what is noted of a water', () => {
     await until(async () => ((await rules()).barbless === true) === !was)
   })
 
+  it('is never no snags because the field was emptied', async () => {
+    await waterAt('Lavvel Brook', true)
+    const before = (await waterNow('Lavvel Brook')).water.snagginess
+    expect(before).toBeGreaterThan(0)
+    type(/^Snags/, '')
+    leave(/^Snags/)
+    expect(isWrong(/^Snags/)).toBe(true)
+    expect((await waterNow('Lavvel Brook')).water.snagginess).toBe(before)
+    type(/^Snags/, '0')
+    leave(/^Snags/)
+    await until(async () => (await waterNow('Lavvel Brook')).water.snagginess === 0)
+  })
+
   it('stays as it was typed where the server refuses it, with the reason there and nowhere else', async () => {
     await waterAt('Lavvel Brook', true)
     const rules = async () => (await waterNow('Lavvel Brook')).water.rules
