@@ -39,6 +39,9 @@ export default defineConfig({
           name: 'on the demo',
           include: ON_THE_DEMO,
           globalSetup: 'demo/testing/serveCopies.ts',
+          // what is imported from packages is read once for all files; what is ours, anew with each
+          isolate: false,
+          setupFiles: 'web/testing/apart.ts',
           // whole pages and real servers
           testTimeout: 300_000,
           // styles go in as rules, not as text that is read anew with each

@@ -6,6 +6,7 @@ import { afterAll, afterEach, beforeAll, inject } from 'vitest'
 import { PATHS } from '../../contract/paths.ts'
 import { serveData } from '../wire/outbox/sender.ts'
 import { store } from '../wire/store.ts'
+import { doItQuicker } from './quicker.ts'
 import { WorkerHere } from './workerHere.ts'
 
 /** For so long something is waited for on the page. */
@@ -24,40 +25,6 @@ function speakTo(address: string): void {
   }
 }
 
-/** All labels of a page: by the id of what each is for, and those that stand around theirs. */
-function labelsOf(page: Document) {
-  const [byId, around] = [new Map<string, HTMLLabelElement[]>(), [] as HTMLLabelElement[]]
-  for (const label of page.querySelectorAll('label')) {
-    if (!label.htmlFor) around.push(label)
-    else byId.set(label.htmlFor, [...(byId.get(label.htmlFor) ?? []), label])
-  }
-  return { byId, around }
-}
-
-/**
- * The labels of a field, found once until the page changes. jsdom asks all nodes of a page for the label of each field anew,
- * and takes seconds for a question by label or name in a form of a hundred fields.
- */
-function keepLabels(): void {
-  let known: ReturnType<typeof labelsOf> | null = null
-  const changes = new MutationObserver(() => (known = null))
-  changes.observe(document, {
-    subtree: true,
-    childList: true,
-    attributes: true,
-    attributeFilter: ['for', 'id'],
-  })
-  for (const { prototype } of [HTMLInputElement, HTMLTextAreaElement, HTMLSelectElement, HTMLButtonElement])
-    Object.defineProperty(prototype, 'labels', {
-      configurable: true,
-      get(this: HTMLElement) {
-        if (changes.takeRecords().length > 0) known = null
-        known ??= labelsOf(document)
-        return [...(known.byId.get(this.id) ?? []), ...known.around.filter((label) => label.contains(this))]
-      },
-    })
-}
-
 /** Each file of tests has the demo on a server of its own, workers, and what a browser has beyond jsdom. */
 export function onTheDemo(): void {
   // a bound against a hang, never a measure of speed: a loaded machine takes its time
@@ -73,7 +40,7 @@ export function onTheDemo(): void {
     })
     // jsdom draws nothing, and without rules need not match them against each element whose name or role is asked
     CSSStyleSheet.prototype.insertRule = () => 0
-    keepLabels()
+    doItQuicker()
     HTMLCanvasElement.prototype.getContext = () => null
     window.matchMedia ??= (media: string) =>
       ({
