@@ -47,6 +47,10 @@ class Unloadable extends WorkerHere {
     super()
     setTimeout(() => this.break(), 20)
   }
+  /** what never loaded answers nothing, however quickly it would have */
+  override postMessage(): void {
+    return undefined
+  }
 }
 
 /** From now on no worker loads, and those that run have broken. */
