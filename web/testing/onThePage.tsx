@@ -4,7 +4,7 @@ import { Provider } from 'react-redux'
 import { createMemoryRouter, MemoryRouter, RouterProvider } from 'react-router'
 import { afterAll, afterEach, beforeAll, inject } from 'vitest'
 import { PATHS } from '../../contract/paths.ts'
-import { serveData } from '../wire/outbox/sender.ts'
+import { flush, serveData } from '../wire/outbox/sender.ts'
 import { store } from '../wire/store.ts'
 import { doItQuicker } from './quicker.ts'
 import { WorkerHere } from './workerHere.ts'
@@ -50,8 +50,10 @@ export function onTheDemo(): void {
         removeEventListener: () => undefined,
       }) as never
   })
-  afterEach(() => {
+  afterEach(async () => {
     cleanup()
+    // what still waits belongs to this test: cleared unsent, the next would start without it, now and then
+    await flush()
     localStorage.clear()
   })
   afterAll(() => WorkerHere.running.forEach((worker) => worker.terminate()))
