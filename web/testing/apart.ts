@@ -1,4 +1,4 @@
 import { vi } from 'vitest'
 
-// Before each file of tests: what modules of the last one remember (the store, what waits to be sent, sketches) is its own.
+// Each file of tests starts with modules of its own: a store, an outbox or sketches of the file before are not seen.
 vi.resetModules()

@@ -38,8 +38,6 @@ export function onTheDemo(): void {
     Object.assign(globalThis, {
       CSS: { escape: (text: string) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) },
     })
-    // jsdom draws nothing, and without rules need not match them against each element whose name or role is asked
-    CSSStyleSheet.prototype.insertRule = () => 0
     doItQuicker()
     HTMLCanvasElement.prototype.getContext = () => null
     window.matchMedia ??= (media: string) =>
