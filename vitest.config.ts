@@ -41,7 +41,7 @@ export default defineConfig({
           globalSetup: 'demo/testing/serveCopies.ts',
           // what is imported from packages is read once for all files; what is ours, anew with each
           isolate: false,
-          setupFiles: 'web/testing/apart.ts',
+          setupFiles: ['web/testing/apart.ts', 'web/testing/drawn.ts'],
           // whole pages and real servers
           testTimeout: 300_000,
           // styles go in as rules, not as text that is read anew with each

@@ -5,7 +5,8 @@ import { Column } from '../column/Column.tsx'
 import { ColumnContext, EMPTY_CONTENT } from '../column/marks.ts'
 import type { ColumnContent } from '../column/marks.ts'
 import { Fault } from '../ui/layout.tsx'
-import { api, toFailure, useFrameQuery } from '../wire/api.ts'
+import { useFrameQuery } from '../wire/answers.ts'
+import { api, toFailure } from '../wire/api.ts'
 import { Roll } from './frame/Roll.tsx'
 import { Tray } from './frame/Tray.tsx'
 import { useFrameKeys } from './frame/useFrameKeys.ts'
@@ -106,7 +107,10 @@ export function AppFrame() {
   const { data: frame, error } = useFrameQuery()
   useFiguresToCome((frame?.roll.figuresToCome ?? 0) > 0)
   const [content, setContent] = useState<ColumnContent>(EMPTY_CONTENT)
-  const { atVise, finding, showKeys, waterOpen } = useAppSelector((state) => state.view)
+  const atVise = useAppSelector(({ view }) => view.atVise)
+  const finding = useAppSelector(({ view }) => view.finding)
+  const showKeys = useAppSelector(({ view }) => view.showKeys)
+  const waterOpen = useAppSelector(({ view }) => view.waterOpen)
   const actions = useMemo(makePlaceActions, [])
   const { pathname } = useLocation()
   const newBuild = useChanged(frame?.buildId)

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, memo, Suspense, useMemo, useRef } from 'react'
 import type { FocusEvent, KeyboardEvent } from 'react'
 import type { FrameView } from '../../contract/index.ts'
 import { useMoment } from '../moment/useMoment.ts'
 import { useNow } from '../moment/useNow.ts'
+import { useRoom } from '../ui/useRoom.ts'
 import { openWater } from '../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../wire/store.ts'
 import { useStandings } from '../wire/useStandings.ts'
@@ -47,21 +48,6 @@ function moveAmongMarks(event: KeyboardEvent<HTMLElement>): boolean {
   return true
 }
 
-function useSize() {
-  const water = useRef<HTMLDivElement>(null)
-  const [size, setSize] = useState({ widthPx: 250, heightPx: 500 })
-  useEffect(() => {
-    const element = water.current
-    if (!element) return
-    const observer = new ResizeObserver(() =>
-      setSize({ widthPx: element.clientWidth, heightPx: element.clientHeight }),
-    )
-    observer.observe(element)
-    return () => observer.disconnect()
-  }, [])
-  return { water, ...size }
-}
-
 /** Esc closes the opened water, and else goes back to where the focus came from. */
 function useKeys(opened: boolean) {
   const dispatch = useAppDispatch()
@@ -97,9 +83,14 @@ function useMarks(content: ColumnContent): {
   return { foods, flies }
 }
 
+interface ColumnProps {
+  readonly frame: FrameView
+  readonly content: ColumnContent
+}
+
 /** The water column: foods at the left, flies at the right, facing each other at one depth. */
-export function Column({ frame, content }: { readonly frame: FrameView; readonly content: ColumnContent }) {
-  const { water, widthPx, heightPx } = useSize()
+export const Column = memo(function Column({ frame, content }: ColumnProps) {
+  const { ref: water, widthPx, heightPx } = useRoom()
   const opened = useAppSelector((state) => state.view.waterOpen)
   const dispatch = useAppDispatch()
   const data = useNow()
@@ -175,4 +166,4 @@ export function Column({ frame, content }: { readonly frame: FrameView; readonly
       </div>
     </Strip>
   )
-}
+})

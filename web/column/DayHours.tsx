@@ -4,7 +4,7 @@ import { askedOf } from '../moment/useNow.ts'
 import { useMoment } from '../moment/useMoment.ts'
 import { chooseMoment } from '../wire/state.ts'
 import { useAppDispatch } from '../wire/store.ts'
-import { useReachDayQuery } from '../wire/api.ts'
+import { useReachDayQuery } from '../wire/answers.ts'
 import { clockTime } from '../words/words.ts'
 import { labels } from '../words/frame.ts'
 

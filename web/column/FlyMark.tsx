@@ -1,7 +1,8 @@
 import { FlyThumb } from '../drawing/FlyThumb.tsx'
 import { useSketch } from '../drawing/useSketch.ts'
+import { useIsLit } from '../wire/lit.ts'
 import { light } from '../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../wire/store.ts'
+import { useAppDispatch } from '../wire/store.ts'
 import type { Mark } from './marks.ts'
 
 /** The largest that a fly is shown in the Column. */
@@ -17,14 +18,14 @@ interface FlyMarkProps {
 /** A fly's own silhouette at its true depth; an empty outline where none is on hand, or nothing serves. */
 export function FlyMark({ mark, atPx, roomPx }: FlyMarkProps) {
   const dispatch = useAppDispatch()
-  const lit = useAppSelector((state) => state.view.lit === mark.id)
+  const isLit = useIsLit(mark.id)
   const sketch = useSketch(mark.look === 'fly' || mark.look === 'packed' ? mark.drawingKey : null)
   const pxPerMm = sketch ? Math.min((roomPx - 8) / sketch.frame.widthMm, MOST_PX_PER_MM) : 0
   return (
     <span
       className={sketch ? 'silhouette' : 'outline'}
       data-look={mark.look}
-      data-lit={lit}
+      data-lit={isLit}
       aria-hidden="true"
       style={{ top: atPx, right: 2, maxWidth: roomPx - 6 }}
       onMouseEnter={() => dispatch(light(mark.id))}

@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
 import { act } from '@testing-library/react'
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { asked } from '../testing/asked.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { calibrateScreen, useTrueSize } from './trueSize.ts'
-import { useSketch } from './useSketch.ts'
+import { useSketch, useSketchesToCome } from './useSketch.ts'
 
 onTheDemo()
 
@@ -23,12 +23,23 @@ describe('useTrueSize', () => {
 })
 
 describe('useSketch', () => {
-  it('fetches drawings by their keys, many in few requests, each once', async () => {
+  let { fetch } = globalThis
+  let asks = 0
+  beforeEach(() => {
+    fetch = globalThis.fetch
+    globalThis.fetch = (...of) => ((asks += 1), fetch(...of))
+  })
+  afterEach(() => void (globalThis.fetch = fetch))
+  const drawings = async () => {
     const { variants } = await asked.plan()
     const keys = [...new Set(variants.flatMap(({ figure }) => figure.drawingKey ?? []))]
-    let asks = 0
-    const { fetch } = globalThis
-    globalThis.fetch = (...of) => ((asks += 1), fetch(...of))
+    const half = Math.ceil(keys.length / 2)
+    return [keys.slice(0, half), keys.slice(half)] as const
+  }
+
+  it('fetches drawings by their keys, many in few requests, each once', async () => {
+    const [keys] = await drawings()
+    asks = 0
     const drawn = keys.map((key) => callHook(() => useSketch(key), undefined))
     for (const { result } of drawn) await until(() => result.current)
     expect(asks).toBe(Math.ceil(keys.length / 50))
@@ -36,7 +47,16 @@ describe('useSketch', () => {
     expect(callHook(() => useSketch(keys[0]!), undefined).result.current).toBe(drawn[0]!.result.current)
     await new Promise((resolve) => setTimeout(resolve, 20))
     expect(asks).toBe(Math.ceil(keys.length / 50))
-    globalThis.fetch = fetch
+  })
+
+  it('asks for none that the page asked for before it came to show it', async () => {
+    const [, keys] = await drawings()
+    asks = 0
+    callHook(() => useSketchesToCome(keys), undefined)
+    await until(() => asks > 0)
+    const drawn = keys.map((key) => callHook(() => useSketch(key), undefined))
+    for (const { result } of drawn) await until(() => result.current)
+    expect(asks).toBe(Math.ceil(keys.length / 50))
   })
 
   it('is none where there is none', () => {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { epochDayOf, waterAtC } from '../../core/index.ts'
 import type { FrameView, ReachChoice } from '../../contract/index.ts'
-import { useFrameQuery } from '../wire/api.ts'
+import { useFramePart } from '../wire/answers.ts'
 import type { ChosenMoment, SaidOfHour } from '../wire/state.ts'
 import { useAppSelector } from '../wire/store.ts'
 
@@ -16,17 +16,21 @@ export interface Moment {
   readonly said?: SaidOfHour
 }
 
-function momentOf(frame: FrameView, chosen: ChosenMoment | null): Moment | null {
-  const wanted = chosen ?? frame.moment
-  const reach = frame.reaches.find(({ reachId }) => reachId === wanted?.reachId)
+const startOf = (frame: FrameView | undefined): Partial<Pick<FrameView, 'reaches' | 'moment'>> => ({
+  reaches: frame?.reaches,
+  moment: frame?.moment,
+})
+
+function momentOf(reaches: readonly ReachChoice[], wanted: ChosenMoment | null): Moment | null {
+  const reach = reaches.find(({ reachId }) => reachId === wanted?.reachId)
   if (!wanted || !reach) return null
-  const waterTempC = chosen?.said?.waterTempC ?? waterAtC(reach.warmth, epochDayOf(wanted.on), wanted.localMin)
+  const waterTempC = wanted.said?.waterTempC ?? waterAtC(reach.warmth, epochDayOf(wanted.on), wanted.localMin)
   return { ...wanted, reach, waterTempC }
 }
 
 /** The chosen moment, or the next outing's. */
 export function useMoment(): Moment | null {
-  const { data } = useFrameQuery()
+  const { reaches, moment } = useFramePart(startOf)
   const chosen = useAppSelector((state) => state.view.moment)
-  return useMemo(() => (data ? momentOf(data, chosen) : null), [data, chosen])
+  return useMemo(() => momentOf(reaches ?? [], chosen ?? moment ?? null), [reaches, moment, chosen])
 }

@@ -1,5 +1,5 @@
 import type { MomentView } from '../../contract/index.ts'
-import { useMomentQuery } from '../wire/api.ts'
+import { useMomentQuery } from '../wire/answers.ts'
 import type { Moment } from './useMoment.ts'
 import { useMoment } from './useMoment.ts'
 

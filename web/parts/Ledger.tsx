@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { wording } from '../../core/index.ts'
-import { useLedgerQuery } from '../wire/api.ts'
+import { useLedgerQuery } from '../wire/answers.ts'
 import type { RouteQuery } from '../../contract/index.ts'
 import type { Loose } from '../wire/api.ts'
 import { clockTime, dayName } from '../words/words.ts'

@@ -6,11 +6,13 @@ import type {
   LarderStockView,
   LarderView,
   OutingsView,
+  PatternsView,
   PatternView,
   PlanView,
   ReachSeasonView,
   RigsView,
   StoresView,
+  TonightView,
   WatersView,
 } from '../../contract/index.ts'
 import { api } from '../wire/api.ts'
@@ -32,6 +34,7 @@ const {
   reachSeason,
   rigs,
   stores,
+  tonight,
   waters,
 } = api.endpoints
 
@@ -57,9 +60,11 @@ export const asked = {
   reachSeason: (reachId: string): Promise<ReachSeasonView> =>
     there(askOnce(store.dispatch(reachSeason.initiate({ reachId }, anew)))),
   plan: (): Promise<PlanView> => there(askOnce(store.dispatch(plan.initiate(undefined, anew)))),
+  patterns: (): Promise<PatternsView> => there(askOnce(store.dispatch(patterns.initiate(undefined, anew)))),
+  tonight: (): Promise<TonightView> => there(askOnce(store.dispatch(tonight.initiate({}, anew)))),
   /** a pattern by its name */
   pattern: async (name: string): Promise<PatternView> => {
-    const all = await there(askOnce(store.dispatch(patterns.initiate(undefined, anew))))
+    const all = await asked.patterns()
     const id = all.patterns.find((one) => one.name === name)?.id
     if (!id) throw new Error(`there is no pattern ${name}`)
     return there(askOnce(store.dispatch(pattern.initiate(id, anew))))

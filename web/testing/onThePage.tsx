@@ -40,6 +40,7 @@ export function onTheDemo(): void {
     })
     doItQuicker()
     HTMLCanvasElement.prototype.getContext = () => null
+    Element.prototype.scrollIntoView ??= () => undefined
     window.matchMedia ??= (media: string) =>
       ({
         media,

@@ -4,9 +4,10 @@ import { useCallback, useState } from 'react'
 export function useRoom() {
   const [room, setRoom] = useState({ widthPx: 0, heightPx: 0 })
   const ref = useCallback((element: HTMLElement | null) => {
-    if (!element || typeof ResizeObserver === 'undefined') return undefined
+    if (!element) return undefined
     // known before it is first seen: else it would be laid out twice
     setRoom({ widthPx: element.clientWidth, heightPx: element.clientHeight })
+    if (typeof ResizeObserver === 'undefined') return undefined
     const observer = new ResizeObserver(([entry]) => {
       if (!entry) return
       const { width, height } = entry.contentRect

@@ -175,11 +175,7 @@ export const api = createApi({
 })
 
 export const {
-  useFrameQuery, useTonightQuery, useMomentQuery, useWatersQuery, useLarderQuery, useLarderStockQuery, usePatternsQuery, useFamiliesQuery,
-  useCatalogueQuery, useFamilyQuery, useBenchQuery, useBoxesQuery, useOutingsQuery, useAlongQuery, useAlongWarmthQuery, useDrillsQuery, useRigsQuery, useStoresQuery, useActionsQuery, useSearchQuery,
-  useMeasurementsQuery, useMovedQuery, useInstrumentMutation, useReachSeasonQuery, useReachDayQuery, useReachYearQuery, useSeasonSkillQuery, useTakeReadingsMutation,
-  usePlanQuery, useTakePhotoMutation, useMaterialUsesQuery, usePatternQuery, usePatternsOfQuery, useHistoryQuery,
-  useLedgerQuery, useBackupsQuery, useBackupPreviewQuery, useMakeBackupMutation, useRestoreBackupMutation, usePairingQuery, useOpenPairingMutation, useEndPairingMutation,
+  useInstrumentMutation, useTakeReadingsMutation, useTakePhotoMutation, useMakeBackupMutation, useRestoreBackupMutation, useOpenPairingMutation, useEndPairingMutation,
 } = api // prettier-ignore
 
 /** A table of readings for a reach, its rows as JSON. */

@@ -5,7 +5,7 @@ import type { PatternsView, StoresView } from '../../contract/index.ts'
 import { PATHS } from '../../contract/paths.ts'
 import { Tray } from '../app/frame/Tray.tsx'
 import { onTheDemo, show, until } from '../testing/onThePage.tsx'
-import { useFrameQuery } from './api.ts'
+import { useFrameQuery } from './answers.ts'
 import { post } from './outbox/sender.ts'
 import { newId } from './useCommand.ts'
 

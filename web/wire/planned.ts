@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { plannedOf } from '../../contract/planned.ts'
 import type { Planned } from '../../contract/planned.ts'
 import type { PlanView } from '../../contract/index.ts'
-import { usePlanQuery } from './api.ts'
+import { usePlanQuery } from './answers.ts'
 
 /** Several parts of a page ask for it: it is put together once an answer. */
 const putTogether = new WeakMap<PlanView, Planned>()

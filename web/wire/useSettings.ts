@@ -1,17 +1,20 @@
 import { useCallback } from 'react'
 import { changedSettings } from '../../contract/changedSettings.ts'
-import type { SettingsBody, SettingsChange } from '../../contract/index.ts'
-import { api, useFrameQuery } from './api.ts'
+import type { FrameView, SettingsBody, SettingsChange } from '../../contract/index.ts'
+import { useFramePart } from './answers.ts'
+import { api } from './api.ts'
 import type { Delivery } from './outbox/sender.ts'
 import { useAppDispatch } from './store.ts'
 import { useCommand } from './useCommand.ts'
+
+const settingsOf = (frame: FrameView | undefined) => ({ settings: frame?.settings })
 
 /** The user's settings, and changing them: a change is seen at once, and only what it names is sent. */
 export function useSettings(): {
   readonly settings: SettingsBody | undefined
   readonly change: (change: SettingsChange, options?: { readonly quietly: boolean }) => Promise<Delivery>
 } {
-  const { data: frame } = useFrameQuery()
+  const { settings } = useFramePart(settingsOf)
   const dispatch = useAppDispatch()
   const command = useCommand()
   const change = useCallback(
@@ -25,5 +28,5 @@ export function useSettings(): {
     },
     [dispatch, command],
   )
-  return { settings: frame?.settings, change }
+  return { settings, change }
 }

@@ -1,7 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react'
 import type { StandingsView } from '../../contract/index.ts'
 import { PATHS } from '../../contract/paths.ts'
-import { useFrameQuery } from './api.ts'
+import { api } from './api.ts'
 
 /** What most pages show of it, the roll and the Column, can wait until their own answers are there. */
 const WAIT_MS = 2500
@@ -47,6 +47,12 @@ function subscribe(listener: () => void) {
   return () => listeners.delete(listener)
 }
 
+interface Came {
+  readonly fulfilledTimeStamp?: number | undefined
+}
+
+const whenItCame = ({ fulfilledTimeStamp }: Came): Came => ({ fulfilledTimeStamp })
+
 /**
  * How the foods stand that the water ahead asks for. Reckoned over all coming outings it takes the longest of all answers,
  * and is asked for apart from them: after a write the others are asked anew once none is on its way.
@@ -54,7 +60,7 @@ function subscribe(listener: () => void) {
  * @param atOnce where the page is about them
  */
 export function useStandings(atOnce = false): StandingsView | undefined {
-  const { fulfilledTimeStamp } = useFrameQuery()
+  const { fulfilledTimeStamp } = api.useFrameQuery(undefined, { selectFromResult: whenItCame })
   useEffect(() => {
     if (fulfilledTimeStamp) askSoon(fulfilledTimeStamp, atOnce)
   }, [fulfilledTimeStamp, atOnce])

@@ -1,14 +1,18 @@
 import { wording } from '../../core/index.ts'
 import type { DisplayUnits, Estimate } from '../../core/index.ts'
+import type { FrameView } from '../../contract/index.ts'
 import { defaultUnits } from './defaultUnits.ts'
-import { useFrameQuery } from '../wire/api.ts'
+import { useFramePart } from '../wire/answers.ts'
 
 type StockUnit = Parameters<typeof wording.stockAmount>[1]
 
+const unitsOf = (frame: FrameView | undefined): { readonly units: DisplayUnits } => ({
+  units: frame?.settings.units ?? defaultUnits,
+})
+
 /** Figures and sentences in the user's units; loads with the places that use core. */
 export function useWording() {
-  const { data } = useFrameQuery()
-  const units: DisplayUnits = data?.settings.units ?? defaultUnits
+  const { units } = useFramePart(unitsOf)
   return {
     units,
     fall: (listed: Parameters<typeof wording.fallWords>[0]) => wording.fallWords(listed, units),

@@ -1,5 +1,5 @@
 import { Button } from '../../ui/Button.tsx'
-import { useActionsQuery } from '../../wire/api.ts'
+import { useActionsQuery } from '../../wire/answers.ts'
 import { useUndo } from '../../wire/useUndoLast.ts'
 import { labels } from '../../words/frame.ts'
 

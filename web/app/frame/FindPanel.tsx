@@ -2,7 +2,7 @@ import { useContext, useEffect, useRef, useState } from 'react'
 import type { KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { useSearchQuery } from '../../wire/api.ts'
+import { api } from '../../wire/api.ts'
 import { PLACES } from '../places.ts'
 import { keyShown, PlaceActionsContext } from '../../ui/shortcuts.ts'
 import { find, toggleKeys } from '../../wire/state.ts'
@@ -112,7 +112,7 @@ export default function FindPanel({ only }: { readonly only: 'anything' | 'actio
   const field = useRef<HTMLInputElement>(null)
   const trimmed = words.trim()
   // only what answers these very words: Enter must not open what an earlier beginning had found
-  const { currentData: data, isFetching } = useSearchQuery(
+  const { currentData: data, isFetching } = api.useSearchQuery(
     { q: trimmed },
     {
       skip: trimmed === '' || only === 'actions',

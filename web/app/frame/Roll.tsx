@@ -11,7 +11,7 @@ import {
   Waves,
 } from 'lucide-react'
 import type { LucideIcon } from 'lucide-react'
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView } from '../../../contract/index.ts'
@@ -164,7 +164,7 @@ const Tool = styled.nav`
 `
 
 /** The tool roll: a pocket for each place, in work order, with what it holds. */
-export function Roll({ frame }: { readonly frame: FrameView }) {
+export const Roll = memo(function Roll({ frame }: { readonly frame: FrameView }) {
   const done = useDoneCount(frame.onVise)
   const standings = useStandings()
   const roll = useRef<HTMLElement>(null)
@@ -199,4 +199,4 @@ export function Roll({ frame }: { readonly frame: FrameView }) {
       </NavLink>
     </Tool>
   )
-}
+})

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, memo, Suspense, useState } from 'react'
 import type { ReactNode } from 'react'
 import { Dialog, DialogTrigger, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
@@ -8,7 +8,7 @@ import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { droppedHole, isHole, useQueueHole } from '../../column/queueHole.ts'
 import { stopLongWrite } from '../../wire/longWrites.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { api } from '../../wire/api.ts'
 import { useDoneCount } from '../../wire/counted.ts'
 import { setTrouble } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
@@ -126,16 +126,22 @@ function Vise({ children }: { readonly children: ReactNode }) {
   )
 }
 
+const whetherAsked = ({ isFetching }: { readonly isFetching: boolean }) => ({ isFetching })
+
 /** The tray at the foot: what is on the vise, what is being worked out, the last reversible action. */
-export function Tray({ frame }: { readonly frame: FrameView }) {
-  const { work, trouble, undoFirst, outbox, underWay } = useAppSelector((state) => state.view)
+export const Tray = memo(function Tray({ frame }: { readonly frame: FrameView }) {
+  const work = useAppSelector(({ view }) => view.work)
+  const trouble = useAppSelector(({ view }) => view.trouble)
+  const undoFirst = useAppSelector(({ view }) => view.undoFirst)
+  const outbox = useAppSelector(({ view }) => view.outbox)
+  const underWay = useAppSelector(({ view }) => view.underWay)
   const dispatch = useAppDispatch()
   const takeBack = useUndo()
   const { onVise, lastAction } = frame
   const done = useDoneCount(onVise)
   const [undoing, setUndoing] = useState<string | null>(null)
   // until a write is answered and the frame has come anew Undo would take back another action than the last
-  const { isFetching } = useFrameQuery()
+  const { isFetching } = api.useFrameQuery(undefined, { selectFromResult: whetherAsked })
   const isStale = underWay > 0 || (isFetching && frame.roll.figuresToCome === 0)
   const undo = async (actionId: string) => {
     setUndoing(actionId)
@@ -231,4 +237,4 @@ export function Tray({ frame }: { readonly frame: FrameView }) {
       </div>
     </Foot>
   )
-}
+})

@@ -3,7 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { asked } from '../../testing/asked.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { NoteButton } from './NoteButton.tsx'
 
 onTheDemo()

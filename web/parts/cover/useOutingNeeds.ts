@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { PlannedNeed } from '../../../core/index.ts'
-import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../wire/answers.ts'
 import { planInputs } from '../../../contract/planned.ts'
 import type { Planned } from '../../../contract/planned.ts'
 import { useJob } from '../useJob.ts'

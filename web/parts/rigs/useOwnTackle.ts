@@ -3,7 +3,7 @@ import { isPartOf, lengthOf, lineOfGoods, partOfGoods } from '../../../core/inde
 import type { Material, RigPart } from '../../../core/index.ts'
 import { drawerTitle } from '../../recipe/drawerState.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
-import { useStoresQuery } from '../../wire/api.ts'
+import { useStoresQuery } from '../../wire/answers.ts'
 
 /** Goods of the stores that rigs are made of. */
 export interface OwnTackle {

@@ -8,7 +8,7 @@ import {
 } from '../../../core/index.ts'
 import type { Fly, Measured, RigFly, RigPart } from '../../../core/index.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
-import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/api.ts'
+import { useMeasurementsQuery, usePatternsOfQuery, usePatternsQuery } from '../../wire/answers.ts'
 
 /** A fly that a rig may carry. */
 export interface FlyChoice {

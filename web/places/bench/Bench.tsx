@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { BatchMention } from '../../../contract/index.ts'
-import { useBenchQuery } from '../../wire/api.ts'
+import { useBenchQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { NARROW, useColumn } from '../../column/marks.ts'
 import { Button } from '../../ui/Button.tsx'

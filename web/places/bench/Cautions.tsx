@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { BenchStep } from '../../../contract/index.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { Caution, Quiet } from '../../ui/layout.tsx'
 
 const KEY = 'heavy-thistle:cautions-said'

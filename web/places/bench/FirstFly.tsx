@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { LIST_CONDITIONS, wording } from '../../../core/index.ts'
 import type { BenchView } from '../../../contract/index.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'

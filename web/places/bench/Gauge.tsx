@@ -1,6 +1,6 @@
 import { LIST_CONDITIONS } from '../../../core/index.ts'
 import type { BenchView, DropTestLine } from '../../../contract/index.ts'
-import { useMeasurementsQuery } from '../../wire/api.ts'
+import { useMeasurementsQuery } from '../../wire/answers.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Quiet } from '../../ui/layout.tsx'
 import { labels } from '../../words/bench.ts'

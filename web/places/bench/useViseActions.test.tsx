@@ -6,7 +6,8 @@ import { PATHS } from '../../../contract/paths.ts'
 import { asked } from '../../testing/asked.ts'
 import { away, heldBack, meanwhile } from '../../testing/meanwhile.ts'
 import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
-import { useBenchQuery } from '../../wire/api.ts'
+import { useBenchQuery } from '../../wire/answers.ts'
+import { api } from '../../wire/api.ts'
 import { dataPutBack, flush, waitingWrites } from '../../wire/outbox/sender.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { useUndoLast } from '../../wire/useUndoLast.ts'
@@ -155,7 +156,7 @@ describe('what was counted, while the view of it is on its way', () => {
   function watching(onVise: OnVise) {
     const shown: number[] = []
     const { result } = callHook(() => {
-      const { data, isFetching } = useBenchQuery()
+      const { data, isFetching } = api.useBenchQuery()
       const actions = useViseActions(data?.onVise ?? onVise)
       shown.push(actions.doneCount)
       return { ...actions, viewed: isFetching ? null : (data?.onVise?.batch.done ?? null) }

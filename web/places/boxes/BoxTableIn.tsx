@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { BOX_COLUMNS, readBoxTable } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId, VariantId } from '../../../contract/index.ts'
-import { useCatalogueQuery, useStoresQuery } from '../../wire/api.ts'
+import { useCatalogueQuery, useStoresQuery } from '../../wire/answers.ts'
 import { saveCsv } from '../../files/saveCsv.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { Checkbox } from '../../ui/fields.tsx'

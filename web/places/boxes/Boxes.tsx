@@ -1,7 +1,7 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { BoxLine } from '../../../contract/index.ts'
-import { useBoxesQuery } from '../../wire/api.ts'
+import { useBoxesQuery } from '../../wire/answers.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
@@ -14,6 +14,7 @@ import { HowTheyLook } from './HowTheyLook.tsx'
 import { Short } from './Short.tsx'
 import { useCensus } from './useCensus.ts'
 import { useTrueSize } from '../../drawing/trueSize.ts'
+import { useSketchesToCome } from '../../drawing/useSketch.ts'
 import { useKept } from '../../ui/useKept.ts'
 import { labels } from '../../words/boxes.ts'
 
@@ -54,6 +55,11 @@ function Adding({
 
 const LOOKS = ['slits', 'names'] as const
 
+const drawingsOf = (boxes: readonly BoxLine[]) =>
+  boxes.flatMap(({ compartments }) =>
+    compartments.flatMap(({ flies }) => flies.map(({ figure }) => figure.drawingKey)),
+  )
+
 /** Boxes drawn as they are, what they lack, what they cover, and what became of their flies. */
 export default function Boxes() {
   const { data } = useBoxesQuery()
@@ -66,6 +72,7 @@ export default function Boxes() {
   const [zoom, setZoom] = useState(1)
   const truePx = useTrueSize()
   const view = VIEWS.find(({ id }) => id === params.get('view'))?.id ?? 'boxes'
+  useSketchesToCome(useMemo(() => (view === 'boxes' ? drawingsOf(data?.boxes ?? []) : []), [data, view]))
   const census = useCensus(data?.boxes, view === 'boxes')
   usePlaceActions([
     { key: 'n', what: labels.newBox, go: () => setAdding('box') },

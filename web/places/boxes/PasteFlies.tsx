@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { wording } from '../../../core/index.ts'
 import type { BoxLine, CompartmentId } from '../../../contract/index.ts'
-import { useCatalogueQuery, useStoresQuery } from '../../wire/api.ts'
+import { useCatalogueQuery, useStoresQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { placeChoices } from '../../parts/placeChoices.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import type { CompartmentLine } from '../../../contract/index.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
@@ -23,21 +24,31 @@ export interface PlaceProps {
   readonly onOpen: () => void
 }
 
+/** What stands around a compartment: it lights up by itself, and what is in it stays as it is. */
+function PlaceFrame({
+  place,
+  isIn,
+  children,
+}: Pick<PlaceProps, 'place' | 'isIn'> & { readonly children: ReactNode }) {
+  const isLit = useAppSelector(
+    ({ view: { lit } }) =>
+      lit === placeMark(place.id) || place.flies.some(({ variantId }) => variantId === lit),
+  )
+  return (
+    <div className="place" data-lit={isLit || (isIn !== null && place.flies.some(isIn))}>
+      {children}
+    </div>
+  )
+}
+
 /** A compartment with its flies, which can be dragged out of it, dropped into it, or chosen and put here. */
 export function Place({ place, slitsPxPerMm, isIn, chosen, onChoose, onOpen }: PlaceProps) {
-  const lit = useAppSelector((state) => state.view.lit)
   const dispatch = useAppDispatch()
   const { dropped, leave, move, take, dragAndDropHooks, refusal } = usePlaceDrop(place, onChoose)
   const shared = { place, isIn, chosen, onChoose, dragAndDropHooks }
   const held = place.flies.reduce((sum, { count }) => sum + count, 0)
   return (
-    <div
-      className="place"
-      data-lit={
-        lit === placeMark(place.id) ||
-        place.flies.some((fly) => fly.variantId === lit || (isIn?.(fly) ?? false))
-      }
-    >
+    <PlaceFrame place={place} isIn={isIn}>
       <button
         type="button"
         className="label"
@@ -59,6 +70,6 @@ export function Place({ place, slitsPxPerMm, isIn, chosen, onChoose, onOpen }: P
       ) : null}
       {dropped ? <HowMany dropped={dropped} onMove={(count) => move(dropped, count)} onLeave={leave} /> : null}
       {refusal}
-    </div>
+    </PlaceFrame>
   )
 }

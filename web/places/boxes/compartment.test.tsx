@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { useBoxesQuery } from '../../wire/api.ts'
+import { useBoxesQuery } from '../../wire/answers.ts'
 import { asked } from '../../testing/asked.ts'
 import { choose } from '../../testing/choose.ts'
 import { onTheDemo, show, until } from '../../testing/onThePage.tsx'

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { arrange, isBright, takesAnHour } from '../../../core/index.ts'
 import type { ArrangedFly, Layout, ProposedPlace } from '../../../core/index.ts'
-import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../wire/api.ts'
+import { useLarderQuery, useOutingsQuery, usePatternsQuery } from '../../wire/answers.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import type { PlannedVariant } from '../../../contract/planned.ts'
 

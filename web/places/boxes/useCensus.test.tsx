@@ -6,7 +6,7 @@ import type { BoxLine } from '../../../contract/index.ts'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
 import { onTheDemo, until, callHook } from '../../testing/onThePage.tsx'
-import { useBoxesQuery } from '../../wire/api.ts'
+import { useBoxesQuery } from '../../wire/answers.ts'
 import { bandsOf, markOf, nextBand } from './census.ts'
 import { useCensus } from './useCensus.ts'
 

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react'
 import type { BoxLine, CompartmentLine } from '../../../contract/index.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { useNow } from '../../moment/useNow.ts'
 import type { PlaceAction } from '../../ui/shortcuts.ts'
 import { labels } from '../../words/boxes.ts'

@@ -1,5 +1,5 @@
 import type { NamedFly } from '../../../core/index.ts'
-import { usePatternsQuery } from '../../wire/api.ts'
+import { usePatternsQuery } from '../../wire/answers.ts'
 
 /** All flies by the names that a line may call them. */
 export function useNamedFlies(): readonly NamedFly[] {

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { wording } from '../../../core/index.ts'
 import type { SeasonSkillView } from '../../../contract/index.ts'
-import { useSeasonSkillQuery } from '../../wire/api.ts'
+import { useSeasonSkillQuery } from '../../wire/answers.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Quiet } from '../../ui/layout.tsx'
 import { labels } from '../../words/larder.ts'

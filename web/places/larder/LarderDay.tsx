@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { HALF_HOUR_MIN, isSought, wording } from '../../../core/index.ts'
 import type { FeedingRowView, StageLine } from '../../../contract/index.ts'
-import { useReachDayQuery } from '../../wire/api.ts'
+import { useReachDayQuery } from '../../wire/answers.ts'
 import { askedOf } from '../../moment/useNow.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { clockTime } from '../../words/words.ts'

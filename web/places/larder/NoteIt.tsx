@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ReachSeasonView } from '../../../contract/index.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { newId } from '../../wire/useCommand.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/fields.tsx'

@@ -2,8 +2,9 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { bandIn, wording } from '../../../core/index.ts'
 import type { FoodAtMoment, MomentView, StageLine } from '../../../contract/index.ts'
+import { useIsLit } from '../../wire/lit.ts'
 import { light } from '../../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 import type { Moment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'
 import { HooksFor } from '../../parts/HooksFor.tsx'
@@ -84,11 +85,11 @@ function StageRow({
   const dispatch = useAppDispatch()
   const { smallSpan } = useWording()
   const onHandFor = useOnHand()
-  const lit = useAppSelector((state) => state.view.lit)
+  const isLit = useIsLit(stage.id)
   const band = bandIn(stage, moment?.reach.waterKind ?? 'freestone')
   return (
     <tr
-      data-lit={lit === stage.id}
+      data-lit={isLit}
       onClick={onOpen}
       onMouseEnter={() => dispatch(light(stage.id))}
       onMouseLeave={() => dispatch(light(null))}

@@ -1,5 +1,5 @@
 import type { StageLine } from '../../../contract/index.ts'
-import { useLarderStockQuery } from '../../wire/api.ts'
+import { useLarderStockQuery } from '../../wire/answers.ts'
 
 /** Says how many flies are on hand for a stage: a dash where no pattern serves it, nothing before it is known. */
 export function useOnHand(): (stage: Pick<StageLine, 'id' | 'servedBy'>) => string {

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { wording } from '../../../core/index.ts'
 import type { OutingLine } from '../../../contract/index.ts'
-import { useBoxesQuery } from '../../wire/api.ts'
+import { useBoxesQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'
 import { Button } from '../../ui/Button.tsx'

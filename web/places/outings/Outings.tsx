@@ -1,7 +1,7 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { OutingLine } from '../../../contract/index.ts'
-import { useFrameQuery, useOutingsQuery } from '../../wire/api.ts'
+import { useFrameQuery, useOutingsQuery } from '../../wire/answers.ts'
 import { EMPTY_CONTENT, useColumn } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
 import { useNow } from '../../moment/useNow.ts'

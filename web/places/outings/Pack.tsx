@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { CompartmentId, OutingLine } from '../../../contract/index.ts'
-import { useBoxesQuery, useFrameQuery } from '../../wire/api.ts'
+import { useBoxesQuery, useFrameQuery } from '../../wire/answers.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { dayName } from '../../words/words.ts'

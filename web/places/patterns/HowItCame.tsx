@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef, useState } from 'react'
 import { LIST_CONDITIONS, USUAL_TIPPET, wording } from '../../../core/index.ts'
 import type { SampledFall } from '../../../core/index.ts'
-import { useMeasurementsQuery } from '../../wire/api.ts'
+import { useMeasurementsQuery } from '../../wire/answers.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'
 import { useWording } from '../../words/useWording.ts'

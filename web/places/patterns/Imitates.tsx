@@ -1,6 +1,6 @@
 import { isSought, ROLES, wording } from '../../../core/index.ts'
 import { memo, useState } from 'react'
-import { useLarderQuery } from '../../wire/api.ts'
+import { useLarderQuery } from '../../wire/answers.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Checkbox, TextField } from '../../ui/fields.tsx'
 import { Select } from '../../ui/Select.tsx'

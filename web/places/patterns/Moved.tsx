@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import type { MovedView } from '../../../contract/index.ts'
 import { wording } from '../../../core/index.ts'
-import { useMovedQuery } from '../../wire/api.ts'
+import { useMovedQuery } from '../../wire/answers.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Heading, Quiet } from '../../ui/layout.tsx'
 import { labels } from '../../words/moved.ts'

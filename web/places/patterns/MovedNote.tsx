@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { useMovedQuery } from '../../wire/api.ts'
+import { useMovedQuery } from '../../wire/answers.ts'
 import { labels } from '../../words/patterns.ts'
 
 /** Says on the list of patterns that some moved, and leads to which. */

@@ -7,8 +7,9 @@ import type { PatternLine } from '../../../contract/index.ts'
 import { ListedFly, ListedSlits } from '../../drawing/ListedFly.tsx'
 import { useTrueSize } from '../../drawing/trueSize.ts'
 import { Dense, Quiet } from '../../ui/layout.tsx'
+import { useLitAmong } from '../../wire/lit.ts'
 import { light } from '../../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 import { labels } from '../../words/patterns.ts'
 import { useWording } from '../../words/useWording.ts'
 import { keptOf } from './sieve.ts'
@@ -106,7 +107,7 @@ const Variants = memo(function Variants({
   const { fall, speedBand, mass } = useWording()
   const pxPerMm = useTrueSize()
   const dispatch = useAppDispatch()
-  const lit = useAppSelector((state) => state.view.lit)
+  const lit = useLitAmong(pattern.variants)
   return pattern.variants.map((variant, i) => {
     const { figure } = variant
     const keep = keptOf(variant, usualPar)
@@ -114,7 +115,7 @@ const Variants = memo(function Variants({
       <tr
         key={variant.id}
         className="variant"
-        data-lit={lit === variant.id}
+        data-lit={variant === lit}
         onMouseEnter={() => dispatch(light(variant.id))}
         onMouseLeave={() => dispatch(light(null))}
       >

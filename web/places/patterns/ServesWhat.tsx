@@ -12,7 +12,7 @@ import {
 } from '../../../core/index.ts'
 import type { FlyMatch, MatchAspect, School, Technique, Verdict } from '../../../core/index.ts'
 import type { MomentView, StageLine } from '../../../contract/index.ts'
-import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../wire/answers.ts'
 import { useNow } from '../../moment/useNow.ts'
 import { light } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'

@@ -1,6 +1,6 @@
 import styled from 'styled-components'
 import { sketchOf } from '../../../core/index.ts'
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Slits } from '../../drawing/Slits.tsx'
 import { Button } from '../../ui/Button.tsx'

@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { billOfMaterials, costOf, fliesAllowed } from '../../../core/index.ts'
-import { useStoresQuery } from '../../wire/api.ts'
+import { useStoresQuery } from '../../wire/answers.ts'
 import { useMoney } from '../../words/useMoney.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Dense, Quiet, Section } from '../../ui/layout.tsx'

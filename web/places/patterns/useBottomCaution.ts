@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { bandIn, behaviourOf, bottomAspect, techniquesAmong, wording } from '../../../core/index.ts'
-import { useLarderQuery } from '../../wire/api.ts'
+import { useLarderQuery } from '../../wire/answers.ts'
 import { reachStateOf } from '../../moment/reachState.ts'
 import { useMoment } from '../../moment/useMoment.ts'
 import { useWording } from '../../words/useWording.ts'

@@ -9,7 +9,7 @@ import {
   USUAL_TIPPET,
 } from '../../../core/index.ts'
 import type { Calibrated, Descent, Fly, FlyReport, Incomplete, Listed, Measured } from '../../../core/index.ts'
-import { useMeasurementsQuery } from '../../wire/api.ts'
+import { useMeasurementsQuery } from '../../wire/answers.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 

@@ -1,7 +1,7 @@
 import { calibrationFor, listed, NOTHING_MEASURED, resolveDressing } from '../../../core/index.ts'
 import type { Fly, Listed } from '../../../core/index.ts'
 import type { VariantLine } from '../../../contract/index.ts'
-import { useMeasurementsQuery } from '../../wire/api.ts'
+import { useMeasurementsQuery } from '../../wire/answers.ts'
 import type { Draft, DraftVariant } from '../../recipe/draft.ts'
 import type { MaterialBook } from '../../recipe/useMaterialBook.ts'
 

@@ -3,7 +3,8 @@ import { RECORD_KINDS } from '../../../contract/views/backups.ts'
 import { wording } from '../../../core/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dense, Fault, Quiet, Row, Section } from '../../ui/layout.tsx'
-import { useBackupPreviewQuery, useBackupsQuery, useMakeBackupMutation } from '../../wire/api.ts'
+import { useBackupPreviewQuery } from '../../wire/answers.ts'
+import { api, useMakeBackupMutation } from '../../wire/api.ts'
 import { daysBetween, instantName } from '../../words/instants.ts'
 import { labels } from '../../words/settings.ts'
 import { SecondFolder } from './SecondFolder.tsx'
@@ -74,7 +75,7 @@ function Differences({
 
 /** Copies of the database: how old the last is, making one, looking what one would change, putting it back. */
 export function Copies({ zone, folder }: { readonly zone: string; readonly folder: string | null }) {
-  const { data: copies, fulfilledTimeStamp = 0, refetch } = useBackupsQuery()
+  const { data: copies, fulfilledTimeStamp = 0, refetch } = api.useBackupsQuery()
   const [make, { isLoading }] = useMakeBackupMutation()
   const [looked, setLooked] = useState<string | null>(null)
   if (!copies) return null

@@ -1,4 +1,4 @@
-import { useFrameQuery } from '../../wire/api.ts'
+import { useFrameQuery } from '../../wire/answers.ts'
 import { useSettings } from '../../wire/useSettings.ts'
 import { NARROW, useColumn } from '../../column/marks.ts'
 import { Heading, Quiet, Section } from '../../ui/layout.tsx'

@@ -3,7 +3,7 @@ import { fromCore, hookOf, parseQuantity, sketchOf, wording } from '../../../cor
 import type { Material, Property } from '../../../core/index.ts'
 import type { MaterialLine } from '../../../contract/index.ts'
 import { within } from '../../../contract/limits.ts'
-import { useFamilyQuery } from '../../wire/api.ts'
+import { useFamilyQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { FlyDrawing } from '../../drawing/FlyDrawing.tsx'

@@ -1,6 +1,6 @@
 import { readStoresTable, STORES_COLUMNS, TABLE_UNIT } from '../../../core/index.ts'
 import type { CommandInput, FamilyId, MaterialId, MaterialLine } from '../../../contract/index.ts'
-import { useCatalogueQuery } from '../../wire/api.ts'
+import { useCatalogueQuery } from '../../wire/answers.ts'
 import { saveCsv } from '../../files/saveCsv.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { TableIn } from '../../files/TableIn.tsx'

@@ -11,7 +11,12 @@ import {
 } from '../../../core/index.ts'
 import type { Material } from '../../../core/index.ts'
 import type { MaterialLine, UsesView } from '../../../contract/index.ts'
-import { useMaterialUsesQuery, useMeasurementsQuery, usePatternQuery, useStoresQuery } from '../../wire/api.ts'
+import {
+  useMaterialUsesQuery,
+  useMeasurementsQuery,
+  usePatternQuery,
+  useStoresQuery,
+} from '../../wire/answers.ts'
 import { useMoney } from '../../words/useMoney.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Select } from '../../ui/Select.tsx'

@@ -1,8 +1,9 @@
 import type { FoodAtMoment } from '../../../contract/index.ts'
 import { labelsFor } from '../../column/labelling.ts'
 import { foodNames, thatFits } from '../../column/shortNames.ts'
+import { useIsLit } from '../../wire/lit.ts'
 import { light } from '../../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 
 /** Room of the foods at the left of the tank, and of a label in it. */
 export const FOOD_LANE_PX = 170
@@ -19,10 +20,32 @@ interface FoodLaneProps {
   readonly pxPerMm: number
 }
 
+/** The depths of a food, as wide as fish are on it. */
+function FoodBar({
+  food,
+  leftPx,
+  pxPerMm,
+}: Pick<FoodLaneProps, 'leftPx' | 'pxPerMm'> & { readonly food: FoodAtMoment }) {
+  const isLit = useIsLit(food.foodStageId)
+  return (
+    <g opacity={isLit ? 0.9 : 0.3} fill="var(--thistle)">
+      {[food.onItIfAbout, food.onIt].map((share, n) => (
+        <rect
+          key={n}
+          x={leftPx}
+          y={food.fromMm * pxPerMm}
+          width={share * FOOD_LANE_PX}
+          height={Math.max((food.toMm - food.fromMm) * pxPerMm, LEAST_PX)}
+          opacity={n === 0 ? 0.4 : 1}
+        />
+      ))}
+    </g>
+  )
+}
+
 /** The foods of the moment in the water that the flies fall past: as far towards them as fish are on each. */
 export function FoodLane({ foods, leftPx, bedPx, pxPerMm }: FoodLaneProps) {
   const dispatch = useAppDispatch()
-  const lit = useAppSelector((state) => state.view.lit)
   const marks = foods.map((food) => ({
     food,
     rank: food.onIt,
@@ -32,18 +55,7 @@ export function FoodLane({ foods, leftPx, bedPx, pxPerMm }: FoodLaneProps) {
   return (
     <g>
       {marks.map(({ food }) => (
-        <g key={food.foodStageId} opacity={lit === food.foodStageId ? 0.9 : 0.3} fill="var(--thistle)">
-          {[food.onItIfAbout, food.onIt].map((share, n) => (
-            <rect
-              key={n}
-              x={leftPx}
-              y={food.fromMm * pxPerMm}
-              width={share * FOOD_LANE_PX}
-              height={Math.max((food.toMm - food.fromMm) * pxPerMm, LEAST_PX)}
-              opacity={n === 0 ? 0.4 : 1}
-            />
-          ))}
-        </g>
+        <FoodBar key={food.foodStageId} food={food} leftPx={leftPx} pxPerMm={pxPerMm} />
       ))}
       {labels.map(({ of, topPx }) => {
         const [foremost] = of

@@ -1,6 +1,6 @@
 import type { DropTestLine, WeighingLine } from '../../../contract/index.ts'
 import { reckonedPiece, wording } from '../../../core/index.ts'
-import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../wire/api.ts'
+import { useFrameQuery, useMeasurementsQuery, usePatternsQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -2,10 +2,11 @@ import { lazy, Suspense, useDeferredValue, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
 import type { FrameView, TonightLine, TonightView } from '../../../contract/index.ts'
-import { useFrameQuery, useTonightQuery } from '../../wire/api.ts'
+import { useFrameQuery, useTonightQuery } from '../../wire/answers.ts'
 import { usePlaceActions } from '../../ui/shortcuts.ts'
+import { useIsLit } from '../../wire/lit.ts'
 import { light } from '../../wire/state.ts'
-import { useAppDispatch, useAppSelector } from '../../wire/store.ts'
+import { useAppDispatch } from '../../wire/store.ts'
 import { newId, useCommand } from '../../wire/useCommand.ts'
 import { defaultUnits } from '../../words/defaultUnits.ts'
 import { clockTime, dayName, shortTemp, techniquesInWords } from '../../words/words.ts'
@@ -98,20 +99,14 @@ interface LineProps {
 
 function Sentence({ line, isFirst, onTie }: LineProps) {
   const dispatch = useAppDispatch()
-  const lit = useAppSelector((state) => state.view.lit)
   const pxPerMm = useTrueSize()
   const subject = line.variantId ?? line.foodStageId ?? line.materialId
+  const isLit = useIsLit(subject)
   const target = targetOf(line)
   const lightUp = () => dispatch(light(subject))
   const dim = () => dispatch(light(null))
   return (
-    <li
-      data-lit={subject !== null && lit === subject}
-      onMouseEnter={lightUp}
-      onMouseLeave={dim}
-      onFocus={lightUp}
-      onBlur={dim}
-    >
+    <li data-lit={isLit} onMouseEnter={lightUp} onMouseLeave={dim} onFocus={lightUp} onBlur={dim}>
       <span className="sort">{SORTS[line.kind]}</span>
       {target ? (
         <Link className="text" to={target}>

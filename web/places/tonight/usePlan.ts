@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { withoutIdleNewcomers } from '../../../core/index.ts'
 import type { Counts, PlanInputs, Progress } from '../../../core/index.ts'
-import { useFrameQuery, useLarderQuery } from '../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../wire/answers.ts'
 import { usePlanned } from '../../wire/planned.ts'
 import { setWork } from '../../wire/state.ts'
 import { useAppDispatch } from '../../wire/store.ts'

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { dateOf, wording } from '../../../core/index.ts'
 import type { ReachSeasonView, WatersView } from '../../../contract/index.ts'
-import { useFrameQuery, useReachSeasonQuery } from '../../wire/api.ts'
+import { useFrameQuery, useReachSeasonQuery } from '../../wire/answers.ts'
 import { useCommand } from '../../wire/useCommand.ts'
 import { useWording } from '../../words/useWording.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { epochDayOf, monthLooks, yearOf } from '../../../../core/index.ts'
 import type { StageLine } from '../../../../contract/index.ts'
-import { useReachYearQuery } from '../../../wire/api.ts'
+import { useReachYearQuery } from '../../../wire/answers.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { MONTHS } from '../../../words/days.ts'
 import { labels } from '../../../words/cover.ts'

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { CoverLook, FoodStage, LookCover, ServingPlace, StageLooks } from '../../../../core/index.ts'
 import { toServing } from '../../../../contract/planned.ts'
-import { useFrameQuery, useLarderQuery } from '../../../wire/api.ts'
+import { useFrameQuery, useLarderQuery } from '../../../wire/answers.ts'
 import { usePlanned } from '../../../wire/planned.ts'
 import { useMoment } from '../../../moment/useMoment.ts'
 import { useJob } from '../../../parts/useJob.ts'

@@ -17,7 +17,7 @@ import { FORBIDDEN } from '../../../words/outings.ts'
 import { rulesSentence } from '../../../words/rules.ts'
 import { labels, NEED_OF } from '../../../words/waterside.ts'
 import { useWording } from '../../../words/useWording.ts'
-import { useRigsQuery } from '../../../wire/api.ts'
+import { useRigsQuery } from '../../../wire/answers.ts'
 import { clockTime, techniquesInWords } from '../../../words/words.ts'
 
 import { RigDrawn } from '../rigs/RigDrawn.tsx'
