@@ -16,6 +16,7 @@ import { benchLoad } from './load.ts'
 import { benchNonsense } from './nonsense.ts'
 import { benchOutages } from './outages.ts'
 import { benchPlan } from './plan.ts'
+import { benchPointing } from './pointing.ts'
 import { benchRhythm } from './rhythm.ts'
 import { benchRig } from './rig.ts'
 import { benchSeason } from './season.ts'
@@ -117,6 +118,7 @@ async function benchPage(serving: Serving): Promise<readonly Line[]> {
     await context.close()
   }
   const tank = await benchTank(browser, serving)
+  const pointing = await benchPointing(browser, serving)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${serving.address}/patterns`)
   await page.getByRole('link', { name: 'Third Button', exact: true }).click()
@@ -164,6 +166,7 @@ async function benchPage(serving: Serving): Promise<readonly Line[]> {
       wanted: 'under 50 ms',
     },
     tank,
+    ...pointing,
   ]
 }
 

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { wording } from '../../core/index.ts'
 import { shortDepth } from '../words/words.ts'
 import { defaultUnits } from '../words/defaultUnits.ts'
@@ -50,7 +50,7 @@ function namesOf(mark: Mark | undefined, opened: boolean): readonly string[] {
 }
 
 /** One lane: marks at their true depths, labels beside them with leaders, and what has no room in groups that open in place. */
-export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProps) {
+export const Lane = memo(function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProps) {
   const units = useSettings().settings?.units ?? defaultUnits
   useFontLoaded()
   const [openGroup, setOpenGroup] = useState<string | null>(null)
@@ -149,7 +149,7 @@ export function Lane({ marks, side, widthPx, heightPx, bedMm, opened }: LaneProp
       {marks.length === 0 ? null : <span className="sr">{side === 'left' ? words.food : words.flies}</span>}
     </div>
   )
-}
+})
 
 const middleDepth = ({ of }: Label<Hung>): number => {
   const depths = of.map(({ depthMm }) => depthMm).sort((a, b) => a - b)

@@ -22,6 +22,16 @@ describe('what places share', () => {
     expect(at(pin('a'), pin('a')).pinned).toBeNull()
   })
 
+  it('keeps what it knows of unsent writes where the same is told again', () => {
+    const count = { writeId: 'w', eventId: 'e', batchId: 'b', kind: 'done', stepKey: null } as never
+    const told = at(setOutbox({ waiting: 1, counts: [count] }))
+    const again = view.reducer(told, setOutbox({ waiting: 1, counts: [{ ...(count as object) } as never] }))
+    expect(again.outbox).toBe(told.outbox)
+    const more = view.reducer(again, setOutbox({ waiting: 2, counts: [count] }))
+    expect(more.outbox).toEqual({ ...told.outbox, waiting: 2 })
+    expect(more.outbox.counts).toBe(told.outbox.counts)
+  })
+
   it('follows the next outing until a moment is chosen, and again after', () => {
     const moment = { reachId: 'r', on: '2026-06-06', localMin: 780 }
     expect(at(chooseMoment(moment)).moment).toEqual(moment)

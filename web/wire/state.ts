@@ -1,4 +1,5 @@
-import { createSlice } from '@reduxjs/toolkit'
+import { createSlice, current } from '@reduxjs/toolkit'
+import { copyWithStructuralSharing } from '@reduxjs/toolkit/query'
 import type { PayloadAction } from '@reduxjs/toolkit'
 import type { BatchId, EventId } from '../../contract/index.ts'
 import { keptMoment } from './keptMoment.ts'
@@ -119,10 +120,11 @@ export const view = createSlice({
       underWay: state.underWay + payload,
     }),
     offerUndoFirst: (state, { payload }: PayloadAction<string>) => ({ ...state, undoFirst: payload }),
-    setOutbox: (state, { payload }: PayloadAction<Partial<OutboxState>>) => ({
-      ...state,
-      outbox: { ...state.outbox, ...payload },
-    }),
+    setOutbox: (state, { payload }: PayloadAction<Partial<OutboxState>>) => {
+      const known: OutboxState = current(state.outbox)
+      // what is told again as it was draws nothing anew
+      return { ...state, outbox: copyWithStructuralSharing(known, { ...known, ...payload }) }
+    },
     find: (state, { payload }: PayloadAction<ViewState['finding']>) => ({ ...state, finding: payload }),
     openWater: (state, { payload }: PayloadAction<boolean>) => ({ ...state, waterOpen: payload }),
     sitAtVise: (state, { payload }: PayloadAction<boolean>) => ({ ...state, atVise: payload }),
