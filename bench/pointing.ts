@@ -39,7 +39,7 @@ async function pointingAt(
 
 /** The page's work for a fly that is pointed at, and left. */
 export async function benchPointing(browser: Browser, serving: Serving): Promise<readonly Line[]> {
-  const boxes = await pointingAt(browser, serving, '/boxes', '[role="row"]')
+  const boxes = await pointingAt(browser, serving, '/boxes', '.place .fly')
   const patterns = await pointingAt(browser, serving, '/patterns', 'tr.variant')
   return [
     {
