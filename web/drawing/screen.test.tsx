@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 import { act } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { PATHS } from '../../contract/paths.ts'
 import { asked } from '../testing/asked.ts'
+import { heldBack } from '../testing/meanwhile.ts'
 import { onTheDemo, until, callHook } from '../testing/onThePage.tsx'
 import { calibrateScreen, useTrueSize } from './trueSize.ts'
 import { useSketch, useSketchesToCome } from './useSketch.ts'
@@ -52,10 +54,15 @@ describe('useSketch', () => {
   it('asks for none that the page asked for before it came to show it', async () => {
     const [, keys] = await drawings()
     asks = 0
-    callHook(() => useSketchesToCome(keys), undefined)
-    await until(() => asks > 0)
-    const drawn = keys.map((key) => callHook(() => useSketch(key), undefined))
-    for (const { result } of drawn) await until(() => result.current)
+    await heldBack(PATHS.drawings, async (letGo) => {
+      callHook(() => useSketchesToCome(keys), undefined)
+      // they are on their way
+      await new Promise((resolve) => setTimeout(resolve, 20))
+      const drawn = keys.slice(0, 5).map((key) => callHook(() => useSketch(key), undefined))
+      await new Promise((resolve) => setTimeout(resolve, 20))
+      letGo()
+      for (const { result } of drawn) await until(() => result.current)
+    })
     expect(asks).toBe(Math.ceil(keys.length / 50))
   })
 
