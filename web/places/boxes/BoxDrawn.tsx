@@ -116,7 +116,7 @@ const Foam = styled.div<{ $columns: number }>`
 /** Compartments of the first box that are drawn with the sheet: as many as a large window shows. */
 const DRAWN_AT_ONCE = 8
 /** Boxes that are drawn right after it, a compartment a frame; those below them when the sheet comes near. */
-const DRAWN_SOON = 6
+export const DRAWN_SOON = 6
 const FLY_PX = 32
 const LABEL_PX = 46
 const SLITS_PX = 100

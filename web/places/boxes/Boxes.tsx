@@ -6,7 +6,7 @@ import { usePlaceActions } from '../../ui/shortcuts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Heading, Quiet, Row } from '../../ui/layout.tsx'
 import { OneOf } from '../../ui/OneOf.tsx'
-import { BoxDrawn } from './BoxDrawn.tsx'
+import { BoxDrawn, DRAWN_SOON } from './BoxDrawn.tsx'
 import type { Dropped } from './usePlaceDrop.ts'
 import { CompartmentSheet } from './CompartmentSheet.tsx'
 import { Lacking } from './Lacking.tsx'
@@ -55,10 +55,13 @@ function Adding({
 
 const LOOKS = ['slits', 'names'] as const
 
+/** What is drawn with the sheet and right after it. */
 const drawingsOf = (boxes: readonly BoxLine[]) =>
-  boxes.flatMap(({ compartments }) =>
-    compartments.flatMap(({ flies }) => flies.map(({ figure }) => figure.drawingKey)),
-  )
+  boxes
+    .slice(0, DRAWN_SOON)
+    .flatMap(({ compartments }) =>
+      compartments.flatMap(({ flies }) => flies.map(({ figure }) => figure.drawingKey)),
+    )
 
 /** Boxes drawn as they are, what they lack, what they cover, and what became of their flies. */
 export default function Boxes() {
