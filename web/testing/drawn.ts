@@ -33,7 +33,9 @@ function toolOf(told: Set<Listener>) {
 
 const nameOf = ({ type }: Fiber): string | null => {
   if (typeof type === 'function') return type.name
-  const inner = (type as { readonly type?: unknown } | null)?.type
+  // kept by memo, or handed its ref
+  const around = type as { readonly type?: unknown; readonly render?: unknown } | null
+  const inner = around?.type ?? around?.render
   return typeof inner === 'function' ? inner.name : null
 }
 

@@ -1,6 +1,8 @@
 import {
   Button as AriaButton, FieldError, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, SelectValue,
 } from 'react-aria-components' // prettier-ignore
+import { memo, useCallback, useLayoutEffect, useRef } from 'react'
+import { shallowEqual } from 'react-redux'
 import styled from 'styled-components'
 import { fieldLook, Shell } from './fieldShell.ts'
 
@@ -56,54 +58,71 @@ interface SelectProps {
   readonly label: string
   readonly value: string | null
   readonly choices: readonly Choice[]
-  readonly onChange: (id: string) => void
   readonly width?: string
   readonly hideLabel?: boolean
   readonly placeholder?: string
   readonly fault?: string | undefined
   readonly isDisabled?: boolean
+  readonly onChange: (id: string) => void
 }
 
+const areAlike = (some: readonly Choice[], others: readonly Choice[]): boolean =>
+  some.length === others.length && some.every((choice, at) => shallowEqual(choice, others[at]))
+
+/** What is seen of a choice; a page with ten of them redraws none whose look stays, whoever asks. */
+const Seen = memo(
+  function Seen({
+    label,
+    value,
+    choices,
+    onChange,
+    width,
+    hideLabel,
+    placeholder = 'Choose',
+    fault,
+    isDisabled = false,
+  }: SelectProps) {
+    return (
+      <Shell $width={width} data-fault={fault}>
+        <AriaSelect
+          value={value}
+          onChange={(key) => {
+            if (key !== null) onChange(String(key))
+          }}
+          isDisabled={isDisabled || choices.length === 0}
+          {...(fault ? { isInvalid: true } : {})}
+          placeholder={placeholder}
+          {...(hideLabel ? { 'aria-label': label } : {})}
+        >
+          {hideLabel ? null : <Label className="label">{label}</Label>}
+          <SelectButton>
+            <SelectValue className="value" />
+            <span aria-hidden="true">▾</span>
+          </SelectButton>
+          <FieldError className="fault">{fault}</FieldError>
+          <Sheet>
+            <ListBox items={choices}>
+              {(choice) => (
+                <ListBoxItem className="choice" id={choice.id} textValue={choice.name}>
+                  {choice.name}
+                </ListBoxItem>
+              )}
+            </ListBox>
+          </Sheet>
+        </AriaSelect>
+      </Shell>
+    )
+  },
+  ({ choices, ...look }, { choices: before, ...looked }) =>
+    shallowEqual(look, looked) && areAlike(choices, before),
+)
+
 /** A choice of one from a list. */
-export function Select({
-  label,
-  value,
-  choices,
-  onChange,
-  width,
-  hideLabel,
-  placeholder = 'Choose',
-  fault,
-  isDisabled = false,
-}: SelectProps) {
-  return (
-    <Shell $width={width} data-fault={fault}>
-      <AriaSelect
-        value={value}
-        onChange={(key) => {
-          if (key !== null) onChange(String(key))
-        }}
-        isDisabled={isDisabled || choices.length === 0}
-        {...(fault ? { isInvalid: true } : {})}
-        placeholder={placeholder}
-        {...(hideLabel ? { 'aria-label': label } : {})}
-      >
-        {hideLabel ? null : <Label className="label">{label}</Label>}
-        <SelectButton>
-          <SelectValue className="value" />
-          <span aria-hidden="true">▾</span>
-        </SelectButton>
-        <FieldError className="fault">{fault}</FieldError>
-        <Sheet>
-          <ListBox items={choices.map((choice) => ({ ...choice }))}>
-            {(choice) => (
-              <ListBoxItem className="choice" id={choice.id} textValue={choice.name}>
-                {choice.name}
-              </ListBoxItem>
-            )}
-          </ListBox>
-        </Sheet>
-      </AriaSelect>
-    </Shell>
-  )
+export function Select({ onChange, ...look }: SelectProps) {
+  const asked = useRef(onChange)
+  useLayoutEffect(() => {
+    asked.current = onChange
+  })
+  const choose = useCallback((id: string) => asked.current(id), [])
+  return <Seen {...look} onChange={choose} />
 }
