@@ -16,7 +16,7 @@ async function pointingAt(
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(address + path, { waitUntil: 'networkidle' })
   const target = page.locator(first).first()
-  await target.scrollIntoViewIfNeeded()
+  await target.hover()
   // all that is drawn behind has been drawn
   await page.waitForTimeout(4000)
   const told = await page.context().newCDPSession(page)
