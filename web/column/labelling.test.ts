@@ -65,6 +65,25 @@ describe('labelsFor', () => {
     expect(labels.flatMap(({ of }) => (of.length === 1 ? of.map(({ rank }) => rank) : []))).toContain(13)
   })
 
+  it('names the foremost of thousands at a few heights, and each once', () => {
+    const heights = [5, 5, 5, 280, 290, 595]
+    const thousands = Array.from({ length: 3000 }, (_, rank) => ({ atPx: heights[rank % 6] ?? 0, rank }))
+    const labels = labelsFor(thousands, room)
+    expect(new Set(labels.flatMap(({ of }) => of))).toEqual(new Set(thousands))
+    expect(labels.length).toBeLessThanOrEqual(30)
+    for (const [i, { topPx, atPx }] of labels.entries()) {
+      expect(Math.abs(topPx + 10 - atPx)).toBeLessThanOrEqual(50)
+      if (i > 0) expect(topPx - (labels[i - 1]?.topPx ?? 0)).toBeGreaterThanOrEqual(20 - 1e-9)
+    }
+    const named = labels.flatMap(({ of: [mark, ...others] }) => (mark && others.length === 0 ? [mark] : []))
+    for (const height of [5, 595]) {
+      const there = named.filter(({ atPx }) => atPx === height).map(({ rank }) => rank)
+      const all = thousands.filter(({ atPx }) => atPx === height).map(({ rank }) => rank)
+      expect(there.length).toBeGreaterThan(1)
+      expect(there.sort((a, b) => b - a)).toEqual(all.slice(-there.length).reverse())
+    }
+  })
+
   it('groups nothing that has room', () => {
     const apart = [40, 120, 300, 590].map((atPx, rank) => ({ atPx, rank }))
     expect(labelsFor(apart, room).every(({ of }) => of.length === 1)).toBe(true)

@@ -23,47 +23,95 @@ export interface LabelRoom {
   readonly furthestPx: number
 }
 
-type Group<Of extends ToLabel> = Omit<Label<Of>, 'topPx'>
+/** Marks that share a label, what ranks highest first. */
+interface Group<Of extends ToLabel> {
+  readonly of: readonly Of[]
+  readonly atPx: number
+  readonly rank: number
+}
 
 const middle = (sorted: readonly number[]): number => sorted[Math.floor((sorted.length - 1) / 2)] ?? 0
-const rankOf = (of: readonly ToLabel[]): number => Math.max(...of.map(({ rank }) => rank))
+
+/** Puts a number where it belongs among sorted ones. */
+function putIn(sorted: number[], value: number): void {
+  let [from, to] = [0, sorted.length]
+  while (from < to) {
+    const half = (from + to) >> 1
+    if ((sorted[half] ?? Infinity) <= value) from = half + 1
+    else to = half
+  }
+  sorted.splice(from, 0, value)
+}
 
 /**
  * Tops of labels of one height in a given order, none over another, with the least total shift from where they want to be:
- * an isotonic regression by medians (pool adjacent violators; Barlow et al. 1972) of what is wanted less the room of those
- * before, kept within the bounds.
+ * an isotonic regression by medians (Barlow et al. 1972) of what is wanted less the room of those before, kept within the
+ * bounds. Those so far have a lower half, whose highest is where the last of them wants to be; none stands above a later one.
  */
 export function leastShift(wanted: readonly number[], { fromPx, toPx, rowPx }: LabelRoom): readonly number[] {
-  const pools: { values: number[]; at: number }[] = []
-  for (const [i, top] of wanted.entries()) {
-    pools.push({ values: [top - i * rowPx], at: top - i * rowPx })
-    for (;;) {
-      const [before, last] = pools.slice(-2)
-      if (!before || !last || pools.length < 2 || before.at <= last.at) break
-      const values = [...before.values, ...last.values].sort((a, b) => a - b)
-      pools.splice(-2, 2, { values, at: middle(values) })
-    }
-  }
+  const lowerHalf: number[] = []
+  const highest = wanted.map((top, i) => {
+    const at = top - i * rowPx
+    putIn(lowerHalf, at)
+    putIn(lowerHalf, at)
+    lowerHalf.pop()
+    return lowerHalf.at(-1) ?? at
+  })
   const most = Math.max(toPx - wanted.length * rowPx, fromPx)
-  return pools
-    .flatMap(({ values, at }) => values.map(() => Math.min(Math.max(at, fromPx), most)))
-    .map((at, i) => at + i * rowPx)
+  const tops: number[] = []
+  let next = Infinity
+  for (const [i, at] of [...highest.entries()].reverse()) {
+    next = Math.min(at, next)
+    tops[i] = Math.min(Math.max(next, fromPx), most) + i * rowPx
+  }
+  return tops
 }
 
-function placed<Of extends ToLabel>(groups: readonly Group<Of>[], room: LabelRoom): readonly Label<Of>[] {
-  const sorted = [...groups].sort((a, b) => a.atPx - b.atPx || rankOf(b.of) - rankOf(a.of))
-  const tops = leastShift(
-    sorted.map(({ atPx }) => atPx - room.rowPx / 2),
-    room,
+function together<Of extends ToLabel>(marks: readonly Of[]): Group<Of> {
+  const of = [...marks].sort((a, b) => b.rank - a.rank)
+  return { of, atPx: middle(of.map(({ atPx }) => atPx).sort((a, b) => a - b)), rank: of[0]?.rank ?? 0 }
+}
+
+const inOrder = <Of extends ToLabel>(groups: readonly Group<Of>[]): readonly Group<Of>[] =>
+  [...groups].sort((a, b) => a.atPx - b.atPx || b.rank - a.rank)
+
+/** The least of a crowd, and what it joins: a group that is there, or the next of the least. */
+function toJoin<Of extends ToLabel>(crowd: readonly Group<Of>[]): readonly Group<Of>[] {
+  const [least, ...rest] = [...crowd].sort(
+    (a, b) => Number(a.of.length > 1) - Number(b.of.length > 1) || a.rank - b.rank,
   )
-  return sorted.map((group, i) => ({ ...group, topPx: tops[i] ?? 0 }))
+  const joined = rest.find(({ of }) => of.length > 1) ?? rest[0]
+  return least && joined ? [joined, least] : []
 }
 
-const shiftOf = ({ atPx, topPx }: Label<ToLabel>, { rowPx }: LabelRoom) => Math.abs(topPx + rowPx / 2 - atPx)
+/** More marks than these are not joined one by one from the start: thousands would take a page seconds. */
+const MOST_ALONE = 300
 
-const together = <Of extends ToLabel>(groups: readonly Group<Of>[]): Group<Of> => {
-  const of = groups.flatMap((group) => group.of).sort((a, b) => b.rank - a.rank)
-  return { of, atPx: middle(of.map(({ atPx }) => atPx).sort((a, b) => a - b)) }
+/**
+ * What labels begin with: each mark by itself; where there are very many, of those within the height of one label no more
+ * than could be named there, and the rest, which rank least, together.
+ */
+function begun<Of extends ToLabel>(
+  marks: readonly Of[],
+  { rowPx, furthestPx }: LabelRoom,
+): readonly Group<Of>[] {
+  if (marks.length <= MOST_ALONE) return marks.map((mark) => together([mark]))
+  const crowds = new Map<number, Of[]>()
+  for (const mark of marks) {
+    const row = Math.floor(mark.atPx / rowPx)
+    const crowd = crowds.get(row)
+    if (crowd) crowd.push(mark)
+    else crowds.set(row, [mark])
+  }
+  const named = Math.ceil((2 * furthestPx) / rowPx) + 2
+  return [...crowds.values()].flatMap((crowd) => {
+    const byRank = [...crowd].sort((a, b) => b.rank - a.rank)
+    const rest = byRank.slice(named)
+    return [
+      ...byRank.slice(0, named).map((mark) => together([mark])),
+      ...(rest.length > 0 ? [together(rest)] : []),
+    ]
+  })
 }
 
 /**
@@ -71,20 +119,21 @@ const together = <Of extends ToLabel>(groups: readonly Group<Of>[]): Group<Of> =
  * of the neighbours share one, a group at their height. What ranks highest is named by itself the longest.
  */
 export function labelsFor<Of extends ToLabel>(marks: readonly Of[], room: LabelRoom): readonly Label<Of>[] {
-  let groups: readonly Group<Of>[] = marks.map((mark) => ({ of: [mark], atPx: mark.atPx }))
+  const { fromPx, toPx, rowPx, furthestPx } = room
+  let groups = inOrder(begun(marks, room))
   for (;;) {
-    const labels = placed(groups, room)
-    const overfull = labels.length * room.rowPx > room.toPx - room.fromPx
-    const worst = [...labels].sort((a, b) => shiftOf(b, room) - shiftOf(a, room))[0]
-    if (!worst || labels.length < 2 || (!overfull && shiftOf(worst, room) <= room.furthestPx)) return labels
-    const near = labels.filter(({ atPx }) => Math.abs(atPx - worst.atPx) <= room.furthestPx)
-    const crowd = near.length > 1 ? near : labels
-    // a group that is there takes in more; the least go first
-    const [least, ...rest] = [...crowd].sort(
-      (a, b) => Number(a.of.length > 1) - Number(b.of.length > 1) || rankOf(a.of) - rankOf(b.of),
+    const tops = leastShift(
+      groups.map(({ atPx }) => atPx - rowPx / 2),
+      room,
     )
-    const group = rest.find(({ of }) => of.length > 1) ?? rest[0]
-    if (!least || !group) return labels
-    groups = [...labels.filter((label) => label !== least && label !== group), together([group, least])]
+    const shifts = groups.map(({ atPx }, i) => Math.abs((tops[i] ?? 0) + rowPx / 2 - atPx))
+    const most = Math.max(...shifts)
+    const isOverfull = groups.length * rowPx > toPx - fromPx
+    const worst = groups[shifts.indexOf(most)]
+    const near = groups.filter(({ atPx }) => worst && Math.abs(atPx - worst.atPx) <= furthestPx)
+    const joined = isOverfull || most > furthestPx ? toJoin(near.length > 1 ? near : groups) : []
+    if (joined.length === 0) return groups.map(({ of, atPx }, i) => ({ of, atPx, topPx: tops[i] ?? 0 }))
+    const others = groups.filter((group) => !joined.includes(group))
+    groups = inOrder([...others, together(joined.flatMap(({ of }) => of))])
   }
 }
