@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { halves, inputs, NO_RULES, variant } from '../testing/planInputs.ts'
 import { hackledDry, jigNymph } from '../testing/shippedMaterial.ts'
 import { toEnd } from '../testing/toEnd.ts'
-import { batchesOf, fliesAt, greedyPlan, outingCover, problemOf } from './index.ts'
+import { batchesOf, fliesAt, greedyPlan, hoursOfMore, outingCover, problemOf } from './index.ts'
 import type { ComingOuting, Counts, FlyRules, PlanInputs, Purpose, Role } from './index.ts'
 
 const [outing] = inputs().outings
@@ -68,6 +68,35 @@ describe('hours with something to show', () => {
         .every((hours) => hours === 0),
     ).toBe(true)
     expect(of(evening(4))?.at(-1)).toBeGreaterThan(0.35)
+  })
+})
+
+describe('hours of more flies', () => {
+  const flies = [0, 1, 2, 5, 40].map((onHand, nth) =>
+    variant(`fly${nth}`, nth % 2 === 0 ? jigNymph() : hackledDry(), {
+      onHand,
+      meantFor: nth < 3 ? ['dark-olive-nymph'] : ['dark-olive-dun'],
+    }),
+  )
+  const dun = { stageKey: 'dark-olive-dun', lengthMmLow: 5, lengthMmHigh: 9, onIt: halves(0.3) }
+  const { problem, needs } = planOf(withOuting({ foods: [...outing.foods, dun] }, { variants: flies }))
+  const held = fliesAt(problem, problem.candidates.map(() => problem.periods.map(() => 0)), 0) // prettier-ignore
+
+  it('are what the cover of the outing gains by them', () => {
+    const more = hoursOfMore(needs, held)
+    const before = outingCover(needs, held).shown
+    let gaining = 0
+    for (const { key } of flies)
+      for (const count of [0, 0.5, 1, 3, 30]) {
+        const after = outingCover(needs, (of) => held(of) + (of === key ? count : 0)).shown
+        expect(more(key, count)).toBeCloseTo(after - before, 9)
+        gaining += Number(after > before + 0.01)
+      }
+    expect(gaining).toBeGreaterThan(4)
+  })
+
+  it('are none of a fly that serves nothing there', () => {
+    expect(hoursOfMore(needs, held)('another', 3)).toBe(0)
   })
 })
 

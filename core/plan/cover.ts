@@ -1,5 +1,5 @@
 import { sum } from '../number/index.ts'
-import { HALF_HOUR, hoursShown } from './hours.ts'
+import { HALF_HOUR, hoursShown, inTurn } from './hours.ts'
 import type { ServingVariant } from './inputs.ts'
 import type { OutingNeed } from './outingNeeds.ts'
 import type { Serving } from './serving.ts'
@@ -28,9 +28,26 @@ export interface OutingCover {
 const flies = (servings: readonly Serving[], fliesOf: FliesOf) =>
   servings.map(({ variant, quality }) => ({ quality, count: fliesOf(variant.key) }))
 
-/** Hours of one need for which the flies that there are have something to show. */
-export const needShown = (need: OutingNeed, fliesOf: FliesOf): number =>
-  sum(hoursShown(need, flies(need.serves, fliesOf)))
+/**
+ * Asks how many hours with something to show some more flies of a variant would add. What is there is put in turn once,
+ * however many variants are asked for.
+ */
+export function hoursOfMore(
+  needs: readonly OutingNeed[],
+  fliesOf: FliesOf,
+): (variantKey: string, count: number) => number {
+  const added = new Map<string, ((count: number) => number)[]>()
+  for (const need of needs) {
+    const there = inTurn(need, flies(need.serves, fliesOf))
+    const shown = sum(hoursShown(need, there))
+    for (const { variant, quality } of need.serves) {
+      const ofIt = added.get(variant.key) ?? []
+      added.set(variant.key, ofIt)
+      ofIt.push((count) => sum(hoursShown(need, [...there, { quality, count }])) - shown)
+    }
+  }
+  return (variantKey, count) => sum((added.get(variantKey) ?? []).map((ofNeed) => ofNeed(count)))
+}
 
 /** What the flies that there are cover of one need. */
 export function needCover(need: OutingNeed, fliesOf: FliesOf): NeedCover {

@@ -52,15 +52,24 @@ export function chanceWithin(lost: readonly number[], flies: number): number {
   return chance + (flies - whole) * (lost[whole] ?? 0)
 }
 
+/** The flies that are fished for a need, the best first: as many as could be lost, and one that is left then. */
+export function inTurn({ lost }: NeedHours, flies: readonly FliesShown[]): readonly FliesShown[] {
+  const best = flies.filter(({ count }) => count > 0).sort((a, b) => b.quality - a.quality)
+  const most = Math.max(0, ...lost.map(({ length }) => length))
+  let fished = 0
+  const end = best.findIndex(({ count }) => (fished += count) >= most)
+  return end < 0 ? best : best.slice(0, end + 1)
+}
+
 /**
  * Hours with something to show, by half hour: the share of fish on it, times how well the best fly does that is still
  * there. The best are fished, and so lost, first. More flies never make it less, nor do better ones; more losses never
  * make it more.
  */
-export function hoursShown({ onIt, lost }: NeedHours, flies: readonly FliesShown[]): readonly number[] {
-  const best = flies.filter(({ count }) => count > 0).sort((a, b) => b.quality - a.quality)
-  return onIt.map((share, half) => {
-    const chances = lost[half] ?? []
+export function hoursShown(need: NeedHours, flies: readonly FliesShown[]): readonly number[] {
+  const best = inTurn(need, flies)
+  return need.onIt.map((share, half) => {
+    const chances = need.lost[half] ?? []
     let [fished, chance, shown] = [0, 0, 0]
     for (const { quality, count } of best) {
       fished += count

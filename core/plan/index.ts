@@ -12,7 +12,7 @@ export type {
   CoverRow,
   CoverRules,
 } from './coverage.ts'
-export { needShown, outingCover } from './cover.ts'
+export { hoursOfMore, outingCover } from './cover.ts'
 export type { FliesOf, NeedCover, OutingCover } from './cover.ts'
 export { greedyPlan } from './greedy.ts'
 export { HALF_HOUR, hoursAdded, hoursShown, lossChances, needHours } from './hours.ts'

@@ -1,4 +1,4 @@
-import { forbiddenBy, needShown, standingsOf, sum, urgencyOf, wording } from '../../core/index.ts'
+import { forbiddenBy, hoursOfMore, standingsOf, urgencyOf, wording } from '../../core/index.ts'
 import type { DisplayUnits, FlyRules } from '../../core/index.ts'
 import type {
   FoodAtMoment,
@@ -24,7 +24,7 @@ import { waterAhead } from '../read/comingOutings.ts'
 import { loadCover } from '../read/outingCover.ts'
 import { loadStages, stageTitle } from '../read/stages.ts'
 import { loadSettings } from '../read/settings.ts'
-import { grouped, mapOf } from '../read/grouped.ts'
+import { mapOf } from '../read/grouped.ts'
 
 const MOST_LIKELY = 2
 /** Hardly a fish is not likely. */
@@ -155,28 +155,10 @@ function buyLine(lines: readonly RestockLine[]): TonightLine[] {
   return [{ ...NOTHING, kind: 'buy', text, materialId: all[0]?.materialId ?? null }]
 }
 
-/** Hours that some more flies of a variant would add to the water ahead. */
-function addedHours({ needs, held }: CoverAhead): (variantId: string, count: number) => number {
-  const servedBy = grouped(
-    needs.flatMap((need) => need.serves.map(({ variant }) => ({ need, key: variant.key }))),
-    ({ key }) => key,
-  )
-  const known = new Map<CoverAhead['needs'][number], number>()
-  const shown = (need: CoverAhead['needs'][number]) => {
-    const hours = known.get(need) ?? needShown(need, held)
-    known.set(need, hours)
-    return hours
-  }
-  return (variantId, count) => {
-    const more = (key: string) => held(key) + (key === variantId ? count : 0)
-    return sum((servedBy.get(variantId) ?? []).map(({ need }) => needShown(need, more) - shown(need)))
-  }
-}
-
 /** The most urgent of what is short first, by the hours that filling each would add to the water ahead. */
 function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
   const hours = Math.max(ahead.cover.hours, 1)
-  const added = addedHours(ahead)
+  const added = hoursOfMore(ahead.needs, ahead.held)
   const urgency = new Map(
     lines.map((line) => [line.variantId, urgencyOf(line, added(line.variantId, line.missing) / hours)]),
   )
