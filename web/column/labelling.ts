@@ -88,22 +88,24 @@ function toJoin<Of extends ToLabel>(crowd: readonly Group<Of>[]): readonly Group
 const MOST_ALONE = 300
 
 /**
- * What labels begin with: each mark by itself; where there are very many, of those within the height of one label no more
- * than could be named there, and the rest, which rank least, together.
+ * What labels begin with: each mark by itself; where there are very many, of those near one another no more than could be
+ * named there, and the rest, which rank least, together.
  */
 function begun<Of extends ToLabel>(
   marks: readonly Of[],
   { rowPx, furthestPx }: LabelRoom,
 ): readonly Group<Of>[] {
   if (marks.length <= MOST_ALONE) return marks.map((mark) => together([mark]))
+  const spanPx = 2 * furthestPx
   const crowds = new Map<number, Of[]>()
   for (const mark of marks) {
-    const row = Math.floor(mark.atPx / rowPx)
-    const crowd = crowds.get(row)
+    const height = Math.floor(mark.atPx / spanPx)
+    const crowd = crowds.get(height)
     if (crowd) crowd.push(mark)
-    else crowds.set(row, [mark])
+    else crowds.set(height, [mark])
   }
-  const named = Math.ceil((2 * furthestPx) / rowPx) + 2
+  // its labels may stand as far again above and below
+  const named = Math.ceil((2 * spanPx) / rowPx)
   return [...crowds.values()].flatMap((crowd) => {
     const byRank = [...crowd].sort((a, b) => b.rank - a.rank)
     const rest = byRank.slice(named)
