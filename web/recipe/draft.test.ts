@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { newLine } from '../../core/index.ts'
 import type { Component } from '../../core/index.ts'
 import { shippedMaterial } from '../../core/testing/shippedMaterial.ts'
-import { emptyDraft, savedDraft, toCommand } from './draft.ts'
+import { emptyDraft, savedDraft, sinceSaved, toCommand } from './draft.ts'
 
 const hare = shippedMaterial('dubbing-hare', '', 'natural')
 const line = (key: string): Component => ({ ...newLine({ kind: 'body' }, hare, []), key })
@@ -34,6 +34,18 @@ describe('a variant’s place and number', () => {
     expect(again).not.toHaveProperty('homeCompartmentId')
     expect(again).not.toHaveProperty('kept')
     expect(savedDraft(draft, 2).version).toBe(2)
+  })
+
+  it('are said again of what was changed while it was being saved, and of a variant that came meanwhile', () => {
+    const [first] = emptyDraft().variants
+    const sent = { ...emptyDraft(), variants: [{ ...first!, ...kept, label: '#16' }] }
+    const [unnamed, newcomer] = [{ ...sent.variants[0]!, label: '', parCount: 5 }, emptyDraft().variants[0]!]
+    const now = sinceSaved({ ...sent, name: 'Later', variants: [unnamed, newcomer] }, savedDraft(sent, 4))
+    expect([now.name, now.version]).toEqual(['Later', 4])
+    const [again, added] = toCommand(now).variants
+    expect(again).toMatchObject({ label: '#16', parCount: 5 })
+    expect(again).not.toHaveProperty('homeCompartmentId')
+    expect(added).toMatchObject({ id: newcomer.id, parCount: null, homeCompartmentId: null })
   })
 })
 

@@ -134,6 +134,16 @@ export const savedDraft = (draft: Draft, version: number): Draft => ({
   })),
 })
 
+/** A draft that was changed while another state of it was being saved: it goes on from what is saved now. */
+export function sinceSaved(now: Draft, saved: Draft): Draft {
+  const savedOf = new Map(saved.variants.map((variant) => [variant.id, variant]))
+  const variants = now.variants.map((variant) => {
+    const known = savedOf.get(variant.id)
+    return known?.kept ? { ...variant, label: variant.label || known.label, kept: known.kept } : variant
+  })
+  return { ...now, version: saved.version, variants }
+}
+
 /** The command that saves a draft. */
 export function toCommand(draft: Draft): CommandInput<'patternSave'> {
   const used = new Set([

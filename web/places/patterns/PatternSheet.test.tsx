@@ -2,6 +2,7 @@
 import { act, fireEvent, screen } from '@testing-library/react'
 import { createElement, useState } from 'react'
 import { describe, expect, it } from 'vitest'
+import { PATHS } from '../../../contract/paths.ts'
 import { PRIOR_DRAG_SD_LOG } from '../../../core/index.ts'
 import { ColumnContext } from '../../column/marks.ts'
 import type { ColumnContent } from '../../column/marks.ts'
@@ -9,6 +10,7 @@ import { draftOf } from '../../recipe/draft.ts'
 import { keptDraft, keptDrafts } from '../../recipe/keptDraft.ts'
 import { useMaterialBook } from '../../recipe/useMaterialBook.ts'
 import { asked } from '../../testing/asked.ts'
+import { heldBack } from '../../testing/meanwhile.ts'
 import { onTheDemo, show, until, callHook } from '../../testing/onThePage.tsx'
 import { write } from '../../testing/write.ts'
 import { makePlaceActions, PlaceActionsContext } from '../../ui/shortcuts.ts'
@@ -207,6 +209,26 @@ describe('saving a pattern', () => {
     )
     await until(() => keptDraft(pattern.id) === null)
   })
+
+  it('keeps what is changed while it is on its way, unsaved yet, and saves that next', async () => {
+    const { pattern } = await sheet('Quarter Past')
+    const name = await until(() => screen.queryByLabelText<HTMLInputElement>('Name'))
+    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Save' })
+    fireEvent.change(name, { target: { value: 'Half Past' } })
+    await heldBack(PATHS.command, async (letGo) => {
+      fireEvent.click(save)
+      await until(() => save.disabled)
+      fireEvent.change(name, { target: { value: 'Half Past Two' } })
+      letGo()
+      await until(async () => (await asked.pattern('Half Past').catch(() => null))?.version === pattern.version + 1)
+    })
+    await until(() => !save.disabled)
+    expect(name.value).toBe('Half Past Two')
+    fireEvent.click(save)
+    await until(async () => (await asked.pattern('Half Past Two').catch(() => null))?.version === pattern.version + 2)
+    await until(() => save.disabled && screen.queryByText('not saved') === null)
+    expect(name.value).toBe('Half Past Two')
+  }) // prettier-ignore
 
   it('refuses a name that is taken, at the name', async () => {
     await sheet('Paper Lantern')

@@ -179,7 +179,7 @@ export default function PatternSheet() {
   const { currentData } = usePatternQuery(patternId, { skip: isNew })
   const pattern = currentData ?? undefined
   const { data: boxes } = useBoxesQuery()
-  const { draft: asTyped, dirty, change, reset } = useDraft(pattern, isNew, params.get('draft'))
+  const { draft: asTyped, dirty, change, reset, whenSaved } = useDraft(pattern, isNew, params.get('draft'))
   const book = useMaterialBook(asTyped?.newDrawers ?? [])
   const draft = useMemo(() => (asTyped && book ? named(asTyped, book.materials) : asTyped), [asTyped, book])
   const moment = useMoment()
@@ -195,7 +195,7 @@ export default function PatternSheet() {
     isNew,
     chosenId: chosen?.id,
     book,
-    onReset: reset,
+    whenSaved,
     onChoose: choose,
   })
   const blocker = useLeaveWarning(dirty && !saving.saving)

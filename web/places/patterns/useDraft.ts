@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { stepsAfterEdit } from '../../../core/index.ts'
 import type { PatternView } from '../../../contract/index.ts'
-import { draftOf, emptyDraft } from '../../recipe/draft.ts'
+import { draftOf, emptyDraft, sinceSaved } from '../../recipe/draft.ts'
 import { dropDraft, keepDraft, keptDraft } from '../../recipe/keptDraft.ts'
 import type { ChangeDraft, Draft } from '../../recipe/draft.ts'
 
@@ -37,6 +37,7 @@ function useKeptDraft(draft: Draft | null, dirty: boolean): void {
 export function useDraft(pattern: PatternView | undefined, isNew: boolean, newId: string | null) {
   const [draft, setDraft] = useState<Draft | null>(null)
   const [dirty, setDirty] = useState(false)
+  const changes = useRef(0)
   const id = isNew ? newId : pattern?.id
   useEffect(() => {
     if (!isNew && !pattern) return
@@ -49,6 +50,7 @@ export function useDraft(pattern: PatternView | undefined, isNew: boolean, newId
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a draft is taken up once for each pattern, not at each refetch
   }, [id, isNew, Boolean(pattern)])
   const change = useCallback<ChangeDraft>((edit) => {
+    changes.current += 1
     setDraft((before) => {
       if (!before) return before
       const after = { ...before, ...(typeof edit === 'function' ? edit(before) : edit) }
@@ -63,5 +65,13 @@ export function useDraft(pattern: PatternView | undefined, isNew: boolean, newId
     setDraft(next)
     setDirty(false)
   }
-  return { draft, dirty, change, reset }
+  /** Asked as a draft is sent: what to call once it is saved. What is changed meanwhile stands, and is not saved yet. */
+  const whenSaved = () => {
+    const sentAfter = changes.current
+    return (saved: Draft) => {
+      if (changes.current === sentAfter) reset(saved)
+      else setDraft((now) => now && sinceSaved(now, saved))
+    }
+  }
+  return { draft, dirty, change, reset, whenSaved }
 }

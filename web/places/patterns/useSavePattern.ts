@@ -33,12 +33,13 @@ interface SaveOf {
   readonly chosenId: string | undefined
   /** what new variants are called by; null until it has come */
   readonly book: MaterialBook | null
-  readonly onReset: (next: Draft) => void
+  /** asked as it is sent, and what that answers once it is saved */
+  readonly whenSaved: () => (saved: Draft) => void
   readonly onChoose: (variantId: string) => void
 }
 
 /** Saving a pattern: what was refused, whether it is on its way, and what is asked first where flies of it lie in boxes. */
-export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset, onChoose }: SaveOf) {
+export function useSavePattern({ draft, pattern, isNew, chosenId, book, whenSaved, onChoose }: SaveOf) {
   const command = useCommand()
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
@@ -57,6 +58,7 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
     setAsks(false)
     setSaving(true)
     setProblem(null)
+    const settle = whenSaved()
     const body = { ...toCommand({ ...of, version: asVersion }), ...(correctsRecord ? { correctsRecord } : {}) }
     const delivery = await command('patternSave', body, { quietly: true })
     setSaving(false)
@@ -67,7 +69,7 @@ export function useSavePattern({ draft, pattern, isNew, chosenId, book, onReset,
     }
     // one that waits is saved here already: what is changed next goes behind it, from the version that it will have made
     // its new drawers stay until the stores have come anew with them: without them the fly would lack materials
-    onReset(savedDraft(of, (asVersion ?? 0) + 1))
+    settle(savedDraft(of, (asVersion ?? 0) + 1))
     // the button that was pressed has nothing more to save
     requestAnimationFrame(focusWhereItCameFrom)
     if (isNew) void navigate(`/patterns/${of.patternId}`, { replace: true })
