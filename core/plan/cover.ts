@@ -1,5 +1,5 @@
 import { sum } from '../number/index.ts'
-import { HALF_HOUR, hoursShown, inTurn } from './hours.ts'
+import { HALF_HOUR, hoursMore, hoursShown } from './hours.ts'
 import type { ServingVariant } from './inputs.ts'
 import type { OutingNeed } from './outingNeeds.ts'
 import type { Serving } from './serving.ts'
@@ -38,12 +38,11 @@ export function hoursOfMore(
 ): (variantKey: string, count: number) => number {
   const added = new Map<string, ((count: number) => number)[]>()
   for (const need of needs) {
-    const there = inTurn(need, flies(need.serves, fliesOf))
-    const shown = sum(hoursShown(need, there))
+    const more = hoursMore(need, flies(need.serves, fliesOf))
     for (const { variant, quality } of need.serves) {
       const ofIt = added.get(variant.key) ?? []
       added.set(variant.key, ofIt)
-      ofIt.push((count) => sum(hoursShown(need, [...there, { quality, count }])) - shown)
+      ofIt.push((count) => more({ quality, count }))
     }
   }
   return (variantKey, count) => sum((added.get(variantKey) ?? []).map((ofNeed) => ofNeed(count)))

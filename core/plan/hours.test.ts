@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stepsOf } from '../testing/steps.ts'
 import { randomFrom } from '../uncertainty/index.ts'
+import { hoursMore } from './hours.ts'
 import { hoursAdded, hoursShown, lossChances, needHours } from './index.ts'
 import type { FliesShown, LossRate } from './index.ts'
 
@@ -117,6 +118,39 @@ describe('hoursShown', () => {
       }),
       { seed: 16, numRuns: 300 },
     ) // prettier-ignore
+  })
+})
+
+describe('hoursMore', () => {
+  it('is what some more flies add to those that there are, whatever was asked before', () => {
+    // as good as one that is there, too
+    const asked = fc.array(
+      fc.record({
+        quality: fc.oneof(share, fc.constant(0.5)),
+        count: fc.double({ min: 0, max: 30, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 6 },
+    )
+    fc.assert(
+      fc.property(
+        shares,
+        rate,
+        flies,
+        fc.integer({ min: 0, max: 40 }),
+        asked,
+        (onIt, of, some, alike, more) => {
+          const need = needOf(onIt, of)
+          const there = [...some, { quality: 0.5, count: alike }]
+          const added = hoursMore(need, there)
+          for (const one of [...more, ...more.map(({ count }) => ({ quality: 0.5, count }))])
+            expect(added(one)).toBeCloseTo(
+              sum(hoursShown(need, [...there, one])) - sum(hoursShown(need, there)),
+              9,
+            )
+        },
+      ),
+      { seed: 18, numRuns: 300 },
+    )
   })
 })
 

@@ -53,7 +53,7 @@ export function chanceWithin(lost: readonly number[], flies: number): number {
 }
 
 /** The flies that are fished for a need, the best first: as many as could be lost, and one that is left then. */
-export function inTurn({ lost }: NeedHours, flies: readonly FliesShown[]): readonly FliesShown[] {
+function inTurn({ lost }: NeedHours, flies: readonly FliesShown[]): readonly FliesShown[] {
   const best = flies.filter(({ count }) => count > 0).sort((a, b) => b.quality - a.quality)
   const most = Math.max(0, ...lost.map(({ length }) => length))
   let fished = 0
@@ -61,17 +61,12 @@ export function inTurn({ lost }: NeedHours, flies: readonly FliesShown[]): reado
   return end < 0 ? best : best.slice(0, end + 1)
 }
 
-/**
- * Hours with something to show, by half hour: the share of fish on it, times how well the best fly does that is still
- * there. The best are fished, and so lost, first. More flies never make it less, nor do better ones; more losses never
- * make it more.
- */
-export function hoursShown(need: NeedHours, flies: readonly FliesShown[]): readonly number[] {
-  const best = inTurn(need, flies)
-  return need.onIt.map((share, half) => {
+/** Hours with something to show, by half hour, of flies that are in turn. */
+const shownInTurn = (need: NeedHours, turn: readonly FliesShown[]) =>
+  need.onIt.map((share, half) => {
     const chances = need.lost[half] ?? []
     let [fished, chance, shown] = [0, 0, 0]
-    for (const { quality, count } of best) {
+    for (const { quality, count } of turn) {
       fished += count
       const before = chance
       chance = chanceWithin(chances, fished)
@@ -79,6 +74,36 @@ export function hoursShown(need: NeedHours, flies: readonly FliesShown[]): reado
     }
     return HALF_HOUR * share * shown
   })
+
+/**
+ * Hours with something to show, by half hour: the share of fish on it, times how well the best fly does that is still
+ * there. The best are fished, and so lost, first. More flies never make it less, nor do better ones; more losses never
+ * make it more.
+ */
+export const hoursShown = (need: NeedHours, flies: readonly FliesShown[]): readonly number[] =>
+  shownInTurn(need, inTurn(need, flies))
+
+/**
+ * Asks how many hours more would be shown with some more flies beside those that there are. Flies that come at the same
+ * turn add more in a straight line with how well they do, so it is reckoned once for a turn and a number of them.
+ */
+export function hoursMore(need: NeedHours, flies: readonly FliesShown[]): (more: FliesShown) => number {
+  const there = inTurn(need, flies)
+  const shownWith = (at: number, more: readonly FliesShown[]) =>
+    sum(shownInTurn(need, [...there.slice(0, at), ...more, ...there.slice(at)]))
+  const shown = shownWith(0, [])
+  const known = new Map<string, readonly [ofNoUse: number, ofFullUse: number]>()
+  return ({ quality, count }) => {
+    const worse = there.findIndex((one) => one.quality < quality)
+    const at = worse < 0 ? there.length : worse
+    const key = `${at} ${count}`
+    const [ofNoUse, ofFullUse] = known.get(key) ?? [
+      shownWith(at, [{ quality: 0, count }]),
+      shownWith(at, [{ quality: 1, count }]),
+    ]
+    known.set(key, [ofNoUse, ofFullUse])
+    return ofNoUse + quality * (ofFullUse - ofNoUse) - shown
+  }
 }
 
 /**

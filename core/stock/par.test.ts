@@ -24,4 +24,8 @@ describe('urgencyOf', () => {
     expect(urgencyOf({ missing: 1, par: 6 }, 0.5)).toBeLessThan(urgencyOf({ missing: 2, par: 6 }, 0.5))
     expect(urgencyOf({ missing: 6, par: 6 }, 0)).toBe(0)
   })
+
+  it('is the same where the sums behind it differ by their last digit alone', () => {
+    expect(urgencyOf({ missing: 6, par: 6 }, 0.1 + 0.2)).toBe(urgencyOf({ missing: 6, par: 6 }, 0.3))
+  })
 })

@@ -37,9 +37,12 @@ export function belowPar<Id extends string>(
     .sort((a, b) => b.missing / b.par - a.missing / a.par || b.missing - a.missing)
 }
 
+/** Urgencies that differ by less are equal: the sums behind them differ by their last digits. */
+const TOLD_APART = 1e-6
+
 /**
  * How urgent it is to tie what is missing: what the foods ahead that it serves are worth, all of it for an empty place
  * and three tenths for one that is nearly full.
  */
 export const urgencyOf = ({ missing, par }: Pick<BelowPar, 'missing' | 'par'>, worth: number): number =>
-  worth * (0.3 + (0.7 * missing) / par)
+  Math.round((worth * (0.3 + (0.7 * missing) / par)) / TOLD_APART) * TOLD_APART

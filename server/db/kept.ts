@@ -32,7 +32,10 @@ export const writesOf = (db: object): number => generations.get(db)?.all ?? 0
 /** Which write was the last to any of some tables; 0 for none since the start. */
 export function lastWriteTo(db: object, tables: ReadonlySet<string>): number {
   const last = generations.get(db)?.last
-  return Math.max(last?.get(ANY) ?? 0, ...[...tables].map((table) => last?.get(table) ?? 0))
+  let latest = last?.get(ANY) ?? 0
+  // a loop, since each loader asks this each time
+  for (const table of tables) latest = Math.max(latest, last?.get(table) ?? 0)
+  return latest
 }
 
 /** Tables that the work which runs now has read. */

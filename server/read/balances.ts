@@ -3,6 +3,7 @@ import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { packedIn } from '../db/ownWords.ts'
 import { flyBalance, variantRevision } from '../db/schema.ts'
+import { recipeOwners } from './recipeOwners.ts'
 import type { CompartmentId, VariantId, VariantRevisionId } from '../../contract/index.ts'
 
 /** Flies of a recipe that lie in a compartment: at least one. */
@@ -17,15 +18,16 @@ export interface Balance {
 export const loadBalances = keptUntilWrite(readBalances, [flyBalance, variantRevision])
 
 async function readBalances(db: Reader): Promise<readonly Balance[]> {
-  const rows = await packedIn<readonly [CompartmentId, VariantRevisionId, VariantId, number][]>(
+  const rows = await packedIn<readonly (readonly [CompartmentId, VariantRevisionId, number])[]>(
     db,
-    sql`select json_group_array(json_array(b.compartment_id, b.variant_revision_id, r.variant_id, b.count))
-      from fly_balance b join variant_revision r on r.id = b.variant_revision_id where b.count > 0`,
+    sql`select json_group_array(json_array(compartment_id, variant_revision_id, count)) from fly_balance where count > 0`,
   )
-  return rows.map(([compartmentId, revisionId, variantId, count]) => ({
-    compartmentId,
-    revisionId,
-    variantId,
-    count,
-  }))
+  const ownerOf = await recipeOwners(
+    db,
+    rows.map(([, revisionId]) => revisionId),
+  )
+  return rows.flatMap(([compartmentId, revisionId, count]) => {
+    const variantId = ownerOf.get(revisionId)
+    return variantId ? [{ compartmentId, revisionId, variantId, count }] : []
+  })
 }

@@ -3,12 +3,12 @@ import { takesAnHour, techniquesAmong, trustIn } from '../../core/index.ts'
 import type { PlanView } from '../../contract/index.ts'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
-import { packedIn } from '../db/ownWords.ts'
-import { flyTally, outing, spell, variantRevision, water } from '../db/schema.ts'
+import { outing, spell, water } from '../db/schema.ts'
 import { loadQueuedFlies } from './batches.ts'
 import { loadLasting } from './lasting.ts'
 import { loadMinutes } from './minutes.ts'
 import { loadSetups } from './patterns.ts'
+import { loadLost } from './tallies.ts'
 import { hasLook, loadVariants } from './variants.ts'
 import type { VariantRow } from './variants.ts'
 
@@ -16,14 +16,9 @@ import type { VariantRow } from './variants.ts'
 const FLIES_FISHED = 4
 
 /** Flies lost by variant, how long each was fished and what it took, and what each gets of outings without such notes. */
-const loadLosses = keptUntilWrite(readLosses, [flyTally, variantRevision, spell, outing])
+const loadLosses = keptUntilWrite(readLosses, [loadLost, spell, outing])
 
 async function readLosses(db: Reader) {
-  const lost = await packedIn<readonly [string, number][]>(
-    db,
-    sql`select json_group_array(json_array(variant_id, lost)) from (select r.variant_id, -sum(t.count) as lost
-      from fly_tally t join variant_revision r on r.id = t.variant_revision_id where t.cause = 'lost' group by 1)`,
-  )
   const fished = await db
     .select({
       variantId: spell.variantId,
@@ -39,7 +34,7 @@ async function readLosses(db: Reader) {
     .from(outing)
     .where(and(eq(outing.status, 'done'), isNull(outing.archivedAtMs), notInArray(outing.id, noted)))
   return {
-    lost: new Map(lost),
+    lost: await loadLost(db),
     fished: new Map(fished.map(({ variantId, ...noted }) => [variantId, noted])),
     unnoted: { hours: (done?.minutes ?? 0) / 60, each: (done?.minutes ?? 0) / 60 / FLIES_FISHED },
   }

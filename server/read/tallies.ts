@@ -1,10 +1,11 @@
-import { and, eq, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm'
+import { and, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/sqlite-core'
 import type { Reader } from '../db/database.ts'
 import { keptUntilWrite } from '../db/kept.ts'
 import { packedIn } from '../db/ownWords.ts'
 import { flyEntry, flyTally, variantRevision } from '../db/schema.ts'
-import type { VariantId } from '../../contract/index.ts'
+import { recipeOwners } from './recipeOwners.ts'
+import type { VariantId, VariantRevisionId } from '../../contract/index.ts'
 
 /** So many flies of a variant that were tied, lost, given or found. */
 export interface Tally {
@@ -19,18 +20,28 @@ export interface Tally {
 export const loadTallies = keptUntilWrite(readTallies, [flyTally, variantRevision])
 
 async function readTallies(db: Reader): Promise<readonly Tally[]> {
-  const rows = await packedIn<readonly [VariantId, string, string, number, number][]>(
+  const rows = await packedIn<readonly (readonly [VariantRevisionId, string, string, number, number])[]>(
     db,
-    sql`select json_group_array(json_array(r.variant_id, t.cause, t.loss_cause, t.count, t.last_at_ms))
-      from fly_tally t join variant_revision r on r.id = t.variant_revision_id`,
+    sql`select json_group_array(json_array(variant_revision_id, cause, loss_cause, count, last_at_ms)) from fly_tally`,
   )
-  return rows.map(([variantId, cause, lossCause, count, lastAtMs]) => ({
-    variantId,
-    cause,
-    lossCause,
-    count,
-    lastAtMs,
-  }))
+  const ownerOf = await recipeOwners(
+    db,
+    rows.map(([revisionId]) => revisionId),
+  )
+  return rows.flatMap(([revisionId, cause, lossCause, count, lastAtMs]) => {
+    const variantId = ownerOf.get(revisionId)
+    return variantId ? [{ variantId, cause, lossCause, count, lastAtMs }] : []
+  })
+}
+
+/** How many flies of each variant were lost. */
+export const loadLost = keptUntilWrite(readLost, [loadTallies])
+
+async function readLost(db: Reader): Promise<ReadonlyMap<string, number>> {
+  const lost = new Map<string, number>()
+  for (const { variantId, cause, count } of await loadTallies(db))
+    if (cause === 'lost') lost.set(variantId, (lost.get(variantId) ?? 0) - count)
+  return lost
 }
 
 /** When the first recipe of each variant came to be known. */
@@ -51,7 +62,8 @@ async function readLastLost(db: Reader): Promise<ReadonlyMap<string, number>> {
   const undone = await db
     .selectDistinct({ revisionId: flyEntry.variantRevisionId })
     .from(flyEntry)
-    .where(and(isNotNull(flyEntry.reversesEntryId), eq(flyEntry.cause, 'lost')))
+    // by a range, which has the index used: "not null" has the whole ledger read
+    .where(and(gt(flyEntry.reversesEntryId, ''), eq(flyEntry.cause, 'lost')))
   const lost = new Map<string, number>()
   for (const { variantId, cause, count, lastAtMs } of await loadTallies(db))
     if (cause === 'lost' && count < 0) lost.set(variantId, Math.max(lost.get(variantId) ?? 0, lastAtMs))

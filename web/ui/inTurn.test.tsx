@@ -37,6 +37,25 @@ describe('things that are done in turn', () => {
     expect(done).toEqual(['seen', 'hand'])
   })
 
+  it('leave whoever scrolls alone, but for what is to be seen', async () => {
+    const sheet = document.body.appendChild(document.createElement('main'))
+    const done: string[] = []
+    await later(400)
+    doInTurn(() => done.push('hand'), 'later')
+    sheet.dispatchEvent(new Event('scroll'))
+    await frames(3)
+    doInTurn(() => done.push('seen'), 'soon')
+    await frames(2)
+    expect(done).toEqual(['seen'])
+    for (let n = 0; n < 5; n += 1) {
+      sheet.dispatchEvent(new Event('scroll'))
+      await later(100)
+    }
+    expect(done).toEqual(['seen'])
+    await later(700)
+    expect(done).toEqual(['seen', 'hand'])
+  })
+
   it('are no more in one frame than it has time for', async () => {
     const done: number[] = []
     for (let n = 0; n < 3; n += 1)

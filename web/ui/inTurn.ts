@@ -6,23 +6,29 @@ const later = new Set<() => void>()
 /** No more is begun in a frame that took so long already, ms. */
 const SHARE_OF_A_FRAME_MS = 6
 
-/** What is seen is left alone with the machine so long: its pictures are being drawn, ms. */
+/** Whoever scrolls, and what is seen since, is left alone with the machine so long: pictures are being drawn, ms. */
 const AFTER_WHAT_IS_SEEN_MS = 300
 let quietFrom = 0
+const leaveAlone = () => {
+  quietFrom = performance.now() + AFTER_WHAT_IS_SEEN_MS
+}
+/** The sheet scrolls, not the window: its event is heard on its way down. */
+const ANYWHERE = { capture: true, passive: true }
 
 function doNext(): void {
   const start = performance.now()
   while (soon.size + later.size > 0 && performance.now() - start < SHARE_OF_A_FRAME_MS) {
-    if (soon.size === 0 && start < quietFrom) break
+    if (soon.size === 0 && performance.now() < quietFrom) break
     const queue = soon.size > 0 ? soon : later
     const [next] = queue
     if (!next) return
-    if (queue === soon) quietFrom = start + AFTER_WHAT_IS_SEEN_MS
+    if (queue === soon) leaveAlone()
     // whole, before the frame is painted: what is there must not be gone for a moment
     flushSync(next)
     queue.delete(next)
   }
   if (soon.size + later.size > 0) requestAnimationFrame(doNext)
+  else document.removeEventListener('scroll', leaveAlone, ANYWHERE)
 }
 
 /**
@@ -31,7 +37,10 @@ function doNext(): void {
  */
 export function doInTurn(task: () => void, when: 'soon' | 'later'): () => void {
   const queue = when === 'soon' ? soon : later
-  if (soon.size + later.size === 0) requestAnimationFrame(doNext)
+  if (soon.size + later.size === 0) {
+    document.addEventListener('scroll', leaveAlone, ANYWHERE)
+    requestAnimationFrame(doNext)
+  }
   queue.add(task)
   return () => void queue.delete(task)
 }
