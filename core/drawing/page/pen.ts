@@ -40,6 +40,5 @@ export function lineThrough(spots: readonly Spot[]): string {
 
 /** A leaf of two bent edges that meet in a tip: both roots, both bends. */
 export function leaf(root: Spot, bend: Spot, tip: Spot, bendBack: Spot, rootBack: Spot): string {
-  const bent = (from: Spot, by: Spot, to: Spot) => step(from, by) + step(from, to)
-  return `${started(root)}q${bent(root, bend, tip)}${bent(tip, bendBack, rootBack)}z`
+  return `${started(root)}q${step(root, bend)}${step(root, tip)}${step(tip, bendBack)}${step(tip, rootBack)}z`
 }
