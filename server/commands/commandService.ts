@@ -135,12 +135,11 @@ function figureInput(table: TableName, row: Record<string, unknown> | null): unk
 
 /** Whether an action changed what the figures of all recipes hang on. */
 const movesFigures = (images: readonly Image[]): boolean =>
-  images.some(
-    (image) =>
-      image.kind === 'row' &&
-      canonicalJson(figureInput(image.table, image.before)) !==
-        canonicalJson(figureInput(image.table, image.after)),
-  )
+  images.some((image) => {
+    if (image.kind !== 'row') return false
+    const [before, after] = [figureInput(image.table, image.before), figureInput(image.table, image.after)]
+    return before !== after && canonicalJson(before) !== canonicalJson(after)
+  })
 
 /** The one way to write: checks, runs and records a command in one transaction. */
 export function makeCommandService(database: Database, clock: Clock, figures: FigureKeeper): CommandService {
@@ -151,7 +150,6 @@ export function makeCommandService(database: Database, clock: Clock, figures: Fi
     const { id, kind } = envelope.data
     const parsed = commandBodies[kind].safeParse(envelope.data.body)
     if (!parsed.success) throw invalid(parsed.error)
-    const requestHash = contentHash([kind, parsed.data])
     const handler = handlers[kind] as Handler<unknown>
     try {
       let remeasured = false
@@ -159,6 +157,10 @@ export function makeCommandService(database: Database, clock: Clock, figures: Fi
       let toCome = 0
       const answered = await works.run(id, (pace) =>
         database.write(async (tx) => {
+          // a table's check, hash and record are each a moment's work: others have their turn between them
+          await pace.breathe()
+          const requestHash = contentHash([kind, parsed.data])
+          await pace.breathe()
           const [known] = await tx.select().from(action).where(eq(action.id, id))
           if (known && known.requestHash !== requestHash) {
             throw new ProblemError('commandReused', 'This id was used for something else.')
@@ -183,7 +185,9 @@ export function makeCommandService(database: Database, clock: Clock, figures: Fi
             undoable: outcome.undoable ?? true,
             undoesActionId: outcome.undoes ?? null,
           }
+          await pace.breathe()
           await tx.insert(action).values(row)
+          await pace.breathe()
           await sumUpChanged(tx, recorder.images)
           remeasured = movesFigures(recorder.images)
           madeFamily = recorder.images.some((image) => image.kind === 'row' && image.table === 'family')
