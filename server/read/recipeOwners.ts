@@ -7,8 +7,8 @@ import { variantRevision } from '../db/schema.ts'
 const keptOwners = keptFor<Reader, Map<VariantRevisionId, VariantId>>(() => new Map())
 
 /**
- * Which variant each recipe is of, of some and of others that were asked for. A recipe stays with its variant for good, so what was read is kept:
- * joined to each count anew, rows as long as recipes would be most of what a count costs.
+ * Which variant each recipe is of: of those asked for, and of others that were. A recipe stays with its variant for good,
+ * so what was read is kept: joined to each count anew, rows as long as recipes would be most of what a count costs.
  */
 export async function recipeOwners(
   db: Reader,
