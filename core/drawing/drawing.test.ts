@@ -45,13 +45,14 @@ describe('a fly drawn', () => {
       for (const { key } of fly.components) expect(drawn, `${key} at ${pxPerMm}`).toContain(key)
       for (const { path } of drawing.shapes) expect(path).toMatch(/^M[ -][\d.]+[ -][\d.]+[lq]/)
       for (const { path } of drawing.shapes) expect(path).not.toMatch(/NaN|Infinity|undefined/)
-      for (const key of drawn)
-        for (const [x, y] of placesOf(drawing, key)) {
-          expect(x * pxPerMm).toBeGreaterThanOrEqual(drawing.leftPx)
-          expect(x * pxPerMm).toBeLessThanOrEqual(drawing.leftPx + drawing.widthPx)
-          expect(-y * pxPerMm).toBeGreaterThanOrEqual(drawing.topPx)
-          expect(-y * pxPerMm).toBeLessThanOrEqual(drawing.topPx + drawing.heightPx)
-        }
+      for (const key of drawn) {
+        const places = placesOf(drawing, key)
+        const [across, down] = [places.map(([x]) => x * pxPerMm), places.map(([, y]) => -y * pxPerMm)]
+        expect(least(across), key).toBeGreaterThanOrEqual(drawing.leftPx)
+        expect(most(across), key).toBeLessThanOrEqual(drawing.leftPx + drawing.widthPx)
+        expect(least(down), key).toBeGreaterThanOrEqual(drawing.topPx)
+        expect(most(down), key).toBeLessThanOrEqual(drawing.topPx + drawing.heightPx)
+      }
     }
   })
 

@@ -21,12 +21,6 @@ export interface HookLine {
   readonly eye: OnLine
 }
 
-/** Places off the centre line, square to it. */
-export function squareTo({ at: [x, y], heading }: OnLine): (offMm: number) => Point {
-  const [sin, cos] = [Math.sin(heading), Math.cos(heading)]
-  return (offMm) => [x - sin * offMm, y + cos * offMm]
-}
-
 const SHANK_STEPS = 24
 const BEND_STEPS = 48
 const POINT_STEPS = 12
@@ -78,6 +72,7 @@ function neckOf(hook: HookShape): { readonly points: readonly Point[]; readonly 
 }
 
 function shankOf(hook: HookShape): (xMm: number) => OnLine {
+  if (hook.style.curveDeg === 0) return (xMm) => ({ at: [xMm, 0], heading: 0 })
   const height = shankCurve(hook)
   const step = hook.shankMm / 200
   return (xMm) => {
@@ -102,7 +97,13 @@ export function hookLine(hook: HookShape): HookLine {
   const pointMm = POINT_OF_GAPE * hook.gapeMm
   return {
     at,
-    off: (xMm, offMm) => squareTo(at(xMm))(offMm),
+    off: (xMm, offMm) => {
+      const {
+        at: [x, y],
+        heading,
+      } = at(xMm)
+      return [x - Math.sin(heading) * offMm, y + Math.cos(heading) * offMm]
+    },
     wire: [
       ...neck.points.toReversed(),
       ...Array.from({ length: SHANK_STEPS + 1 }, (_, i) => shankAt((hook.shankMm * i) / SHANK_STEPS).at),

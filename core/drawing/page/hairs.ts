@@ -10,7 +10,7 @@ export interface Hair {
 }
 
 /** Along its own heading the middle of a hair lies so far out. */
-const KNEE = 0.52
+export const KNEE = 0.52
 
 /** Root, the point that bends it, and tip. */
 export function bentBy({ root: [x, y], angle, lengthMm, curl }: Hair): readonly [Point, Point, Point] {

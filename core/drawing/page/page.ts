@@ -1,11 +1,11 @@
 import type { FlyDrawing, DrawingShape } from '../flyDrawing.ts'
-import { bentBy } from './hairs.ts'
+import { KNEE } from './hairs.ts'
 import type { Hair } from './hairs.ts'
 import { levelAt } from './level.ts'
 import type { Level } from './level.ts'
-import { leaf, lineThrough } from './pen.ts'
-import type { Spot } from './pen.ts'
+import { started, step } from './pen.ts'
 import type { Point } from './point.ts'
+import { reachAt } from './reach.ts'
 
 /** What lies over what, from the back to the front. */
 export const LAYERS = ['tail', 'far', 'hook', 'body', 'longHairs', 'over', 'near', 'head', 'eye'] as const
@@ -34,30 +34,26 @@ export interface Page {
 /** No hair is thinner than this on the screen, px: by level, as few hairs have to do for many. */
 const THINNEST_PX = { outline: 0.8, row: 0.8, sheet: 0.55 } as const
 const THINNEST_STROKE_PX = 0.3
-const MARGIN_PX = 1.5
-
-const tenths = (value: number) => Math.round(value * 10)
 
 /** An empty page at a scale; one that keeps no paths only knows how far they would reach, and is much quicker. */
 export function emptyPage(pxPerMm: number, keepsPaths = true): Page {
-  const level = levelAt(pxPerMm)
+  // bands of light lie within what they light
+  const level = keepsPaths ? levelAt(pxPerMm) : { ...levelAt(pxPerMm), bands: 0 }
   const shapes: Record<LayerName, DrawingShape[]> = {
     tail: [], far: [], hook: [], body: [], longHairs: [], over: [], near: [], head: [], eye: [],
   } // prettier-ignore
-  // in tenths of a dot
-  let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity]
-  const spot = (x: number, y: number): Spot => {
-    const [right10, down10] = [tenths(x * pxPerMm), tenths(-y * pxPerMm)]
-    if (right10 < left) left = right10
-    if (right10 > right) right = right10
-    if (down10 < top) top = down10
-    if (down10 > bottom) bottom = down10
-    return [right10, down10]
-  }
+  const { across, down, box } = reachAt(pxPerMm)
   const open = (points: readonly Point[]) => {
-    const spots: Spot[] = []
-    for (const [x, y] of points) spots.push(spot(x, y))
-    return keepsPaths ? lineThrough(spots) : ''
+    let path = ''
+    let [x, y] = [0, 0]
+    for (let i = 0; i < points.length; i += 1) {
+      const point = points[i] as Point
+      const [toX, toY] = [across(point[0]), down(point[1])]
+      if (keepsPaths) path += i === 0 ? started(toX, toY) : (i === 1 ? 'l' : '') + step(toX - x, toY - y)
+      x = toX
+      y = toY
+    }
+    return path
   }
   const thinnestMm = THINNEST_PX[level.name] / pxPerMm
   return {
@@ -68,37 +64,32 @@ export function emptyPage(pxPerMm: number, keepsPaths = true): Page {
       const path = open(points)
       return path && `${path}z`
     },
-    hair: (hair) => {
-      const [root, knee, tip] = bentBy(hair)
-      const half = Math.max(hair.widthMm, thinnestMm) / 2
-      const [nx, ny] = [-Math.sin(hair.angle) * half, Math.cos(hair.angle) * half]
+    // the same as bentBy has it, in numbers alone: there are thousands
+    hair: ({ root: [x, y], angle, lengthMm, widthMm, curl }) => {
+      const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
+      const half = Math.max(widthMm, thinnestMm) / 2
+      const [nx, ny] = [-sin * half, cos * half]
       const [kx, ky] = [nx * 0.8, ny * 0.8]
-      const spots = [
-        spot(root[0] + nx, root[1] + ny),
-        spot(knee[0] + kx, knee[1] + ky),
-        spot(tip[0], tip[1]),
-        spot(knee[0] - kx, knee[1] - ky),
-        spot(root[0] - nx, root[1] - ny),
-      ] as const
-      return keepsPaths ? leaf(...spots) : ''
+      const [kneeX, kneeY] = [x + KNEE * lengthMm * cos, y + KNEE * lengthMm * sin]
+      const [rootX, rootY] = [across(x + nx), down(y + ny)]
+      const [bendX, bendY] = [across(kneeX + kx), down(kneeY + ky)]
+      const [tipX, tipY] = [
+        across(x + lengthMm * Math.cos(angle + curl)),
+        down(y + lengthMm * Math.sin(angle + curl)),
+      ]
+      const [bendBackX, bendBackY] = [across(kneeX - kx), down(kneeY - ky)]
+      const [rootBackX, rootBackY] = [across(x - nx), down(y - ny)]
+      if (!keepsPaths) return ''
+      const there = step(bendX - rootX, bendY - rootY) + step(tipX - rootX, tipY - rootY)
+      const back = step(bendBackX - tipX, bendBackY - tipY) + step(rootBackX - tipX, rootBackY - tipY)
+      return `${started(rootX, rootY)}q${there}${back}z`
     },
     put: (layer, key, path, { fill = null, stroke = null, strokeMm = 0, opacity = 1 }: InkOrNone) => {
       if (path === '') return
       const strokePx = stroke ? Math.max(Math.round(strokeMm * pxPerMm * 100) / 100, THINNEST_STROKE_PX) : 0
       shapes[layer].push({ key, path, fill, stroke, strokePx, opacity: Math.round(opacity * 1000) / 1000 })
     },
-    finished: () => {
-      const leftPx = Math.floor(left / 10 - MARGIN_PX)
-      const topPx = Math.floor(top / 10 - MARGIN_PX)
-      return {
-        pxPerMm,
-        leftPx,
-        topPx,
-        widthPx: Math.ceil(right / 10 + MARGIN_PX) - leftPx,
-        heightPx: Math.ceil(bottom / 10 + MARGIN_PX) - topPx,
-        shapes: LAYERS.flatMap((layer) => shapes[layer]),
-      }
-    },
+    finished: () => ({ pxPerMm, ...box(), shapes: LAYERS.flatMap((layer) => shapes[layer]) }),
   }
 }
 

@@ -1,6 +1,3 @@
-/** Where the pen stands, in tenths of a dot. */
-export type Spot = readonly [x: number, y: number]
-
 /** Steps are short, and the same ones come again and again. */
 const MOST_KEPT = 4000
 const kept: string[] = []
@@ -21,24 +18,8 @@ function written(tenths: number): string {
   return `${tenths < 0 ? '-' : ' '}${whole > 0 ? whole : ''}${rest > 0 ? `.${rest}` : ''}`
 }
 
-/** The way from one spot to another, told from the first. */
-const step = (from: Spot, to: Spot) => short(to[0] - from[0]) + short(to[1] - from[1])
+/** Where the pen is set down first. */
+export const started = (x: number, y: number) => `M${short(x)}${short(y)}`
 
-const started = ([x, y]: Spot) => `M${short(x)}${short(y)}`
-
-/** A line through spots, as path data; told by steps it takes two thirds of the bytes. */
-export function lineThrough(spots: readonly Spot[]): string {
-  let told = ''
-  let last: Spot | null = null
-  for (const spot of spots) {
-    told += last ? step(last, spot) : started(spot)
-    if (!last && spots.length > 1) told += 'l'
-    last = spot
-  }
-  return told
-}
-
-/** A leaf of two bent edges that meet in a tip: both roots, both bends. */
-export function leaf(root: Spot, bend: Spot, tip: Spot, bendBack: Spot, rootBack: Spot): string {
-  return `${started(root)}q${step(root, bend)}${step(root, tip)}${step(tip, bendBack)}${step(tip, rootBack)}z`
-}
+/** The way from one spot to another, told from the first: by steps a path takes two thirds of the bytes. */
+export const step = (right: number, down: number) => short(right) + short(down)

@@ -4,17 +4,16 @@ export type Point = readonly [xMm: number, yMm: number]
 /** A line through points with a width, mm, for each share of its length. */
 export function ribbonOutline(points: readonly Point[], widthMm: (share: number) => number): readonly Point[] {
   const last = points.length - 1
-  const sides = points.map((point, i) => {
+  const [left, right]: [Point[], Point[]] = [[], []]
+  points.forEach((point, i) => {
     const before = points[Math.max(i - 1, 0)] as Point
     const after = points[Math.min(i + 1, last)] as Point
     const [dx, dy] = [after[0] - before[0], after[1] - before[1]]
     const half = widthMm(last > 0 ? i / last : 0) / 2 / (Math.hypot(dx, dy) || 1)
-    return [
-      [point[0] - dy * half, point[1] + dx * half] as Point,
-      [point[0] + dy * half, point[1] - dx * half] as Point,
-    ] as const
+    left.push([point[0] - dy * half, point[1] + dx * half])
+    right.push([point[0] + dy * half, point[1] - dx * half])
   })
-  return [...sides.map(([left]) => left), ...sides.map(([, right]) => right).reverse()]
+  return left.concat(right.reverse())
 }
 
 /** Points along a curve that its control points pull (Bézier, by De Casteljau's steps). */

@@ -1,4 +1,3 @@
-import { squareTo } from '../hook/hookLine.ts'
 import type { HookLine } from '../hook/hookLine.ts'
 import type { LayerName, Page } from '../page/page.ts'
 import { smoothly } from '../page/point.ts'
@@ -57,11 +56,17 @@ export function bodyAlong(line: HookLine, fromMm: number, toMm: number, profile:
     return fromMm + lengthMm * (t - (Math.sin(2 * Math.PI * t) / (2 * Math.PI)) * 0.85)
   })
   const on = (xMm: number, v: number) => line.off(xMm, v * radiusAt(xMm))
-  const slices = stations.map((x) => ({ radius: radiusAt(x), off: squareTo(line.at(x)) }))
-  const round = (upper: (radius: number) => number, lower: (radius: number) => number) => [
-    ...slices.map(({ radius, off }) => off(upper(radius))),
-    ...slices.toReversed().map(({ radius, off }) => off(lower(radius))),
-  ]
+  const slices = stations.map((xMm) => {
+    const { at, heading } = line.at(xMm)
+    return { at, radius: radiusAt(xMm), back: -Math.sin(heading), up: Math.cos(heading) }
+  })
+  const edge = (offMm: (radius: number) => number) =>
+    slices.map(({ at: [x, y], radius, back, up }): Point => {
+      const off = offMm(radius)
+      return [x + back * off, y + up * off]
+    })
+  const round = (upper: (radius: number) => number, lower: (radius: number) => number) =>
+    edge(upper).concat(edge(lower).reverse())
   return {
     fromMm,
     toMm,
