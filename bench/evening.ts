@@ -67,27 +67,33 @@ export async function writesOf({ address }: Serving): Promise<(n: number, random
   }
 }
 
-/** What a stretch of load came to: how long answers took, ms, and how many were refused. */
+/** One answer of a stretch of load: when it was due to be asked, and how long it took from then. */
+export interface Answer {
+  readonly dueMs: number
+  readonly tookMs: number
+  readonly isWrite: boolean
+}
+
+/** What a stretch of load came to, and how many were refused. */
 export interface Stretch {
-  readonly reads: readonly number[]
-  readonly writes: readonly number[]
+  readonly answers: readonly Answer[]
   readonly refused: number
 }
 
-/** Sends at a steady rate whether or not answers come: who waits is served late, and that counts. */
+/** Sends at a steady rate whether or not answers come, until told: who waits is served late, and that counts. */
 export async function steadily(
   { address }: Pick<Serving, 'address'>,
   perSecond: number,
-  seconds: number,
+  until: (seconds: number) => boolean,
   mint: (n: number, random: () => number) => Ask,
   firstN: number,
 ): Promise<Stretch> {
   const random = randomFrom(firstN + perSecond)
-  const [reads, writes]: [number[], number[]] = [[], []]
+  const answers: Answer[] = []
   let refused = 0
   const from = performance.now()
   const under: Promise<unknown>[] = []
-  for (let n = 0; n < perSecond * seconds; n += 1) {
+  for (let n = 0; n % perSecond > 0 || !until(n / perSecond); n += 1) {
     const dueMs = from + (n * 1000) / perSecond
     const waitMs = dueMs - performance.now()
     if (waitMs > 0) await new Promise((resolve) => setTimeout(resolve, waitMs))
@@ -98,12 +104,15 @@ export async function steadily(
         .then(async (response) => {
           await response.arrayBuffer()
           if (!response.ok) refused += 1
-          ;(isWrite ? writes : reads).push(performance.now() - dueMs)
+          answers.push({ dueMs, tookMs: performance.now() - dueMs, isWrite })
         })
         // no connection within ten seconds
         .catch(() => (refused += 1)),
     )
   }
   await Promise.all(under)
-  return { reads, writes, refused }
+  return { answers, refused }
 }
+
+/** So many seconds and no more. */
+export const forSeconds = (most: number) => (seconds: number) => seconds >= most

@@ -2,7 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startProcess } from '../e2e/serving.ts'
-import { residentMb, steadily, writesOf } from './evening.ts'
+import { forSeconds, residentMb, steadily, writesOf } from './evening.ts'
 import type { Line } from './timing.ts'
 
 const A_SECOND = 30
@@ -20,7 +20,7 @@ export async function benchSoak(): Promise<readonly Line[]> {
     const mint = await writesOf(serving)
     const seconds = READ_EACH_MIN * 60
     for (let n = 0; n < MINUTES / READ_EACH_MIN; n += 1) {
-      refused += (await steadily(serving, A_SECOND, seconds, mint, n * A_SECOND * seconds)).refused
+      refused += (await steadily(serving, A_SECOND, forSeconds(seconds), mint, n * A_SECOND * seconds)).refused
       readMb.push(await residentMb(serving.process.pid))
       process.stderr.write(`${(n + 1) * READ_EACH_MIN} min: ${readMb.at(-1)?.toFixed(0)} MB\n`)
     }
