@@ -47,7 +47,7 @@ async function atRate(
   const inQuiet = (all: readonly Answer[]) => all.filter(({ dueMs }) => quiet.wasQuiet(dueMs))
   const share = `${Math.round(inQuiet(answers).length / perSecond)} of ${Math.round(answers.length / perSecond)} s`
   return {
-    what: `${perSecond} requests a second, a fifth of them writes: p99 of reads, of writes where the host took nothing away; of a server that answers nothing; the same over all`,
+    what: `${perSecond} requests a second, a fifth of them writes: p99 of reads, of writes while the host left it its processors; of a server that answers nothing; the same over all`,
     figure: `${readsAndWrites(inQuiet(answers))} (${share}, ${refused} refused); ${readsAndWrites(inQuiet(nothing.answers))}; ${readsAndWrites(answers)}; ${readsAndWrites(nothing.answers)}`,
     wanted,
   }
@@ -106,11 +106,12 @@ async function importing({ address, process: server }: Serving, quiet: Quiet): P
   })
   const counted = Array.from({ length: LINES }, (_, n) => ({ materialId: materials[n % materials.length]?.id, counted: n, minimumAmount: 5, packAmount: null, priceMinor: null, supplier: null })) // prettier-ignore
   const stores = await whileAsking(address, () => put(1, 'storesPutIn', { newMaterials: [], lines: counted }))
-  const slowest = (answers: readonly Answer[]) => ms(Math.max(0, ...answers.map(({ tookMs }) => tookMs)))
+  const slowest = (answers: readonly Answer[]) =>
+    answers.length === 0 ? 'none' : ms(Math.max(...answers.map(({ tookMs }) => tookMs)))
   const line = (what: string, { tookMs, answers }: Beside): Line => {
     const inQuiet = answers.filter(({ dueMs }) => quiet.wasQuiet(dueMs))
     return {
-      what: `${what}: seconds; the slowest answer to another page meanwhile where the host took nothing away; over all`,
+      what: `${what}: seconds; the slowest answer to another page beside it, while the host left it its processors; over all`,
       figure: `${(tookMs / 1000).toFixed(1)} s; ${slowest(inQuiet)} (of ${inQuiet.length}); ${slowest(answers)} (of ${answers.length})`,
       wanted: 'others within 100 ms',
     }
@@ -163,7 +164,7 @@ export async function benchLoad(): Promise<readonly Line[]> {
     const memory = await residentMb(serving.process.pid)
     return [
       {
-        what: 'from a start after a kill to the first answer, median and slowest, where the host took nothing away; over all',
+        what: 'from a start after a kill to the first answer, median and slowest, while the host left it its processors; over all',
         figure: `${medianAndMost(starts.inQuiet)}; ${medianAndMost(starts.all)}`,
         wanted: 'within 1.5 s',
       },

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 
 const LOOK_EVERY_MS = 500
-/** What may be taken away in one look and still leave it quiet: one of a hundred of all processors' time. */
-const QUIET_SHARE = 0.01
+/** What may be taken away in one look and still leave it quiet: a tenth of all processors' time, as shared hosts do. */
+const QUIET_SHARE = 0.1
 /** What was held up has to be caught up on before figures mean anything again. */
 const CATCHING_UP_MS = 2000
 
@@ -36,7 +36,7 @@ export function watchQuiet() {
     last = now
   }, LOOK_EVERY_MS)
   return {
-    /** Whether nothing was taken away shortly before this moment, nor in the look that it falls in. */
+    /** Whether little was taken away shortly before this moment, nor in the look that it falls in. */
     wasQuiet: (atMs: number) =>
       looks.every(
         (look) =>
