@@ -3,7 +3,7 @@ import { leadTo } from '../drift/index.ts'
 import { evaluateFly, hangOf, tiltFromLevelDeg } from '../evaluate/index.ts'
 import { descend, timeToDepth } from '../sink/index.ts'
 import { calibrationOf, swapsFor, weightable } from './group.ts'
-import { searchShape } from './search.ts'
+import { searchShape, triesFor } from './search.ts'
 import { shapesOf } from './shapes.ts'
 import type { FindInput, Finalist, Found, Merit, Weighting } from './wanted.ts'
 
@@ -183,9 +183,10 @@ export const finalists = (found: readonly Found[], input: FindInput): readonly F
  */
 export function* findWeightings(input: FindInput): Generator<FindProgress, readonly Found[]> {
   const shapes = shapesOf(input)
+  const tryOf = triesFor(input)
   let found: readonly Found[] = []
   for (const [i, shape] of shapes.entries()) {
-    const best = searchShape(input, shape)
+    const best = searchShape(input, shape, tryOf)
     if (best.length > 0) found = [...found, ...best]
     if (i % SHOW_EVERY === SHOW_EVERY - 1) {
       found = paretoFront(found)

@@ -1,9 +1,10 @@
 import { speedAtHeight } from '../drift/index.ts'
 import { valueOf } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
-import { linePull as pullOf } from '../sink/index.ts'
 import { GRAVITY_MM_PER_S2, waterAt } from '../water/index.ts'
 import type { Group } from './group.ts'
+import { quickPull } from './quickLine.ts'
+import type { QuickPull } from './quickLine.ts'
 import type { FindInput, WantedFall } from './wanted.ts'
 
 /** Nodes and weights of Gauss–Legendre on 0 to 1, of five points. */
@@ -21,12 +22,12 @@ const ADDED_MASS_SHARE = 0.5
 function quickLogSpeed(
   logWeight: number,
   logDrag: (logSpeed: number) => number,
-  line: (speed: number) => number,
+  pull: QuickPull,
   from: number,
 ): number {
   let x = from
   for (let i = 0; i < NEWTON_STEPS; i += 1) {
-    const force = Math.log(Math.exp(logDrag(x)) + line(Math.exp(x)))
+    const force = Math.log(Math.exp(logDrag(x)) + pull(x))
     x += (logWeight - force) / 1.45
   }
   return x
@@ -41,17 +42,35 @@ export interface Quick {
   readonly pinMm: number | null
 }
 
+const NO_PULL: QuickPull = () => 0
 const NEVER: Quick = { timeS: Infinity, leadMm: Infinity, massMg: 0, pinMm: null }
 
+/** The share of the depth at each node, and what the line that is out there does; null before there is any. */
+export type QuickNodes = readonly {
+  readonly node: number
+  readonly share: number
+  readonly pull: QuickPull | null
+}[]
+
+/** The nodes of a fall to this depth, made once for a whole search. */
+export function nodesTo(depthMm: number, { tippet, waterTempC }: FindInput['conditions']): QuickNodes {
+  const water = waterAt(waterTempC)
+  const pulls = new Map<number, QuickPull>()
+  return GAUSS.map(([node, share]) => {
+    const trailingMm = Math.min(node * depthMm, tippet?.lengthMm ?? 0)
+    if (!tippet || trailingMm <= 0) return { node, share, pull: null }
+    const pull = pulls.get(trailingMm) ?? quickPull(tippet, trailingMm, water)
+    pulls.set(trailingMm, pull)
+    return { node, share, pull }
+  })
+}
+
 /** Reckons weightings of a group quickly: attitude and drag from its tables, the start from rest in closed form. */
-export function quickly(group: Group, input: FindInput, wanted: WantedFall) {
+export function quickly(group: Group, input: FindInput, wanted: WantedFall, nodes: QuickNodes) {
   const water = waterAt(input.conditions.waterTempC)
-  const { tippet } = input.conditions
   const { depthMm } = wanted
   const density = water.densityMgPerMm3
-  const leaderMm = tippet?.lengthMm ?? 0
   const logMultiplier = Math.log(group.dragMultiplier)
-  const linePull = (speed: number, lengthMm: number) => (tippet ? pullOf(tippet, lengthMm, speed, water) : 0)
   const current = wanted.kind === 'lead' ? wanted.current : null
   const drag = group.drag()
 
@@ -88,16 +107,14 @@ export function quickly(group: Group, input: FindInput, wanted: WantedFall) {
     const logDrag = (logSpeed: number) => table(logSpeed) + logMultiplier
     const weight = submergedMg * GRAVITY_MM_PER_S2
     const logWeight = Math.log(weight)
-    const free = quickLogSpeed(logWeight, logDrag, () => 0, Math.log(300))
+    const free = quickLogSpeed(logWeight, logDrag, NO_PULL, Math.log(300))
     let x = free
     let [timeS, leadMm] = [0, 0]
-    for (const [node, share] of GAUSS) {
-      const z = node * depthMm
-      const trailing = Math.min(z, leaderMm)
-      x = trailing > 0 ? quickLogSpeed(logWeight, logDrag, (speed) => linePull(speed, trailing), x) : free
+    for (const { node, share, pull } of nodes) {
+      x = pull ? quickLogSpeed(logWeight, logDrag, pull, x) : free
       const spent = (share * depthMm) / Math.exp(x)
       timeS += spent
-      if (current) leadMm += spent * speedAtHeight(current, current.depthMm - z)
+      if (current) leadMm += spent * speedAtHeight(current, current.depthMm - node * depthMm)
     }
     const inertiaMg = massMg + ADDED_MASS_SHARE * density * (group.bodyVolumeMm3 + volumeMm3)
     const lagS = (Math.LN2 * Math.exp(free) * inertiaMg) / weight

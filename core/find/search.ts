@@ -3,7 +3,8 @@ import { sizeNumber } from '../material/index.ts'
 import type { Material } from '../material/index.ts'
 import { makeGroup } from './group.ts'
 import type { Group } from './group.ts'
-import { quickly } from './quickFall.ts'
+import { nodesTo, quickly } from './quickFall.ts'
+import type { QuickNodes } from './quickFall.ts'
 import { quickRide } from './quickRide.ts'
 import type { FindInput, Found, WantedFall, Weighting } from './wanted.ts'
 
@@ -24,8 +25,8 @@ function pinServes(group: Group, bead: Material | null, pinMm: number | null): b
   return pinMm - (sizeNumber(bead) ?? 0) / 2 > eyeOuterMm && pinMm <= LONGEST_PIN_OF_SHANK * shankMm
 }
 
-function fallTry(group: Group, input: FindInput, wanted: WantedFall): Try {
-  const quick = quickly(group, input, wanted)
+function fallTry(group: Group, input: FindInput, wanted: WantedFall, nodes: QuickNodes): Try {
+  const quick = quickly(group, input, wanted, nodes)
   return (bead, wire, turns) => {
     const { timeS, leadMm, massMg, pinMm } = quick(bead, wire, turns)
     const serves =
@@ -64,11 +65,16 @@ const RESPECTS: Readonly<Record<string, (found: Found) => number>> = {
   cheapest: ({ costMinor }) => costMinor ?? Infinity,
 }
 
-/** The best weightings of one outline in each respect, for what the stores have and for all. */
-export function bestOfGroup(group: Group, input: FindInput): readonly Found[] {
+/** How the weightings of each outline are tried for what is wanted; what outlines share is worked out once. */
+export function triesFor(input: FindInput): (group: Group) => Try {
   const { wanted } = input
-  const attempt =
-    wanted.kind === 'posture' ? quickRide(group, input, wanted.posture) : fallTry(group, input, wanted)
+  if (wanted.kind === 'posture') return (group) => quickRide(group, input, wanted.posture)
+  const nodes = nodesTo(wanted.depthMm, input.conditions)
+  return (group) => fallTry(group, input, wanted, nodes)
+}
+
+/** The best weightings of one outline in each respect, for what the stores have and for all. */
+function bestOfGroup(group: Group, input: FindInput, attempt: Try): readonly Found[] {
   const best = new Map<string, Found>()
   const stored = (material: Material | null) => !material || input.offers.inStores.has(material.id)
   for (const bead of group.beads) {
@@ -102,7 +108,11 @@ export function bestOfGroup(group: Group, input: FindInput): readonly Found[] {
 }
 
 /** The best of an outline, or nothing where it cannot be tied. */
-export function searchShape(input: FindInput, shape: Parameters<typeof makeGroup>[1]): readonly Found[] {
+export function searchShape(
+  input: FindInput,
+  shape: Parameters<typeof makeGroup>[1],
+  tryOf: ReturnType<typeof triesFor>,
+): readonly Found[] {
   const group = makeGroup(input, shape)
-  return group ? bestOfGroup(group, input) : []
+  return group ? bestOfGroup(group, input, tryOf(group)) : []
 }
