@@ -25,6 +25,10 @@ const Glass = styled.div`
     font: 11px var(--figures);
     fill: var(--quiet);
   }
+  /* a layer each: the drawing is painted once, then only moved */
+  .falling {
+    will-change: transform;
+  }
   input[type='range'] {
     flex: 1;
     min-width: 180px;
@@ -248,6 +252,7 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
         {flies.map((fly, n) => (
           <g
             key={fly.id}
+            className="falling"
             ref={(element) => {
               if (element) moving.current.set(fly.id, element)
               else moving.current.delete(fly.id)
