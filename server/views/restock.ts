@@ -32,21 +32,23 @@ export function storesFor(row: VariantRow, count: number, drawers: Drawers) {
   }
 }
 
-/** Drawers once so many flies of some variants are tied from them. */
+/** Drawers once so many flies of some variants are tied from them, and which those take from. */
 function drawersAfter(
   drawers: Drawers,
   tied: ReadonlyMap<string, number>,
   rowOf: (variantId: string) => VariantRow | undefined,
-): Drawers {
+) {
   const left = new Map(drawers)
+  const taken = new Set<string>()
   for (const [variantId, count] of tied) {
     for (const { materialId, perFly } of rowOf(variantId)?.figure?.bill ?? []) {
       const drawer = left.get(materialId)
-      if (drawer && drawer.onHand !== null)
-        left.set(materialId, { ...drawer, onHand: Math.max(drawer.onHand - perFly * count, 0) })
+      if (!drawer || drawer.onHand === null) continue
+      left.set(materialId, { ...drawer, onHand: Math.max(drawer.onHand - perFly * count, 0) })
+      taken.add(materialId)
     }
   }
-  return left
+  return { left, taken }
 }
 
 const NONE: ReadonlyMap<string, number> = new Map()
@@ -70,31 +72,36 @@ async function readRestock(
     housed.map((row) => ({ variantId: row.variant.id, onHand: row.onHand, parCount: row.variant.parCount })),
     usualPar,
   )
+  const lineOf = (line: (typeof short)[number], tied: number, left: Drawers): RestockLine | null => {
+    const row = byId.get(line.variantId)
+    const home = row?.variant.homeCompartmentId
+    const missing = line.missing - tied
+    if (!row || !home || missing <= 0) return null
+    return {
+      variantId: row.variant.id,
+      patternId: row.variant.patternId,
+      patternName: row.patternName,
+      label: row.variant.label,
+      onHand: line.onHand,
+      par: line.par,
+      missing,
+      compartmentId: home,
+      compartmentLabel: labels.get(home) ?? '',
+      drawingKey: row.figure?.drawingKey ?? null,
+      ...storesFor(row, missing, left),
+    }
+  }
+  const now = short.map((line) => ({
+    line,
+    asItIs: lineOf(line, 0, drawers),
+    bill: byId.get(line.variantId)?.figure?.bill ?? [],
+  }))
   return (tied = NONE) => {
-    const left = drawersAfter(drawers, tied, (id) => byId.get(id))
-    return short.flatMap((line): RestockLine[] => {
-      const row = byId.get(line.variantId)
-      const home = row?.variant.homeCompartmentId
-      const missing = line.missing - (tied.get(line.variantId) ?? 0)
-      if (!row || !home || missing <= 0) return []
-      const { allowed, limitedBy, shortOf } = storesFor(row, missing, left)
-      return [
-        {
-          variantId: row.variant.id,
-          patternId: row.variant.patternId,
-          patternName: row.patternName,
-          label: row.variant.label,
-          onHand: line.onHand,
-          par: line.par,
-          missing,
-          compartmentId: home,
-          compartmentLabel: labels.get(home) ?? '',
-          drawingKey: row.figure?.drawingKey ?? null,
-          allowed,
-          limitedBy,
-          shortOf,
-        },
-      ]
+    const { left, taken } = drawersAfter(drawers, tied, (id) => byId.get(id))
+    return now.flatMap(({ line, asItIs, bill }) => {
+      const own = tied.get(line.variantId) ?? 0
+      const touched = own !== 0 || bill.some(({ materialId }) => taken.has(materialId))
+      return (touched ? lineOf(line, own, left) : asItIs) ?? []
     })
   }
 }
