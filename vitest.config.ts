@@ -22,6 +22,8 @@ export default defineConfig({
     // bounds against a hang, never a measure of speed: a loaded machine takes its time
     testTimeout: 180_000,
     hookTimeout: 180_000,
+    // what was made of a file stands until the file changes: a second run, or one of a few files, starts at once
+    experimental: { fsModuleCache: true, fsModuleCachePath: '.cache/vitest' },
     projects: [
       {
         extends: true,

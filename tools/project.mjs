@@ -15,11 +15,11 @@ const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
 const SOURCES = ['core', 'contract', 'server', 'web', 'demo']
 const BUILD_FILES = ['package-lock.json', 'vite.config.ts', 'vite.along.config.ts', 'vite.server.config.ts']
 
-/** Runs a program in the project's root; resolves with its exit code and, where captured, its output. */
-export function run(program, args, { env = {}, capture = false, quiet = false } = {}) {
+/** Runs a program, in the project's root unless told where; resolves with its exit code and, where captured, its output. */
+export function run(program, args, { env = {}, capture = false, quiet = false, cwd = root } = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(program, args, {
-      cwd: root,
+      cwd,
       env: { ...process.env, ...env },
       stdio: capture || quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
     })

@@ -51,6 +51,7 @@ const tasks = {
     process.exit(code)
   },
   async bench() {
+    if (args.includes('--against')) return (await import('./benchAgainst.mjs')).benchAgainst(args)
     await ensureBuilt()
     const { code } = await run(bin('tsx'), ['bench/run.ts', ...args])
     process.exit(code)
