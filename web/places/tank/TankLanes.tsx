@@ -25,8 +25,8 @@ const Glass = styled.div`
     font: 11px var(--figures);
     fill: var(--quiet);
   }
-  /* a layer each: the drawing is painted once, then only moved */
-  .falling {
+  /* a layer each: the drawing is painted once, then only moved; at rest it is painted where it is, which is sharper */
+  .falling .fly {
     will-change: transform;
   }
   input[type='range'] {
@@ -224,6 +224,7 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
       </Row>
       <svg
         ref={svgRef}
+        className={running ? 'falling' : undefined}
         viewBox={`0 ${-HEADROOM} ${WIDTH} ${HEIGHT + HEADROOM}`}
         role="img"
         aria-label={labels.fliesFallingInThe}
@@ -252,7 +253,7 @@ export function TankLanes({ flies, depthMm, foods, current, svgRef }: TankLanesP
         {flies.map((fly, n) => (
           <g
             key={fly.id}
-            className="falling"
+            className="fly"
             ref={(element) => {
               if (element) moving.current.set(fly.id, element)
               else moving.current.delete(fly.id)
