@@ -75,7 +75,9 @@ export function plannedVariants({
       nightsToDry: variant.nightsToDry,
       compartmentId: place?.compartmentId ?? null,
       compartmentLabel: place?.label ?? '',
-      bill: variant.bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
+      // cover is asked without drawers, of thousands of flies
+      bill:
+        drawers.length === 0 ? [] : variant.bill.map(([at, perFly]) => ({ materialId: drawer(at), perFly })),
       setup: {
         thread: drawer(variant.setup.thread),
         hook: drawer(variant.setup.hook),

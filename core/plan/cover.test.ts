@@ -83,20 +83,23 @@ describe('hours of more flies', () => {
   const held = fliesAt(problem, problem.candidates.map(() => problem.periods.map(() => 0)), 0) // prettier-ignore
 
   it('are what the cover of the outing gains by them', () => {
-    const more = hoursOfMore(needs, held)
     const before = outingCover(needs, held).shown
     let gaining = 0
-    for (const { key } of flies)
-      for (const count of [0, 0.5, 1, 3, 30]) {
+    for (const count of [0, 0.5, 1, 3, 30]) {
+      const more = hoursOfMore(needs, held, new Map(flies.map(({ key }) => [key, count])))
+      for (const { key } of flies) {
         const after = outingCover(needs, (of) => held(of) + (of === key ? count : 0)).shown
-        expect(more(key, count)).toBeCloseTo(after - before, 9)
+        expect(more.get(key)).toBeCloseTo(after - before, 9)
         gaining += Number(after > before + 0.01)
       }
+    }
     expect(gaining).toBeGreaterThan(4)
   })
 
-  it('are none of a fly that serves nothing there', () => {
-    expect(hoursOfMore(needs, held)('another', 3)).toBe(0)
+  it('are none of a fly that serves nothing there, nor told of one that nobody asked of', () => {
+    const more = hoursOfMore(needs, held, new Map([['another', 3]]))
+    expect(more.get('another') ?? 0).toBe(0)
+    expect([...more.keys()]).toEqual([])
   })
 })
 

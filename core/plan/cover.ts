@@ -29,29 +29,32 @@ const flies = (servings: readonly Serving[], fliesOf: FliesOf) =>
   servings.map(({ variant, quality }) => ({ quality, count: fliesOf(variant.key) }))
 
 /**
- * Asks how many hours with something to show some more flies of a variant would add. What is there is put in turn once,
- * however many variants are asked for.
+ * How many hours with something to show some more flies of each variant would add, each by itself.
+ *
+ * @param more how many more, by variant
  */
 export function hoursOfMore(
   needs: readonly OutingNeed[],
   fliesOf: FliesOf,
-): (variantKey: string, count: number) => number {
-  const added = new Map<string, ((count: number) => number)[]>()
+  more: ReadonlyMap<string, number>,
+): ReadonlyMap<string, number> {
+  const added = new Map<string, number>()
   for (const need of needs) {
-    const more = hoursMore(need, flies(need.serves, fliesOf))
+    const addedBy = hoursMore(need, flies(need.serves, fliesOf))
     for (const { variant, quality } of need.serves) {
-      const ofIt = added.get(variant.key) ?? []
-      added.set(variant.key, ofIt)
-      ofIt.push((count) => more({ quality, count }))
+      const count = more.get(variant.key)
+      if (count !== undefined)
+        added.set(variant.key, (added.get(variant.key) ?? 0) + addedBy({ quality, count }))
     }
   }
-  return (variantKey, count) => sum((added.get(variantKey) ?? []).map((ofNeed) => ofNeed(count)))
+  return added
 }
 
 /** What the flies that there are cover of one need. */
 export function needCover(need: OutingNeed, fliesOf: FliesOf): NeedCover {
-  const shown = hoursShown(need, flies(need.serves, fliesOf))
-  const all = hoursShown(need, flies([...need.serves, ...need.couldPass], fliesOf))
+  const serving = flies(need.serves, fliesOf)
+  const shown = hoursShown(need, serving)
+  const all = hoursShown(need, [...serving, ...flies(need.couldPass, fliesOf)])
   return { shown, passing: all.map((hours, half) => Math.max(hours - (shown[half] ?? 0), 0)) }
 }
 

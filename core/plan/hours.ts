@@ -83,26 +83,42 @@ const shownInTurn = (need: NeedHours, turn: readonly FliesShown[]) =>
 export const hoursShown = (need: NeedHours, flies: readonly FliesShown[]): readonly number[] =>
   shownInTurn(need, inTurn(need, flies))
 
+/** Asks for the hours of a need in which fewer than so many flies are lost, by parts of a fly in between. */
+function hoursWithin({ onIt, lost }: NeedHours): (flies: number) => number {
+  const within = [0]
+  for (let k = 0; lost.some(({ length }) => k < length); k += 1)
+    within.push((within[k] ?? 0) + HALF_HOUR * sum(onIt.map((share, half) => share * (lost[half]?.[k] ?? 0))))
+  const most = within.length - 1
+  return (flies) => {
+    const whole = Math.min(Math.floor(flies), most)
+    const hours = within[whole] ?? 0
+    return hours + (flies - whole) * ((within[whole + 1] ?? hours) - hours)
+  }
+}
+
 /**
- * Asks how many hours more would be shown with some more flies beside those that there are. Flies that come at the same
- * turn add more in a straight line with how well they do, so it is reckoned once for a turn and a number of them.
+ * Asks how many hours more would be shown with some more flies beside those that there are: what they show at their turn,
+ * less what they put off of worse ones. Either hangs on the turn and the number alone, so it is reckoned once for both.
  */
 export function hoursMore(need: NeedHours, flies: readonly FliesShown[]): (more: FliesShown) => number {
   const there = inTurn(need, flies)
-  const shownWith = (at: number, more: readonly FliesShown[]) =>
-    sum(shownInTurn(need, [...there.slice(0, at), ...more, ...there.slice(at)]))
-  const shown = shownWith(0, [])
-  const known = new Map<string, readonly [ofNoUse: number, ofFullUse: number]>()
+  const within = hoursWithin(need)
+  const before = [0]
+  for (const { count } of there) before.push((before.at(-1) ?? 0) + count)
+  /** what so many more add to the hours in which fewer are lost than there are before a turn */
+  const gained = (turn: number, count: number) => {
+    const flies = before[turn] ?? 0
+    return within(flies + count) - within(flies)
+  }
+  const putOff = (at: number, count: number) =>
+    sum(there.slice(at).map(({ quality }, k) => quality * (gained(at + k, count) - gained(at + k + 1, count))))
+  const known = before.map(() => new Map<number, readonly [shown: number, lessOfWorse: number]>())
   return ({ quality, count }) => {
     const worse = there.findIndex((one) => one.quality < quality)
     const at = worse < 0 ? there.length : worse
-    const key = `${at} ${count}`
-    const [ofNoUse, ofFullUse] = known.get(key) ?? [
-      shownWith(at, [{ quality: 0, count }]),
-      shownWith(at, [{ quality: 1, count }]),
-    ]
-    known.set(key, [ofNoUse, ofFullUse])
-    return ofNoUse + quality * (ofFullUse - ofNoUse) - shown
+    const [shown, lessOfWorse] = known[at]?.get(count) ?? [gained(at, count), putOff(at, count)]
+    known[at]?.set(count, [shown, lessOfWorse])
+    return quality * shown - lessOfWorse
   }
 }
 

@@ -77,19 +77,25 @@ const CARRIED = 3
 const comesBack = (needs: readonly PlannedNeed[]): number =>
   Math.exp(-Math.max(0, ...needs.map(({ rate, fishedHours }) => expectedLosses(rate, fishedHours))) / CARRIED)
 
+/** Flies that are left after an outing of those that there were. */
+function leftAfter(outing: ComingOuting, needs: readonly PlannedNeed[], there: ReadonlyMap<string, number>) {
+  const serving = new Map<string, PlannedNeed[]>()
+  for (const need of needs) {
+    if (need.outingKey !== outing.key) continue
+    for (const { variant } of need.serves) serving.set(variant.key, [...(serving.get(variant.key) ?? []), need])
+  }
+  return new Map([...there].map(([key, count]) => [key, count * comesBack(serving.get(key) ?? [])]))
+}
+
 /** Flies on hand and at the bench at each of the outings, when nothing more is tied: less what those before it cost. */
 export function heldThrough(inputs: PlanInputs, needs: readonly PlannedNeed[]): (outingKey: string) => FliesOf {
   let there = new Map(inputs.variants.map(({ key, onHand, queued }) => [key, onHand + queued]))
   const at = new Map<string, ReadonlyMap<string, number>>()
+  let before: ComingOuting | null = null
   for (const { outing } of periodsOf(inputs)) {
+    if (before) there = leftAfter(before, needs, there)
     at.set(outing.key, there)
-    const serving = new Map<string, PlannedNeed[]>()
-    for (const need of needs) {
-      if (need.outingKey !== outing.key) continue
-      for (const { variant } of need.serves)
-        serving.set(variant.key, [...(serving.get(variant.key) ?? []), need])
-    }
-    there = new Map([...there].map(([key, count]) => [key, count * comesBack(serving.get(key) ?? [])]))
+    before = outing
   }
   return (outingKey) => (key) => at.get(outingKey)?.get(key) ?? 0
 }

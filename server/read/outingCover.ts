@@ -74,11 +74,15 @@ async function readServings(db: Reader, coming: PlanOuting): Promise<Servings> {
 
 /** The same servings with the variants as they are now. */
 function asTheyAre(servings: Servings, now: ReadonlyMap<string, TieableVariant>): Servings {
-  const current = <One extends { readonly variant: TieableVariant }>(ones: readonly One[]) =>
-    ones.flatMap((one) => {
+  const current = <One extends { readonly variant: TieableVariant }>(ones: readonly One[]) => {
+    const there: One[] = []
+    // a loop, since tens of thousands of them are gone through after every write
+    for (const one of ones) {
       const variant = now.get(one.variant.key)
-      return variant ? [{ ...one, variant }] : []
-    })
+      if (variant) there.push({ ...one, variant })
+    }
+    return there
+  }
   return servings.map((one) => ({
     ...one,
     serves: current(one.serves),

@@ -107,7 +107,10 @@ async function readRecipes(db: Reader) {
 /** Whether a fly may serve anything: of a bought one nobody knows how it looks. */
 export const hasLook = ({ figure }: Pick<VariantRow, 'figure'>): boolean => Boolean(figure?.look)
 
-/** All variants that are not put away, in the order of their patterns' names. */
+/**
+ * All variants that are not put away, in the order of their patterns' names. What a row has is named: to add to an object
+ * that is spread takes some eighty times as long, and this is done after every write.
+ */
 export const loadVariants = keptUntilWrite(readVariants, [loadBalances, loadRecipes])
 
 async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
@@ -117,13 +120,10 @@ async function readVariants(db: Reader): Promise<readonly VariantRow[]> {
     byVariant.set(variantId, (byVariant.get(variantId) ?? 0) + count)
     byRevision.set(revisionId, (byRevision.get(revisionId) ?? 0) + count)
   }
-  return (await loadRecipes(db)).map((row) => {
-    const onHand = byVariant.get(row.variant.id) ?? 0
-    return {
-      ...row,
-      onHand,
-      olderOnHand: onHand - (byRevision.get(row.variant.currentRevisionId) ?? 0),
-    }
+  return (await loadRecipes(db)).map(({ variant, patternName, fishedHow, figure }) => {
+    const onHand = byVariant.get(variant.id) ?? 0
+    const olderOnHand = onHand - (byRevision.get(variant.currentRevisionId) ?? 0)
+    return { variant, patternName, fishedHow, figure, onHand, olderOnHand }
   })
 }
 

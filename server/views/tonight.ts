@@ -156,34 +156,38 @@ function buyLine(lines: readonly RestockLine[]): TonightLine[] {
 }
 
 /** The most urgent of what is short first, by the hours that filling each would add to the water ahead. */
-function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): readonly RestockLine[] {
+function byUrgency(lines: readonly RestockLine[], ahead: CoverAhead): RestockLine[] {
   const hours = Math.max(ahead.cover.hours, 1)
-  const added = hoursOfMore(ahead.needs, ahead.held)
-  const urgency = new Map(
-    lines.map((line) => [line.variantId, urgencyOf(line, added(line.variantId, line.missing) / hours)]),
+  const added = hoursOfMore(
+    ahead.needs,
+    ahead.held,
+    mapOf(lines, (line) => [line.variantId, line.missing]),
   )
-  return [...lines].sort((a, b) => (urgency.get(b.variantId) ?? 0) - (urgency.get(a.variantId) ?? 0))
+  return lines
+    .map((line) => ({ line, urgency: urgencyOf(line, (added.get(line.variantId) ?? 0) / hours) }))
+    .sort((a, b) => b.urgency - a.urgency)
+    .map(({ line }) => line)
 }
 
 /**
  * What to tie, one batch after the other: each time what is most urgent once those before it are tied, and of what they
  * and the bench leave in the stores.
  *
- * @param short the most urgent first, once the bench has done its work
+ * @param fishable what may be fished there, the most urgent first, once the bench has done its work
  */
 function batchesToTie(
-  short: readonly RestockLine[],
-  { restock, queued, mayBeFished, minutesEachOf }: Restocking,
+  fishable: ReadonlyMap<string, RestockLine>,
+  { restock, queued, minutesEachOf }: Restocking,
   ahead: CoverAhead,
   minutes: number,
 ): readonly ToTie[] {
   const chosen: ToTie[] = []
   const tied = new Map(queued)
-  let [now, left, lines] = [ahead, minutes, short]
+  let [now, left, lines] = [ahead, minutes, [...fishable.values()]]
   const countOf = (line: RestockLine) => countToTie(line, minutesEachOf(line.patternId), left)
   const isNext = (one: RestockLine) =>
     countOf(one) >= 1 &&
-    mayBeFished(one) &&
+    fishable.has(one.variantId) &&
     chosen.every(({ line: { variantId } }) => variantId !== one.variantId)
   for (;;) {
     const line = lines.find(isNext)
@@ -269,19 +273,19 @@ export async function tonightView(db: Reader, clock: Clock, minutes = Infinity):
   // what the next water's note forbids is not what tonight asks for
   const restocking = await loadRestocking(db, ahead.rules, usualPar)
   const short = byUrgency(restocking.restock(restocking.queued), cover)
-  const fishable = short.filter(restocking.mayBeFished)
+  const fishable = mapOf(short.filter(restocking.mayBeFished), (line) => [line.variantId, line])
   const lacking = lackingThere(cover, ahead, {
     stages: mapOf(await loadStages(db), (stage) => [stage.row.id, stage]),
-    short: mapOf(fishable, (line) => [line.variantId, line]),
+    short: fishable,
   })
   const isUnnamed = ({ variantId }: RestockLine) => lacking.every((line) => line.variantId !== variantId)
   const lines = [
     ...likeliest(foods).map((food) => likelyLine(food, where, settings.body.units)),
-    ...[...lacking, ...fishable.filter(isUnnamed).slice(0, MOST_LACKING).map(lackingLine)].slice(
+    ...[...lacking, ...[...fishable.values()].filter(isUnnamed).slice(0, MOST_LACKING).map(lackingLine)].slice(
       0,
       MOST_LACKING,
     ),
-    ...batchesToTie(short, restocking, cover, minutes).map(tieLine),
+    ...batchesToTie(fishable, restocking, cover, minutes).map(tieLine),
     ...buyLine(short).slice(0, MOST_TO_BUY),
   ]
   const measurement = await loadFirstMeasurement(db)
