@@ -83,11 +83,15 @@ const shownInTurn = (need: NeedHours, turn: readonly FliesShown[]) =>
 export const hoursShown = (need: NeedHours, flies: readonly FliesShown[]): readonly number[] =>
   shownInTurn(need, inTurn(need, flies))
 
+/** Hours of a need in which just so many flies are lost: what the next one shows, were it of full quality. */
+const hoursOfNext = ({ onIt, lost }: NeedHours, gone: number): number =>
+  HALF_HOUR * sum(onIt.map((share, half) => share * (lost[half]?.[gone] ?? 0)))
+
 /** Asks for the hours of a need in which fewer than so many flies are lost, by parts of a fly in between. */
-function hoursWithin({ onIt, lost }: NeedHours): (flies: number) => number {
+function hoursWithin(need: NeedHours): (flies: number) => number {
   const within = [0]
-  for (let k = 0; lost.some(({ length }) => k < length); k += 1)
-    within.push((within[k] ?? 0) + HALF_HOUR * sum(onIt.map((share, half) => share * (lost[half]?.[k] ?? 0))))
+  for (let k = 0; need.lost.some(({ length }) => k < length); k += 1)
+    within.push((within[k] ?? 0) + hoursOfNext(need, k))
   const most = within.length - 1
   return (flies) => {
     const whole = Math.min(Math.floor(flies), most)
@@ -126,10 +130,8 @@ export function hoursMore(need: NeedHours, flies: readonly FliesShown[]): (more:
  * Hours that the first, second … fly of full quality adds, never more than the one before it: what a linear program takes
  * for the need. Where a later fly would add more than an earlier one (many are lost), both get their mean.
  */
-export function hoursAdded({ onIt, lost }: NeedHours): readonly number[] {
-  const adds = Array.from({ length: MOST_PLANNED }, (_, nth) =>
-    sum(onIt.map((share, half) => HALF_HOUR * share * (lost[half]?.[nth] ?? 0))),
-  )
+export function hoursAdded(need: NeedHours): readonly number[] {
+  const adds = Array.from({ length: MOST_PLANNED }, (_, nth) => hoursOfNext(need, nth))
   const pools: { total: number; size: number }[] = []
   for (const add of adds) {
     pools.push({ total: add, size: 1 })
